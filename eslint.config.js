@@ -1,0 +1,37 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import vue from 'eslint-plugin-vue';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default defineConfig([
+  globalIgnores(['dist/**', 'node_modules/**', '.cache/**', '.e2e-out/**']),
+  js.configs.recommended,
+  tseslint.configs.strict,
+  vue.configs['flat/recommended'],
+  { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+  { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
+  {
+    files: ['**/*.{ts,vue}'],
+    rules: {
+      'no-undef': 'off',
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  {
+    files: ['core/**/*.ts', 'devices/simulated/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'max-params': ['error', 4],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Chance comes in as an argument.' },
+        { object: 'Date', property: 'now', message: 'Time comes in as an argument.' },
+      ],
+    },
+  },
+  prettier,
+]);

@@ -1,0 +1,39 @@
+// Bundles a TypeScript entry for Node with esbuild (about 0.1 s), leaving packages where they are.
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+/** The newest change, in ms since 1970, below the folders and files named. */
+export function newest(paths) {
+  let latest = 0;
+  for (const path of paths) {
+    const full = join(root, path);
+    if (!existsSync(full)) continue;
+    const found = statSync(full);
+    const time = found.isDirectory()
+      ? newest(readdirSync(full).map((name) => join(path, name)))
+      : found.mtimeMs;
+    if (time > latest) latest = time;
+  }
+  return latest;
+}
+
+/** Bundles `entry` into `folder` and gives the path of the file made. */
+export async function bundle(entry, folder) {
+  const { build } = await import('esbuild');
+  const outfile = join(root, folder, basename(entry).replace(/\.ts$/, '.mjs'));
+  await build({
+    entryPoints: [join(root, entry)],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    sourcemap: true,
+    logLevel: 'warning',
+  });
+  return outfile;
+}

@@ -1,0 +1,38 @@
+// Makes a checkout ready to run, with nothing but Node: installs what the lockfile names when it
+// has changed, collects the core's assets, and with --build / --browser builds the application
+// and installs Chromium. Does nothing when nothing is missing.
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const wants = new Set(process.argv.slice(2));
+const run = (command, args) => execFileSync(command, args, { cwd: root, stdio: 'inherit' });
+
+function installPackages() {
+  const stamp = join(root, 'node_modules/.little-peel');
+  const state = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .update(process.version)
+    .digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === state) return;
+  console.log('Installing packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(stamp, state);
+}
+
+function installBrowser() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Chromium …');
+  const wait = ['-o', 'DPkg::Lock::Timeout=600'];
+  run('apt-get', [...wait, 'update', '-qq']);
+  run('apt-get', [...wait, 'install', '-y', '-qq', '--no-install-recommends', 'chromium']);
+}
+
+installPackages();
+const { collectAssets } = await import('./assets.mjs');
+collectAssets(root);
+if (wants.has('--browser')) installBrowser();
+if (wants.has('--build')) await (await import('./build.mjs')).buildWhenStale();
