@@ -38,7 +38,7 @@ module.exports = {
     { name: 'app-uses-core-and-simulated', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|cli|demo|e2e|bench|devices/wire)/' } },
     { name: 'demo-uses-core', severity: 'error', from: { path: '^demo/' }, to: { path: '^(app|server|cli|devices|e2e|bench)/' } },
     { name: 'nothing-imports-the-ends', severity: 'error', from: { path: '^(core|devices|demo|cli|server)/' }, to: { path: '^app/' } },
-    oneDoor('clipper', 'clipper2-ts', 'core/geometry/offset'),
+    oneDoor('clipper', 'clipper2-ts', 'core/geometry/regions'),
     oneDoor('harfbuzz', 'harfbuzzjs', 'core/type/shaper'),
     oneDoor('pdf-writer', '@cantoo', 'core/output/pdf/'),
     oneDoor('pdfium', '@hyzyla', 'core/pdf/'),

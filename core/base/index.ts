@@ -1,0 +1,14 @@
+export { contentHash, freeId } from './id.ts';
+export { remembering, type Platform } from './port.ts';
+export {
+  bad,
+  expectGood,
+  good,
+  isProblem,
+  problem,
+  ProblemError,
+  type Problem,
+  type Result,
+} from './problem.ts';
+export { seededRandom, type Random } from './random.ts';
+export { Cancelled, unwatched, watchedTask, type Task } from './task.ts';

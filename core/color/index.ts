@@ -1,0 +1,9 @@
+export {
+  contrastRatio,
+  findRgb,
+  luminance,
+  luminanceOfBytes,
+  rgbOf,
+  toHex,
+  type Rgb,
+} from './color.ts';

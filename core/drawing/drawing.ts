@@ -1,0 +1,155 @@
+import type { Affine, Path, Point } from '../geometry/index.ts';
+
+/**
+ * What everything visible is compiled to: a closed list of nodes in mm, y down, from which the
+ * screen's SVG, the PDF and every file are made.
+ */
+export interface Drawing {
+  readonly width: number;
+  readonly height: number;
+  readonly nodes: readonly DrawingNode[];
+  /** Drawn once, used many times. */
+  readonly symbols: Readonly<Record<string, readonly DrawingNode[]>>;
+}
+
+export type DrawingNode = GroupNode | PathNode | GlyphsNode | ImageNode | UseNode;
+
+/** Several nodes moved, clipped and made translucent together. */
+export interface GroupNode {
+  readonly kind: 'group';
+  readonly children: readonly DrawingNode[];
+  readonly transform?: Affine;
+  /** From 0 (clear) to 1. */
+  readonly opacity?: number;
+  /** In the coordinates of the children; non-zero rule. */
+  readonly clip?: Path;
+}
+
+/** A filled and stroked outline. */
+export interface PathNode {
+  readonly kind: 'path';
+  readonly path: Path;
+  readonly fill?: Paint;
+  readonly stroke?: Stroke;
+  /** Non-zero unless this is true. */
+  readonly evenOdd?: boolean;
+}
+
+export interface Stroke {
+  readonly paint: Paint;
+  /** mm */
+  readonly width: number;
+  /** Lengths of dashes and gaps in mm; none for a solid line. */
+  readonly dash?: readonly number[];
+  readonly cap?: 'butt' | 'round' | 'square';
+  readonly join?: 'miter' | 'round' | 'bevel';
+}
+
+/** Letters at their places. */
+export interface GlyphsNode {
+  readonly kind: 'glyphs';
+  readonly typeface: string;
+  /** The em in mm. */
+  readonly size: number;
+  readonly glyphs: readonly PlacedGlyph[];
+  readonly fill: Paint;
+  /** What the letters say, for searching and reading aloud. */
+  readonly text: string;
+}
+
+export interface PlacedGlyph {
+  /** The glyph's number in its typeface. */
+  readonly id: number;
+  readonly x: number;
+  readonly y: number;
+  /** Degrees, clockwise. */
+  readonly angle: number;
+  /** The characters that this glyph stands for; empty for the later glyphs of a cluster. */
+  readonly text: string;
+}
+
+/** A picture of pixels. */
+export interface ImageNode {
+  readonly kind: 'image';
+  readonly art: string;
+  /** From the unit square, with (0, 0) the stored picture's top left, to mm. */
+  readonly map: Affine;
+}
+
+/** A symbol at a place. */
+export interface UseNode {
+  readonly kind: 'use';
+  readonly symbol: string;
+  readonly transform: Affine;
+}
+
+export type Paint = SolidPaint | GradientPaint | TilePaint | ImagePaint | InkPaint;
+
+export interface SolidPaint {
+  readonly kind: 'solid';
+  /** `#rrggbb` */
+  readonly color: string;
+  readonly alpha?: number;
+}
+
+/** Colours along a line, or from a centre to a rim; the end colours go on beyond. */
+export interface GradientPaint {
+  readonly kind: 'gradient';
+  readonly shape: 'linear' | 'radial';
+  /** The start, or the centre. */
+  readonly from: Point;
+  /** The end, or a point of the rim. */
+  readonly to: Point;
+  readonly stops: readonly { readonly at: number; readonly color: string }[];
+}
+
+/** A small drawing repeated in rows and columns. */
+export interface TilePaint {
+  readonly kind: 'tile';
+  readonly width: number;
+  readonly height: number;
+  /** From the tile's mm to the drawing's. */
+  readonly map: Affine;
+  readonly nodes: readonly DrawingNode[];
+}
+
+/** A picture as the fill of a shape. */
+export interface ImagePaint {
+  readonly kind: 'image';
+  readonly art: string;
+  readonly map: Affine;
+}
+
+/** A named ink of its own, such as the cutter's; `color` is how it looks where there is none. */
+export interface InkPaint {
+  readonly kind: 'ink';
+  readonly name: string;
+  readonly color: string;
+}
+
+/** A plain colour. */
+export function solid(color: string, alpha?: number): SolidPaint {
+  return alpha === undefined || alpha === 1
+    ? { kind: 'solid', color }
+    : { kind: 'solid', color, alpha };
+}
+
+/** Calls `see` with each node, outer before inner, tiles and symbols included. */
+export function walkDrawing(
+  drawing: Pick<Drawing, 'nodes' | 'symbols'>,
+  see: (node: DrawingNode) => void,
+): void {
+  const paint = (found: Paint | undefined): void => {
+    if (found?.kind === 'tile') all(found.nodes);
+  };
+  const all = (nodes: readonly DrawingNode[]): void => {
+    for (const node of nodes) {
+      see(node);
+      if (node.kind === 'group') all(node.children);
+      if (node.kind === 'path' || node.kind === 'glyphs') paint(node.fill);
+      if (node.kind === 'path') paint(node.stroke?.paint);
+    }
+  };
+  all(drawing.nodes);
+  for (const nodes of Object.values(drawing.symbols)) all(nodes);
+}

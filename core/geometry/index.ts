@@ -1,0 +1,50 @@
+export {
+  apply,
+  compose,
+  IDENTITY,
+  invert,
+  nested,
+  placed,
+  rotation,
+  scaling,
+  translation,
+  type Affine,
+  type Point,
+} from './affine.ts';
+export {
+  boxAbout,
+  boxAround,
+  boxesMeet,
+  boxOf,
+  boxWithin,
+  corners,
+  grown,
+  type Box,
+} from './box.ts';
+export { fitAffine, fitSimilarity, type PointPair } from './fit.ts';
+export {
+  ellipsePath,
+  findPath,
+  flatten,
+  mapPath,
+  mapRing,
+  rectanglePath,
+  ringsPath,
+  type Path,
+  type PathStep,
+  type Ring,
+} from './path.ts';
+export {
+  differenceOf,
+  intersectionOf,
+  offsetRegion,
+  unionOf,
+  type CornerStyle,
+} from './regions.ts';
+export {
+  distanceBetween,
+  distanceToRings,
+  distanceToSegment,
+  isInside,
+  signedArea,
+} from './ring.ts';

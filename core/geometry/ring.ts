@@ -1,0 +1,73 @@
+import type { Point } from './affine.ts';
+import type { Ring } from './path.ts';
+
+/** The area inside a ring in mm², positive when it runs clockwise as seen (y down). */
+export function signedArea(ring: Ring): number {
+  let twice = 0;
+  let before = ring[ring.length - 1];
+  for (const point of ring) {
+    if (before) twice += before.x * point.y - point.x * before.y;
+    before = point;
+  }
+  return twice / 2;
+}
+
+/** Whether a point lies inside rings by the even-odd rule. */
+export function isInside(point: Point, rings: readonly Ring[]): boolean {
+  let inside = false;
+  for (const ring of rings) {
+    let before = ring[ring.length - 1];
+    for (const at of ring) {
+      if (before && at.y > point.y !== before.y > point.y) {
+        const share = (point.y - at.y) / (before.y - at.y);
+        if (point.x < at.x + share * (before.x - at.x)) inside = !inside;
+      }
+      before = at;
+    }
+  }
+  return inside;
+}
+
+/** The distance in mm from a point to the line between two others. */
+export function distanceToSegment(point: Point, from: Point, to: Point): number {
+  const dx = to.x - from.x;
+  const dy = to.y - from.y;
+  const length = dx * dx + dy * dy;
+  const along = length === 0 ? 0 : ((point.x - from.x) * dx + (point.y - from.y) * dy) / length;
+  const t = Math.min(1, Math.max(0, along));
+  return Math.hypot(point.x - from.x - t * dx, point.y - from.y - t * dy);
+}
+
+/** The distance in mm from a point to the nearest place on rings. */
+export function distanceToRings(point: Point, rings: readonly Ring[]): number {
+  let least = Infinity;
+  for (const ring of rings) {
+    let before = ring[ring.length - 1];
+    for (const at of ring) {
+      if (before) least = Math.min(least, distanceToSegment(point, before, at));
+      before = at;
+    }
+  }
+  return least;
+}
+
+/**
+ * The distance in mm between two sets of rings; negative where one reaches into the other, by how
+ * deep its deepest corner lies. Found from the corners of each against the sides of the other, which
+ * is exact for outlines that do not cross.
+ */
+export function distanceBetween(one: readonly Ring[], other: readonly Ring[]): number {
+  return Math.min(cornersAgainst(one, other), cornersAgainst(other, one));
+}
+
+function cornersAgainst(rings: readonly Ring[], others: readonly Ring[]): number {
+  let least = Infinity;
+  for (const ring of rings) {
+    for (const point of ring) {
+      const distance = distanceToRings(point, others);
+      const signed = isInside(point, others) ? -distance : distance;
+      if (signed < least) least = signed;
+    }
+  }
+  return least;
+}

@@ -1,0 +1,1 @@
+export { countPdfPages, renderPdf, type RenderRequest } from './render.ts';

@@ -1,0 +1,55 @@
+import { PDFiumLibrary } from '@hyzyla/pdfium';
+import type { Platform } from '../base/index.ts';
+import type { RgbaImage } from '../raster/index.ts';
+
+type Library = Awaited<ReturnType<typeof PDFiumLibrary.init>>;
+const libraries = new WeakMap<Platform, Promise<Library>>();
+
+function library(platform: Platform): Promise<Library> {
+  const known = libraries.get(platform);
+  if (known) return known;
+  const made = platform
+    .asset('pdfium.wasm')
+    .then((bytes) => PDFiumLibrary.init({ wasmBinary: bytes.slice().buffer }));
+  libraries.set(platform, made);
+  return made;
+}
+
+/** What of a PDF is drawn and how finely. */
+export interface RenderRequest {
+  readonly pdf: Uint8Array;
+  /** From 0. */
+  readonly page: number;
+  readonly dpi: number;
+  /** Leaves unprinted places clear instead of white. */
+  readonly clear?: boolean;
+}
+
+/** Draws one page of a PDF. The one renderer to pixels; rejects when the PDF is broken. */
+export async function renderPdf(platform: Platform, request: RenderRequest): Promise<RgbaImage> {
+  const document = await (await library(platform)).loadDocument(request.pdf);
+  try {
+    const { width, height, data } = await document.getPage(request.page).render({
+      scale: request.dpi / 72,
+      render: 'bitmap',
+      transparent: request.clear ?? false,
+    });
+    return {
+      width,
+      height,
+      data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.length),
+    };
+  } finally {
+    document.destroy();
+  }
+}
+
+/** How many pages a PDF has. */
+export async function countPdfPages(platform: Platform, pdf: Uint8Array): Promise<number> {
+  const document = await (await library(platform)).loadDocument(pdf);
+  try {
+    return document.getPageCount();
+  } finally {
+    document.destroy();
+  }
+}

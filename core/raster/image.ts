@@ -1,0 +1,53 @@
+/** A picture of pixels with straight alpha. */
+export interface RgbaImage {
+  readonly width: number;
+  readonly height: number;
+  /** Red, green, blue, alpha of each pixel, row by row from the top. */
+  readonly data: Uint8ClampedArray;
+}
+
+/** An image filled with one colour, transparent black unless given. */
+export function blankImage(
+  width: number,
+  height: number,
+  fill: readonly [number, number, number, number] = [0, 0, 0, 0],
+): RgbaImage {
+  const data = new Uint8ClampedArray(width * height * 4);
+  if (fill.some((value) => value !== 0)) {
+    new Uint32Array(data.buffer).fill(
+      (fill[0] | (fill[1] << 8) | (fill[2] << 16) | (fill[3] << 24)) >>> 0,
+    );
+  }
+  return { width, height, data };
+}
+
+/** How dark each pixel is on white paper, 0 (paper) to 255 (black), by Rec. 709 weights. */
+export function darkness({ width, height, data }: RgbaImage): Uint8Array {
+  const dark = new Uint8Array(width * height);
+  for (let at = 0, from = 0; at < dark.length; at++, from += 4) {
+    const light =
+      0.2126 * (data[from] ?? 0) + 0.7152 * (data[from + 1] ?? 0) + 0.0722 * (data[from + 2] ?? 0);
+    dark[at] = ((255 - light) * (data[from + 3] ?? 0)) / 255;
+  }
+  return dark;
+}
+
+/** A part of an image; what lies outside the image is transparent. */
+export function cropImage(
+  image: RgbaImage,
+  area: { left: number; top: number; width: number; height: number },
+): RgbaImage {
+  const part = blankImage(area.width, area.height);
+  const left = Math.max(0, -area.left);
+  const right = Math.min(area.width, image.width - area.left);
+  for (let y = 0; y < area.height; y++) {
+    const row = y + area.top;
+    if (row < 0 || row >= image.height || right <= left) continue;
+    const from = (row * image.width + area.left + left) * 4;
+    part.data.set(
+      image.data.subarray(from, from + (right - left) * 4),
+      (y * area.width + left) * 4,
+    );
+  }
+  return part;
+}

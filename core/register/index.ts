@@ -1,0 +1,1 @@
+export { findMarks, type MarkPlace, type Registration, type SheetPicture } from './marks.ts';

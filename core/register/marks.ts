@@ -1,0 +1,139 @@
+import {
+  apply,
+  fitAffine,
+  fitSimilarity,
+  type Affine,
+  type Point,
+  type PointPair,
+} from '../geometry/index.ts';
+import { components, cropImage, darkness, type RgbaImage } from '../raster/index.ts';
+
+/** A printed registration mark: where its centre is on the sheet and how wide its dot is, in mm. */
+export interface MarkPlace {
+  readonly x: number;
+  readonly y: number;
+  readonly size: number;
+  readonly style: 'dot' | 'ring';
+}
+
+/** A picture of a loaded sheet, as a sensor or scanner gives it. */
+export interface SheetPicture {
+  readonly image: RgbaImage;
+  readonly dpi: number;
+}
+
+/** What is known of how a sheet lies in a picture. */
+export interface Registration {
+  /** From mm on the sheet to mm in the picture; undefined when fewer than two marks were found. */
+  readonly map?: Affine;
+  /** One for each mark, in the order asked for; undefined where it was not found. */
+  readonly found: readonly (Point | undefined)[];
+  /** Root mean square distance in mm between the marks found and the fitted map. */
+  readonly residual: number;
+  /** From 0 (do not trust) to 1. */
+  readonly confidence: number;
+  /** Whether the ring dot stands where another mark was expected: the sheet lies the other way round. */
+  readonly turned: boolean;
+}
+
+const SEARCH = 9; // mm around the expected place: as far as a hand can misplace a sheet
+
+/**
+ * Finds printed marks in a picture and how the sheet lies in it: a similarity from two or three
+ * marks, an affine map from four, by least squares.
+ *
+ * Each mark is looked for within 9 mm of its place: a threshold by Otsu's method in that window,
+ * patches of the size and roundness of a dot, and the centroid weighted by darkness.
+ */
+export function findMarks(picture: SheetPicture, marks: readonly MarkPlace[]): Registration {
+  const candidates = marks.map((mark) => findDot(picture, mark));
+  const pairs = marks.flatMap((from, index): PointPair[] => {
+    const dot = candidates[index];
+    return dot ? [{ from, to: dot.centre }] : [];
+  });
+  const rings = marks.map(
+    (mark, index) => (mark.style === 'ring') === (candidates[index]?.ringed ?? false),
+  );
+  const turned = pairs.length >= 3 && rings.some((fits, index) => !fits && candidates[index]);
+  const found = candidates.map((dot) => dot?.centre);
+  if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };
+  const map = pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
+  const residual = Math.sqrt(
+    pairs.reduce((sum, { from, to }) => {
+      const at = apply(map, from);
+      return sum + (at.x - to.x) ** 2 + (at.y - to.y) ** 2;
+    }, 0) / pairs.length,
+  );
+  const confidence = turned ? 0 : (pairs.length / marks.length) * Math.max(0, 1 - residual / 0.3);
+  return { map, found, residual, confidence, turned };
+}
+
+interface Dot {
+  readonly centre: Point;
+  readonly ringed: boolean;
+}
+
+function findDot({ image, dpi }: SheetPicture, mark: MarkPlace): Dot | undefined {
+  const perMm = dpi / 25.4;
+  const reach = SEARCH + mark.size;
+  const left = Math.round((mark.x - reach) * perMm);
+  const top = Math.round((mark.y - reach) * perMm);
+  const side = Math.round(reach * 2 * perMm);
+  const dark = darkness(cropImage(image, { left, top, width: side, height: side }));
+  const threshold = otsu(dark);
+  if (threshold === undefined) return undefined;
+  const wanted = Math.PI * (mark.size * perMm * 0.5) ** 2;
+  const patches = components(dark, side, threshold);
+  const dots = patches.filter((patch) => {
+    const wide = patch.right - patch.left;
+    const high = patch.bottom - patch.top;
+    const filled = patch.area / (wide * high);
+    return (
+      Math.abs(patch.area / wanted - 1) < 0.35 &&
+      Math.abs(wide / high - 1) < 0.2 &&
+      filled > 0.68 &&
+      filled < 0.88
+    );
+  });
+  const middle = side / 2;
+  const nearest = dots.sort(
+    (one, other) =>
+      Math.hypot(one.x - middle, one.y - middle) - Math.hypot(other.x - middle, other.y - middle),
+  )[0];
+  if (!nearest) return undefined;
+  const ringed = patches.some(
+    (patch) =>
+      patch !== nearest &&
+      Math.hypot(
+        (patch.left + patch.right) / 2 - nearest.x,
+        (patch.top + patch.bottom) / 2 - nearest.y,
+      ) <
+        0.3 * mark.size * perMm &&
+      patch.right - patch.left > 1.3 * (nearest.right - nearest.left),
+  );
+  return {
+    centre: { x: (left + nearest.x) / perMm, y: (top + nearest.y) / perMm },
+    ringed,
+  };
+}
+
+/** The threshold that parts dark from light best; undefined where all is much alike. Otsu (1979). */
+function otsu(values: Uint8Array): number | undefined {
+  const counts = new Float64Array(256);
+  for (const value of values) counts[value] = (counts[value] ?? 0) + 1;
+  let sum = 0;
+  counts.forEach((count, value) => (sum += count * value));
+  let best = { variance: 0, threshold: 0, contrast: 0 };
+  let below = 0;
+  let sumBelow = 0;
+  for (let value = 0; value < 255; value++) {
+    below += counts[value] ?? 0;
+    sumBelow += (counts[value] ?? 0) * value;
+    const above = values.length - below;
+    if (below === 0 || above === 0) continue;
+    const contrast = (sum - sumBelow) / above - sumBelow / below;
+    const variance = below * above * contrast * contrast;
+    if (variance > best.variance) best = { variance, threshold: value, contrast };
+  }
+  return best.contrast < 40 ? undefined : best.threshold;
+}

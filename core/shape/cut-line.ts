@@ -1,0 +1,29 @@
+import { flatten, mapRing, type Affine, type Ring } from '../geometry/index.ts';
+import { shapePath, type EdgeShape } from './shape.ts';
+
+declare const ofAnEdge: unique symbol;
+
+/**
+ * The rings of a finished edge. Only this module makes them, and only from an edge: nothing that is
+ * drawn can turn into something that is cut.
+ */
+export type EdgeRings = readonly Ring[] & { readonly [ofAnEdge]: true };
+
+/** How deep a line is cut: into the label layer, through everything, or pressed as a fold. */
+export type CutKind = 'kiss' | 'through' | 'crease';
+
+/** A line for the knife. How it is cut belongs to the use of an edge, not to the edge. */
+export interface CutLine {
+  readonly kind: CutKind;
+  readonly rings: EdgeRings;
+}
+
+/** The rings of a shape's edge about its centre, within 0.005 mm of the true curve. */
+export function edgeRings(shape: EdgeShape): EdgeRings {
+  return flatten(shapePath(shape), 0.005) as unknown as EdgeRings;
+}
+
+/** An edge at its place on a sheet. */
+export function placeEdge(rings: EdgeRings, map: Affine): EdgeRings {
+  return rings.map((ring) => mapRing(ring, map)) as unknown as EdgeRings;
+}

@@ -1,0 +1,100 @@
+import * as harfbuzz from 'harfbuzzjs';
+import { findPath, mapPath, scaling, type Path } from '../geometry/index.ts';
+
+/** One shaped glyph; lengths in ems, y down. */
+export interface ShapedGlyph {
+  readonly id: number;
+  readonly advance: number;
+  readonly offsetX: number;
+  readonly offsetY: number;
+  /** The characters it stands for; empty for the later glyphs of a cluster. */
+  readonly text: string;
+}
+
+/** The box of a glyph's ink in ems, y down. */
+export interface GlyphBox {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+}
+
+/** A loaded typeface. Lengths are in ems with y down unless said otherwise. */
+export interface Typeface {
+  readonly id: string;
+  /** The font file as it ships. */
+  readonly bytes: Uint8Array;
+  readonly unitsPerEm: number;
+  /** How far letters reach above and below the baseline, both positive. */
+  readonly ascent: number;
+  readonly descent: number;
+  readonly capHeight: number;
+  /** Shapes one line: kerning, ligatures, marks, direction. Glyph 0 stands for what is missing. */
+  shape(text: string): ShapedGlyph[];
+  outline(glyph: number): Path;
+  box(glyph: number): GlyphBox | undefined;
+  /** The advance of a glyph in thousandths of an em, as PDF wants it. */
+  advance(glyph: number): number;
+}
+
+/** Reads a TrueType or OpenType font. Throws when the bytes are not one. */
+export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
+  const face = new harfbuzz.Face(new harfbuzz.Blob(bytes));
+  const font = new harfbuzz.Font(face);
+  const em = face.upem;
+  if (!em || face.collectUnicodes().length === 0) throw new Error(`${id} is not a font`);
+  const extents = font.hExtents();
+  const caps = font.glyphExtents(font.nominalGlyph(72) ?? 0);
+  const outlines = new Map<number, Path>();
+  return {
+    id,
+    bytes,
+    unitsPerEm: em,
+    ascent: extents.ascender / em,
+    descent: -extents.descender / em,
+    capHeight: caps ? caps.yBearing / em : 0.7,
+    shape: (text) => shapeLine(font, em, text),
+    outline(glyph) {
+      const known = outlines.get(glyph);
+      if (known) return known;
+      const made = mapPath(findPath(font.glyphToPath(glyph)) ?? [], scaling(1 / em, -1 / em));
+      outlines.set(glyph, made);
+      return made;
+    },
+    box(glyph) {
+      const found = font.glyphExtents(glyph);
+      if (!found || found.width === 0) return undefined;
+      return {
+        left: found.xBearing / em,
+        top: -found.yBearing / em,
+        right: (found.xBearing + found.width) / em,
+        bottom: -(found.yBearing + found.height) / em,
+      };
+    },
+    advance: (glyph) => (font.glyphHAdvance(glyph) * 1000) / em,
+  };
+}
+
+function shapeLine(font: harfbuzz.Font, em: number, text: string): ShapedGlyph[] {
+  const buffer = new harfbuzz.Buffer();
+  buffer.addText(text);
+  buffer.guessSegmentProperties();
+  harfbuzz.shape(font, buffer);
+  const glyphs = buffer.getGlyphInfosAndPositions();
+  const starts = [...new Set(glyphs.map(({ cluster }) => cluster)), text.length].sort(
+    (one, other) => one - other,
+  );
+  const told = new Set<number>();
+  return glyphs.map((glyph) => {
+    const end = starts[starts.indexOf(glyph.cluster) + 1] ?? text.length;
+    const first = !told.has(glyph.cluster);
+    told.add(glyph.cluster);
+    return {
+      id: glyph.codepoint,
+      advance: (glyph.xAdvance ?? 0) / em,
+      offsetX: (glyph.xOffset ?? 0) / em,
+      offsetY: -(glyph.yOffset ?? 0) / em,
+      text: first ? text.slice(glyph.cluster, end) : '',
+    };
+  });
+}
