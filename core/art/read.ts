@@ -1,0 +1,107 @@
+import { bad, contentHash, good, type Platform, type Result } from '../base/index.ts';
+import { decodePixels } from '../raster/index.ts';
+import type { Art, VectorNodes } from './art.ts';
+import { parseHeader, sniffFormat, withoutExif } from './header.ts';
+import { ART_LIMITS } from './limits.ts';
+import { parseSvg } from './svg.ts';
+
+/** A picture file that was taken in: what is known of it and the bytes to keep. */
+export interface ReadArt {
+  readonly art: Art;
+  readonly bytes: Uint8Array;
+  /** What of the file was left out, for a note to the user. */
+  readonly leftOut: readonly string[];
+}
+
+const ACCEPTED = 'Choose a PNG, JPEG, WebP or SVG picture.';
+const WITHOUT_RESOLUTION = 300;
+
+/**
+ * Takes in a picture file. The kind is known by the bytes, not by the name; pictures of pixels are
+ * decoded once to be sure that they can be.
+ * @param name the file's name, with or without an extension
+ */
+export async function readArt(
+  platform: Platform,
+  bytes: Uint8Array,
+  name: string,
+): Promise<Result<ReadArt>> {
+  if (bytes.length === 0)
+    return bad(
+      'art/empty',
+      `“${name}” is empty (0 bytes).`,
+      `Copy it again from where it came from. ${ACCEPTED}`,
+      name,
+    );
+  if (bytes.length > ART_LIMITS.bytes) {
+    return bad(
+      'art/too-many-bytes',
+      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${ART_LIMITS.bytes / 1048576} MB can be taken in.`,
+      'Save it smaller, or as JPEG.',
+      name,
+    );
+  }
+  const format = sniffFormat(bytes);
+  if (format === undefined)
+    return bad(
+      'art/unknown-kind',
+      `“${name}” is not a picture, whatever its name says.`,
+      ACCEPTED,
+      name,
+    );
+  const title = name.replace(/\.[^.]+$/, '') || name;
+  if (format === 'svg') return readSvg(bytes, name, title);
+  const header = await parseHeader(format, bytes, name);
+  if (!header.ok) return header;
+  const { width, height, orientation, dpi } = header.value;
+  if (width * height > ART_LIMITS.pixels) {
+    const count = (value: number): string => value.toLocaleString('en').replace(/,/g, ' ');
+    return bad(
+      'art/too-large',
+      `“${name}” is ${count(width)} x ${count(height)} pixels; at most ${ART_LIMITS.pixels / 1e6} million can be taken in.`,
+      'Save it smaller: a label needs 300 pixels for each inch of its width.',
+      name,
+    );
+  }
+  try {
+    await decodePixels(platform, format, bytes);
+  } catch {
+    return bad(
+      'art/broken',
+      `“${name}” is damaged or not finished.`,
+      'Save it again from the program it came from.',
+      name,
+    );
+  }
+  const kept = format === 'jpeg' ? withoutExif(bytes) : bytes;
+  const art: Art = {
+    kind: 'pixels',
+    id: contentHash(kept),
+    name: title,
+    tags: [],
+    format,
+    pixelWidth: width,
+    pixelHeight: height,
+    orientation,
+    dpi: dpi ?? WITHOUT_RESOLUTION,
+    dpiKnown: dpi !== undefined,
+  };
+  return good({ art, bytes: kept, leftOut: [] });
+}
+
+function readSvg(bytes: Uint8Array, name: string, title: string): Result<ReadArt> {
+  const read = parseSvg(new TextDecoder().decode(bytes), name);
+  if (!read.ok) return read;
+  const { width, height, leftOut } = read.value;
+  return good({
+    art: { kind: 'vector', id: contentHash(bytes), name: title, tags: [], width, height },
+    bytes,
+    leftOut,
+  });
+}
+
+/** The nodes of vector art from its kept bytes, which were read once before; empty if they broke. */
+export function vectorNodes(bytes: Uint8Array): VectorNodes {
+  const read = parseSvg(new TextDecoder().decode(bytes), 'art');
+  return read.ok ? read.value.nodes : [];
+}

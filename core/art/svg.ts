@@ -1,0 +1,271 @@
+import { SaxesParser } from 'saxes';
+import { bad, good, problem, ProblemError, type Result } from '../base/index.ts';
+import type { DrawingNode } from '../drawing/index.ts';
+import { compose, mapPath, scaling, translation, type Affine } from '../geometry/index.ts';
+import { ART_LIMITS } from './limits.ts';
+import {
+  findCssColor,
+  FIRST_STYLE,
+  inheritStyle,
+  svgPaint,
+  withDeclarations,
+  type SvgGradient,
+  type SvgStyle,
+} from './svg-paint.ts';
+import { findOutline, findPx, readTransform, type Attributes } from './svg-shapes.ts';
+
+/** A vector picture read from SVG: only shapes, colours and groups come in; nothing else can. */
+export interface SvgPicture {
+  /** mm */
+  readonly width: number;
+  readonly height: number;
+  readonly nodes: readonly DrawingNode[];
+  /** Names of elements that were left out, such as text or embedded pictures. */
+  readonly leftOut: readonly string[];
+}
+
+interface Level {
+  readonly name: string;
+  readonly style: SvgStyle;
+  readonly map: Affine;
+  readonly children: DrawingNode[];
+  readonly opacity: number;
+}
+
+interface Shape {
+  readonly name: string;
+  readonly attributes: Attributes;
+  readonly style: SvgStyle;
+  readonly map: Affine;
+  readonly into: DrawingNode[];
+}
+
+const SILENT = new Set([
+  'svg',
+  'g',
+  'a',
+  'defs',
+  'title',
+  'desc',
+  'metadata',
+  'stop',
+  'linearGradient',
+  'radialGradient',
+]);
+const SHAPES = new Set(['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon']);
+const HIDDEN_PARENTS = new Set([
+  'defs',
+  'clipPath',
+  'mask',
+  'pattern',
+  'symbol',
+  'marker',
+  'metadata',
+]);
+
+/**
+ * Reads SVG into drawing nodes in mm. Known by an allow list of elements and attributes: scripts,
+ * styles sheets, outside references, entities and event handlers are never looked at.
+ */
+export function parseSvg(text: string, name: string): Result<SvgPicture> {
+  const reader = new SvgReader(name);
+  try {
+    return reader.read(text);
+  } catch (error) {
+    if (error instanceof ProblemError) return { ok: false, problem: error.problem };
+    return bad(
+      'art/broken',
+      `“${name}” is not a well-formed SVG file.`,
+      'Save it again as plain SVG.',
+      name,
+    );
+  }
+}
+
+class SvgReader {
+  private readonly name: string;
+  private readonly levels: Level[] = [];
+  private readonly shapes: Shape[] = [];
+  private readonly gradients = new Map<string, SvgGradient>();
+  private readonly leftOut = new Set<string>();
+  private gradient: SvgGradient | undefined;
+  private root: Attributes | undefined;
+  private nodes: DrawingNode[] = [];
+
+  constructor(name: string) {
+    this.name = name;
+  }
+
+  read(text: string): Result<SvgPicture> {
+    const parser = new SaxesParser({ xmlns: false, fragment: false });
+    parser.on('error', (error) => {
+      throw error;
+    });
+    parser.on('doctype', (doctype) => {
+      if (/<!ENTITY/i.test(doctype)) {
+        throw new ProblemError(
+          problem(
+            'art/entities',
+            `“${this.name}” defines XML entities, which are not read.`,
+            'Save it again as plain SVG.',
+            this.name,
+          ),
+        );
+      }
+    });
+    parser.on('opentag', (tag) =>
+      this.open(tag.name.replace(/^svg:/, ''), withDeclarations(tag.attributes)),
+    );
+    parser.on('closetag', () => this.close());
+    parser.write(text).close();
+    if (!this.root)
+      return bad(
+        'art/broken',
+        `“${this.name}” holds no drawing.`,
+        'Save it again as plain SVG.',
+        this.name,
+      );
+    for (const shape of this.shapes) this.draw(shape);
+    return this.sized(this.root);
+  }
+
+  private open(name: string, attributes: Attributes): void {
+    const parent = this.levels[this.levels.length - 1];
+    if (name === 'svg' && !parent) {
+      this.root = attributes;
+      this.levels.push({
+        name,
+        style: inheritStyle(FIRST_STYLE, attributes),
+        map: [1, 0, 0, 1, 0, 0],
+        children: this.nodes,
+        opacity: 1,
+      });
+      return;
+    }
+    if (!parent) throw new Error('no svg element');
+    const hidden =
+      this.levels.some((level) => HIDDEN_PARENTS.has(level.name)) ||
+      attributes.display === 'none' ||
+      parent.name === 'hidden';
+    this.define(name, attributes);
+    const style = inheritStyle(parent.style, attributes);
+    const map = compose(parent.map, readTransform(attributes.transform));
+    const opacity = Number(attributes.opacity ?? 1);
+    let children = parent.children;
+    if (!hidden && (SHAPES.has(name) || name === 'g') && opacity < 1 && opacity >= 0) {
+      children = [];
+      parent.children.push({ kind: 'group', opacity, children });
+    }
+    if (SHAPES.has(name) && !hidden)
+      this.shapes.push({ name, attributes, style, map, into: this.slot(children) });
+    else if (!SILENT.has(name) && !hidden) this.leftOut.add(name);
+    const known = SILENT.has(name) || SHAPES.has(name) || HIDDEN_PARENTS.has(name);
+    this.levels.push({
+      name: hidden || !known ? (HIDDEN_PARENTS.has(name) ? name : 'hidden') : name,
+      style,
+      map,
+      children,
+      opacity,
+    });
+    if (this.shapes.length > ART_LIMITS.shapes) {
+      throw new ProblemError(
+        problem(
+          'art/too-many-shapes',
+          `“${this.name}” has more than ${ART_LIMITS.shapes.toLocaleString('en')} shapes.`,
+          'Simplify it, or save it as PNG.',
+          this.name,
+        ),
+      );
+    }
+  }
+
+  /** Keeps the place of a shape among its siblings until the gradients are all known. */
+  private slot(children: DrawingNode[]): DrawingNode[] {
+    const into: DrawingNode[] = [];
+    children.push({ kind: 'group', children: into });
+    return into;
+  }
+
+  private define(name: string, attributes: Attributes): void {
+    if (name === 'linearGradient' || name === 'radialGradient') {
+      this.gradient = { name, attributes, stops: [] };
+      if (attributes.id) this.gradients.set(attributes.id, this.gradient);
+    }
+    if (name === 'stop' && this.gradient) {
+      const offset = attributes.offset ?? '0';
+      const at = parseFloat(offset) / (offset.endsWith('%') ? 100 : 1);
+      this.gradient.stops.push({
+        at: at || 0,
+        color: findCssColor(attributes['stop-color'] ?? '#000') ?? '#000000',
+      });
+    }
+  }
+
+  private close(): void {
+    const level = this.levels.pop();
+    if (level && (level.name === 'linearGradient' || level.name === 'radialGradient'))
+      this.gradient = undefined;
+  }
+
+  private draw({ name, attributes, style, map, into }: Shape): void {
+    const path = findOutline(name, attributes);
+    if (!path || path.length < 2) return;
+    const scale = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
+    const fill = svgPaint(style.fill, style, this.gradients, {
+      path,
+      map,
+      opacity: style.fillOpacity,
+    });
+    const paint = svgPaint(style.stroke, style, this.gradients, {
+      path,
+      map,
+      opacity: style.strokeOpacity,
+    });
+    if (!fill && !paint) return;
+    into.push({
+      kind: 'path',
+      path: mapPath(path, map),
+      ...(fill && name !== 'line' ? { fill } : {}),
+      ...(style.evenOdd ? { evenOdd: true } : {}),
+      ...(paint
+        ? {
+            stroke: {
+              paint,
+              width: style.strokeWidth * scale,
+              cap: style.cap,
+              join: style.join,
+              ...(style.dash.length ? { dash: style.dash.map((part) => part * scale) } : {}),
+            },
+          }
+        : {}),
+    });
+  }
+
+  private sized(root: Attributes): Result<SvgPicture> {
+    const view = (root.viewBox ?? '')
+      .split(/[\s,]+/)
+      .filter(Boolean)
+      .map(Number);
+    const [x = 0, y = 0, viewWidth, viewHeight] =
+      view.length === 4 && view.every(Number.isFinite) ? view : [];
+    const width = findPx(root.width) ?? viewWidth;
+    const height = findPx(root.height) ?? viewHeight;
+    if (!width || !height || width <= 0 || height <= 0) {
+      return bad(
+        'art/no-size',
+        `“${this.name}” does not say how large it is.`,
+        'Give it a width and height, or a viewBox.',
+        this.name,
+      );
+    }
+    const mm = 25.4 / 96;
+    const fit = Math.min(width / (viewWidth ?? width), height / (viewHeight ?? height));
+    const map = compose(scaling(mm * fit), translation(-x, -y));
+    return good({
+      width: width * mm,
+      height: height * mm,
+      nodes: [{ kind: 'group', transform: map, children: this.nodes }],
+      leftOut: [...this.leftOut],
+    });
+  }
+}
