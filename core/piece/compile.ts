@@ -1,0 +1,148 @@
+import type { Art } from '../art/index.ts';
+import { solid, type DrawingNode } from '../drawing/index.ts';
+import { placed, type Path } from '../geometry/index.ts';
+import { edgeRings, shapePath, type EdgeRings } from '../shape/index.ts';
+import type { Typeface } from '../type/index.ts';
+import {
+  compileElement,
+  type CompiledElement,
+  type CompiledPart,
+  type Need,
+  type PieceElement,
+  type Resources,
+} from './elements/index.ts';
+import { pieceSize, type Piece } from './piece.ts';
+
+/** An element with its drawing moved and turned to its place in the piece. */
+export interface PlacedElement {
+  readonly element: PieceElement;
+  readonly compiled: CompiledElement;
+  readonly node: DrawingNode;
+}
+
+/** A piece as a drawing about its centre, with the lines that matter around it. */
+export interface CompiledPiece {
+  readonly piece: Piece;
+  readonly width: number;
+  readonly height: number;
+  /** The finished outline, where the bleed ends, and the inset that words keep; paths in mm. */
+  readonly trim: Path;
+  readonly bleed: Path;
+  readonly safe: Path;
+  /** The finished outline as rings, for the knife. */
+  readonly rings: EdgeRings;
+  readonly ground: DrawingNode | undefined;
+  readonly elements: readonly PlacedElement[];
+  /** All that prints, clipped where the bleed ends. */
+  readonly nodes: readonly DrawingNode[];
+  readonly needs: readonly Need[];
+}
+
+/** The pieces and art that a compiler looks names up in: those of one job. */
+export interface PieceSource {
+  readonly pieces: readonly Piece[];
+  readonly art: Readonly<Record<string, Art>>;
+}
+
+/** Compiles pieces and remembers what has not changed. */
+export interface PieceCompiler {
+  compile(piece: Piece, source: PieceSource): CompiledPiece;
+}
+
+interface Remembered {
+  readonly uses: readonly unknown[];
+  readonly placed: PlacedElement;
+}
+
+const NESTING = 8;
+
+/**
+ * A compiler over resources. Elements are compiled anew only when they, or what they use, are other
+ * values than before; the same piece with the same elements gives the same value again.
+ */
+export function createCompiler(resources: Resources): PieceCompiler {
+  const elements = new WeakMap<PieceElement, Remembered>();
+  const pieces = new WeakMap<
+    Piece,
+    { elements: readonly PlacedElement[]; compiled: CompiledPiece }
+  >();
+
+  const compile = (piece: Piece, source: PieceSource, depth: number): CompiledPiece => {
+    const placedElements = piece.elements.map((element) => place(element, source, depth));
+    const known = pieces.get(piece);
+    if (known && sameItems(known.elements, placedElements)) return known.compiled;
+    const compiled = assemble(piece, placedElements);
+    pieces.set(piece, { elements: placedElements, compiled });
+    return compiled;
+  };
+
+  const place = (element: PieceElement, source: PieceSource, depth: number): PlacedElement => {
+    const inner =
+      element.kind === 'piece' && depth < NESTING
+        ? source.pieces.find(({ id }) => id === element.piece)
+        : undefined;
+    const part = inner && compile(inner, source, depth + 1);
+    const uses = used(element, source, resources, part);
+    const known = elements.get(element);
+    if (known && sameItems(known.uses, uses)) return known.placed;
+    const compiled = compileElement(element, {
+      ...resources,
+      art: (id) => source.art[id],
+      part: (): CompiledPart | undefined => part,
+    });
+    const made: PlacedElement = {
+      element,
+      compiled,
+      node: {
+        kind: 'group',
+        transform: placed(element.x, element.y, element.angle),
+        children: compiled.nodes,
+      },
+    };
+    elements.set(element, { uses, placed: made });
+    return made;
+  };
+
+  return { compile: (piece, source) => compile(piece, source, 0) };
+}
+
+function sameItems(one: readonly unknown[], other: readonly unknown[]): boolean {
+  return one.length === other.length && one.every((item, index) => item === other[index]);
+}
+
+function used(
+  element: PieceElement,
+  source: PieceSource,
+  resources: Resources,
+  part: CompiledPiece | undefined,
+): [Typeface | undefined] | [Art | undefined, unknown] | [CompiledPiece | undefined] | [] {
+  switch (element.kind) {
+    case 'words':
+      return [resources.typeface(element.typeface)];
+    case 'picture':
+      return [source.art[element.art], resources.vector(element.art)];
+    case 'piece':
+      return [part];
+    case 'plate':
+      return [];
+  }
+}
+
+function assemble(piece: Piece, elements: readonly PlacedElement[]): CompiledPiece {
+  const bleed = shapePath(piece.edge, piece.bleed);
+  const ground: DrawingNode | undefined =
+    piece.ground === null ? undefined : { kind: 'path', path: bleed, fill: solid(piece.ground) };
+  const children = [...(ground ? [ground] : []), ...elements.map(({ node }) => node)];
+  return {
+    piece,
+    ...pieceSize(piece),
+    trim: shapePath(piece.edge),
+    bleed,
+    safe: shapePath(piece.edge, -piece.safe),
+    rings: edgeRings(piece.edge),
+    ground,
+    elements,
+    nodes: [{ kind: 'group', clip: bleed, children }],
+    needs: elements.flatMap(({ compiled }) => compiled.needs),
+  };
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import type { Art, VectorNodes } from '../../art/index.ts';
+import type { DrawingNode } from '../../drawing/index.ts';
+import type { SetWords, Typeface } from '../../type/index.ts';
+
+/** What every element has: its place is that of its centre, in mm from the centre of the piece. */
+export const placeFields = {
+  id: z.string().min(1),
+  x: z.number().min(-2000).max(2000),
+  y: z.number().min(-2000).max(2000),
+  /** Degrees, clockwise. */
+  angle: z.number(),
+  locked: z.boolean(),
+};
+
+/** A side of an element, mm. */
+export const side = z.number().positive().max(4000);
+/** `#rrggbb` */
+export const color = z.string().regex(/^#[0-9a-f]{6}$/i);
+
+/** What a piece needs that has not been loaded. */
+export interface Need {
+  readonly kind: 'typeface' | 'art' | 'piece';
+  readonly id: string;
+}
+
+/** Where compiling finds what elements only name; undefined for what is not there (yet). */
+export interface Resources {
+  typeface(id: string): Typeface | undefined;
+  /** The nodes of vector art. Pictures of pixels need none: they are drawn by name. */
+  vector(art: string): VectorNodes | undefined;
+}
+
+/** An element as a drawing, about its own centre and unturned. */
+export interface CompiledElement {
+  readonly nodes: readonly DrawingNode[];
+  readonly width: number;
+  readonly height: number;
+  readonly needs: readonly Need[];
+  /** Where every letter stands, for words. */
+  readonly words?: SetWords;
+}
+
+/** Another piece as a drawing, for a piece in a piece. */
+export interface CompiledPart {
+  readonly nodes: readonly DrawingNode[];
+  readonly width: number;
+  readonly height: number;
+  readonly needs: readonly Need[];
+}
+
+/** What an element may look up while it is compiled. */
+export interface ElementContext extends Resources {
+  art(id: string): Art | undefined;
+  part(piece: string): CompiledPart | undefined;
+}
+
+/** What each kind of element can do. */
+export interface ElementKind<E> {
+  /** Size in mm before turning. */
+  size(element: E): { width: number; height: number };
+  /** The element at another size; a kind that keeps its proportions takes the width. */
+  resized(element: E, width: number, height: number): E;
+  compile(element: E, context: ElementContext): CompiledElement;
+  /** How the element is called in lists. */
+  title(element: E, art: (id: string) => Art | undefined): string;
+}
+
+/** What is drawn while something is missing: an empty frame of the known size. */
+export function emptyFrame(width: number, height: number, needs: readonly Need[]): CompiledElement {
+  return { nodes: [], width, height, needs };
+}

@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { scaling } from '../../geometry/index.ts';
+import { emptyFrame, placeFields, side, type ElementKind } from './common.ts';
+
+/** Another piece, printed in this one; its edge is cut only where a use of it says so. */
+export const partSchema = z.object({
+  ...placeFields,
+  kind: z.literal('piece'),
+  piece: z.string(),
+  /** The width it comes out at, mm; the height follows. */
+  width: side,
+  height: side,
+});
+export type Part = z.infer<typeof partSchema>;
+
+export const part: ElementKind<Part> = {
+  size: ({ width, height }) => ({ width, height }),
+  resized: (element, width) => ({
+    ...element,
+    width,
+    height: (element.height * width) / element.width,
+  }),
+  title: ({ piece }) => `Piece ${piece}`,
+  compile(element, context) {
+    const { width, height } = element;
+    const found = context.part(element.piece);
+    if (!found) return emptyFrame(width, height, [{ kind: 'piece', id: element.piece }]);
+    return {
+      nodes: [{ kind: 'group', transform: scaling(width / found.width), children: found.nodes }],
+      width,
+      height,
+      needs: found.needs,
+    };
+  },
+};

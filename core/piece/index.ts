@@ -1,0 +1,25 @@
+export {
+  createCompiler,
+  type CompiledPiece,
+  type PieceCompiler,
+  type PieceSource,
+  type PlacedElement,
+} from './compile.ts';
+export {
+  ELEMENT_KINDS,
+  elementSchema,
+  elementSize,
+  elementTitle,
+  findPictureDpi,
+  pictureSize,
+  resizedElement,
+  type CompiledElement,
+  type Need,
+  type Part,
+  type Picture,
+  type PieceElement,
+  type Plate,
+  type Resources,
+  type Words,
+} from './elements/index.ts';
+export { pieceSchema, pieceSize, type Piece } from './piece.ts';

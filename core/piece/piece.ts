@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { edgeShapeSchema, shapeSize } from '../shape/index.ts';
+import { elementSchema } from './elements/index.ts';
+
+/** One label, sticker or tag: an edge with print inside. Elements print from first to last. */
+export const pieceSchema = z.object({
+  id: z.string().min(1),
+  name: z.string().min(1).max(120),
+  edge: edgeShapeSchema,
+  /** How far the ground prints beyond the edge, mm. */
+  bleed: z.number().min(0).max(20),
+  /** How far words keep from the edge, mm. */
+  safe: z.number().min(0).max(50),
+  /** The colour that fills the piece out to the bleed; null prints none. */
+  ground: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .nullable(),
+  elements: z.array(elementSchema).max(500),
+});
+export type Piece = z.infer<typeof pieceSchema>;
+
+/** The finished size of a piece, mm. */
+export function pieceSize(piece: Piece): { width: number; height: number } {
+  return shapeSize(piece.edge);
+}

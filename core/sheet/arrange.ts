@@ -1,0 +1,131 @@
+import { boxAbout, grown, type Box } from '../geometry/index.ts';
+import { pieceSize, type Piece } from '../piece/index.ts';
+import { keepClear, printable, spotCentres, type Stock } from '../stock/index.ts';
+import { copyId, type CopyId, type Plan } from './plan.ts';
+import { stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
+
+/** What an arrangement needs to know of a job. */
+export interface Arrangeable {
+  readonly pieces: readonly Piece[];
+  readonly stock: Stock;
+  readonly plan: Plan;
+}
+
+/** One copy at its place: its centre on the sheet, mm and degrees. */
+export interface Placement {
+  readonly copy: CopyId;
+  readonly piece: string;
+  readonly x: number;
+  readonly y: number;
+  readonly angle: number;
+  /** Whether a hand put it there. */
+  readonly byHand: boolean;
+}
+
+/** One sheet and what lies on it. */
+export interface SheetLayout {
+  readonly placements: readonly Placement[];
+}
+
+/** How a job's copies fill its sheets. */
+export interface Layout {
+  readonly sheets: readonly SheetLayout[];
+  /** How many copies a full sheet of the first piece that is wanted takes. */
+  readonly perSheet: number;
+  /** Copies of each piece that fit on no sheet at all. */
+  readonly left: Readonly<Record<string, number>>;
+}
+
+const MOST_SHEETS = 2000;
+
+interface Wanted {
+  readonly piece: Piece;
+  readonly shape: Repeated;
+  next: number;
+  left: number;
+}
+
+/** Fills sheets with the wanted copies, then puts those that a hand has moved where it left them. */
+export function arrange(job: Arrangeable): Layout {
+  const wanted = job.pieces.map((piece): Wanted => ({
+    piece,
+    shape: { ...pieceSize(piece), round: piece.edge.kind === 'circle' },
+    next: 1,
+    left: job.plan.wanted[piece.id] ?? 0,
+  }));
+  const first = wanted.find(({ left }) => left > 0) ?? wanted[0];
+  const perSheet = first ? spotsFor(job, first.shape, []).length : 0;
+  const sheets: Placement[][] = [];
+  while (wanted.some(({ left }) => left > 0) && sheets.length < MOST_SHEETS) {
+    const sheet = job.plan.arrangement === 'spots' ? fillSpots(job, wanted) : fillRows(job, wanted);
+    if (sheet.length === 0) break;
+    sheets.push(sheet);
+  }
+  const left = Object.fromEntries(
+    wanted.filter(({ left }) => left > 0).map(({ piece, left }) => [piece.id, left]),
+  );
+  const moved = sheets.length ? withHandPlaces(sheets, job.plan.moved) : sheets;
+  return { sheets: moved.map((placements) => ({ placements })), perSheet, left };
+}
+
+/** The free places for one shape on a sheet on which some room is taken. */
+function spotsFor({ stock, plan }: Arrangeable, shape: Repeated, taken: readonly Box[]): Spot[] {
+  if (plan.arrangement === 'spots' && stock.spots) {
+    return spotCentres(stock.spots).map((centre) => ({ ...centre, angle: 0 }));
+  }
+  const zones = keepClear(stock, plan.marks);
+  const room = { area: printable(stock), taken: [...zones, ...taken], gap: plan.gap };
+  return stepAndRepeat(shape, room, true);
+}
+
+function fillSpots(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
+  const queue = wanted.filter(({ left }) => left > 0);
+  const sheet: Placement[] = [];
+  for (const spot of queue[0] ? spotsFor(job, queue[0].shape, []) : []) {
+    const next = queue.find(({ left }) => left > 0);
+    if (next) sheet.push(take(next, spot));
+  }
+  return sheet;
+}
+
+/** Pieces of one size share a grid; other sizes follow in the room that is left. */
+function fillRows(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
+  const sheet: Placement[] = [];
+  const taken: Box[] = [];
+  for (const leader of wanted) {
+    const alike = wanted.filter(
+      ({ shape, left }) =>
+        left > 0 && shape.width === leader.shape.width && shape.height === leader.shape.height,
+    );
+    if (leader.left === 0 || alike.length === 0) continue;
+    for (const spot of spotsFor(job, leader.shape, taken)) {
+      const next = alike.find(({ left }) => left > 0);
+      if (!next) break;
+      sheet.push(take(next, spot));
+      const lying = spot.angle === 90;
+      const [width, height] = [leader.shape.width, leader.shape.height];
+      const box = boxAbout(spot, lying ? height : width, lying ? width : height);
+      taken.push(grown(box, job.plan.gap));
+    }
+  }
+  return sheet;
+}
+
+function take(wanted: Wanted, spot: Spot): Placement {
+  wanted.left--;
+  const copy = copyId(wanted.piece.id, wanted.next++);
+  return { copy, piece: wanted.piece.id, x: spot.x, y: spot.y, angle: spot.angle, byHand: false };
+}
+
+function withHandPlaces(sheets: readonly Placement[][], moved: Plan['moved']): Placement[][] {
+  if (Object.keys(moved).length === 0) return [...sheets];
+  const result = sheets.map((sheet) => sheet.filter(({ copy }) => !moved[copy]));
+  for (const placement of sheets.flat()) {
+    const place = moved[placement.copy];
+    if (!place) continue;
+    const sheet = Math.min(place.sheet, result.length - 1);
+    const { x, y, angle } = place;
+    result[sheet]?.push({ ...placement, x, y, angle, byHand: true });
+  }
+  return result;
+}

@@ -1,0 +1,59 @@
+import type { Box } from '../geometry/index.ts';
+import type { Repeated } from './step-and-repeat.ts';
+
+/**
+ * An upper bound on how many copies of one outline fit into an area, whatever the arrangement.
+ *
+ * Rectangles: each copy with half the gap around it keeps to itself in the area grown by half the
+ * gap, less the inside of what is taken. Circles: Oler's inequality (N. Oler, 1961) for the centres,
+ * which keep a distance of diameter + gap in the rectangle of possible centres.
+ */
+export function mostThatFit(
+  shape: Repeated,
+  area: Box,
+  gap: number,
+  taken: readonly Box[] = [],
+): number {
+  const width = area.right - area.left;
+  const height = area.bottom - area.top;
+  if (shape.round) {
+    const across = width - shape.width;
+    const down = height - shape.width;
+    if (across < -1e-9 || down < -1e-9) return 0;
+    const apart = shape.width + gap;
+    const inside = (Math.max(0, across) * Math.max(0, down)) / (apart * apart);
+    const round = (Math.max(0, across) + Math.max(0, down)) / apart;
+    return Math.floor((2 / Math.sqrt(3)) * inside + round + 1 + 1e-9);
+  }
+  const least = Math.min(shape.width, shape.height);
+  if (Math.min(width, height) < least - 1e-9) return 0;
+  if (Math.max(width, height) < Math.max(shape.width, shape.height) - 1e-9) return 0;
+  const shrunk = taken.map((box) => ({
+    left: Math.max(box.left + gap / 2, area.left - gap / 2),
+    top: Math.max(box.top + gap / 2, area.top - gap / 2),
+    right: Math.min(box.right - gap / 2, area.right + gap / 2),
+    bottom: Math.min(box.bottom - gap / 2, area.bottom + gap / 2),
+  }));
+  const free = (width + gap) * (height + gap) - coveredArea(shrunk);
+  return Math.floor(free / ((shape.width + gap) * (shape.height + gap)) + 1e-9);
+}
+
+/** The area that boxes cover together, mm²; overlaps count once. */
+export function coveredArea(boxes: readonly Box[]): number {
+  const real = boxes.filter((box) => box.right > box.left && box.bottom > box.top);
+  const xs = [...new Set(real.flatMap((box) => [box.left, box.right]))].sort((a, b) => a - b);
+  let area = 0;
+  for (let index = 0; index + 1 < xs.length; index++) {
+    const [left = 0, right = 0] = [xs[index], xs[index + 1]];
+    const spans = real
+      .filter((box) => box.left <= left && box.right >= right)
+      .map((box) => [box.top, box.bottom] as const)
+      .sort((one, other) => one[0] - other[0]);
+    let reached = -Infinity;
+    for (const [top, bottom] of spans) {
+      area += (right - left) * Math.max(0, bottom - Math.max(top, reached));
+      reached = Math.max(reached, bottom);
+    }
+  }
+  return area;
+}

@@ -1,0 +1,162 @@
+import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
+import {
+  boxesMeet,
+  boxOf,
+  corners,
+  differenceOf,
+  distanceBetween,
+  ellipsePath,
+  flatten,
+  grown,
+  invert,
+  mapRing,
+  placed,
+  ringsPath,
+  type Box,
+  type Path,
+  type Ring,
+} from '../geometry/index.ts';
+import type { CompiledPiece, Need } from '../piece/index.ts';
+import { placeEdge, shapePath, type CutLine, type EdgeRings } from '../shape/index.ts';
+import { keepClear, RING, sheetMarks, type Mark } from '../stock/index.ts';
+import type { Arrangeable, Placement, SheetLayout } from './arrange.ts';
+
+/** A copy with its lines on the sheet. */
+export interface SheetCopy {
+  readonly placement: Placement;
+  readonly piece: CompiledPiece;
+  /** The finished outline on the sheet. */
+  readonly trim: EdgeRings;
+  readonly box: Box;
+  /** How far its bleed reaches, mm: half way to its nearest neighbour at most. */
+  readonly bleed: number;
+}
+
+/** A sheet as a drawing and what is cut of it. Marks print; cut lines are no part of the drawing. */
+export interface CompiledSheet {
+  readonly drawing: Drawing;
+  readonly copies: readonly SheetCopy[];
+  readonly marks: readonly Mark[];
+  readonly zones: readonly Box[];
+  readonly cuts: readonly (CutLine & { readonly copy: string })[];
+  readonly needs: readonly Need[];
+}
+
+/** The name of a piece's symbol in the drawing of a sheet. */
+export function pieceSymbol(piece: string): string {
+  return `piece-${piece}`;
+}
+
+/** Where each copy lies and how far its bleed may reach, without drawing anything. */
+export function sheetCopies(
+  { placements }: SheetLayout,
+  pieces: ReadonlyMap<string, CompiledPiece>,
+): SheetCopy[] {
+  const bare = placements.flatMap((placement): SheetCopy[] => {
+    const piece = pieces.get(placement.piece);
+    if (!piece) return [];
+    const trim = placeEdge(piece.rings, placed(placement.x, placement.y, placement.angle));
+    const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+    return [{ placement, piece, trim, box, bleed: piece.piece.bleed }];
+  });
+  return bare.map((copy) => ({ ...copy, bleed: reach(copy, bare) }));
+}
+
+/** The distance from a copy's edge to that of another, or undefined when it is more than `within`. */
+export function findGap(one: SheetCopy, other: SheetCopy, within: number): number | undefined {
+  if (!boxesMeet(grown(one.box, within), other.box, 0)) return undefined;
+  const [a, b] = [one.piece.piece.edge, other.piece.piece.edge];
+  const gap =
+    a.kind === 'circle' && b.kind === 'circle'
+      ? Math.hypot(one.placement.x - other.placement.x, one.placement.y - other.placement.y) -
+        (a.diameter + b.diameter) / 2
+      : distanceBetween(one.trim, other.trim);
+  return gap < within ? gap : undefined;
+}
+
+function reach(copy: SheetCopy, all: readonly SheetCopy[]): number {
+  let bleed = copy.piece.piece.bleed;
+  for (const other of all) {
+    if (other === copy || bleed === 0) continue;
+    const gap = findGap(copy, other, bleed + other.piece.piece.bleed);
+    if (gap !== undefined) bleed = Math.min(bleed, Math.max(0, gap / 2));
+  }
+  return bleed;
+}
+
+/**
+ * Compiles one sheet. Each piece is drawn once as a symbol and used by its copies; where a bleed may
+ * not reach out in full, the use is clipped. Bleed may reach into the printer's margin, never into a
+ * keep-clear zone.
+ */
+export function compileSheet(
+  job: Arrangeable,
+  sheet: SheetLayout,
+  pieces: ReadonlyMap<string, CompiledPiece>,
+): CompiledSheet {
+  const copies = sheetCopies(sheet, pieces);
+  const zones = keepClear(job.stock, job.plan.marks);
+  const marks = sheetMarks(job.stock, job.plan.marks);
+  const present = new Map(copies.map(({ piece }) => [piece.piece.id, piece]));
+  const symbols = Object.fromEntries(
+    [...present].map(([id, piece]) => [pieceSymbol(id), piece.nodes]),
+  );
+  return {
+    drawing: {
+      width: job.stock.width,
+      height: job.stock.height,
+      symbols,
+      nodes: [...copies.map((copy) => copyNode(copy, zones)), ...marks.map(markNode).flat()],
+    },
+    copies,
+    marks,
+    zones,
+    cuts: copies.map(({ placement, trim }) => ({
+      kind: job.plan.cut,
+      rings: trim,
+      copy: placement.copy,
+    })),
+    needs: [...present.values()].flatMap(({ needs }) => needs),
+  };
+}
+
+/** The region that a copy may print on, about the piece's centre; undefined when nothing is cut off. */
+export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | undefined {
+  const { piece, placement } = copy;
+  const shortened = copy.bleed < piece.piece.bleed - 1e-9;
+  const path = shortened ? shapePath(piece.piece.edge, copy.bleed) : piece.bleed;
+  const near = zones.filter((zone) => boxesMeet(grown(copy.box, copy.bleed), zone));
+  if (near.length === 0) return shortened ? path : undefined;
+  const back = invert(placed(placement.x, placement.y, placement.angle));
+  const holes = near.map((zone): Ring => mapRing(corners(zone), back));
+  return ringsPath(differenceOf(flatten(path), holes));
+}
+
+function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {
+  const { x, y, angle } = copy.placement;
+  const transform = placed(x, y, angle);
+  const symbol = pieceSymbol(copy.piece.piece.id);
+  const clip = findPrintClip(copy, zones);
+  if (!clip) return { kind: 'use', symbol, transform };
+  const use: DrawingNode = { kind: 'use', symbol, transform: [1, 0, 0, 1, 0, 0] };
+  return { kind: 'group', transform, clip, children: [use] };
+}
+
+function markNode(mark: Mark): DrawingNode[] {
+  const ink = solid('#000000');
+  const dot: DrawingNode = {
+    kind: 'path',
+    path: ellipsePath(mark, mark.size / 2, mark.size / 2),
+    fill: ink,
+  };
+  if (mark.style === 'dot') return [dot];
+  const radius = mark.size * RING.radius;
+  return [
+    dot,
+    {
+      kind: 'path',
+      path: ellipsePath(mark, radius, radius),
+      stroke: { paint: ink, width: mark.size * RING.width },
+    },
+  ];
+}

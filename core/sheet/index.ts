@@ -1,0 +1,27 @@
+export {
+  arrange,
+  type Arrangeable,
+  type Layout,
+  type Placement,
+  type SheetLayout,
+} from './arrange.ts';
+export { mostThatFit } from './bound.ts';
+export {
+  compileSheet,
+  findGap,
+  findPrintClip,
+  pieceSymbol,
+  sheetCopies,
+  type CompiledSheet,
+  type SheetCopy,
+} from './compile.ts';
+export { tryPack, type PackAnswer } from './pack.ts';
+export {
+  copyId,
+  handPlaceSchema,
+  pieceOfCopy,
+  planSchema,
+  type CopyId,
+  type HandPlace,
+  type Plan,
+} from './plan.ts';

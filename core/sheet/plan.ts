@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { marksSchema } from '../stock/index.ts';
+
+/** A copy's name: its piece and its number, wherever it lies. */
+export type CopyId = `${string}#${number}`;
+
+/** The name of the n-th copy of a piece, from 1. */
+export function copyId(piece: string, number: number): CopyId {
+  return `${piece}#${number}`;
+}
+
+/** The piece that a copy is of. */
+export function pieceOfCopy(copy: string): string {
+  return copy.slice(0, copy.lastIndexOf('#'));
+}
+
+/** Where a copy was put by hand: its centre on a sheet, mm and degrees. */
+export const handPlaceSchema = z.object({
+  sheet: z.number().int().min(0).max(10_000),
+  x: z.number().min(-5000).max(5000),
+  y: z.number().min(-5000).max(5000),
+  angle: z.number(),
+});
+export type HandPlace = z.infer<typeof handPlaceSchema>;
+
+/** How the sheets of a job are filled. */
+export const planSchema = z.object({
+  /** Rows and columns with a gap, or one in each label of a die-cut sheet. */
+  arrangement: z.enum(['step', 'spots']),
+  /** Between copies, edge to edge, mm. */
+  gap: z.number().min(0).max(100),
+  marks: marksSchema,
+  /** How the edges are cut. */
+  cut: z.enum(['kiss', 'through']),
+  /** How many copies of each piece are wanted. */
+  wanted: z.record(z.string(), z.number().int().min(0).max(5000)),
+  /** Copies that were moved by hand. */
+  moved: z.record(z.string(), handPlaceSchema),
+});
+export type Plan = z.infer<typeof planSchema>;

@@ -1,0 +1,109 @@
+import { boxesMeet, boxWithin, type Box, type Point } from '../geometry/index.ts';
+
+/** The outline that is repeated, mm. */
+export interface Repeated {
+  readonly width: number;
+  readonly height: number;
+  /** A circle keeps out of corners less than its box does. */
+  readonly round: boolean;
+}
+
+/** The room in which copies are laid. */
+export interface Room {
+  readonly area: Box;
+  /** What may not be touched, and needs no gap: keep-clear zones and what lies there already. */
+  readonly taken: readonly Box[];
+  /** Between copies, edge to edge, mm. */
+  readonly gap: number;
+}
+
+/** A copy by its centre; `angle` is 0 or 90. */
+export interface Spot extends Point {
+  readonly angle: number;
+}
+
+const MOST_STARTS = 24;
+
+/**
+ * Repeats an outline in rows and columns, upright or (if it may be turned) lying, whichever gives
+ * more. The grid is tried flush to each side of the area, in its middle, and flush to what is
+ * taken; places that meet something taken are left out.
+ * @returns the centres, row by row
+ */
+export function stepAndRepeat(shape: Repeated, room: Room, mayTurn: boolean): Spot[] {
+  const upright = bestGrid(shape, room, 0);
+  if (!mayTurn || shape.width === shape.height) return upright;
+  const lying = bestGrid({ ...shape, width: shape.height, height: shape.width }, room, 90);
+  return lying.length > upright.length ? lying : upright;
+}
+
+function bestGrid(shape: Repeated, room: Room, angle: number): Spot[] {
+  const { area, taken, gap } = room;
+  const across = starts(area.left, area.right, shape.width, {
+    gap,
+    taken: taken.map(({ left, right }) => [left, right] as const),
+  });
+  const down = starts(area.top, area.bottom, shape.height, {
+    gap,
+    taken: taken.map(({ top, bottom }) => [top, bottom] as const),
+  });
+  let best: Spot[] = [];
+  for (const top of down) {
+    for (const left of across) {
+      const spots = grid(shape, room, { left, top, angle });
+      if (spots.length > best.length) best = spots;
+    }
+  }
+  return best;
+}
+
+/** Where a row of cells may start, the middle first, within one pitch of the near side. */
+function starts(
+  near: number,
+  far: number,
+  side: number,
+  { gap, taken }: { gap: number; taken: readonly (readonly [number, number])[] },
+): number[] {
+  const pitch = side + gap;
+  const count = Math.floor((far - near + gap + 1e-9) / pitch);
+  if (count < 1) return [];
+  const used = count * pitch - gap;
+  const flush = taken.flatMap(([low, high]) => [high, low - side]);
+  const wanted = [near + (far - near - used) / 2, near, far - used, ...flush];
+  const folded = wanted.map((start) => {
+    const over = (start - near) % pitch;
+    return near + (over < -1e-9 ? over + pitch : Math.max(0, over));
+  });
+  const distinct: number[] = [];
+  for (const start of folded) {
+    if (!distinct.some((known) => Math.abs(known - start) < 1e-6)) distinct.push(start);
+  }
+  return distinct.slice(0, MOST_STARTS);
+}
+
+function grid(
+  { width, height, round }: Repeated,
+  { area, taken, gap }: Room,
+  { left, top, angle }: { left: number; top: number; angle: number },
+): Spot[] {
+  const spots: Spot[] = [];
+  for (let y = top; y + height <= area.bottom + 1e-6; y += height + gap) {
+    for (let x = left; x + width <= area.right + 1e-6; x += width + gap) {
+      const cell = { left: x, top: y, right: x + width, bottom: y + height };
+      if (!boxWithin(cell, area)) continue;
+      const centre = { x: x + width / 2, y: y + height / 2 };
+      const free = taken.every((box) =>
+        round ? distanceToBox(centre, box) >= width / 2 - 1e-6 : !boxesMeet(cell, box),
+      );
+      if (free) spots.push({ ...centre, angle });
+    }
+  }
+  return spots;
+}
+
+function distanceToBox({ x, y }: Point, box: Box): number {
+  return Math.hypot(
+    Math.max(box.left - x, 0, x - box.right),
+    Math.max(box.top - y, 0, y - box.bottom),
+  );
+}

@@ -1,0 +1,1 @@
+export { thingSchema, trySize, type FlatSize, type MeasuredThing, type Thing } from './thing.ts';
