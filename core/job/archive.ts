@@ -1,0 +1,169 @@
+import { unzipSync, zipSync, type Zippable } from 'fflate';
+import { bad, contentHash, good, type Result } from '../base/index.ts';
+import type { Art } from '../art/index.ts';
+import { parseJob } from './migrations.ts';
+import type { Job } from './schema.ts';
+
+/** A job with the bytes of its art, by hash. */
+export interface JobWithArt {
+  readonly job: Job;
+  readonly art: ReadonlyMap<string, Uint8Array>;
+}
+
+/** What an archive may hold at most. */
+export const ARCHIVE_LIMITS = { entries: 5000, bytes: 600 * 1024 * 1024 } as const;
+
+const EXTENSION = { png: 'png', jpeg: 'jpg', webp: 'webp' } as const;
+const artFile = (art: Art): string =>
+  `art/${art.id}.${art.kind === 'vector' ? 'svg' : EXTENSION[art.format]}`;
+// The first day that ZIP can say, in local fields as ZIP has them: the same bytes in every time zone.
+const FIXED_TIME = new Date(1980, 0, 1);
+
+/**
+ * Writes a `.peel` archive: a ZIP of `job.json` and the art under `art/`, with sorted entries and
+ * fixed times, so that the same job gives the same bytes.
+ */
+export function writePeel({ job, art }: JobWithArt): Uint8Array {
+  const files: Record<string, Uint8Array> = {
+    'job.json': new TextEncoder().encode(`${JSON.stringify(sortKeys(job), null, 2)}\n`),
+  };
+  for (const [id, known] of Object.entries(job.art)) {
+    const bytes = art.get(id);
+    if (bytes) files[artFile(known)] = bytes;
+  }
+  return zip(files);
+}
+
+/** Reads a `.peel` archive; art that is missing or damaged leaves its place empty. */
+export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
+  const files = unzip(bytes, name);
+  if (!files.ok) return files;
+  const document = files.value.get('job.json');
+  if (!document)
+    return bad(
+      'job/unread',
+      `“${name}” is not a Little Peel job: it has no job.json.`,
+      'Choose a file that ends in .peel.',
+      name,
+    );
+  let plain: unknown;
+  try {
+    plain = JSON.parse(new TextDecoder().decode(document));
+  } catch {
+    return bad(
+      'job/unread',
+      `“${name}” is damaged: its job.json cannot be read.`,
+      'Use an earlier export or a backup.',
+      name,
+    );
+  }
+  const job = parseJob(plain, `“${name}”`);
+  if (!job.ok) return job;
+  const art = new Map<string, Uint8Array>();
+  for (const [id, known] of Object.entries(job.value.art)) {
+    const found = files.value.get(artFile(known));
+    if (found && contentHash(found) === id) art.set(id, found);
+  }
+  return good({ job: job.value, art });
+}
+
+/** Writes one file that holds every job, each as its own `.peel`, and other plain documents. */
+export function writeBackup(
+  jobs: readonly JobWithArt[],
+  documents: Readonly<Record<string, unknown>>,
+): Uint8Array {
+  const files: Record<string, Uint8Array> = {};
+  for (const [name, value] of Object.entries(documents)) {
+    files[`${name}.json`] = new TextEncoder().encode(JSON.stringify(value));
+  }
+  for (const one of jobs) files[`jobs/${one.job.id}.peel`] = writePeel(one);
+  return zip(files);
+}
+
+/** A backup that was read: its jobs, its documents, and the names of jobs that were damaged. */
+export interface Backup {
+  readonly jobs: readonly JobWithArt[];
+  readonly documents: Readonly<Record<string, unknown>>;
+  readonly damaged: readonly string[];
+}
+
+/** Reads a backup; a damaged job does not stop the others. */
+export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
+  const files = unzip(bytes, name);
+  if (!files.ok) return files;
+  const jobs: JobWithArt[] = [];
+  const damaged: string[] = [];
+  const documents: Record<string, unknown> = {};
+  for (const [file, content] of files.value) {
+    if (file.startsWith('jobs/') && file.endsWith('.peel')) {
+      const read = parsePeel(content, file);
+      if (read.ok) jobs.push(read.value);
+      else damaged.push(file);
+    } else if (file.endsWith('.json')) {
+      try {
+        documents[file.slice(0, -5)] = JSON.parse(new TextDecoder().decode(content));
+      } catch {
+        damaged.push(file);
+      }
+    }
+  }
+  if (jobs.length === 0 && damaged.length === 0)
+    return bad(
+      'backup/unread',
+      `“${name}” is not a Little Peel backup.`,
+      'Choose a file that “Back up all” wrote.',
+      name,
+    );
+  return good({ jobs, documents, damaged });
+}
+
+function zip(files: Readonly<Record<string, Uint8Array>>): Uint8Array {
+  const entries: Zippable = {};
+  for (const name of Object.keys(files).sort()) {
+    const bytes = files[name];
+    if (bytes)
+      entries[name] = [bytes, { level: /\.(json|svg)$/.test(name) ? 6 : 0, mtime: FIXED_TIME }];
+  }
+  return zipSync(entries);
+}
+
+function unzip(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>> {
+  let entries = 0;
+  let total = 0;
+  try {
+    const files = unzipSync(bytes, {
+      filter: ({ originalSize }) => {
+        entries++;
+        total += originalSize;
+        return entries <= ARCHIVE_LIMITS.entries && total <= ARCHIVE_LIMITS.bytes;
+      },
+    });
+    if (entries > ARCHIVE_LIMITS.entries || total > ARCHIVE_LIMITS.bytes) {
+      return bad(
+        'archive/too-large',
+        `“${name}” unpacks to more than ${ARCHIVE_LIMITS.bytes / 1048576} MB or ${ARCHIVE_LIMITS.entries} files.`,
+        'Bring its jobs in one by one.',
+        name,
+      );
+    }
+    return good(new Map(Object.entries(files)));
+  } catch {
+    return bad(
+      'archive/broken',
+      `“${name}” is damaged or not a Little Peel file.`,
+      'Use an earlier export or a backup.',
+      name,
+    );
+  }
+}
+
+/** Keys in order, so that equal jobs are written equally however they came about. */
+function sortKeys(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sortKeys);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([one], [other]) => (one < other ? -1 : 1))
+      .map(([key, inner]) => [key, sortKeys(inner)]),
+  );
+}

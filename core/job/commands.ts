@@ -1,0 +1,322 @@
+import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
+import { artSchema, type Art } from '../art/index.ts';
+import {
+  elementSchema,
+  elementSize,
+  elementTitle,
+  pieceSchema,
+  pieceSize,
+  resizedElement,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
+import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
+import { shapeSize } from '../shape/index.ts';
+import { checkSpots, stockSchema, type Stock } from '../stock/index.ts';
+import { trySize, type Thing } from '../things/index.ts';
+import { edgeFor } from './create.ts';
+import type { Job } from './schema.ts';
+
+/** A change of a job: pure, and what it says behind “Undo”. */
+export interface Command<A> {
+  label(args: A, job: Job): string;
+  /** The job after the change, the same job when nothing changes, or why it cannot be. */
+  run(job: Job, args: A): Job | Problem;
+}
+
+/** The changes of one element; its id and kind stay. */
+export type ElementChanges = Partial<Record<string, unknown>>;
+
+const gone = (what: string): Problem =>
+  problem('job/gone', `The ${what} is no longer in this job.`, 'Choose another one.');
+const refused = (what: string, why: string | undefined): Problem =>
+  problem(
+    'job/refused',
+    `${what} cannot be: ${why ?? 'not allowed'}.`,
+    'Give a value within its limits.',
+  );
+
+function withPiece(job: Job, id: string, change: (piece: Piece) => Piece | Problem): Job | Problem {
+  const piece = job.pieces.find((one) => one.id === id);
+  if (!piece) return gone('piece');
+  const changed = change(piece);
+  if (isProblem(changed)) return changed;
+  if (changed === piece) return job;
+  return { ...job, pieces: job.pieces.map((one) => (one === piece ? changed : one)) };
+}
+
+function withEdge(piece: Piece, edge: Piece['edge']): Piece {
+  const [before, after] = [pieceSize(piece), shapeSize(edge)];
+  const scale = Math.min(after.width / before.width, after.height / before.height);
+  const elements =
+    Math.abs(scale - 1) < 1e-9
+      ? piece.elements
+      : piece.elements.map((element) => scaled(element, scale));
+  return { ...piece, edge, elements };
+}
+
+function scaled(element: PieceElement, scale: number): PieceElement {
+  const { width, height } = elementSize(element);
+  const resized = resizedElement(element, width * scale, height * scale);
+  const sized = resized.kind === 'words' ? { ...resized, size: resized.size * scale } : resized;
+  return { ...sized, x: element.x * scale, y: element.y * scale };
+}
+
+function changedElement(element: PieceElement, changes: ElementChanges): PieceElement | Problem {
+  const read = elementSchema.safeParse({
+    ...element,
+    ...changes,
+    id: element.id,
+    kind: element.kind,
+  });
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  return refused(`“${issue?.path.join(' ') ?? 'the value'}”`, issue?.message.toLowerCase());
+}
+
+const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
+  const found =
+    job.pieces.find(({ id }) => id === pieceId)?.elements.filter(({ id }) => ids.includes(id)) ??
+    [];
+  const [first] = found;
+  if (!first || found.length > 1) return `${ids.length} elements`;
+  const title = elementTitle(first, (id: string): Art | undefined => job.art[id]);
+  return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
+};
+
+interface Of {
+  readonly piece: string;
+}
+
+/** Every change that can be made to a job. */
+export const COMMANDS = {
+  'rename-job': {
+    label: () => 'rename job',
+    run: (job, { name }) => {
+      const trimmed = name.trim().slice(0, 120);
+      if (trimmed === '') return refused('An empty name', 'a job is found by its name');
+      return trimmed === job.name ? job : { ...job, name: trimmed };
+    },
+  } satisfies Command<{ name: string }>,
+
+  /** New measurements: every piece takes the new edge, and its artwork is scaled with it. */
+  'measure-thing': {
+    label: () => 'measure again',
+    run: (job, { thing }) => {
+      if (thing.kind !== 'label-sheet') {
+        const size = trySize(thing);
+        if (!size.ok) return size.problem;
+      }
+      const edge = edgeFor(thing, job.stock);
+      return { ...job, thing, pieces: job.pieces.map((piece) => withEdge(piece, edge)) };
+    },
+  } satisfies Command<{ thing: Thing }>,
+
+  'choose-stock': {
+    label: ({ stock }) => `choose ${stock.name}`,
+    run: (job, { stock }) => {
+      const read = stockSchema.safeParse(stock);
+      if (!read.success) return refused('This sheet', read.error.issues[0]?.message);
+      const closes = checkSpots(stock);
+      if (!closes.ok) return closes.problem;
+      const spots = stock.spots !== null;
+      const plan: Plan = {
+        ...job.plan,
+        arrangement: spots ? 'spots' : 'step',
+        marks: { ...job.plan.marks, on: spots ? false : job.plan.marks.on },
+        moved: {},
+      };
+      const edge = edgeFor(job.thing, stock);
+      const follows = job.thing.kind === 'label-sheet' && spots;
+      return {
+        ...job,
+        stock,
+        plan,
+        pieces: follows ? job.pieces.map((piece) => withEdge(piece, edge)) : job.pieces,
+      };
+    },
+  } satisfies Command<{ stock: Stock }>,
+
+  'change-piece': {
+    label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,
+    run: (job, { piece, changes }) =>
+      withPiece(job, piece, (found) => {
+        const read = pieceSchema.safeParse({ ...found, ...changes, id: found.id });
+        return read.success
+          ? read.data
+          : refused(
+              `“${read.error.issues[0]?.path.join(' ')}”`,
+              read.error.issues[0]?.message.toLowerCase(),
+            );
+      }),
+  } satisfies Command<Of & { changes: Partial<Omit<Piece, 'id' | 'elements'>> }>,
+
+  'copy-piece': {
+    label: () => 'add a variety',
+    run: (job, { piece, name }) => {
+      const found = job.pieces.find(({ id }) => id === piece);
+      if (!found) return gone('piece');
+      const id = freeId(
+        'piece',
+        job.pieces.map((one) => one.id),
+      );
+      const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[piece] ?? 0 };
+      return {
+        ...job,
+        pieces: [...job.pieces, { ...found, id, name }],
+        plan: { ...job.plan, wanted },
+      };
+    },
+  } satisfies Command<Of & { name: string }>,
+
+  'delete-piece': {
+    label: () => 'delete variety',
+    run: (job, { piece }) => {
+      if (job.pieces.length < 2)
+        return refused('Deleting the only piece', 'a job has at least one');
+      const { [piece]: _, ...wanted } = job.plan.wanted;
+      return {
+        ...job,
+        pieces: job.pieces.filter(({ id }) => id !== piece),
+        plan: { ...job.plan, wanted },
+      };
+    },
+  } satisfies Command<Of>,
+
+  'add-element': {
+    label: ({ element }) => `add ${element.kind}`,
+    run: (job, { piece, element, art }) => {
+      const added = withPiece(job, piece, (found) => {
+        const id = freeId(
+          element.kind,
+          found.elements.map((one) => one.id),
+        );
+        return { ...found, elements: [...found.elements, { ...element, id }] };
+      });
+      if (isProblem(added) || !art) return added;
+      return artSchema.safeParse(art).success
+        ? { ...added, art: { ...added.art, [art.id]: art } }
+        : refused('This art', 'its description is damaged');
+    },
+  } satisfies Command<Of & { element: PieceElement; art?: Art }>,
+
+  'change-elements': {
+    label: ({ piece, changes, doing }, job) =>
+      `${doing ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
+    run: (job, { piece, changes, art }) => {
+      const changed = withPiece(job, piece, (found) => {
+        let failure: Problem | undefined;
+        const elements = found.elements.map((element) => {
+          const own = changes[element.id];
+          if (!own) return element;
+          const made = changedElement(element, own);
+          if (isProblem(made)) failure = made;
+          return isProblem(made) ? element : made;
+        });
+        return failure ?? { ...found, elements };
+      });
+      return isProblem(changed) || !art
+        ? changed
+        : { ...changed, art: { ...changed.art, [art.id]: art } };
+    },
+  } satisfies Command<Of & { changes: Record<string, ElementChanges>; doing?: string; art?: Art }>,
+
+  'delete-elements': {
+    label: ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
+    run: (job, { piece, elements }) =>
+      withPiece(job, piece, (found) => ({
+        ...found,
+        elements: found.elements.filter(({ id, locked }) => locked || !elements.includes(id)),
+      })),
+  } satisfies Command<Of & { elements: readonly string[] }>,
+
+  'duplicate-element': {
+    label: ({ piece, element }, job) => `duplicate ${titleOf(job, piece, [element])}`,
+    run: (job, { piece, element }) =>
+      withPiece(job, piece, (found) => {
+        const at = found.elements.findIndex(({ id }) => id === element);
+        const source = found.elements[at];
+        if (!source) return gone('element');
+        const id = freeId(
+          source.kind,
+          found.elements.map((one) => one.id),
+        );
+        const copy = { ...source, id, x: source.x + 3, y: source.y + 3, locked: false };
+        return {
+          ...found,
+          elements: [...found.elements.slice(0, at + 1), copy, ...found.elements.slice(at + 1)],
+        };
+      }),
+  } satisfies Command<Of & { element: string }>,
+
+  /** `to` counts from the bottom, which prints first. */
+  'reorder-element': {
+    label: ({ piece, element }, job) => `reorder ${titleOf(job, piece, [element])}`,
+    run: (job, { piece, element, to }) =>
+      withPiece(job, piece, (found) => {
+        const source = found.elements.find(({ id }) => id === element);
+        if (!source) return gone('element');
+        const others = found.elements.filter((one) => one !== source);
+        const at = Math.max(0, Math.min(others.length, to));
+        return found.elements[at] === source
+          ? found
+          : { ...found, elements: [...others.slice(0, at), source, ...others.slice(at)] };
+      }),
+  } satisfies Command<Of & { element: string; to: number }>,
+
+  'change-plan': {
+    label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
+    run: (job, { changes }) => {
+      const read = planSchema.safeParse({ ...job.plan, ...changes });
+      if (!read.success)
+        return refused(
+          `“${read.error.issues[0]?.path.join(' ')}”`,
+          read.error.issues[0]?.message.toLowerCase(),
+        );
+      return { ...job, plan: read.data };
+    },
+  } satisfies Command<{ changes: Partial<Plan> }>,
+
+  want: {
+    label: ({ count }) => `want ${count}`,
+    run: (job, { piece, count }) => {
+      const whole = Math.round(count);
+      if (!(whole >= 0 && whole <= 5000))
+        return refused(`${count} copies`, 'from 0 to 5,000 of a piece can be wanted');
+      return { ...job, plan: { ...job.plan, wanted: { ...job.plan.wanted, [piece]: whole } } };
+    },
+  } satisfies Command<Of & { count: number }>,
+
+  'move-copy': {
+    label: () => 'move a copy',
+    run: (job, { copy, place }) => ({
+      ...job,
+      plan: { ...job.plan, moved: { ...job.plan.moved, [copy]: place } },
+    }),
+  } satisfies Command<{ copy: string; place: HandPlace }>,
+
+  'return-copies': {
+    label: () => 'put copies back',
+    run: (job, { copies }) => {
+      const moved = Object.fromEntries(
+        Object.entries(job.plan.moved).filter(([copy]) => !copies.includes(copy)),
+      );
+      return { ...job, plan: { ...job.plan, moved } };
+    },
+  } satisfies Command<{ copies: readonly string[] }>,
+};
+
+export type CommandName = keyof typeof COMMANDS;
+export type CommandArgs<N extends CommandName> = Parameters<(typeof COMMANDS)[N]['run']>[1];
+
+/** A command by name with its arguments, as a fix or a test carries it. */
+export type CommandCall = {
+  [N in CommandName]: { readonly name: N; readonly args: CommandArgs<N> };
+}[CommandName];
+
+/** Runs a command; a failed one leaves the job as it was. */
+export function runCommand(job: Job, call: CommandCall): { job: Job; label: string } | Problem {
+  const command = COMMANDS[call.name] as unknown as Command<unknown>;
+  const changed = command.run(job, call.args);
+  return isProblem(changed) ? changed : { job: changed, label: command.label(call.args, job) };
+}

@@ -1,0 +1,29 @@
+export {
+  ARCHIVE_LIMITS,
+  parseBackup,
+  parsePeel,
+  writeBackup,
+  writePeel,
+  type Backup,
+  type JobWithArt,
+} from './archive.ts';
+export {
+  COMMANDS,
+  runCommand,
+  type CommandArgs,
+  type CommandCall,
+  type CommandName,
+  type ElementChanges,
+} from './commands.ts';
+export { compileJob, compilePieces, type CompiledJob } from './compile.ts';
+export { createJob, edgeFor, type Beginning } from './create.ts';
+export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';
+export { parseJob } from './migrations.ts';
+export {
+  findTypeface,
+  loadResources,
+  typefacesOf,
+  type ArtBytes,
+  type JobResources,
+} from './resources.ts';
+export { jobSchema, VERSION, type Job } from './schema.ts';

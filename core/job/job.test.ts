@@ -1,0 +1,218 @@
+import { readFileSync } from 'node:fs';
+import { strToU8, zipSync } from 'fflate';
+import { contentHash, isProblem } from '../base/index.ts';
+import type { PieceElement } from '../piece/index.ts';
+import {
+  afterStep,
+  createJob,
+  parseBackup,
+  parseJob,
+  parsePeel,
+  redo,
+  runCommand,
+  startHistory,
+  undo,
+  writeBackup,
+  writePeel,
+  type CommandCall,
+  type Job,
+} from './index.ts';
+
+const given = { id: 'job-1', today: '2026-04-18' };
+const lid = (): Job => createJob('lid', given);
+const run = (job: Job, ...calls: CommandCall[]): Job =>
+  calls.reduce((now, call) => {
+    const done = runCommand(now, call);
+    if (isProblem(done)) throw new Error(done.what);
+    return done.job;
+  }, job);
+const WORDS: PieceElement = {
+  id: '',
+  kind: 'words',
+  x: 2,
+  y: 10,
+  angle: 0,
+  locked: false,
+  text: 'Sea Holly',
+  typeface: 'fraunces-semibold',
+  size: 12,
+  tracking: 0,
+  leading: 1.2,
+  align: 'centre',
+  fit: 'shrink',
+  least: 6,
+  path: { kind: 'straight' },
+  color: '#44203d',
+  width: 30,
+  height: 8,
+};
+const withWords = (): Job =>
+  run(lid(), { name: 'add-element', args: { piece: 'piece-1', element: WORDS } });
+
+test.each(['lid', 'face', 'label-sheet'] as const)('a new %s job is a valid job', (beginning) => {
+  expect(parseJob(createJob(beginning, given)).ok).toBe(true);
+});
+
+test('measuring again scales the artwork with the label', () => {
+  const job = run(withWords(), {
+    name: 'measure-thing',
+    args: { thing: { kind: 'lid', measured: 'diameter', size: 38, clearance: 4.5 } },
+  });
+  expect(job.pieces[0]?.edge).toEqual({ kind: 'circle', diameter: 29 });
+  expect(job.pieces[0]?.elements[0]).toMatchObject({ x: 1, y: 5, width: 15, height: 4, size: 6 });
+});
+
+test('a refused command says why and leaves the job as it was', () => {
+  const job = withWords();
+  const before = JSON.stringify(job);
+  for (const call of [
+    { name: 'rename-job', args: { name: '  ' } },
+    {
+      name: 'measure-thing',
+      args: { thing: { kind: 'lid', measured: 'diameter', size: 5, clearance: 4 } },
+    },
+    { name: 'change-elements', args: { piece: 'piece-1', changes: { 'words-1': { size: -1 } } } },
+    { name: 'change-plan', args: { changes: { gap: -3 } } },
+    { name: 'want', args: { piece: 'piece-1', count: 1e9 } },
+    { name: 'delete-piece', args: { piece: 'piece-1' } },
+    { name: 'change-piece', args: { piece: 'gone', changes: {} } },
+  ] satisfies CommandCall[]) {
+    const done = runCommand(job, call);
+    expect(isProblem(done) && done.remedy.length).toBeGreaterThan(5);
+  }
+  expect(JSON.stringify(job)).toBe(before);
+});
+
+test('elements are added, reordered, duplicated and deleted; locked ones stay', () => {
+  let job = run(withWords(), {
+    name: 'duplicate-element',
+    args: { piece: 'piece-1', element: 'words-1' },
+  });
+  expect(job.pieces[0]?.elements.map(({ id, x }) => [id, x])).toEqual([
+    ['words-1', 2],
+    ['words-2', 5],
+  ]);
+  job = run(job, {
+    name: 'reorder-element',
+    args: { piece: 'piece-1', element: 'words-2', to: 0 },
+  });
+  expect(job.pieces[0]?.elements.map(({ id }) => id)).toEqual(['words-2', 'words-1']);
+  job = run(
+    job,
+    {
+      name: 'change-elements',
+      args: { piece: 'piece-1', changes: { 'words-1': { locked: true } } },
+    },
+    { name: 'delete-elements', args: { piece: 'piece-1', elements: ['words-1', 'words-2'] } },
+  );
+  expect(job.pieces[0]?.elements.map(({ id }) => id)).toEqual(['words-1']);
+});
+
+test('a die-cut sheet brings its shape to a job that starts from it, and its spots to any', () => {
+  const sheet = createJob('label-sheet', given).stock;
+  const job = run(lid(), { name: 'choose-stock', args: { stock: sheet } });
+  expect(job.plan).toMatchObject({ arrangement: 'spots', marks: { on: false } });
+  expect(job.pieces[0]?.edge).toEqual({ kind: 'circle', diameter: 58 });
+});
+
+test('a variety is a copy with its own number wanted', () => {
+  const job = run(
+    withWords(),
+    { name: 'copy-piece', args: { piece: 'piece-1', name: 'Borage' } },
+    { name: 'want', args: { piece: 'piece-2', count: 7 } },
+  );
+  expect(job.plan.wanted).toEqual({ 'piece-1': 12, 'piece-2': 7 });
+  expect(run(job, { name: 'delete-piece', args: { piece: 'piece-1' } }).plan.wanted).toEqual({
+    'piece-2': 7,
+  });
+});
+
+test('undo and redo walk through labelled steps; taps of one key are one step', () => {
+  const [a, b, c] = [
+    lid(),
+    withWords(),
+    run(withWords(), { name: 'rename-job', args: { name: 'Seals' } }),
+  ];
+  let history = afterStep(startHistory(a), b, 'add words');
+  history = afterStep(
+    afterStep(history, c, 'nudge', 'nudge'),
+    { ...c, name: 'Twice' },
+    'nudge',
+    'nudge',
+  );
+  expect(history.past.map(({ label }) => label)).toEqual(['add words', 'nudge']);
+  expect(undo(history).now).toBe(b);
+  expect(redo(undo(history)).now.name).toBe('Twice');
+  expect(undo(undo(undo(history))).now).toBe(a);
+  expect(afterStep(history, history.now, 'nothing')).toBe(history);
+  expect(afterStep(undo(history), a, 'other').future).toEqual([]);
+});
+
+test('an element step is labelled with what it was done to', () => {
+  const done = runCommand(withWords(), {
+    name: 'change-elements',
+    args: { piece: 'piece-1', changes: { 'words-1': { x: 0 } }, doing: 'move' },
+  });
+  expect(!isProblem(done) && done.label).toBe('move “Sea Holly”');
+});
+
+test('importing an export gives the same job and the same art; the same job gives the same bytes', () => {
+  const svg = strToU8(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10"><rect width="5" height="5"/></svg>',
+  );
+  const id = contentHash(svg);
+  const job: Job = {
+    ...withWords(),
+    art: { [id]: { kind: 'vector', id, name: 'Leaf', tags: [], width: 3, height: 3 } },
+  };
+  const bytes = writePeel({ job, art: new Map([[id, svg]]) });
+  const read = parsePeel(bytes, 'seals.peel');
+  expect(read.ok && read.value.job).toEqual(job);
+  expect(read.ok && read.value.art.get(id)).toEqual(svg);
+  const shuffled = Object.fromEntries(Object.entries(job).reverse()) as Job;
+  expect(writePeel({ job: shuffled, art: new Map([[id, svg]]) })).toEqual(bytes);
+});
+
+test('a job of the first version is read as one of today', () => {
+  const old: unknown = JSON.parse(readFileSync('core/job/examples/version-1.json', 'utf8'));
+  const read = parseJob(old);
+  expect(read.ok && read.value.plan).toMatchObject({
+    wanted: { 'sea-holly': 12, borage: 12 },
+    moved: {},
+  });
+  expect(read.ok && 'quantity' in read.value.plan).toBe(false);
+});
+
+test('newer, damaged and foreign files are each refused in a sentence', () => {
+  const refused = (bytes: Uint8Array): string | false => {
+    const read = parsePeel(bytes, 'x.peel');
+    return !read.ok && read.problem.code;
+  };
+  expect(refused(zipSync({ 'job.json': strToU8(JSON.stringify({ ...lid(), version: 99 })) }))).toBe(
+    'job/newer',
+  );
+  expect(refused(zipSync({ 'job.json': strToU8('{"version": 2') }))).toBe('job/unread');
+  expect(refused(zipSync({ 'job.json': strToU8(JSON.stringify({ ...lid(), pieces: [] })) }))).toBe(
+    'job/unread',
+  );
+  expect(refused(zipSync({ 'letter.txt': strToU8('hello') }))).toBe('job/unread');
+  expect(refused(writePeel({ job: lid(), art: new Map() }).slice(0, 200))).toBe('archive/broken');
+});
+
+test('a backup brings back every job, and a damaged one does not take the others with it', () => {
+  const jobs = ['a', 'b'].map((id) => ({
+    job: { ...lid(), id },
+    art: new Map<string, Uint8Array>(),
+  }));
+  const bytes = writeBackup(jobs, { settings: { unit: 'in' } });
+  const read = parseBackup(bytes, 'all.zip');
+  expect(read.ok && read.value.jobs.map(({ job }) => job.id)).toEqual(['a', 'b']);
+  expect(read.ok && read.value.documents.settings).toEqual({ unit: 'in' });
+  const broken = zipSync({
+    'jobs/a.peel': strToU8('no'),
+    'jobs/b.peel': writePeel(jobs[1] ?? { job: lid(), art: new Map() }),
+  });
+  const rest = parseBackup(broken, 'all.zip');
+  expect(rest.ok && rest.value.damaged).toEqual(['jobs/a.peel']);
+  expect(rest.ok && rest.value.jobs).toHaveLength(1);
+});

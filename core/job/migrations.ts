@@ -1,0 +1,59 @@
+import { bad, good, type Result } from '../base/index.ts';
+import { jobSchema, VERSION, type Job } from './schema.ts';
+
+type Plain = Record<string, unknown>;
+
+/** From each version to the next. Pure; each has an example in `examples/`. */
+const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
+  /** One quantity for the whole job became one for each piece; copies could not be moved by hand. */
+  1: ({ plan, pieces, ...rest }) => {
+    const { quantity, ...kept } = plan as Plain;
+    const wanted = Object.fromEntries((pieces as Plain[]).map(({ id }) => [id, quantity]));
+    return { ...rest, pieces, version: 2, plan: { ...kept, wanted, moved: {} } };
+  },
+};
+
+/** Reads a job document of this or an earlier version. */
+export function parseJob(document: unknown, where = 'the job'): Result<Job> {
+  if (typeof document !== 'object' || document === null) {
+    return bad('job/unread', `${where} holds no job.`, 'Export it again.', where);
+  }
+  let plain = document as Plain;
+  if (typeof plain.version === 'number' && plain.version > VERSION) {
+    return bad(
+      'job/newer',
+      `${where} was made by a newer Little Peel (version ${plain.version}; this one reads ${VERSION}).`,
+      'Update Little Peel, then open it again.',
+      where,
+    );
+  }
+  try {
+    while (plain.version !== VERSION) {
+      const migrate = MIGRATIONS[Number(plain.version)];
+      if (!migrate)
+        return bad(
+          'job/unread',
+          `${where} does not say which version it is.`,
+          'Export it again.',
+          where,
+        );
+      plain = migrate(plain);
+    }
+  } catch {
+    return bad(
+      'job/unread',
+      `${where} is not a job of the version that it says.`,
+      'Export it again.',
+      where,
+    );
+  }
+  const read = jobSchema.safeParse(plain);
+  if (read.success) return good(read.data);
+  const [issue] = read.error.issues;
+  return bad(
+    'job/unread',
+    `${where} is damaged at ${issue?.path.join('.') || 'its start'}.`,
+    'Use an earlier export or a backup.',
+    where,
+  );
+}

@@ -1,0 +1,60 @@
+import type { Platform } from '../base/index.ts';
+import { vectorNodes, type VectorNodes } from '../art/index.ts';
+import type { Resources } from '../piece/index.ts';
+import { loadShipped, TYPEFACES, type Typeface } from '../type/index.ts';
+import type { Job } from './schema.ts';
+
+/** Gives the kept bytes of art by its hash; undefined when they are lost. */
+export type ArtBytes = (id: string) => Promise<Uint8Array | undefined>;
+
+/** Everything that files of a job are made from. */
+export interface JobResources extends Resources {
+  /** The kept bytes of art, loaded. */
+  bytes(art: string): Uint8Array | undefined;
+}
+
+const typefaces = new WeakMap<Platform, Map<string, Promise<Typeface>>>();
+
+/** A typeface that ships, loaded once for each platform; undefined when there is none of that id. */
+export async function findTypeface(platform: Platform, id: string): Promise<Typeface | undefined> {
+  if (!TYPEFACES.some((one) => one.id === id)) return undefined;
+  const known = typefaces.get(platform) ?? new Map<string, Promise<Typeface>>();
+  typefaces.set(platform, known);
+  const loading = known.get(id) ?? loadShipped(platform, id);
+  known.set(id, loading);
+  return loading;
+}
+
+/** The ids of all typefaces that a job's words are set in. */
+export function typefacesOf(job: Pick<Job, 'pieces'>): string[] {
+  const ids = job.pieces.flatMap(({ elements }) =>
+    elements.flatMap((element) => (element.kind === 'words' ? [element.typeface] : [])),
+  );
+  return [...new Set(ids)];
+}
+
+/** Loads all that a job names. What cannot be had stays undefined and is a need when compiled. */
+export async function loadResources(
+  platform: Platform,
+  job: Job,
+  artBytes: ArtBytes,
+): Promise<JobResources> {
+  const faces = new Map<string, Typeface>();
+  for (const id of typefacesOf(job)) {
+    const typeface = await findTypeface(platform, id);
+    if (typeface) faces.set(id, typeface);
+  }
+  const bytes = new Map<string, Uint8Array>();
+  const vectors = new Map<string, VectorNodes>();
+  for (const art of Object.values(job.art)) {
+    const found = await artBytes(art.id);
+    if (!found) continue;
+    bytes.set(art.id, found);
+    if (art.kind === 'vector') vectors.set(art.id, vectorNodes(found));
+  }
+  return {
+    typeface: (id) => faces.get(id),
+    vector: (id) => vectors.get(id),
+    bytes: (id) => bytes.get(id),
+  };
+}

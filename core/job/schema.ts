@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { artSchema } from '../art/index.ts';
+import { pieceSchema } from '../piece/index.ts';
+import { planSchema } from '../sheet/index.ts';
+import { stockSchema } from '../stock/index.ts';
+import { thingSchema } from '../things/index.ts';
+
+/** The one version of `.peel` files, backups and storage. */
+export const VERSION = 2;
+
+/** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
+export const jobSchema = z.object({
+  version: z.literal(VERSION),
+  id: z.string().min(1).max(100),
+  name: z.string().min(1).max(120),
+  /** The job's own calendar date, YYYY-MM-DD. */
+  today: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+  thing: thingSchema,
+  pieces: z.array(pieceSchema).min(1).max(200),
+  /** A copy of the stock as it was when it was chosen. */
+  stock: stockSchema,
+  plan: planSchema,
+  /** What is known of the art that the pieces name, by its hash. */
+  art: z.record(z.string(), artSchema),
+});
+export type Job = z.infer<typeof jobSchema>;
