@@ -25,7 +25,15 @@ export const ASSETS = {
   'pacifico-regular.ttf': font('pacifico', '400Regular', 'Pacifico_400Regular'),
 };
 
-const LICENCES = ['fraunces', 'figtree', 'bitter', 'barlow-condensed', 'courier-prime', 'quicksand', 'pacifico'];
+const LICENCES = [
+  'fraunces',
+  'figtree',
+  'bitter',
+  'barlow-condensed',
+  'courier-prime',
+  'quicksand',
+  'pacifico',
+];
 
 /** Copies the assets, and the licence of each typeface, into `.cache/public/core/`. */
 export function collectAssets(root) {
@@ -33,7 +41,11 @@ export function collectAssets(root) {
   mkdirSync(target, { recursive: true });
   for (const [name, from] of Object.entries(ASSETS)) copyIfOther(root, from, join(target, name));
   for (const family of LICENCES) {
-    copyIfOther(root, `@expo-google-fonts/${family}/LICENSE_FONT`, join(target, `${family}-OFL.txt`));
+    copyIfOther(
+      root,
+      `@expo-google-fonts/${family}/LICENSE_FONT`,
+      join(target, `${family}-OFL.txt`),
+    );
   }
 }
 

@@ -5,7 +5,18 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { bundle, newest, root } from './bundle.mjs';
 
-const SOURCES = ['core', 'app', 'server', 'cli', 'demo', 'devices', 'tools', 'index.html', 'vite.config.ts', 'package-lock.json'];
+const SOURCES = [
+  'core',
+  'app',
+  'server',
+  'cli',
+  'demo',
+  'devices',
+  'tools',
+  'index.html',
+  'vite.config.ts',
+  'package-lock.json',
+];
 const STAMP = join(root, 'dist/.built');
 
 /** Builds when a source is newer than the last build. */
@@ -21,8 +32,14 @@ async function build() {
   const peel = await bundle('cli/peel.ts', '.cache/run');
   const demo = join(root, '.cache/public/demo');
   mkdirSync(demo, { recursive: true });
-  execFileSync(process.execPath, [peel, 'demo', '--out', demo], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
-  execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn'], { cwd: root, stdio: 'inherit' });
+  execFileSync(process.execPath, [peel, 'demo', '--out', demo], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn'], {
+    cwd: root,
+    stdio: 'inherit',
+  });
   await bundle('server/server.ts', 'dist/node');
   writeFileSync(STAMP, state);
 }

@@ -1,6 +1,6 @@
 // Makes a checkout ready to run, with nothing but Node: installs what the lockfile names when it
-// has changed, collects the core's assets, and with --build / --browser builds the application
-// and installs Chromium. Does nothing when nothing is missing.
+// has changed, collects the core's assets, and with --build / --tools builds the application
+// and installs what the checks need from Debian. Does nothing when nothing is missing.
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
@@ -23,16 +23,21 @@ function installPackages() {
   writeFileSync(stamp, state);
 }
 
-function installBrowser() {
-  if (existsSync('/usr/bin/chromium')) return;
-  console.log('Installing Chromium …');
+/** What the checks need from Debian: a browser, and readers of PDF that are not ours. */
+const TOOLS = { chromium: 'chromium', pdftotext: 'poppler-utils', qpdf: 'qpdf' };
+
+function installTools() {
+  const missing = Object.entries(TOOLS).filter(([tool]) => !existsSync(`/usr/bin/${tool}`));
+  if (missing.length === 0) return;
+  const packages = missing.map(([, name]) => name);
+  console.log(`Installing ${packages.join(', ')} …`);
   const wait = ['-o', 'DPkg::Lock::Timeout=600'];
   run('apt-get', [...wait, 'update', '-qq']);
-  run('apt-get', [...wait, 'install', '-y', '-qq', '--no-install-recommends', 'chromium']);
+  run('apt-get', [...wait, 'install', '-y', '-qq', '--no-install-recommends', ...packages]);
 }
 
 installPackages();
 const { collectAssets } = await import('./assets.mjs');
 collectAssets(root);
-if (wants.has('--browser')) installBrowser();
+if (wants.has('--tools')) installTools();
 if (wants.has('--build')) await (await import('./build.mjs')).buildWhenStale();

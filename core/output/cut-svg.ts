@@ -1,0 +1,33 @@
+import { pathData, written } from '../drawing/index.ts';
+import { ellipsePath, ringsPath } from '../geometry/index.ts';
+import type { CompiledSheet } from '../sheet/index.ts';
+import { orderCuts } from './cut-order.ts';
+
+const COLORS = { crease: '#8a640c', kiss: '#0f7c86', through: '#3b3a9c' } as const;
+
+/** The cut lines of a sheet as SVG in mm: a group for each kind of cut, and one for the marks. */
+export function cutSvg(sheet: CompiledSheet): string {
+  const [width, height] = [written(sheet.drawing.width), written(sheet.drawing.height)];
+  const cuts = orderCuts(sheet.cuts);
+  const groups = (['crease', 'kiss', 'through'] as const).flatMap((kind) => {
+    const paths = cuts
+      .filter((cut) => cut.kind === kind)
+      .map(
+        ({ rings, copy }) =>
+          `<path data-copy="${escaped(copy)}" d="${pathData(ringsPath(rings))}"/>`,
+      );
+    return paths.length
+      ? [
+          `<g id="${kind}" class="${kind}" fill="none" stroke="${COLORS[kind]}" stroke-width="0.1">\n${paths.join('\n')}\n</g>`,
+        ]
+      : [];
+  });
+  const dots = sheet.marks.map(
+    (mark) => `<path d="${pathData(ellipsePath(mark, mark.size / 2, mark.size / 2))}"/>`,
+  );
+  if (dots.length) groups.push(`<g id="marks" class="marks">\n${dots.join('\n')}\n</g>`);
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">\n${groups.join('\n')}\n</svg>\n`;
+}
+
+const escaped = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/"/g, '&quot;').replace(/</g, '&lt;');

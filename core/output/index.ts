@@ -1,0 +1,14 @@
+export { orderCuts, type OrderedCut } from './cut-order.ts';
+export { cutSvg } from './cut-svg.ts';
+export {
+  exportFiles,
+  FORMATS,
+  pdfSources,
+  printPdf,
+  type Format,
+  type MadeFile,
+} from './export.ts';
+export { cutHpgl, HPGL_PENS, HPGL_UNITS } from './hpgl.ts';
+export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
+export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
+export { statement } from './statement.ts';

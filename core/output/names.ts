@@ -1,0 +1,32 @@
+/** The files that a sheet stands in. */
+export interface SheetFiles {
+  readonly pdf: string;
+  /** From 1. */
+  readonly page: number;
+  readonly svg: string;
+  readonly hpgl: string;
+  readonly png: string;
+}
+
+/** A job's name as a file name: small letters, digits and hyphens. */
+export function fileStem(name: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return plain.slice(0, 60) || 'job';
+}
+
+/** The names of a sheet's files. */
+export function sheetFiles(stem: string, index: number): SheetFiles {
+  const number = index + 1;
+  return {
+    pdf: `${stem}.pdf`,
+    page: number,
+    svg: `${stem}-${number}.svg`,
+    hpgl: `${stem}-${number}.hpgl`,
+    png: `${stem}-${number}.png`,
+  };
+}

@@ -1,0 +1,325 @@
+import { rgbOf } from '../../color/index.ts';
+import {
+  written,
+  writtenAll,
+  type Drawing,
+  type DrawingNode,
+  type GlyphsNode,
+  type GradientPaint,
+  type Paint,
+  type PathNode,
+  type Stroke,
+  type TilePaint,
+} from '../../drawing/index.ts';
+import {
+  compose,
+  IDENTITY,
+  nested,
+  placed,
+  scaling,
+  type Affine,
+  type Path,
+} from '../../geometry/index.ts';
+import { findBounds } from './bounds.ts';
+import { utf16Hex } from './fonts.ts';
+import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
+
+/** The objects that content streams name: each made once for the whole file. */
+export interface PdfParts {
+  readonly objects: PdfObjects;
+  font(typeface: string): PdfRef | undefined;
+  picture(art: string): PdfRef | undefined;
+  symbols: Drawing['symbols'];
+  /** Form objects of symbols made so far. */
+  readonly forms: Map<string, PdfRef>;
+}
+
+type Resources = Record<
+  'Font' | 'XObject' | 'Pattern' | 'ExtGState' | 'ColorSpace',
+  Map<string, PdfValue>
+>;
+
+/** A content stream and the resources that it names. */
+export interface Content {
+  readonly bytes: Uint8Array;
+  readonly resources: { readonly [key: string]: PdfValue };
+}
+
+/** Writes nodes as a content stream. `base` maps mm (y down) to the space of the stream. */
+export function writeContent(
+  nodes: readonly DrawingNode[],
+  parts: PdfParts,
+  base: Affine,
+): Content {
+  const writer = new ContentWriter(parts, base);
+  if (base !== IDENTITY) writer.operators.push(`${writtenAll(base, 6)} cm`);
+  writer.nodes(nodes);
+  return writer.content();
+}
+
+class ContentWriter {
+  readonly operators: string[] = [];
+  private readonly parts: PdfParts;
+  private readonly resources: Resources = {
+    Font: new Map(),
+    XObject: new Map(),
+    Pattern: new Map(),
+    ExtGState: new Map(),
+    ColorSpace: new Map(),
+  };
+  private readonly names = new Map<unknown, string>();
+  /** From mm at this place to the space of the stream, which patterns are laid in. */
+  private map: Affine;
+
+  constructor(parts: PdfParts, base: Affine) {
+    this.parts = parts;
+    this.map = base;
+  }
+
+  content(): Content {
+    const resources: Record<string, PdfValue> = {};
+    for (const [kind, entries] of Object.entries(this.resources)) {
+      if (entries.size) resources[kind] = Object.fromEntries(entries);
+    }
+    return { bytes: new TextEncoder().encode(`${this.operators.join('\n')}\n`), resources };
+  }
+
+  nodes(nodes: readonly DrawingNode[]): void {
+    for (const node of nodes) this.node(node);
+  }
+
+  private node(node: DrawingNode): void {
+    switch (node.kind) {
+      case 'group':
+        if (node.children.length === 0) return;
+        return this.inside(node.transform, () => {
+          if (node.clip) this.operators.push(pathOperators(node.clip), 'W n');
+          if (node.opacity === undefined || node.opacity >= 1) return this.nodes(node.children);
+          this.operators.push(`/${this.alpha(node.opacity)} gs`);
+          this.form(node.children, { Group: { S: '/Transparency', CS: '/DeviceRGB' } });
+        });
+      case 'path':
+        return this.inside(undefined, () => this.path(node));
+      case 'glyphs':
+        return this.glyphs(node);
+      case 'image': {
+        const picture = this.parts.picture(node.art);
+        if (!picture) return;
+        return this.inside(compose(node.map, [1, 0, 0, -1, 0, 1]), () => this.draw(picture));
+      }
+      case 'use':
+        return this.inside(node.transform, () => this.draw(this.symbol(node.symbol)));
+    }
+  }
+
+  private inside(transform: Affine | undefined, draw: () => void): void {
+    const before = this.map;
+    this.operators.push('q');
+    if (transform) {
+      this.map = compose(this.map, transform);
+      this.operators.push(`${writtenAll(transform, 6)} cm`);
+    }
+    draw();
+    this.operators.push('Q');
+    this.map = before;
+  }
+
+  private path({ path, fill, stroke, evenOdd }: PathNode): void {
+    if (path.length === 0 || (!fill && !stroke)) return;
+    if (fill) this.paint(fill, false);
+    if (stroke) this.stroke(stroke);
+    this.operators.push(
+      pathOperators(path),
+      `${fill && stroke ? 'B' : fill ? 'f' : 'S'}${fill && evenOdd ? '*' : ''}`,
+    );
+  }
+
+  private stroke({ paint, width, dash, cap, join }: Stroke): void {
+    this.paint(paint, true);
+    this.operators.push(
+      `${written(width)} w ${{ butt: 0, round: 1, square: 2 }[cap ?? 'butt']} J ${{ miter: 0, round: 1, bevel: 2 }[join ?? 'miter']} j`,
+    );
+    if (join === undefined || join === 'miter') this.operators.push('4 M');
+    if (dash?.length) this.operators.push(`[${writtenAll(dash)}] 0 d`);
+  }
+
+  private glyphs(node: GlyphsNode): void {
+    const font = this.parts.font(node.typeface);
+    if (!font || node.glyphs.length === 0) return;
+    this.operators.push('q');
+    this.paint(node.fill, false);
+    const name = this.name('Font', font, font);
+    this.operators.push(
+      `/Span <</ActualText <feff${utf16Hex(node.text)}>>> BDC`,
+      'BT',
+      `/${name} 1 Tf`,
+    );
+    for (const { id, x, y, angle } of node.glyphs) {
+      const map = compose(placed(x, y, angle), scaling(node.size, -node.size));
+      this.operators.push(`${writtenAll(map, 6)} Tm <${id.toString(16).padStart(4, '0')}> Tj`);
+    }
+    this.operators.push('ET', 'EMC', 'Q');
+  }
+
+  private paint(paint: Paint, forStroke: boolean): void {
+    switch (paint.kind) {
+      case 'solid': {
+        const { r, g, b } = rgbOf(paint.color);
+        this.operators.push(`${writtenAll([r, g, b])} ${forStroke ? 'RG' : 'rg'}`);
+        if (paint.alpha !== undefined && paint.alpha < 1)
+          this.operators.push(`/${this.alpha(paint.alpha)} gs`);
+        return;
+      }
+      case 'ink': {
+        const { r, g, b } = rgbOf(paint.color);
+        const tint = { FunctionType: 2, Domain: [0, 1], C0: [1, 1, 1], C1: [r, g, b], N: 1 };
+        const space = this.name('ColorSpace', `ink:${paint.name}`, [
+          '/Separation',
+          `/${paint.name}`,
+          '/DeviceRGB',
+          tint,
+        ]);
+        this.operators.push(forStroke ? `/${space} CS 1 SCN` : `/${space} cs 1 scn`);
+        return;
+      }
+      case 'gradient':
+        return this.pattern(this.gradient(paint), forStroke);
+      case 'tile':
+        return this.pattern(this.tile(paint), forStroke);
+      case 'image': {
+        const nodes: DrawingNode[] = [{ kind: 'image', art: paint.art, map: IDENTITY }];
+        return this.pattern(
+          this.tile({ kind: 'tile', width: 1, height: 1, map: paint.map, nodes }),
+          forStroke,
+        );
+      }
+    }
+  }
+
+  private pattern(pattern: PdfRef, forStroke: boolean): void {
+    const name = this.name('Pattern', pattern, pattern);
+    this.operators.push(forStroke ? `/Pattern CS /${name} SCN` : `/Pattern cs /${name} scn`);
+  }
+
+  private gradient({ shape, from, to, stops }: GradientPaint): PdfRef {
+    const radius = Math.hypot(to.x - from.x, to.y - from.y);
+    return this.parts.objects.add({
+      Type: '/Pattern',
+      PatternType: 2,
+      Matrix: [...this.map],
+      Shading: {
+        ShadingType: shape === 'linear' ? 2 : 3,
+        ColorSpace: '/DeviceRGB',
+        Coords:
+          shape === 'linear'
+            ? [from.x, from.y, to.x, to.y]
+            : [from.x, from.y, 0, from.x, from.y, radius],
+        Function: stopsFunction(stops),
+        Extend: [true, true],
+      },
+    });
+  }
+
+  private tile({ width, height, map, nodes }: TilePaint): PdfRef {
+    const { bytes, resources } = writeContent(nodes, this.parts, IDENTITY);
+    return this.parts.objects.stream(
+      {
+        Type: '/Pattern',
+        PatternType: 1,
+        PaintType: 1,
+        TilingType: 1,
+        BBox: [0, 0, width, height],
+        XStep: width,
+        YStep: height,
+        Matrix: [...nested(this.map, map)],
+        Resources: resources,
+      },
+      bytes,
+    );
+  }
+
+  private symbol(id: string): PdfRef | undefined {
+    const known = this.parts.forms.get(id);
+    const nodes = this.parts.symbols[id];
+    if (known || !nodes) return known;
+    const made = this.makeForm(nodes, {});
+    this.parts.forms.set(id, made);
+    return made;
+  }
+
+  private form(nodes: readonly DrawingNode[], extra: { readonly [key: string]: PdfValue }): void {
+    this.draw(this.makeForm(nodes, extra));
+  }
+
+  private makeForm(
+    nodes: readonly DrawingNode[],
+    extra: { readonly [key: string]: PdfValue },
+  ): PdfRef {
+    const { bytes, resources } = writeContent(nodes, this.parts, IDENTITY);
+    const box = findBounds(nodes) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+    return this.parts.objects.stream(
+      {
+        Type: '/XObject',
+        Subtype: '/Form',
+        BBox: [box.left, box.top, box.right, box.bottom],
+        Resources: resources,
+        ...extra,
+      },
+      bytes,
+    );
+  }
+
+  private draw(object: PdfRef | undefined): void {
+    if (object) this.operators.push(`/${this.name('XObject', object, object)} Do`);
+  }
+
+  private alpha(alpha: number): string {
+    return this.name('ExtGState', `alpha:${written(alpha)}`, { ca: alpha, CA: alpha });
+  }
+
+  private name(kind: keyof Resources, key: unknown, value: PdfValue): string {
+    const known = this.names.get(key);
+    if (known) return known;
+    const made = `${kind[0]}${this.names.size}`;
+    this.names.set(key, made);
+    this.resources[kind].set(made, value);
+    return made;
+  }
+}
+
+function pathOperators(path: Path): string {
+  return path
+    .map(([letter, ...values]) => {
+      if (letter === 'Z') return 'h';
+      return `${writtenAll(values as number[])} ${{ M: 'm', L: 'l', C: 'c' }[letter]}`;
+    })
+    .join('\n');
+}
+
+/** The colours of a gradient as a function of 0 to 1 (ISO 32000-1, 7.10). */
+function stopsFunction(stops: GradientPaint['stops']): PdfValue {
+  const sorted = [...stops].sort((one, other) => one.at - other.at);
+  const [first] = sorted;
+  const last = sorted[sorted.length - 1];
+  const all = [
+    { at: 0, color: first?.color ?? '#000000' },
+    ...sorted,
+    { at: 1, color: last?.color ?? '#000000' },
+  ];
+  const spans = all.slice(1).map((end, index) => ({ from: all[index] ?? end, end }));
+  const real = spans.filter(({ from, end }) => end.at > from.at);
+  const channels = (color: string): number[] => Object.values(rgbOf(color));
+  return {
+    FunctionType: 3,
+    Domain: [0, 1],
+    Bounds: real.slice(0, -1).map(({ end }) => end.at),
+    Encode: real.flatMap(() => [0, 1]),
+    Functions: real.map(({ from, end }) => ({
+      FunctionType: 2,
+      Domain: [0, 1],
+      N: 1,
+      C0: channels(from.color),
+      C1: channels(end.color),
+    })),
+  };
+}

@@ -1,0 +1,112 @@
+import { contentHash } from '../../base/index.ts';
+import { walkDrawing, type Drawing } from '../../drawing/index.ts';
+import type { Subsetter, Typeface } from '../../type/index.ts';
+import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
+
+/** The glyphs of each typeface that drawings use, with the characters they stand for. */
+export type UsedGlyphs = ReadonlyMap<string, ReadonlyMap<number, string>>;
+
+/** Gathers the glyphs of drawings. */
+export function usedGlyphs(drawings: readonly Drawing[]): UsedGlyphs {
+  const used = new Map<string, Map<number, string>>();
+  for (const drawing of drawings) {
+    walkDrawing(drawing, (node) => {
+      if (node.kind !== 'glyphs') return;
+      const glyphs = used.get(node.typeface) ?? new Map<number, string>();
+      used.set(node.typeface, glyphs);
+      for (const { id, text } of node.glyphs) if (!glyphs.get(id)) glyphs.set(id, text);
+    });
+  }
+  return used;
+}
+
+/**
+ * Embeds a subset of a TrueType typeface as a composite font whose codes are glyph numbers.
+ * Source: ISO 32000-1, 9.7 (CIDFontType2, Identity-H) and 9.10.3 (ToUnicode).
+ */
+export function embedTypeface(
+  objects: PdfObjects,
+  typeface: Typeface,
+  glyphs: ReadonlyMap<number, string>,
+  subset: Subsetter,
+): PdfRef {
+  const ids = [...glyphs.keys()].sort((one, other) => one - other);
+  const file = subset(typeface, ids);
+  const name = `/${subsetTag(ids)}+${typeface.id.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())}`;
+  const descriptor = objects.add({
+    Type: '/FontDescriptor',
+    FontName: name,
+    Flags: 4,
+    FontBBox: [
+      -1000,
+      -Math.round(typeface.descent * 1000),
+      3000,
+      Math.round(typeface.ascent * 1000),
+    ],
+    ItalicAngle: 0,
+    Ascent: Math.round(typeface.ascent * 1000),
+    Descent: -Math.round(typeface.descent * 1000),
+    CapHeight: Math.round(typeface.capHeight * 1000),
+    StemV: 80,
+    FontFile2: objects.stream({ Length1: file.length }, file),
+  });
+  const widths = ids.flatMap((id): PdfValue[] => [id, [Math.round(typeface.advance(id))]]);
+  const descendant = objects.add({
+    Type: '/Font',
+    Subtype: '/CIDFontType2',
+    BaseFont: name,
+    CIDSystemInfo: { Registry: 'Adobe', Ordering: 'Identity', Supplement: 0 },
+    FontDescriptor: descriptor,
+    DW: 0,
+    W: widths,
+    CIDToGIDMap: '/Identity',
+  });
+  return objects.add({
+    Type: '/Font',
+    Subtype: '/Type0',
+    BaseFont: name,
+    Encoding: '/Identity-H',
+    DescendantFonts: [descendant],
+    ToUnicode: objects.stream({}, new TextEncoder().encode(toUnicode(glyphs))),
+  });
+}
+
+/** Four hexadecimal digits for each UTF-16 unit. */
+export function utf16Hex(text: string): string {
+  let hex = '';
+  for (let at = 0; at < text.length; at++) hex += text.charCodeAt(at).toString(16).padStart(4, '0');
+  return hex;
+}
+
+function subsetTag(ids: readonly number[]): string {
+  const hash = contentHash(new TextEncoder().encode(ids.join()));
+  return [0, 2, 4, 6, 8, 10]
+    .map((at) => String.fromCharCode(65 + (parseInt(hash.slice(at, at + 2), 16) % 26)))
+    .join('');
+}
+
+function toUnicode(glyphs: ReadonlyMap<number, string>): string {
+  const known = [...glyphs].filter(([, text]) => text !== '');
+  const lines = known.map(
+    ([id, text]) => `<${id.toString(16).padStart(4, '0')}> <${utf16Hex(text)}>`,
+  );
+  const blocks: string[] = [];
+  for (let at = 0; at < lines.length; at += 100) {
+    const some = lines.slice(at, at + 100);
+    blocks.push(`${some.length} beginbfchar\n${some.join('\n')}\nendbfchar`);
+  }
+  return `/CIDInit /ProcSet findresource begin
+12 dict begin
+begincmap
+/CIDSystemInfo << /Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def
+/CMapName /Adobe-Identity-UCS def
+/CMapType 2 def
+1 begincodespacerange
+<0000> <ffff>
+endcodespacerange
+${blocks.join('\n')}
+endcmap
+CMapName currentdict /CMap defineresource pop
+end
+end`;
+}

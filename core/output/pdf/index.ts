@@ -1,0 +1,1 @@
+export { writePdf, type PdfPage, type PdfSources } from './write.ts';

@@ -1,0 +1,99 @@
+import {
+  PDFContext,
+  PDFHexString,
+  PDFName,
+  PDFRawStream,
+  PDFString,
+  PDFWriter,
+  type PDFDict,
+  type PDFObject,
+  type PDFRef,
+} from '@cantoo/pdf-lib';
+import { zlibSync } from 'fflate';
+import { contentHash } from '../../base/index.ts';
+
+/** A plain value that becomes a PDF object: names are written `/Name` as strings. */
+export type PdfValue =
+  | number
+  | boolean
+  | string
+  | PDFObject
+  | readonly PdfValue[]
+  | { readonly [key: string]: PdfValue };
+
+/** A reference to an object that was added. */
+export type PdfRef = PDFRef;
+
+/** Collects the objects of one PDF file. The one place that knows the package that writes them. */
+export class PdfObjects {
+  private readonly context = PDFContext.create();
+
+  /** Adds a dictionary, array or the like. */
+  add(value: PdfValue): PdfRef {
+    return this.context.register(this.object(value));
+  }
+
+  /** Adds a stream; packed by deflate unless it already is packed in a way of its own. */
+  stream(dict: { readonly [key: string]: PdfValue }, bytes: Uint8Array, packed = false): PdfRef {
+    const content = packed ? bytes : zlibSync(bytes, { level: 6 });
+    const entries = packed ? dict : { ...dict, Filter: '/FlateDecode' };
+    const made = this.object({ ...entries, Length: content.length }) as PDFDict;
+    return this.context.register(PDFRawStream.of(made, content));
+  }
+
+  /** Room for an object that others must name before it is known. */
+  reserve(): PdfRef {
+    return this.context.nextRef();
+  }
+
+  /** Fills a reserved room. */
+  fill(ref: PdfRef, value: PdfValue): void {
+    this.context.assign(ref, this.object(value));
+  }
+
+  /** Text for people, in any language. */
+  text(value: string): PdfValue {
+    return PDFHexString.fromText(value);
+  }
+
+  /** Bytes as a string object. */
+  hex(bytes: Uint8Array): PdfValue {
+    return PDFHexString.of([...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join(''));
+  }
+
+  /** Writes the file: no clock, and an identity that follows from the content. */
+  async write(root: PdfRef, info: { readonly [key: string]: PdfValue }): Promise<Uint8Array> {
+    const trailer = this.context.trailerInfo;
+    trailer.Root = root;
+    trailer.Info = this.add(info);
+    const draft = await PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
+    const id = PDFHexString.of(contentHash(draft).slice(0, 32));
+    trailer.ID = this.context.obj([id, id]);
+    return PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
+  }
+
+  private object(value: PdfValue): PDFObject {
+    if (typeof value === 'string') {
+      return value.startsWith('/') ? PDFName.of(value.slice(1)) : PDFString.of(value);
+    }
+    if (Array.isArray(value)) {
+      const array = this.context.obj([]);
+      for (const item of value as readonly PdfValue[]) array.push(this.object(item));
+      return array;
+    }
+    if (typeof value === 'number' || typeof value === 'boolean')
+      return this.context.obj(value as number);
+    if (isPdfObject(value)) return value;
+    const dict = this.context.obj({});
+    for (const [key, item] of Object.entries(value as { [key: string]: PdfValue })) {
+      dict.set(PDFName.of(key), this.object(item));
+    }
+    return dict;
+  }
+}
+
+function isPdfObject(value: PdfValue): value is PDFObject {
+  return (
+    typeof value === 'object' && 'sizeInBytes' in value && typeof value.sizeInBytes === 'function'
+  );
+}

@@ -1,0 +1,137 @@
+import type { Platform } from '../../base/index.ts';
+import type { Art } from '../../art/index.ts';
+import { walkDrawing, type Drawing } from '../../drawing/index.ts';
+import type { Affine, Box } from '../../geometry/index.ts';
+import { loadSubsetter, type Subsetter, type Typeface } from '../../type/index.ts';
+import { writeContent, type PdfParts } from './content.ts';
+import { embedTypeface, usedGlyphs } from './fonts.ts';
+import { embedPicture } from './images.ts';
+import { PdfObjects, type PdfRef, type PdfValue } from './objects.ts';
+
+/** One page: a drawing at true size and the boxes that say what of it is finished. */
+export interface PdfPage {
+  readonly drawing: Drawing;
+  /** What is left after cutting, and that with its bleed; mm on the page. */
+  readonly trim?: Box;
+  readonly bleed?: Box;
+}
+
+/** Where a PDF gets what its drawings only name. */
+export interface PdfSources {
+  typeface(id: string): Typeface | undefined;
+  art(id: string): Art | undefined;
+  bytes(art: string): Uint8Array | undefined;
+}
+
+const subsetters = new WeakMap<Platform, Promise<Subsetter>>();
+
+function subsetter(platform: Platform): Promise<Subsetter> {
+  const made = subsetters.get(platform) ?? loadSubsetter(platform);
+  subsetters.set(platform, made);
+  return made;
+}
+
+const PT = 72 / 25.4;
+
+/**
+ * Writes drawings as a PDF 1.7 at true size, with print scaling off: words stay text in embedded
+ * subsets, each symbol is one reusable object, each picture stands in it once. Same drawings, same
+ * bytes.
+ */
+export async function writePdf(
+  platform: Platform,
+  pages: readonly PdfPage[],
+  sources: PdfSources,
+  title: string,
+): Promise<Uint8Array> {
+  const objects = new PdfObjects();
+  const drawings = pages.map(({ drawing }) => drawing);
+  const fonts = await embedFonts(objects, drawings, sources, await subsetter(platform));
+  const pictures = await embedPictures(objects, drawings, sources, platform);
+  const parts: PdfParts = {
+    objects,
+    font: (id) => fonts.get(id),
+    picture: (id) => pictures.get(id),
+    symbols: {},
+    forms: new Map(),
+  };
+  const tree = objects.reserve();
+  const made = new Map<unknown, PdfRef>();
+  const kids = pages.map((page) => {
+    // Sheets of one job share their symbols: the same nodes are the same object on every page.
+    const { symbols } = page.drawing;
+    for (const [id, nodes] of Object.entries(symbols)) {
+      const form = made.get(nodes);
+      if (form) parts.forms.set(id, form);
+      else parts.forms.delete(id);
+    }
+    parts.symbols = symbols;
+    const kid = addPage(page, parts, tree);
+    for (const [id, form] of parts.forms) if (symbols[id]) made.set(symbols[id], form);
+    return kid;
+  });
+  objects.fill(tree, { Type: '/Pages', Kids: kids, Count: kids.length });
+  const root = objects.add({
+    Type: '/Catalog',
+    Pages: tree,
+    ViewerPreferences: { PrintScaling: '/None', DisplayDocTitle: true },
+  });
+  return objects.write(root, { Title: objects.text(title), Producer: objects.text('Little Peel') });
+}
+
+function addPage({ drawing, trim, bleed }: PdfPage, parts: PdfParts, tree: PdfRef): PdfRef {
+  const height = drawing.height * PT;
+  const base: Affine = [PT, 0, 0, -PT, 0, height];
+  const { bytes, resources } = writeContent(drawing.nodes, parts, base);
+  const media: Box = { left: 0, top: 0, right: drawing.width, bottom: drawing.height };
+  const box = ({ left, top, right, bottom }: Box): PdfValue =>
+    [left * PT, height - bottom * PT, right * PT, height - top * PT].map(
+      (value) => Math.round(value * 1e4) / 1e4,
+    );
+  return parts.objects.add({
+    Type: '/Page',
+    Parent: tree,
+    MediaBox: box(media),
+    BleedBox: box(bleed ?? media),
+    TrimBox: box(trim ?? media),
+    Resources: resources,
+    Contents: parts.objects.stream({}, bytes),
+  });
+}
+
+async function embedFonts(
+  objects: PdfObjects,
+  drawings: readonly Drawing[],
+  sources: PdfSources,
+  subset: Subsetter,
+): Promise<Map<string, PdfRef>> {
+  const fonts = new Map<string, PdfRef>();
+  for (const [id, glyphs] of usedGlyphs(drawings)) {
+    const typeface = sources.typeface(id);
+    if (typeface) fonts.set(id, embedTypeface(objects, typeface, glyphs, subset));
+  }
+  return fonts;
+}
+
+async function embedPictures(
+  objects: PdfObjects,
+  drawings: readonly Drawing[],
+  sources: PdfSources,
+  platform: Platform,
+): Promise<Map<string, PdfRef>> {
+  const named = new Set<string>();
+  for (const drawing of drawings) {
+    walkDrawing(drawing, (node) => {
+      if (node.kind === 'image') named.add(node.art);
+      if (node.kind === 'path' && node.fill?.kind === 'image') named.add(node.fill.art);
+    });
+  }
+  const pictures = new Map<string, PdfRef>();
+  for (const id of named) {
+    const art = sources.art(id);
+    const bytes = sources.bytes(id);
+    if (art?.kind === 'pixels' && bytes)
+      pictures.set(id, await embedPicture(objects, platform, art, bytes));
+  }
+  return pictures;
+}

@@ -1,0 +1,65 @@
+import { apply, flatten, mapRing, placed, type Ring } from '../geometry/index.ts';
+import type { CompiledJob } from '../job/index.ts';
+import { shapePath } from '../shape/index.ts';
+import type { CompiledSheet, SheetCopy } from '../sheet/index.ts';
+import { orderCuts } from './cut-order.ts';
+import type { SheetFiles } from './names.ts';
+import { HPGL_UNITS } from './hpgl.ts';
+
+const rounded = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
+const pairs = (rings: readonly Ring[]): number[][][] =>
+  rings.map((ring) => ring.map(({ x, y }) => [rounded(x), rounded(y)]));
+
+/** States where everything is, so that an outsider can verify all other files: mm, y down. */
+export function statement(job: CompiledJob, files: readonly SheetFiles[]): unknown {
+  return {
+    sheets: job.sheets.map((sheet, index) => sheetStatement(sheet, files[index])),
+    hpgl: HPGL_UNITS,
+  };
+}
+
+function sheetStatement(sheet: CompiledSheet, files: SheetFiles | undefined): unknown {
+  return {
+    width: sheet.drawing.width,
+    height: sheet.drawing.height,
+    marks: sheet.marks.map(({ x, y, size, style }) => ({
+      x: rounded(x),
+      y: rounded(y),
+      size,
+      style,
+    })),
+    placements: sheet.copies.map(placementStatement),
+    cuts: orderCuts(sheet.cuts).map(({ kind, copy, order, rings }) => ({
+      kind,
+      copy,
+      order,
+      rings: pairs(rings),
+    })),
+    files,
+  };
+}
+
+function placementStatement(copy: SheetCopy): unknown {
+  const { placement, piece, box, trim, bleed } = copy;
+  const map = placed(placement.x, placement.y, placement.angle);
+  const rectangle = piece.piece.edge.kind === 'rectangle';
+  // A rectangle's own origin is its top left corner, that of round shapes their centre.
+  const origin = apply(
+    map,
+    rectangle ? { x: -piece.width / 2, y: -piece.height / 2 } : { x: 0, y: 0 },
+  );
+  const outline = flatten(shapePath(piece.piece.edge, bleed), 0.005).map((ring) =>
+    mapRing(ring, map),
+  );
+  return {
+    id: placement.piece,
+    copy: placement.copy,
+    x: rounded(origin.x),
+    y: rounded(origin.y),
+    angle: placement.angle,
+    bleed: rounded(bleed),
+    bounds: [box.left, box.top, box.right, box.bottom].map(rounded),
+    trim: pairs(trim),
+    bleedOutline: pairs(outline),
+  };
+}
