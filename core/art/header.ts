@@ -1,4 +1,4 @@
-import { orientation as exifOrientation } from 'exifr';
+import exifr from 'exifr';
 import { bad, good, type Result } from '../base/index.ts';
 import type { PixelFormat } from '../raster/index.ts';
 
@@ -38,7 +38,7 @@ export async function parseHeader(
   try {
     if (format === 'png') return good({ format, orientation: 1, ...pngHeader(view) });
     if (format === 'webp') return good({ format, orientation: 1, ...webpHeader(view) });
-    const turned = await exifOrientation(bytes).catch(() => undefined);
+    const turned = await exifr.orientation(bytes).catch(() => undefined);
     return good({ format, orientation: turned ?? 1, ...jpegHeader(view) });
   } catch {
     return broken(name);

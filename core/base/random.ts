@@ -1,3 +1,5 @@
+const { cos, log, PI, sqrt } = Math;
+
 /** A source of seeded chance: the same seed gives the same numbers on every machine. */
 export interface Random {
   /** A number in [0, 1). */
@@ -24,7 +26,6 @@ export function seededRandom(seed: number): Random {
     return (sum >>> 0) / 4294967296;
   };
   for (let round = 0; round < 15; round++) next();
-  const normal = (): number =>
-    Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
+  const normal = (): number => sqrt(-2 * log(1 - next())) * cos(2 * PI * next());
   return { next, normal };
 }

@@ -185,20 +185,25 @@ export const COMMANDS = {
 
   'add-element': {
     label: ({ element }) => `add ${element.kind}`,
-    run: (job, { piece, element, art }) => {
+    run: (job, { piece, element, art, at }) => {
       const added = withPiece(job, piece, (found) => {
         const id = freeId(
           element.kind,
           found.elements.map((one) => one.id),
         );
-        return { ...found, elements: [...found.elements, { ...element, id }] };
+        const index = at ?? found.elements.length;
+        const added = { ...element, id };
+        return {
+          ...found,
+          elements: [...found.elements.slice(0, index), added, ...found.elements.slice(index)],
+        };
       });
       if (isProblem(added) || !art) return added;
       return artSchema.safeParse(art).success
         ? { ...added, art: { ...added.art, [art.id]: art } }
         : refused('This art', 'its description is damaged');
     },
-  } satisfies Command<Of & { element: PieceElement; art?: Art }>,
+  } satisfies Command<Of & { element: PieceElement; art?: Art; at?: number }>,
 
   'change-elements': {
     label: ({ piece, changes, doing }, job) =>

@@ -1,1 +1,1 @@
-export { countPdfPages, renderPdf, type RenderRequest } from './render.ts';
+export { countPdfPages, renderPdf, type PageImage, type RenderRequest } from './render.ts';

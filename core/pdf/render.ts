@@ -25,12 +25,23 @@ export interface RenderRequest {
   readonly clear?: boolean;
 }
 
+/** A page as pixels. Whole pixels seldom fit a page: the page fills the picture exactly. */
+export interface PageImage extends RgbaImage {
+  /** mm */
+  readonly pageWidth: number;
+  readonly pageHeight: number;
+}
+
 /** Draws one page of a PDF. The one renderer to pixels; rejects when the PDF is broken. */
-export async function renderPdf(platform: Platform, request: RenderRequest): Promise<RgbaImage> {
+export async function renderPdf(platform: Platform, request: RenderRequest): Promise<PageImage> {
   const document = await (await library(platform)).loadDocument(request.pdf);
   try {
-    const { width, height, data } = await document.getPage(request.page).render({
-      scale: request.dpi / 72,
+    const page = document.getPage(request.page);
+    const { originalWidth, originalHeight } = page.getOriginalSize();
+    const { width, height, data } = await page.render({
+      width: Math.max(1, Math.round((originalWidth * request.dpi) / 72)),
+      height: Math.max(1, Math.round((originalHeight * request.dpi) / 72)),
+      scale: 1,
       render: 'bitmap',
       transparent: request.clear ?? false,
     });
@@ -38,6 +49,8 @@ export async function renderPdf(platform: Platform, request: RenderRequest): Pro
       width,
       height,
       data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.length),
+      pageWidth: (originalWidth * 25.4) / 72,
+      pageHeight: (originalHeight * 25.4) / 72,
     };
   } finally {
     document.destroy();

@@ -2,6 +2,8 @@ import type { Affine } from '../geometry/index.ts';
 import type { RgbaImage } from './image.ts';
 import { blankImage } from './image.ts';
 
+const { floor } = Math;
+
 /**
  * Draws an image anew under a map, with bilinear sampling.
  * @param back the map from pixels of the new image to pixels of the old one
@@ -35,8 +37,8 @@ function samplePixel(
   target: Uint8ClampedArray,
   to: number,
 ): void {
-  const left = Math.floor(u);
-  const top = Math.floor(v);
+  const left = floor(u);
+  const top = floor(v);
   if (left < 0 || top < 0 || left + 1 >= width || top + 1 >= height) return;
   const x = u - left;
   const y = v - top;

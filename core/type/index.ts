@@ -2,7 +2,6 @@ export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadShipped, TYPEFACES, type ShippedTypeface } from './shipped.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
 export {
-  inkCorners,
   setWords,
   wordsPathSchema,
   wordsStyleSchema,

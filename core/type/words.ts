@@ -55,6 +55,8 @@ export interface SetWords {
   readonly overflows: boolean;
   /** The characters that the typeface does not have. */
   readonly missing: readonly string[];
+  /** The corners of every letter's ink. */
+  readonly outline: readonly Point[];
   /** The box around the ink; undefined when nothing is to be seen. */
   readonly ink: Box | undefined;
 }
@@ -88,12 +90,14 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
   const missing = [...new Set(lines.flatMap((line) => line.glyphs.filter(({ id }) => id === 0)))]
     .map(({ text }) => text)
     .filter((text) => text.trim() !== '');
+  const outline = glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em));
   return {
     glyphs,
     size,
     overflows: size > largest + 1e-6,
     missing: [...new Set(missing)],
-    ink: boxOf(glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em))),
+    outline,
+    ink: boxOf(outline),
   };
 }
 
@@ -164,7 +168,7 @@ function onCircle(
 }
 
 /** The corners of a placed glyph's ink box, mm. */
-export function inkCorners(glyph: PlacedGlyph, typeface: Typeface, em: number): Point[] {
+function inkCorners(glyph: PlacedGlyph, typeface: Typeface, em: number): Point[] {
   const box = typeface.box(glyph.id);
   if (!box) return [];
   const map = placed(glyph.x, glyph.y, glyph.angle);

@@ -1,6 +1,6 @@
 import type { Platform } from '../../base/index.ts';
 import type { PixelArt } from '../../art/index.ts';
-import { decodePixels } from '../../raster/index.ts';
+import { decodePixels, type RgbaImage } from '../../raster/index.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /** Embeds a picture of pixels once: JPEG and plain PNG as they are, others decoded and packed. */
@@ -26,7 +26,7 @@ export async function embedPicture(
   }
   const plain = art.format === 'png' ? findPlainPng(objects, bytes, size) : undefined;
   if (plain) return objects.stream(imageDict(plain.dict), plain.packed, true);
-  return embedDecoded(objects, await decodePixels(platform, art.format, bytes));
+  return embedPixels(objects, await decodePixels(platform, art.format, bytes), true);
 }
 
 const imageDict = (entries: {
@@ -37,9 +37,11 @@ const imageDict = (entries: {
   ...entries,
 });
 
-function embedDecoded(
+/** Embeds pixels; unpacked for files that are only rendered and thrown away. */
+export function embedPixels(
   objects: PdfObjects,
-  { width, height, data }: { width: number; height: number; data: Uint8ClampedArray },
+  { width, height, data }: RgbaImage,
+  pack: boolean,
 ): PdfRef {
   const count = width * height;
   const colors = new Uint8Array(count * 3);
@@ -54,9 +56,10 @@ function embedDecoded(
     if (a !== 255) clear = true;
   }
   const size = { Width: width, Height: height, BitsPerComponent: 8 };
-  const mask = clear && objects.stream(imageDict({ ...size, ColorSpace: '/DeviceGray' }), alpha);
+  const mask =
+    clear && objects.stream(imageDict({ ...size, ColorSpace: '/DeviceGray' }), alpha, !pack);
   const entries = { ...size, ColorSpace: '/DeviceRGB' };
-  return objects.stream(imageDict(mask ? { ...entries, SMask: mask } : entries), colors);
+  return objects.stream(imageDict(mask ? { ...entries, SMask: mask } : entries), colors, !pack);
 }
 
 /** The number of colour channels in a JPEG's frame header (ITU T.81, B.2.2). */

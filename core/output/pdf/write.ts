@@ -2,10 +2,11 @@ import type { Platform } from '../../base/index.ts';
 import type { Art } from '../../art/index.ts';
 import { walkDrawing, type Drawing } from '../../drawing/index.ts';
 import type { Affine, Box } from '../../geometry/index.ts';
+import type { RgbaImage } from '../../raster/index.ts';
 import { loadSubsetter, type Subsetter, type Typeface } from '../../type/index.ts';
 import { writeContent, type PdfParts } from './content.ts';
 import { embedTypeface, usedGlyphs } from './fonts.ts';
-import { embedPicture } from './images.ts';
+import { embedPicture, embedPixels } from './images.ts';
 import { PdfObjects, type PdfRef, type PdfValue } from './objects.ts';
 
 /** One page: a drawing at true size and the boxes that say what of it is finished. */
@@ -21,6 +22,8 @@ export interface PdfSources {
   typeface(id: string): Typeface | undefined;
   art(id: string): Art | undefined;
   bytes(art: string): Uint8Array | undefined;
+  /** Pixels that come from no file, for a PDF that is only rendered: they are not packed. */
+  pixels?(art: string): RgbaImage | undefined;
 }
 
 const subsetters = new WeakMap<Platform, Promise<Subsetter>>();
@@ -128,6 +131,8 @@ async function embedPictures(
   }
   const pictures = new Map<string, PdfRef>();
   for (const id of named) {
+    const raw = sources.pixels?.(id);
+    if (raw) pictures.set(id, embedPixels(objects, raw, false));
     const art = sources.art(id);
     const bytes = sources.bytes(id);
     if (art?.kind === 'pixels' && bytes)

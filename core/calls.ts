@@ -1,0 +1,67 @@
+import { type Platform, type Result, type Task } from './base/index.ts';
+import { readArt, type ReadArt } from './art/index.ts';
+import {
+  compileJob,
+  loadResources,
+  type ArtBytes,
+  type CompiledJob,
+  type Job,
+  type JobResources,
+} from './job/index.ts';
+import { exportFiles, type Format, type MadeFile } from './output/index.ts';
+import { renderPdf, type RenderRequest } from './pdf/index.ts';
+import { createCompiler } from './piece/index.ts';
+import { allFindings, type Finding } from './proof/index.ts';
+import type { RgbaImage } from './raster/index.ts';
+import { runJob, type Devices, type RunReport } from './run/index.ts';
+
+/** What heavy calls stand on: the platform, the art, and devices made anew for each run. */
+export interface CallGround {
+  readonly platform: Platform;
+  readonly artBytes: ArtBytes;
+  devices(seed: number): Devices;
+}
+
+/** Every call that may take over 16 ms. Pages run them in workers, Node runs them as they are. */
+export interface Calls {
+  readArt(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<ReadArt>>;
+  findings(args: { job: Job }, task: Task): Promise<Finding[]>;
+  exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
+  renderPage(args: RenderRequest, task: Task): Promise<RgbaImage>;
+  run(
+    args: { job: Job; seed: number; accept: readonly string[] },
+    task: Task,
+  ): Promise<Result<RunReport>>;
+}
+
+export type CallName = keyof Calls;
+export type CallArgs<N extends CallName> = Parameters<Calls[N]>[0];
+export type CallAnswer<N extends CallName> = Awaited<ReturnType<Calls[N]>>;
+
+/** The calls over a ground. */
+export function createCalls(ground: CallGround): Calls {
+  const { platform } = ground;
+  const ready = async (job: Job): Promise<{ compiled: CompiledJob; resources: JobResources }> => {
+    const resources = await loadResources(platform, job, ground.artBytes);
+    return { compiled: compileJob(job, createCompiler(resources)), resources };
+  };
+  return {
+    readArt: ({ bytes, name }) => readArt(platform, bytes, name),
+    async findings({ job }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      return allFindings(compiled, { platform, resources });
+    },
+    async exportFiles({ job, formats }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      return exportFiles(compiled, { platform, resources, formats, task });
+    },
+    renderPage: (request) => renderPdf(platform, request),
+    async run({ job, seed, accept }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      return runJob(compiled, { platform, resources, accept, task, devices: ground.devices(seed) });
+    },
+  };
+}

@@ -1,0 +1,63 @@
+import type { Box } from '../geometry/index.ts';
+import type { CommandCall, CompiledJob } from '../job/index.ts';
+
+/** Blockers stop a run; warnings spoil labels; notes are good to know. */
+export type Severity = 'blocker' | 'warning' | 'note';
+
+/** Where a finding is, for showing it. */
+export interface Where {
+  readonly piece?: string;
+  readonly element?: string;
+  /** From 0. */
+  readonly sheet?: number;
+  readonly copy?: string;
+  /** mm on the sheet, or about the piece's centre where there is no sheet. */
+  readonly box?: Box;
+}
+
+/** A safe change that removes a finding. */
+export interface Fix {
+  readonly label: string;
+  readonly call: CommandCall;
+}
+
+/** Something the proof has to say. */
+export interface Finding {
+  /** Stable, for accepting it: the name of its kind. */
+  readonly code: string;
+  readonly severity: Severity;
+  readonly where: Where;
+  /** One sentence: what was found. */
+  readonly what: string;
+  /** One sentence: why it matters. */
+  readonly why: string;
+  readonly fix?: Fix;
+}
+
+/** What kinds of finding look at. */
+export interface ProofContext {
+  readonly compiled: CompiledJob;
+  /** Measured contrast of words, by {@link elementKey}. */
+  readonly contrasts: ReadonlyMap<string, MeasuredContrast>;
+}
+
+/** The contrast of words against what lies beneath them at printed size. */
+export interface MeasuredContrast {
+  /** The ratio that 95 % of the pixels beneath reach. */
+  readonly ratio: number;
+  /** The ratio that words of this size need. */
+  readonly wanted: number;
+  /** The luminance of most of what lies beneath, 0 to 1. */
+  readonly beneath: number;
+}
+
+/** The key of an element in a job. */
+export function elementKey(piece: string, element: string): string {
+  return `${piece}/${element}`;
+}
+
+/** One kind of finding. */
+export interface FindingKind {
+  readonly code: string;
+  check(context: ProofContext): Finding[];
+}

@@ -1,0 +1,140 @@
+import { boxesMeet, boxWithin, corners, distanceBetween, type Box } from '../../geometry/index.ts';
+import { printable } from '../../stock/index.ts';
+import { findGap, type CompiledSheet, type SheetCopy } from '../../sheet/index.ts';
+import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
+
+/** A finding about copies of one sheet, told once for all of them. */
+function perSheet(
+  { compiled }: ProofContext,
+  found: (sheet: CompiledSheet) => readonly SheetCopy[],
+  tell: (copies: readonly SheetCopy[], count: string) => Omit<Finding, 'where' | 'fix'>,
+): Finding[] {
+  return compiled.sheets.flatMap((sheet, index): Finding[] => {
+    const copies = found(sheet);
+    const [first] = copies;
+    if (!first) return [];
+    const fix = putBack(copies);
+    const count =
+      copies.length === 1 ? `A copy of “${first.piece.piece.name}”` : `${copies.length} copies`;
+    const on = compiled.sheets.length > 1 ? `${count} on sheet ${index + 1}` : count;
+    const where = {
+      sheet: index,
+      copy: first.placement.copy,
+      piece: first.placement.piece,
+      box: first.box,
+    };
+    return [{ ...tell(copies, on), where, ...(fix ? { fix } : {}) }];
+  });
+}
+
+function putBack(copies: readonly SheetCopy[]): Fix | undefined {
+  const moved = copies
+    .filter(({ placement }) => placement.byHand)
+    .map(({ placement }) => placement.copy);
+  if (moved.length === 0) return undefined;
+  return {
+    label: moved.length === 1 ? 'Put it back' : 'Put them back',
+    call: { name: 'return-copies', args: { copies: moved } },
+  };
+}
+
+const verb = (copies: readonly SheetCopy[], one: string, many: string): string =>
+  copies.length === 1 ? one : many;
+
+export const outsidePrintable: FindingKind = {
+  code: 'outside-printable',
+  check(context) {
+    const { stock } = context.compiled.job;
+    const sheetBox: Box = { left: 0, top: 0, right: stock.width, bottom: stock.height };
+    const room = printable(stock);
+    return perSheet(
+      context,
+      (sheet) => sheet.copies.filter(({ box }) => !boxWithin(box, room, 0.01)),
+      (copies, count) => {
+        const off = copies.some(({ box }) => !boxWithin(box, sheetBox, 0.01));
+        return {
+          code: 'outside-printable',
+          severity: off ? 'blocker' : 'warning',
+          what: `${count} ${verb(copies, 'reaches', 'reach')} ${off ? 'over the edge of the sheet' : 'into the margin that the printer cannot print'}.`,
+          why: off
+            ? 'What lies beyond the sheet is not printed, and the knife would leave it.'
+            : 'The part in the margin comes out white.',
+        };
+      },
+    );
+  },
+};
+
+export const inKeepClear: FindingKind = {
+  code: 'in-keep-clear',
+  check: (context) =>
+    perSheet(
+      context,
+      (sheet) => sheet.copies.filter((copy) => sheet.zones.some((zone) => meetsZone(copy, zone))),
+      (copies, count) => ({
+        code: 'in-keep-clear',
+        severity: 'blocker',
+        what: `${count} ${verb(copies, 'stands', 'stand')} in a keep-clear zone around a mark.`,
+        why: 'The sensor would take print for the mark, and the knife would cut beside the labels.',
+      }),
+    ),
+};
+
+function meetsZone({ box, trim }: SheetCopy, zone: Box): boolean {
+  return boxesMeet(box, zone, 0.01) && distanceBetween(trim, [corners(zone)]) < -0.01;
+}
+
+export const overlap: FindingKind = {
+  code: 'overlap',
+  check: (context) =>
+    perSheet(
+      context,
+      (sheet) =>
+        sheet.copies.filter((copy) =>
+          sheet.copies.some((other) => other !== copy && (findGap(copy, other, 0.01) ?? 1) < -0.01),
+        ),
+      (copies) => ({
+        code: 'overlap',
+        severity: 'blocker',
+        what: `${copies.length} copies lie over each other.`,
+        why: 'Each would be cut into by the other’s edge.',
+      }),
+    ),
+};
+
+export const bleedsMeet: FindingKind = {
+  code: 'bleeds-meet',
+  check({ compiled }) {
+    const { plan } = compiled.job;
+    return [...compiled.pieces.values()].flatMap((piece): Finding[] => {
+      const least = Math.min(
+        ...compiled.sheets.flatMap(({ copies }) =>
+          copies.filter((copy) => copy.piece === piece).map(({ bleed }) => bleed),
+        ),
+      );
+      const sheet = compiled.sheets.findIndex(({ copies }) =>
+        copies.some((copy) => copy.piece === piece && copy.bleed === least),
+      );
+      if (sheet < 0 || least >= piece.piece.bleed - 1e-6) return [];
+      const widen = plan.arrangement === 'step' && plan.gap < 2 * piece.piece.bleed;
+      const gap = 2 * piece.piece.bleed;
+      return [
+        {
+          code: 'bleeds-meet',
+          severity: 'note',
+          where: { sheet, piece: piece.piece.id },
+          what: `Neighbours of “${piece.piece.name}” leave ${least.toFixed(1)} mm of bleed instead of ${piece.piece.bleed} mm.`,
+          why: 'A cut that is off by more than that shows the neighbour’s colour.',
+          ...(widen
+            ? {
+                fix: {
+                  label: `Gap of ${gap} mm`,
+                  call: { name: 'change-plan', args: { changes: { gap } } },
+                } as const,
+              }
+            : {}),
+        },
+      ];
+    });
+  },
+};

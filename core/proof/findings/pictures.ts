@@ -1,0 +1,66 @@
+import { boxAbout } from '../../geometry/index.ts';
+import { elementSize, elementTitle, findPictureDpi, type Picture } from '../../piece/index.ts';
+import type { Finding, FindingKind } from '../finding.ts';
+
+const LEAST = 200; // dpi
+
+export const lowResolution: FindingKind = {
+  code: 'low-resolution',
+  check: ({ compiled }) =>
+    compiled.job.pieces.flatMap((piece) =>
+      piece.elements.flatMap((element): Finding[] => {
+        const art = element.kind === 'picture' ? compiled.job.art[element.art] : undefined;
+        const dpi = element.kind === 'picture' && art ? findPictureDpi(element, art) : undefined;
+        if (dpi === undefined || dpi >= LEAST - 0.5) return [];
+        const name = elementTitle(element, (id) => compiled.job.art[id]);
+        return [
+          {
+            code: 'low-resolution',
+            severity: 'warning',
+            where: {
+              piece: piece.id,
+              element: element.id,
+              box: boxAbout(element, elementSize(element).width, elementSize(element).height),
+            },
+            what: `The picture “${name}” prints at ${Math.round(dpi)} dpi.`,
+            why: `Below ${LEAST} dpi its edges look stepped or soft.`,
+            fix: smaller(piece.id, element as Picture, dpi / LEAST),
+          },
+        ];
+      }),
+    ),
+};
+
+function smaller(piece: string, element: Picture, scale: number): NonNullable<Finding['fix']> {
+  const width = element.width * scale;
+  const height = element.height * scale;
+  return {
+    label: `Make it ${width.toFixed(1)} mm wide`,
+    call: {
+      name: 'change-elements',
+      args: { piece, changes: { [element.id]: { width, height } }, doing: 'mend' },
+    },
+  };
+}
+
+export const artMissing: FindingKind = {
+  code: 'art-missing',
+  check: ({ compiled }) =>
+    [...compiled.pieces.values()].flatMap((piece) =>
+      piece.elements.flatMap(({ element, compiled: drawn }): Finding[] =>
+        drawn.needs.map(({ kind }) => ({
+          code: 'art-missing',
+          severity: 'blocker',
+          where: {
+            piece: piece.piece.id,
+            element: element.id,
+            box: boxAbout(element, drawn.width, drawn.height),
+          },
+          what:
+            { art: 'A picture', typeface: 'A typeface', piece: 'A piece' }[kind] +
+            ` that “${piece.piece.name}” uses is missing.`,
+          why: 'An empty place would be printed.',
+        })),
+      ),
+    ),
+};

@@ -1,0 +1,228 @@
+import { luminance, rgbOf } from '../../color/index.ts';
+import {
+  apply,
+  boxAbout,
+  distanceToRings,
+  flatten,
+  isInside,
+  placed,
+  type Ring,
+} from '../../geometry/index.ts';
+import type { CommandCall, ElementChanges } from '../../job/index.ts';
+import type { CompiledPiece, PieceElement, PlacedElement, Words } from '../../piece/index.ts';
+import { shapePath } from '../../shape/index.ts';
+import {
+  elementKey,
+  type Finding,
+  type FindingKind,
+  type ProofContext,
+  type Where,
+} from '../finding.ts';
+
+/** A words element with its letters set, in its piece. */
+interface SetElement extends PlacedElement {
+  readonly element: Words;
+  readonly piece: CompiledPiece;
+  readonly set: NonNullable<PlacedElement['compiled']['words']>;
+}
+
+const SMALLEST = 6; // pt that prints clearly on a home printer
+const SHORTEST = 4; // pt below which no fix goes
+
+function allWords({ compiled }: ProofContext): SetElement[] {
+  return [...compiled.pieces.values()].flatMap((piece) =>
+    piece.elements.flatMap((placedElement): SetElement[] => {
+      const { element, compiled: drawn } = placedElement;
+      return element.kind === 'words' && drawn.words
+        ? [{ ...placedElement, element, piece, set: drawn.words }]
+        : [];
+    }),
+  );
+}
+
+const quoted = ({ text }: Words): string => {
+  const plain = text.replace(/\s+/g, ' ').trim();
+  return `“${plain.length > 30 ? `${plain.slice(0, 29)}…` : plain}”`;
+};
+const on = ({ piece }: SetElement, { compiled }: ProofContext): string =>
+  compiled.pieces.size > 1 ? ` on ${piece.piece.name}` : '';
+const place = ({ piece, element, compiled }: SetElement): Where => ({
+  piece: piece.piece.id,
+  element: element.id,
+  box: boxAbout(element, compiled.width, compiled.height),
+});
+const change = ({ piece, element }: SetElement, changes: ElementChanges): CommandCall => ({
+  name: 'change-elements',
+  args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing: 'mend' },
+});
+const points = (size: number): string => `${(Math.floor(size * 10) / 10).toFixed(1)} pt`;
+
+export const wordsDoNotFit: FindingKind = {
+  code: 'words-do-not-fit',
+  check: (context) =>
+    allWords(context)
+      .filter(({ set }) => set.overflows)
+      .map((found): Finding => {
+        const { element } = found;
+        const shrink = element.fit === 'fixed' || element.least > SHORTEST;
+        return {
+          code: 'words-do-not-fit',
+          severity: 'warning',
+          where: place(found),
+          what: `${quoted(element)} is too long for its room at ${points(found.set.size)}${on(found, context)}.`,
+          why: 'The letters run out over what stands beside them.',
+          ...(shrink
+            ? {
+                fix: {
+                  label: 'Let it shrink',
+                  call: change(found, { fit: 'shrink', least: SHORTEST }),
+                },
+              }
+            : {}),
+        };
+      }),
+};
+
+export const wordsTooSmall: FindingKind = {
+  code: 'words-too-small',
+  check: (context) =>
+    allWords(context)
+      .filter(({ set, element }) => set.size < SMALLEST - 0.05 && element.text.trim() !== '')
+      .map((found): Finding => ({
+        code: 'words-too-small',
+        severity: 'warning',
+        where: place(found),
+        what: `${quoted(found.element)} prints at ${points(found.set.size)}${on(found, context)}.`,
+        why: `Below ${SMALLEST} pt letters fill in on a home printer.`,
+        fix: {
+          label: `Set to ${SMALLEST} pt`,
+          call: change(found, { size: Math.max(SMALLEST, found.element.size), least: SMALLEST }),
+        },
+      })),
+};
+
+export const missingGlyph: FindingKind = {
+  code: 'missing-glyph',
+  check: (context) =>
+    allWords(context)
+      .filter(({ set }) => set.missing.length > 0)
+      .map((found): Finding => ({
+        code: 'missing-glyph',
+        severity: 'blocker',
+        where: place(found),
+        what: `The typeface of ${quoted(found.element)} has no ${found.set.missing.map((text) => `“${text}”`).join(', ')}.`,
+        why: 'An empty box would be printed in its place.',
+      })),
+};
+
+export const lowContrast: FindingKind = {
+  code: 'low-contrast',
+  check: (context) =>
+    allWords(context).flatMap((found): Finding[] => {
+      const measured = context.contrasts.get(elementKey(found.piece.piece.id, found.element.id));
+      if (!measured || measured.ratio >= measured.wanted - 0.05) return [];
+      return [
+        {
+          code: 'low-contrast',
+          severity: 'warning',
+          where: place(found),
+          what: `${quoted(found.element)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
+          why: 'In poor light or at arm’s length it cannot be read.',
+          fix: backing(found, measured.beneath),
+        },
+      ];
+    }),
+};
+
+/** A plate under straight words; words on a circle take the other ink instead. */
+function backing(found: SetElement, beneath: number): NonNullable<Finding['fix']> {
+  const { element, piece, set } = found;
+  if (element.path.kind === 'circle' || !set.ink) {
+    const color = beneath > 0.18 ? '#2a1b2e' : '#fffdf9';
+    return {
+      label: beneath > 0.18 ? 'Print it dark' : 'Print it light',
+      call: change(found, { color }),
+    };
+  }
+  const width = set.ink.right - set.ink.left + 3;
+  const height = set.ink.bottom - set.ink.top + 2;
+  const middle = apply(placed(element.x, element.y, element.angle), {
+    x: (set.ink.left + set.ink.right) / 2,
+    y: (set.ink.top + set.ink.bottom) / 2,
+  });
+  const dark = luminance(rgbOf(element.color)) < 0.18;
+  const plate: PieceElement = {
+    id: '',
+    kind: 'plate',
+    ...middle,
+    angle: element.angle,
+    locked: false,
+    shape: { kind: 'rectangle', width, height, radius: height / 4 },
+    fill: { color: dark ? '#fffdf9' : '#2a1b2e', opacity: 0.92 },
+    line: null,
+  };
+  const at = piece.piece.elements.indexOf(element);
+  return {
+    label: 'Put a plate behind',
+    call: { name: 'add-element', args: { piece: piece.piece.id, element: plate, at } },
+  };
+}
+
+export const wordsNearEdge: FindingKind = {
+  code: 'words-near-edge',
+  check: (context) =>
+    allWords(context).flatMap((found): Finding[] => {
+      const { element, piece } = found;
+      const rings = flatten(shapePath(piece.piece.edge));
+      const near = nearestToEdge(found, element, rings);
+      if (near >= piece.piece.safe - 0.05) return [];
+      const moved = mended(found, piece.piece.safe - near);
+      const mends = moved && nearestToEdge(found, moved, rings) >= piece.piece.safe - 0.05;
+      return [
+        {
+          code: 'words-near-edge',
+          severity: near < 0 ? 'blocker' : 'warning',
+          where: place(found),
+          what:
+            near < 0
+              ? `${quoted(element)} is cut off by the edge${on(found, context)}.`
+              : `${quoted(element)} stands ${near.toFixed(1)} mm from the edge${on(found, context)}; ${piece.piece.safe} mm is safe.`,
+          why: 'A cut that is a little off makes it look lopsided or takes letters with it.',
+          ...(mends
+            ? { fix: { label: 'Move it inwards', call: change(found, inward(moved)) } }
+            : {}),
+        },
+      ];
+    }),
+};
+
+const inward = (moved: Words): ElementChanges =>
+  moved.path.kind === 'circle' ? { path: moved.path } : { x: moved.x, y: moved.y };
+
+/** The element moved towards the middle, or on a smaller circle. */
+function mended({ element }: SetElement, by: number): Words | undefined {
+  if (element.path.kind === 'circle') {
+    return { ...element, path: { ...element.path, radius: element.path.radius - by - 0.1 } };
+  }
+  const away = Math.hypot(element.x, element.y);
+  if (away < 0.5) return undefined;
+  const share = Math.max(0, (away - by * 1.5 - 0.2) / away);
+  return { ...element, x: element.x * share, y: element.y * share };
+}
+
+/** The distance of the outermost ink from the edge, mm; negative beyond it. */
+function nearestToEdge({ set, element }: SetElement, as: Words, rings: readonly Ring[]): number {
+  const shrunk =
+    as.path.kind === 'circle' && element.path.kind === 'circle'
+      ? as.path.radius / element.path.radius
+      : 1;
+  const map = placed(as.x, as.y, as.angle);
+  return Math.min(
+    ...set.outline.map((point) => {
+      const at = apply(map, { x: point.x * shrunk, y: point.y * shrunk });
+      const distance = distanceToRings(at, rings);
+      return isInside(at, rings) ? distance : -distance;
+    }),
+    Infinity,
+  );
+}

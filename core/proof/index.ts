@@ -1,0 +1,10 @@
+export { measureContrasts, wantedContrast, type ContrastOptions } from './contrast.ts';
+export {
+  elementKey,
+  type Finding,
+  type Fix,
+  type MeasuredContrast,
+  type Severity,
+  type Where,
+} from './finding.ts';
+export { allFindings, FINDING_KINDS, quickFindings } from './proof.ts';

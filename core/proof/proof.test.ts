@@ -1,0 +1,224 @@
+import { compiled, exampleJob, exampleWords, plainPng, runAll } from '../testing/example-job.ts';
+import { nodePlatform } from '../testing/node-platform.ts';
+import { expectGood } from '../base/index.ts';
+import { readArt } from '../art/index.ts';
+import { createJob, type CommandCall, type Job } from '../job/index.ts';
+import { SHIPPED_STOCK, type Stock } from '../stock/index.ts';
+import {
+  allFindings,
+  FINDING_KINDS,
+  measureContrasts,
+  quickFindings,
+  wantedContrast,
+  type Finding,
+} from './index.ts';
+
+const PIECE = 'piece-1';
+const plain = (...calls: CommandCall[]): Job =>
+  runAll(
+    createJob('lid', { id: 'j', today: '2026-04-18' }),
+    { name: 'change-piece', args: { piece: PIECE, changes: { ground: '#f4e9d4' } } },
+    { name: 'change-plan', args: { changes: { gap: 4 } } },
+    ...calls,
+  );
+const words = (changes: Parameters<typeof exampleWords>[0]): CommandCall => ({
+  name: 'add-element',
+  args: { piece: PIECE, element: exampleWords(changes) },
+});
+const DIE_CUT = SHIPPED_STOCK.find(({ spots }) => spots) as Stock;
+
+async function findings(job: Job, art = new Map<string, Uint8Array>()): Promise<Finding[]> {
+  const made = await compiled(job, art);
+  return allFindings(made.compiled, { platform: nodePlatform, resources: made.resources });
+}
+const move = (x: number, y: number): CommandCall => ({
+  name: 'move-copy',
+  args: { copy: 'piece-1#1', place: { sheet: 0, x, y, angle: 0 } },
+});
+
+/** For each kind: a job that has it, and the number that its sentence must name. */
+const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> = {
+  'does-not-fit': {
+    job: () =>
+      plain({
+        name: 'measure-thing',
+        args: { thing: { kind: 'lid', measured: 'diameter', size: 300, clearance: 0 } },
+      }),
+    says: /12 of “Label” \(300 mm x 300 mm\)/,
+  },
+  'nothing-wanted': {
+    job: () => plain({ name: 'want', args: { piece: PIECE, count: 0 } }),
+    says: /No copies/,
+  },
+  'art-missing': {
+    job: () =>
+      plain({
+        name: 'add-element',
+        args: {
+          piece: PIECE,
+          element: {
+            id: '',
+            kind: 'picture',
+            x: 0,
+            y: 0,
+            angle: 0,
+            locked: false,
+            art: 'a'.repeat(64),
+            width: 9,
+            height: 9,
+            fit: 'cover',
+          },
+        },
+      }),
+    says: /picture.*missing/,
+  },
+  overlap: { job: () => plain(move(105, 150)), says: /copies lie over each other/, mends: true },
+  'in-keep-clear': { job: () => plain(move(35, 35)), says: /keep-clear/, mends: true },
+  'outside-printable': {
+    job: () => plain(move(20, 150)),
+    says: /over the edge of the sheet/,
+    mends: true,
+  },
+  'spot-shape-differs': {
+    job: () => plain({ name: 'choose-stock', args: { stock: DIE_CUT } }),
+    says: /58 mm x 58 mm; .* 40 mm x 40 mm/,
+    mends: true,
+  },
+  'missing-glyph': { job: () => plain(words({ text: '漢' })), says: /“漢”/ },
+  'words-near-edge': {
+    job: () => plain(words({ text: 'Sea', y: 26 })),
+    says: /from the edge; 2 mm is safe|cut off/,
+    mends: true,
+  },
+  'words-do-not-fit': {
+    job: () => plain(words({ width: 12, fit: 'fixed' })),
+    says: /too long for its room at 14\.0 pt/,
+    mends: true,
+  },
+  'words-too-small': {
+    job: () => plain(words({ size: 5 })),
+    says: /prints at 5\.0 pt/,
+    mends: true,
+  },
+  'low-contrast': {
+    job: () => plain(words({ color: '#d9c9a8' })),
+    says: /stands out by 1\.\d : 1 .* 3 : 1|4\.5 : 1/,
+    mends: true,
+  },
+  'low-resolution': { job: () => plain(), says: /prints at 122 dpi/, mends: true },
+  'bleeds-meet': {
+    job: () => plain({ name: 'change-plan', args: { changes: { gap: 1 } } }),
+    says: /leave 0\.5 mm of bleed instead of 2 mm/,
+    mends: true,
+  },
+};
+
+test('a plain job with a dark name on cream has nothing to say', async () => {
+  expect(await findings(plain(words({})))).toEqual([]);
+});
+
+test('every kind of finding has a case here', () => {
+  expect(Object.keys(CASES).sort()).toEqual(FINDING_KINDS.map(({ code }) => code).sort());
+});
+
+test.each(FINDING_KINDS.map(({ code }) => code))(
+  '%s is found, told in a sentence, and its fix removes it',
+  async (code) => {
+    const { job: make, says, mends } = CASES[code] as (typeof CASES)[string];
+    let job = make();
+    const art = new Map<string, Uint8Array>();
+    if (code === 'low-resolution') {
+      const read = expectGood(await readArt(nodePlatform, plainPng(240, [9, 9, 9]), 'small.png'));
+      art.set(read.art.id, read.bytes);
+      job = runAll(job, {
+        name: 'add-element',
+        args: {
+          piece: PIECE,
+          art: read.art,
+          element: {
+            id: '',
+            kind: 'picture',
+            x: 0,
+            y: 0,
+            angle: 0,
+            locked: false,
+            art: read.art.id,
+            width: 50,
+            height: 50,
+            fit: 'cover',
+          },
+        },
+      });
+    }
+    const found = (await findings(job, art)).find((one) => one.code === code);
+    expect(found?.what).toMatch(says);
+    expect(found?.what.endsWith('.') && found.why.endsWith('.')).toBe(true);
+    expect(found?.fix !== undefined).toBe(mends ?? false);
+    if (found?.fix) {
+      const mended = await findings(runAll(job, found.fix.call), art);
+      expect(mended.some((one) => one.code === code)).toBe(false);
+    }
+  },
+);
+
+test('white on black is measured as 21 and grey 119 on white as 4.48', async () => {
+  const measured = async (color: string, ground: string): Promise<number> => {
+    const made = await compiled(
+      plain(
+        { name: 'change-piece', args: { piece: PIECE, changes: { ground } } },
+        words({ color }),
+      ),
+      new Map(),
+    );
+    const all = await measureContrasts(made.compiled, {
+      platform: nodePlatform,
+      resources: made.resources,
+    });
+    return all.get('piece-1/words-1')?.ratio ?? 0;
+  };
+  expect(await measured('#ffffff', '#000000')).toBeCloseTo(21, 1);
+  expect(await measured('#777777', '#ffffff')).toBeCloseTo(4.48, 1);
+});
+
+test('words half over a dark plate count by their worst part', async () => {
+  const plate: CommandCall = {
+    name: 'add-element',
+    args: {
+      piece: PIECE,
+      element: {
+        id: '',
+        kind: 'plate',
+        x: 10,
+        y: 10,
+        angle: 0,
+        locked: false,
+        shape: { kind: 'rectangle', width: 20, height: 10, radius: 0 },
+        fill: { color: '#2a1b2e', opacity: 1 },
+        line: null,
+      },
+    },
+  };
+  const codes = (await findings(plain(plate, words({})))).map(({ code }) => code);
+  expect(codes).toContain('low-contrast');
+});
+
+test('large and bold words need less contrast', () => {
+  expect(wantedContrast(12, 'figtree-semibold')).toBe(4.5);
+  expect(wantedContrast(14, 'figtree-semibold')).toBe(3);
+  expect(wantedContrast(14, 'figtree-regular')).toBe(4.5);
+  expect(wantedContrast(18, 'figtree-regular')).toBe(3);
+});
+
+test('blockers come before warnings, and quick findings need no renderer', async () => {
+  const { job, art } = await exampleJob();
+  const made = await compiled(
+    runAll(job, {
+      name: 'add-element',
+      args: { piece: PIECE, element: exampleWords({ size: 4, text: '漢 tiny', least: 3 }) },
+    }),
+    art,
+  );
+  const found = quickFindings(made.compiled);
+  expect(found[0]).toMatchObject({ code: 'missing-glyph', severity: 'blocker' });
+  expect(found.map(({ severity }) => severity)).toContain('warning');
+});

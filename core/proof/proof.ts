@@ -1,0 +1,52 @@
+import type { CompiledJob } from '../job/index.ts';
+import { measureContrasts, type ContrastOptions } from './contrast.ts';
+import type { Finding, FindingKind, ProofContext, Severity } from './finding.ts';
+import { bleedsMeet, inKeepClear, outsidePrintable, overlap } from './findings/copies.ts';
+import { artMissing, lowResolution } from './findings/pictures.ts';
+import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
+import {
+  lowContrast,
+  missingGlyph,
+  wordsDoNotFit,
+  wordsNearEdge,
+  wordsTooSmall,
+} from './findings/words.ts';
+
+/** All kinds of finding; adding one touches its own file and this list. */
+export const FINDING_KINDS: readonly FindingKind[] = [
+  doesNotFit,
+  nothingWanted,
+  artMissing,
+  overlap,
+  inKeepClear,
+  outsidePrintable,
+  spotShapeDiffers,
+  missingGlyph,
+  wordsNearEdge,
+  wordsDoNotFit,
+  wordsTooSmall,
+  lowContrast,
+  lowResolution,
+  bleedsMeet,
+];
+
+const WEIGHT: Record<Severity, number> = { blocker: 0, warning: 1, note: 2 };
+
+/** The findings of what is known without rendering: fast enough for every change. */
+export function quickFindings(
+  compiled: CompiledJob,
+  contrasts: ProofContext['contrasts'] = new Map(),
+): Finding[] {
+  const context = { compiled, contrasts };
+  return FINDING_KINDS.flatMap((kind) => kind.check(context)).sort(
+    (one, other) => WEIGHT[one.severity] - WEIGHT[other.severity],
+  );
+}
+
+/** All findings, with the contrast of words measured. Blockers come first. */
+export async function allFindings(
+  compiled: CompiledJob,
+  options: ContrastOptions,
+): Promise<Finding[]> {
+  return quickFindings(compiled, await measureContrasts(compiled, options));
+}

@@ -1,0 +1,35 @@
+import { distanceToRings, isInside, mapRing, type Affine, type Ring } from '../geometry/index.ts';
+
+/** How well one copy was cut. */
+export interface CopyOutcome {
+  readonly copy: string;
+  /** The largest distance of its cut from its printed edge, mm. */
+  readonly deviation: number;
+  /** The smallest bleed that is left outside the cut, mm; negative shows paper. */
+  readonly bleedLeft: number;
+}
+
+/**
+ * Compares where a copy was cut with where it was printed.
+ * @param trim its edge on the sheet
+ * @param truth where mm of the sheet were printed, in the frame of the cut
+ * @param cut the ring that the knife followed, point for point the edge's first ring
+ */
+export function copyOutcome(
+  { copy, trim, bleed }: { copy: string; trim: readonly Ring[]; bleed: number },
+  truth: Affine,
+  cut: Ring,
+): CopyOutcome {
+  const [edge = []] = trim;
+  const printed = mapRing(edge, truth);
+  let deviation = 0;
+  let outside = -Infinity;
+  cut.forEach((at, index) => {
+    const wanted = printed[index % printed.length];
+    if (wanted) deviation = Math.max(deviation, Math.hypot(at.x - wanted.x, at.y - wanted.y));
+    const distance = distanceToRings(at, [printed]);
+    outside = Math.max(outside, isInside(at, [printed]) ? -distance : distance);
+  });
+  const scale = Math.sqrt(Math.abs(truth[0] * truth[3] - truth[1] * truth[2]));
+  return { copy, deviation, bleedLeft: bleed * scale - Math.max(0, outside) };
+}

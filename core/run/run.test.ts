@@ -1,0 +1,133 @@
+import { compose, ellipsePath, flatten, placed, scaling, translation } from '../geometry/index.ts';
+import { simulatedDevices } from '../../devices/simulated/index.ts';
+import { readHpgl } from '../../devices/simulated/cutter.ts';
+import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
+import { nodePlatform } from '../testing/node-platform.ts';
+import { warpImage } from '../raster/index.ts';
+import { copyOutcome, runJob, type Devices, type RunReport } from './index.ts';
+
+const circle = flatten(ellipsePath({ x: 50, y: 50 }, 29, 29), 0.005);
+
+test('a cut moved by 0.3 mm deviates by 0.3 and leaves that much less bleed', () => {
+  const truth = compose(placed(1, 2, 0.5), scaling(1));
+  const cut = circle[0]?.map(({ x, y }) => ({ x, y })) ?? [];
+  const right = compose(translation(0.3, 0), truth);
+  const moved = cut.map(({ x, y }) => ({
+    x: right[0] * x + right[2] * y + right[4],
+    y: right[1] * x + right[3] * y + right[5],
+  }));
+  const outcome = copyOutcome({ copy: 'a#1', trim: circle, bleed: 2 }, truth, moved);
+  expect(outcome.deviation).toBeCloseTo(0.3, 6);
+  expect(outcome.bleedLeft).toBeCloseTo(1.7, 2);
+  const perfect = copyOutcome({ copy: 'a#1', trim: circle, bleed: 2 }, [1, 0, 0, 1, 0, 0], cut);
+  expect(perfect.bleedLeft).toBeCloseTo(2, 6);
+});
+
+test('HPGL is followed by pen, from where the pen came down', () => {
+  expect(readHpgl('IN;SP1;PU0,0;PD40,0,40,40;PU;SP2;PU80,80;PD0,0;')).toEqual([
+    {
+      pen: 1,
+      line: [
+        { x: 0, y: 0 },
+        { x: 40, y: 0 },
+        { x: 40, y: 40 },
+      ],
+    },
+    {
+      pen: 2,
+      line: [
+        { x: 80, y: 80 },
+        { x: 0, y: 0 },
+      ],
+    },
+  ]);
+});
+
+const order = async (devices: Devices, accept: readonly string[] = []) => {
+  const { job, art } = await exampleJob();
+  const made = await compiled(job, art);
+  return runJob(made.compiled, {
+    platform: nodePlatform,
+    resources: made.resources,
+    devices,
+    accept,
+  });
+};
+
+test('on devices that are both off, the marks bring the cut back onto the print', async () => {
+  const done = await order(simulatedDevices(nodePlatform, 5));
+  if (!done.ok) throw new Error(done.problem.what);
+  const [sheet] = (done.value satisfies RunReport).sheets;
+  expect(sheet?.registration.found.filter(Boolean)).toHaveLength(4);
+  expect(sheet?.registration.residual).toBeLessThan(0.05);
+  expect(sheet?.copies).toHaveLength(6);
+  for (const copy of sheet?.copies ?? []) {
+    expect(copy.deviation).toBeLessThan(0.12);
+    expect(copy.bleedLeft).toBeGreaterThan(1.3);
+    expect(copy.bleedLeft).toBeLessThanOrEqual(1.51);
+  }
+}, 60_000);
+
+test('the peeled labels show the print inside their edge and nothing outside', async () => {
+  const done = await order(simulatedDevices(nodePlatform, 5));
+  const sheet = done.ok ? done.value.sheets[0] : undefined;
+  const image = sheet?.peeled;
+  if (!image) throw new Error('no picture');
+  const at = (x: number, y: number): number[] => [
+    ...image.data
+      .subarray((Math.round((y * 120) / 25.4) * image.width + Math.round((x * 120) / 25.4)) * 4)
+      .subarray(0, 3),
+  ];
+  expect(Math.abs((at(5, 150)[0] ?? 0) - 0xe9)).toBeLessThan(3);
+  const counts = { purple: 0 };
+  for (let index = 0; index < image.data.length; index += 4) {
+    if (
+      Math.abs((image.data[index] ?? 0) - 122) < 12 &&
+      Math.abs((image.data[index + 1] ?? 0) - 47) < 12
+    )
+      counts.purple++;
+  }
+  const squareMm = (counts.purple * 25.4 * 25.4) / (120 * 120);
+  expect(squareMm).toBeGreaterThan(6 * 16 * 16 * 0.93);
+  expect(squareMm).toBeLessThan(6 * 16 * 16 * 1.05);
+}, 60_000);
+
+test('a sheet laid in the other way round is not cut', async () => {
+  const devices = simulatedDevices(nodePlatform, 5);
+  const turned: Devices = {
+    ...devices,
+    cutter: {
+      ...devices.cutter,
+      load: ({ image, dpi }) => ({
+        sensor: { image: warpImage(image, [-1, 0, 0, -1, image.width, image.height], image), dpi },
+        truth: [1, 0, 0, 1, 0, 0],
+      }),
+    },
+  };
+  const done = await order(turned);
+  const sheet = done.ok ? done.value.sheets[0] : undefined;
+  expect(sheet?.stopped).toContain('other way round');
+  expect(sheet?.copies).toEqual([]);
+}, 60_000);
+
+test('a blocker stops the run before anything is sent, unless it is accepted', async () => {
+  const { job, art } = await exampleJob();
+  const bad = runAll(job, {
+    name: 'move-copy',
+    args: { copy: 'piece-1#1', place: { sheet: 0, x: 35, y: 35, angle: 0 } },
+  });
+  const made = await compiled(bad, art);
+  let sent = 0;
+  const devices = simulatedDevices(nodePlatform, 5);
+  const counting: Devices = {
+    ...devices,
+    printer: { print: (page) => (sent++, devices.printer.print(page)) },
+  };
+  const shared = { platform: nodePlatform, resources: made.resources, devices: counting };
+  const stopped = await runJob(made.compiled, { ...shared, accept: [] });
+  expect(!stopped.ok && stopped.problem.where).toBe('in-keep-clear');
+  expect(sent).toBe(0);
+  const passed = await runJob(made.compiled, { ...shared, accept: ['in-keep-clear', 'overlap'] });
+  expect(passed.ok).toBe(true);
+  expect(sent).toBe(1);
+}, 60_000);
