@@ -1,0 +1,15 @@
+/** What a command says when it is done. */
+export interface Answer {
+  /** 0: done. 1: done, but there are blockers. */
+  readonly exit: 0 | 1;
+  /** Printed under `--json`. */
+  readonly document: unknown;
+  /** Printed without. */
+  readonly text: string;
+}
+
+/** One command of `peel`. */
+export interface CliCommand {
+  readonly usage: string;
+  run(argv: readonly string[]): Promise<Answer>;
+}

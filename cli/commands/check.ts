@@ -1,0 +1,20 @@
+import { readOptions } from '../arguments.ts';
+import type { CliCommand } from '../command.ts';
+import { readJob } from '../files.ts';
+import { callsFor } from '../ready.ts';
+import { terminalTask } from '../terminal-task.ts';
+
+export const check: CliCommand = {
+  usage: 'peel check JOB.peel [--today YYYY-MM-DD] [--json]',
+  async run(argv) {
+    const given = readOptions(argv, ['today']);
+    const job = readJob(given.rest[0], given.options.today);
+    const findings = await callsFor(job).findings({ job: job.job }, terminalTask());
+    const lines = findings.map(({ severity, code, what }) => `${severity} ${code}: ${what}`);
+    return {
+      exit: findings.some(({ severity }) => severity === 'blocker') ? 1 : 0,
+      document: { findings },
+      text: lines.join('\n') || 'Nothing to say: it can be printed.',
+    };
+  },
+};

@@ -1,0 +1,49 @@
+import { FORMATS, type Format } from '../../core/output/index.ts';
+import { needed, readOptions, refuse } from '../arguments.ts';
+import type { CliCommand } from '../command.ts';
+import { readJob, writeInto } from '../files.ts';
+import { callsFor } from '../ready.ts';
+import { terminalTask } from '../terminal-task.ts';
+
+function formats(list: string | boolean | undefined): Format[] {
+  const names =
+    typeof list === 'string'
+      ? list.split(',').map((name) => name.trim())
+      : ['pdf', 'svg', 'hpgl', 'json'];
+  for (const name of names) {
+    if (!FORMATS.includes(name as Format))
+      refuse(
+        `--formats: “${name}” is not written.`,
+        `Accepted: ${FORMATS.join(', ')}.`,
+        '--formats',
+      );
+  }
+  return names as Format[];
+}
+
+export const exportCommand: CliCommand = {
+  usage: `peel export JOB.peel --out DIR [--formats ${FORMATS.join(',')}] [--today YYYY-MM-DD] [--json]`,
+  async run(argv) {
+    const given = readOptions(argv, ['out', 'formats', 'today']);
+    const out = needed(given, 'out');
+    const wanted = formats(given.options.formats);
+    const job = readJob(given.rest[0], given.options.today);
+    const calls = callsFor(job);
+    const files = await calls.exportFiles({ job: job.job, formats: wanted }, terminalTask());
+    for (const { name, bytes } of files) writeInto(out, name, bytes);
+    const blockers = (await calls.findings({ job: job.job }, terminalTask())).filter(
+      ({ severity }) => severity === 'blocker',
+    );
+    return {
+      exit: blockers.length ? 1 : 0,
+      document: {
+        files: files.map(({ name, format, bytes }) => ({ name, format, bytes: bytes.length })),
+        blockers,
+      },
+      text: [
+        ...files.map(({ name }) => name),
+        ...blockers.map(({ code, what }) => `blocker ${code}: ${what}`),
+      ].join('\n'),
+    };
+  },
+};

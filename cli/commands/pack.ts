@@ -1,0 +1,45 @@
+import { performance } from 'node:perf_hooks';
+import { expectGood } from '../../core/base/index.ts';
+import { tryPack } from '../../core/sheet/index.ts';
+import { readOptions, refuse, whole } from '../arguments.ts';
+import type { CliCommand } from '../command.ts';
+import { readBytes, writeWhole } from '../files.ts';
+
+export const pack: CliCommand = {
+  usage:
+    'peel pack REQUEST.json [--out LAYOUT.json] [--effort N] [--seconds S] [--seed N] [--json]',
+  run(argv) {
+    const given = readOptions(argv, ['out', 'effort', 'seconds', 'seed']);
+    for (const name of ['effort', 'seed']) whole(given, name, 1);
+    const { seconds: cap } = given.options;
+    if (cap !== undefined && !(Number(cap) > 0))
+      refuse(`--seconds: “${cap}” is not a time.`, 'Write a number of seconds.', '--seconds');
+    const [path] = given.rest;
+    if (!path) return refuse('No request was named.', 'Give the path of a JSON file.');
+    let request: unknown;
+    try {
+      request = JSON.parse(new TextDecoder().decode(readBytes(path)));
+    } catch (error) {
+      if (error instanceof SyntaxError)
+        return refuse(
+          `${path} is not JSON.`,
+          'Write the request as documented under “peel pack”.',
+          path,
+        );
+      throw error;
+    }
+    const started = performance.now();
+    const answer = expectGood(tryPack(request));
+    const seconds = Math.round(performance.now() - started) / 1000;
+    // Step and repeat is one pass: it is never stopped, and effort and seed change nothing.
+    const document = { ...answer, seconds, stopped: false };
+    if (typeof given.options.out === 'string')
+      writeWhole(given.options.out, `${JSON.stringify(document, null, 1)}\n`);
+    const placed = Object.entries(answer.placed).map(([id, count]) => `${id}: ${count}`);
+    return Promise.resolve({
+      exit: 0,
+      document,
+      text: `${placed.join(', ')} on ${answer.sheets.length} sheet(s)`,
+    });
+  },
+};

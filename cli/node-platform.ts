@@ -1,0 +1,19 @@
+import { readFile } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { remembering, type Platform } from '../core/base/index.ts';
+
+/** The nearest folder above this file that holds package.json: the checkout. */
+function checkout(): string {
+  let folder = dirname(fileURLToPath(import.meta.url));
+  while (!existsSync(join(folder, 'package.json')) && dirname(folder) !== folder)
+    folder = dirname(folder);
+  return folder;
+}
+
+/** The assets that the set-up script collected from the installed packages. */
+export const nodePlatform: Platform = remembering({
+  asset: async (name) =>
+    new Uint8Array(await readFile(join(checkout(), '.cache/public/core', name))),
+});

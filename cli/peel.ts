@@ -1,0 +1,50 @@
+import { ProblemError } from '../core/base/index.ts';
+import { refuse } from './arguments.ts';
+import type { CliCommand } from './command.ts';
+import { check } from './commands/check.ts';
+import { demo } from './commands/demo.ts';
+import { exportCommand } from './commands/export.ts';
+import { pack } from './commands/pack.ts';
+import { run } from './commands/run.ts';
+import { size } from './commands/size.ts';
+
+const COMMANDS: Readonly<Record<string, CliCommand>> = {
+  size,
+  pack,
+  export: exportCommand,
+  check,
+  run,
+  demo,
+};
+
+function usage(): string {
+  return Object.values(COMMANDS)
+    .map((command) => command.usage)
+    .join('\n');
+}
+
+/** Runs one command and gives its exit code: 0 done, 1 done with blockers, 2 bad input. */
+async function main(argv: readonly string[]): Promise<number> {
+  const [name, ...rest] = argv;
+  if (name === undefined || name === '--help' || name === 'help') {
+    console.log(usage());
+    return name === undefined ? 2 : 0;
+  }
+  try {
+    const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
+    if (!command)
+      return refuse(
+        `“${name}” is not a command.`,
+        `Accepted: ${Object.keys(COMMANDS).join(', ')}.`,
+      );
+    const answer = await command.run(rest);
+    console.log(rest.includes('--json') ? JSON.stringify(answer.document) : answer.text);
+    return answer.exit;
+  } catch (error) {
+    if (!(error instanceof ProblemError)) throw error;
+    console.error(`peel: ${error.problem.what} ${error.problem.remedy}`);
+    return 2;
+  }
+}
+
+process.exitCode = await main(process.argv.slice(2));

@@ -1,0 +1,10 @@
+import type { Platform } from '../core/base/index.ts';
+import type { JobWithArt } from '../core/job/index.ts';
+import { peatFreeDots } from './jobs/peat-free-dots.ts';
+import { potLidSeals } from './jobs/pot-lid-seals.ts';
+import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
+
+/** The jobs of the demo workshop, the plant nursery Thistle & Fen, in the order of its shelf. */
+export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
+  return Promise.all([potLidSeals(platform), seedPacketFronts(platform), peatFreeDots(platform)]);
+}
