@@ -16,6 +16,6 @@ declare namespace WebAssembly {
   interface Instance {
     readonly exports: Record<string, unknown>;
   }
-  function compile(bytes: Uint8Array): Promise<Module>;
+  function compile(bytes: Uint8Array<ArrayBuffer>): Promise<Module>;
   function instantiate(module: Module, imports?: Record<string, unknown>): Promise<Instance>;
 }

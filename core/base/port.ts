@@ -1,12 +1,12 @@
 /** The one port of the core: bytes of the typefaces and WebAssembly modules that ship. */
 export interface Platform {
   /** The bytes of a shipped asset; rejects when there is none of that name. */
-  asset(name: string): Promise<Uint8Array>;
+  asset(name: string): Promise<Uint8Array<ArrayBuffer>>;
 }
 
 /** A platform that asks for each asset once. */
 export function remembering(platform: Platform): Platform {
-  const asked = new Map<string, Promise<Uint8Array>>();
+  const asked = new Map<string, Promise<Uint8Array<ArrayBuffer>>>();
   return {
     asset(name) {
       const known = asked.get(name);

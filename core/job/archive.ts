@@ -117,6 +117,13 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   return good({ jobs, documents, damaged });
 }
 
+/** Several files as one, with sorted entries and fixed times. */
+export function zipFiles(
+  files: readonly { readonly name: string; readonly bytes: Uint8Array }[],
+): Uint8Array {
+  return zip(Object.fromEntries(files.map(({ name, bytes }) => [name, bytes])));
+}
+
 function zip(files: Readonly<Record<string, Uint8Array>>): Uint8Array {
   const entries: Zippable = {};
   for (const name of Object.keys(files).sort()) {

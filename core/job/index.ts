@@ -4,6 +4,7 @@ export {
   parsePeel,
   writeBackup,
   writePeel,
+  zipFiles,
   type Backup,
   type JobWithArt,
 } from './archive.ts';

@@ -65,7 +65,7 @@ test('measuring again scales the artwork with the label', () => {
 test('a refused command says why and leaves the job as it was', () => {
   const job = withWords();
   const before = JSON.stringify(job);
-  for (const call of [
+  const calls: CommandCall[] = [
     { name: 'rename-job', args: { name: '  ' } },
     {
       name: 'measure-thing',
@@ -76,7 +76,8 @@ test('a refused command says why and leaves the job as it was', () => {
     { name: 'want', args: { piece: 'piece-1', count: 1e9 } },
     { name: 'delete-piece', args: { piece: 'piece-1' } },
     { name: 'change-piece', args: { piece: 'gone', changes: {} } },
-  ] satisfies CommandCall[]) {
+  ];
+  for (const call of calls) {
     const done = runCommand(job, call);
     expect(isProblem(done) && done.remedy.length).toBeGreaterThan(5);
   }

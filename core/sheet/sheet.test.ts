@@ -22,7 +22,6 @@ const piece = (id: string, edge: Piece['edge'], bleed = 2): Piece => ({
   elements: [],
 });
 const SEAL: Piece['edge'] = { kind: 'circle', diameter: 58 };
-const PACKET: Piece['edge'] = { kind: 'rectangle', width: 76, height: 102, radius: 3 };
 const plan = (changes: Partial<Plan> = {}): Plan => ({
   arrangement: 'step',
   gap: 3,

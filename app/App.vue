@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import MessageBar from './ui/MessageBar.vue';
+import TopBar from './ui/TopBar.vue';
+
+const route = useRoute();
+const inJob = computed(() => route.path.startsWith('/job/'));
+</script>
+
+<template>
+  <v-app>
+    <TopBar :in-job="inJob" />
+    <main class="place"><router-view /></main>
+    <MessageBar />
+  </v-app>
+</template>
+
+<style scoped>
+.place {
+  flex: 1;
+  min-height: 0;
+}
+</style>

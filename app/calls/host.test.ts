@@ -1,0 +1,97 @@
+import { Cancelled } from '../../core/base/index.ts';
+import { CallHost, type CallWorker } from './host.ts';
+import type { FromWorker, ToWorker } from './protocol.ts';
+
+class FakeWorker implements CallWorker {
+  onmessage: ((event: MessageEvent<FromWorker>) => void) | null = null;
+  onerror: ((event: ErrorEvent) => void) | null = null;
+  readonly heard: ToWorker[] = [];
+  ended = false;
+  postMessage(message: ToWorker): void {
+    this.heard.push(message);
+  }
+  terminate(): void {
+    this.ended = true;
+  }
+  say(message: FromWorker): void {
+    this.onmessage?.({ data: message } as MessageEvent<FromWorker>);
+  }
+}
+
+const hosted = (): { host: CallHost; workers: FakeWorker[] } => {
+  const workers: FakeWorker[] = [];
+  const start = (): FakeWorker => {
+    const worker = new FakeWorker();
+    workers.push(worker);
+    return worker;
+  };
+  return {
+    host: new CallHost(start, (id) =>
+      Promise.resolve(id === 'known' ? Uint8Array.of(7) : undefined),
+    ),
+    workers,
+  };
+};
+const read = { bytes: Uint8Array.of(1), name: 'a.png' };
+
+test('answers find their calls, whatever order they come in', async () => {
+  const { host, workers } = hosted();
+  const shares: number[] = [];
+  const first = host.call('readArt', read, (share) => shares.push(share));
+  const second = host.call('renderPage', { pdf: read.bytes, page: 0, dpi: 72 });
+  const [worker] = workers;
+  worker?.say({
+    kind: 'done',
+    id: 2,
+    answer: { width: 1, height: 1, data: new Uint8ClampedArray(4) },
+  });
+  worker?.say({ kind: 'progress', id: 1, share: 0.5, doing: 'reading' });
+  worker?.say({
+    kind: 'done',
+    id: 1,
+    answer: { ok: false, problem: { code: 'x', what: '', remedy: '' } },
+  });
+  await expect(second.answer).resolves.toMatchObject({ width: 1 });
+  await expect(first.answer).resolves.toMatchObject({ ok: false });
+  expect(shares).toEqual([0.5]);
+  expect(workers).toHaveLength(1);
+});
+
+test('a worker that does not stop within its grace is ended and replaced', async () => {
+  const { host, workers } = hosted();
+  const ongoing = host.call('readArt', read);
+  ongoing.cancel();
+  await expect(ongoing.answer).rejects.toBeInstanceOf(Cancelled);
+  expect(workers[0]?.ended).toBe(true);
+  void host.call('readArt', read).answer.catch(() => undefined);
+  expect(workers).toHaveLength(2);
+});
+
+test('a worker that stops in time is kept', async () => {
+  const { host, workers } = hosted();
+  const ongoing = host.call('readArt', read);
+  ongoing.cancel();
+  workers[0]?.say({ kind: 'cancelled', id: 1 });
+  await expect(ongoing.answer).rejects.toBeInstanceOf(Cancelled);
+  await new Promise((go) => setTimeout(go, 150));
+  expect(workers[0]?.ended).toBe(false);
+});
+
+test('art is given when it is asked for, and said to be missing when it is', async () => {
+  const { host, workers } = hosted();
+  void host.call('readArt', read).answer.catch(() => undefined);
+  workers[0]?.say({ kind: 'needs-art', art: 'known' });
+  workers[0]?.say({ kind: 'needs-art', art: 'lost' });
+  await new Promise((go) => setTimeout(go, 0));
+  expect(workers[0]?.heard.slice(1)).toEqual([
+    { kind: 'art', art: 'known', bytes: Uint8Array.of(7) },
+    { kind: 'art', art: 'lost', bytes: undefined },
+  ]);
+});
+
+test('a worker that breaks fails its calls instead of leaving them hanging', async () => {
+  const { host, workers } = hosted();
+  const ongoing = host.call('readArt', read);
+  workers[0]?.onerror?.({ message: 'no wasm' } as ErrorEvent);
+  await expect(ongoing.answer).rejects.toThrow('no wasm');
+});

@@ -1,0 +1,97 @@
+import { Cancelled } from '../../core/base/index.ts';
+import type { CallAnswer, CallArgs, CallName } from '../../core/calls.ts';
+import type { ArtBytes } from '../../core/job/index.ts';
+import type { FromWorker, ToWorker } from './protocol.ts';
+
+/** A call that is under way. */
+export interface Ongoing<N extends CallName> {
+  readonly answer: Promise<CallAnswer<N>>;
+  /** Stops it; the answer rejects with Cancelled. */
+  cancel(): void;
+}
+
+/** The part of a worker that the host uses. */
+export interface CallWorker {
+  postMessage(message: ToWorker): void;
+  onmessage: ((event: MessageEvent<FromWorker>) => void) | null;
+  onerror: ((event: ErrorEvent) => void) | null;
+  terminate(): void;
+}
+
+interface Waiting {
+  readonly done: (answer: never) => void;
+  readonly failed: (error: Error) => void;
+  readonly progress?: ((share: number, doing: string) => void) | undefined;
+}
+
+const GRACE = 100; // ms that a cancelled worker has to answer before it is ended
+
+/** Runs heavy calls in a worker and replaces a worker that does not stop in time. */
+export class CallHost {
+  private readonly start: () => CallWorker;
+  private readonly artBytes: ArtBytes;
+  private worker: CallWorker | undefined;
+  private readonly waiting = new Map<number, Waiting>();
+  private next = 1;
+
+  constructor(start: () => CallWorker, artBytes: ArtBytes) {
+    this.start = start;
+    this.artBytes = artBytes;
+  }
+
+  /** Starts a call; `progress` hears how far it is. */
+  call<N extends CallName>(
+    name: N,
+    args: CallArgs<N>,
+    progress?: (share: number, doing: string) => void,
+  ): Ongoing<N> {
+    const id = this.next++;
+    const answer = new Promise<CallAnswer<N>>((done, failed) => {
+      this.waiting.set(id, { done: done as Waiting['done'], failed, progress });
+    });
+    this.running().postMessage({ kind: 'call', id, name, args });
+    return { answer, cancel: () => this.cancel(id) };
+  }
+
+  private running(): CallWorker {
+    if (this.worker) return this.worker;
+    const worker = this.start();
+    worker.onmessage = ({ data }) => this.hear(data);
+    worker.onerror = (event) =>
+      this.replace(new Error(event.message || 'The worker failed to start.'));
+    this.worker = worker;
+    return worker;
+  }
+
+  private hear(message: FromWorker): void {
+    if (message.kind === 'needs-art') {
+      const { art } = message;
+      void this.artBytes(art).then((bytes) =>
+        this.worker?.postMessage({ kind: 'art', art, bytes }),
+      );
+      return;
+    }
+    const call = this.waiting.get(message.id);
+    if (!call) return;
+    if (message.kind === 'progress') return call.progress?.(message.share, message.doing);
+    this.waiting.delete(message.id);
+    if (message.kind === 'done') call.done(message.answer as never);
+    else call.failed(message.kind === 'cancelled' ? new Cancelled() : new Error(message.message));
+  }
+
+  private cancel(id: number): void {
+    if (!this.waiting.has(id)) return;
+    this.worker?.postMessage({ kind: 'cancel', id });
+    setTimeout(() => {
+      if (this.waiting.has(id)) this.replace(new Cancelled());
+    }, GRACE);
+  }
+
+  private replace(reason: Error): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    const ended = [...this.waiting.values()];
+    this.waiting.clear();
+    for (const call of ended) call.failed(reason);
+  }
+}

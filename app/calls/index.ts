@@ -1,0 +1,16 @@
+import type { CallWorker } from './host.ts';
+import { CallHost } from './host.ts';
+import { artBytes } from '../storage/index.ts';
+
+const start = (): CallWorker =>
+  new Worker(new URL('./worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'peel',
+  }) as unknown as CallWorker;
+
+/** The page's calls. Findings have a worker of their own, so that a long export does not hold them up. */
+export const calls = new CallHost(start, artBytes);
+export const proofCalls = new CallHost(start, artBytes);
+
+export { pagePlatform } from './page-platform.ts';
+export type { Ongoing } from './host.ts';

@@ -1,0 +1,10 @@
+import { remembering, type Platform } from '../../core/base/index.ts';
+
+/** The assets as the server has them, for a page and its workers. */
+export const pagePlatform: Platform = remembering({
+  async asset(name) {
+    const answer = await fetch(`/core/${name}`);
+    if (!answer.ok) throw new Error(`${name} was not found`);
+    return new Uint8Array(await answer.arrayBuffer());
+  },
+});

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { Finding } from '../../core/proof/index.ts';
+import CardPanel from '../ui/CardPanel.vue';
+import StateMark from '../ui/StateMark.vue';
+import { useJobStore } from './store/job-store.ts';
+
+/** A finding with what it says, why it matters, and the fix in it. */
+defineProps<{ finding: Finding; show?: boolean }>();
+defineEmits<{ show: [finding: Finding] }>();
+const store = useJobStore();
+const TITLES = { blocker: 'Stops the run', warning: 'Look at this', note: 'Good to know' } as const;
+const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
+const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
+</script>
+
+<template>
+  <CardPanel
+    :title="TITLES[finding.severity]"
+    :tone="TONES[finding.severity]"
+    :data-finding="finding.code"
+  >
+    <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ finding.what }}</p>
+    <p class="why">{{ finding.why }}</p>
+    <div class="actions">
+      <button v-if="finding.fix" class="link" type="button" @click="store.act(finding.fix.call)">
+        {{ finding.fix.label }}
+      </button>
+      <button v-if="show" class="link" type="button" @click="$emit('show', finding)">
+        Show me
+      </button>
+    </div>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 0 0 4px;
+}
+.mark {
+  margin-right: 7px;
+  vertical-align: -2px;
+}
+.why {
+  font-size: 12.5px;
+}
+.actions {
+  display: flex;
+  gap: 16px;
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { onBeforeUnmount, watch } from 'vue';
+import { texts } from '../texts.ts';
+import { useJobStore } from './store/job-store.ts';
+import { useJobKeys } from './job-keys.ts';
+import JobTicket from './ticket/JobTicket.vue';
+
+const props = defineProps<{ id: string }>();
+const store = useJobStore();
+watch(
+  () => props.id,
+  (id) => void store.open(id),
+  { immediate: true },
+);
+const flush = (): void => void store.flush();
+addEventListener('pagehide', flush);
+onBeforeUnmount(() => {
+  removeEventListener('pagehide', flush);
+  store.close();
+});
+useJobKeys(store);
+</script>
+
+<template>
+  <div v-if="store.state === 'missing'" class="missing">
+    <p>{{ texts.missing.what }}</p>
+    <v-btn color="primary" to="/">{{ texts.missing.remedy }}</v-btn>
+  </div>
+  <div v-else-if="store.job" class="job">
+    <JobTicket />
+    <div class="middle">
+      <p v-if="store.keepState === 'reading'" class="reading" role="status">
+        {{ texts.lock.reader }}
+        <button class="link" type="button" @click="store.takeOver">{{ texts.lock.take }}</button>
+      </p>
+      <div class="desk"><router-view /></div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.job {
+  display: flex;
+  height: 100%;
+  background: var(--paper);
+}
+.middle {
+  display: flex;
+  flex: 1;
+  flex-direction: column;
+  min-width: 0;
+}
+.desk {
+  flex: 1;
+  min-height: 0;
+}
+.reading {
+  margin: 0;
+  border-bottom: 1px solid var(--amber);
+  padding: 6px 18px;
+  background: var(--amber-soft);
+}
+.missing {
+  padding: 80px;
+  text-align: center;
+}
+</style>

@@ -1,0 +1,310 @@
+<script setup lang="ts">
+import {
+  mdiCircleOutline,
+  mdiFormatText,
+  mdiImageOutline,
+  mdiRectangleOutline,
+  mdiRedo,
+  mdiUndo,
+  mdiVectorCircleVariant,
+} from '@mdi/js';
+import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
+import { chooseFiles } from '../../storage/index.ts';
+import { texts } from '../../texts.ts';
+import BenchLayout from '../../ui/BenchLayout.vue';
+import CardPanel from '../../ui/CardPanel.vue';
+import IconButton from '../../ui/IconButton.vue';
+import FindingCard from '../FindingCard.vue';
+import { isTyping } from '../job-keys.ts';
+import { useDeskState } from './desk-state.ts';
+import ElementStack from './ElementStack.vue';
+import { newPlate, newRing, newWords } from './new-elements.ts';
+import PictureCard from './PictureCard.vue';
+import { PICTURE_FILES } from './picture-files.ts';
+import PieceBench from './PieceBench.vue';
+import PieceCard from './PieceCard.vue';
+import PlaceCard from './PlaceCard.vue';
+import PlateCard from './PlateCard.vue';
+import { useTakeFiles } from './take-files.ts';
+import WordsCard from './WordsCard.vue';
+
+const desk = useDeskState();
+const { take, paste } = useTakeFiles(desk);
+const wordsCard = ref<InstanceType<typeof WordsCard> | null>(null);
+const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
+const over = ref(false);
+const findings = computed(() =>
+  desk.store.findings.list.filter(
+    ({ where }) =>
+      where.piece === desk.piece.value?.id &&
+      where.sheet === undefined &&
+      (!desk.only.value || where.element === desk.only.value.id),
+  ),
+);
+
+async function addWords(bent: boolean): Promise<void> {
+  if (!desk.piece.value) return;
+  desk.add(newWords(desk.piece.value, bent));
+  await editWords();
+}
+
+async function editWords(): Promise<void> {
+  await nextTick();
+  await wordsCard.value?.focus();
+}
+
+async function addPicture(): Promise<void> {
+  await take(await chooseFiles(PICTURE_FILES, true));
+}
+
+function drop(event: DragEvent): void {
+  over.value = false;
+  const files = [...(event.dataTransfer?.files ?? [])];
+  const onto = (event.target as Element).closest('[data-element]')?.getAttribute('data-element');
+  const picture = desk.piece.value?.elements.find(
+    ({ id, kind }) => id === onto && kind === 'picture',
+  );
+  if (files.length) void take(files, picture?.id);
+}
+
+const NUDGES: Record<string, readonly [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+function nudge(event: KeyboardEvent, [x, y]: readonly [number, number]): void {
+  const { piece, elements, store, selected } = desk;
+  const moving = elements.value.filter(({ locked }) => !locked);
+  if (!piece.value || moving.length === 0) return;
+  const step = event.shiftKey ? 10 : event.ctrlKey || event.metaKey ? 0.1 : 1;
+  const changes = Object.fromEntries(
+    moving.map((one) => [one.id, { x: one.x + x * step, y: one.y + y * step }]),
+  );
+  store.act(
+    { name: 'change-elements', args: { piece: piece.value.id, changes, doing: 'nudge' } },
+    `nudge:${selected.value.join()}`,
+  );
+}
+
+function cycle(back: boolean): void {
+  const ids = desk.piece.value?.elements.map(({ id }) => id) ?? [];
+  const at = ids.indexOf(desk.selected.value[0] ?? '');
+  const next = ids[(at + (back ? -1 : 1) + ids.length) % ids.length];
+  if (next) desk.select(next);
+}
+
+function hear(event: KeyboardEvent): void {
+  if (isTyping(event)) return;
+  const { piece, store, selected } = desk;
+  const move = NUDGES[event.key];
+  if (move && selected.value.length) nudge(event, move);
+  else if (
+    (event.key === 'Delete' || event.key === 'Backspace') &&
+    piece.value &&
+    selected.value.length
+  ) {
+    store.act({
+      name: 'delete-elements',
+      args: { piece: piece.value.id, elements: selected.value },
+    });
+  } else if (
+    event.key.toLowerCase() === 'd' &&
+    (event.ctrlKey || event.metaKey) &&
+    piece.value &&
+    desk.only.value
+  ) {
+    store.act({
+      name: 'duplicate-element',
+      args: { piece: piece.value.id, element: desk.only.value.id },
+    });
+  } else if (event.key === 'Escape') selected.value = [];
+  else if (event.key === 'Enter' && desk.only.value?.kind === 'words') void editWords();
+  else if (event.key === '+' || event.key === '=') pieceBench.value?.bench.zoomBy(1.25);
+  else if (event.key === '-') pieceBench.value?.bench.zoomBy(0.8);
+  else if (event.key === '0') pieceBench.value?.bench.fit();
+  else if (event.key === '[' || event.key === ']') cycle(event.key === '[');
+  else return;
+  event.preventDefault();
+}
+
+function hearPaste(event: ClipboardEvent): void {
+  if (!(event.target as Element).closest?.('input, textarea, select')) paste(event);
+}
+
+addEventListener('keydown', hear);
+addEventListener('paste', hearPaste);
+onBeforeUnmount(() => {
+  removeEventListener('keydown', hear);
+  removeEventListener('paste', hearPaste);
+});
+</script>
+
+<template>
+  <BenchLayout cards="Selection">
+    <template #bench>
+      <div
+        class="whole"
+        :class="{ over }"
+        @dragover.prevent="over = true"
+        @dragleave.self="over = false"
+        @drop.prevent="drop"
+      >
+        <PieceBench ref="pieceBench" :desk="desk" @edit="editWords" />
+        <div class="tray walk">
+          <IconButton
+            :icon="mdiUndo"
+            :name="desk.store.undoLabel ? `${texts.undo} ${desk.store.undoLabel}` : texts.undo"
+            :disabled="!desk.store.undoLabel"
+            @click="desk.store.undo"
+          />
+          <IconButton
+            :icon="mdiRedo"
+            :name="desk.store.redoLabel ? `${texts.redo} ${desk.store.redoLabel}` : texts.redo"
+            :disabled="!desk.store.redoLabel"
+            @click="desk.store.redo"
+          />
+        </div>
+        <div class="tray tools" role="toolbar" aria-label="Add to the piece">
+          <IconButton named :icon="mdiImageOutline" name="Picture" @click="addPicture" />
+          <IconButton named :icon="mdiFormatText" name="Words" @click="addWords(false)" />
+          <IconButton named :icon="mdiVectorCircleVariant" name="Around" @click="addWords(true)" />
+          <IconButton
+            named
+            :icon="mdiRectangleOutline"
+            name="Plate"
+            @click="desk.piece.value && desk.add(newPlate(desk.piece.value))"
+          />
+          <IconButton
+            named
+            :icon="mdiCircleOutline"
+            name="Ring"
+            @click="desk.piece.value && desk.add(newRing(desk.piece.value))"
+          />
+        </div>
+        <ul class="legend">
+          <li>
+            <svg viewBox="0 0 24 6"><path class="kiss" d="M0 3H24" /></svg>kiss cut
+          </li>
+          <li>
+            <svg viewBox="0 0 24 6"><rect class="bleed" width="24" height="6" rx="2" /></svg>bleed
+          </li>
+        </ul>
+        <ElementStack class="stack" :desk="desk" />
+        <p v-if="desk.piece.value?.elements.length === 0" class="empty">
+          Drop a picture here, or start with one of the tools above.
+        </p>
+      </div>
+    </template>
+    <template #cards>
+      <WordsCard
+        v-if="desk.only.value?.kind === 'words'"
+        ref="wordsCard"
+        :desk="desk"
+        :words="desk.only.value"
+      />
+      <PictureCard
+        v-else-if="desk.only.value?.kind === 'picture'"
+        :desk="desk"
+        :picture="desk.only.value"
+        @replace="take($event, desk.only.value?.id)"
+      />
+      <PlateCard
+        v-else-if="desk.only.value?.kind === 'plate'"
+        :desk="desk"
+        :plate="desk.only.value"
+      />
+      <CardPanel
+        v-else-if="desk.elements.value.length > 1"
+        :title="`${desk.elements.value.length} elements`"
+        peeled
+        ><p class="quiet">Drag or nudge them together.</p></CardPanel
+      >
+      <FindingCard
+        v-for="finding in findings"
+        :key="finding.code + finding.where.element"
+        :finding="finding"
+      />
+      <PlaceCard v-if="desk.only.value" :desk="desk" :element="desk.only.value" />
+      <PieceCard v-if="desk.elements.value.length === 0" :desk="desk" />
+    </template>
+  </BenchLayout>
+</template>
+
+<style scoped>
+.whole {
+  position: relative;
+  height: 100%;
+}
+.over {
+  outline: 3px dashed var(--apricot);
+  outline-offset: -10px;
+}
+.tray {
+  position: absolute;
+  top: 30px;
+  display: flex;
+  border-radius: var(--r-tray);
+  padding: 5px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.walk {
+  left: 32px;
+}
+.tools {
+  left: 50%;
+  transform: translateX(-50%);
+}
+.legend {
+  position: absolute;
+  bottom: 18px;
+  left: 32px;
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  margin: 0;
+  border-radius: 18px;
+  padding: 10px 15px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+  list-style: none;
+}
+.legend svg {
+  width: 22px;
+  height: 6px;
+  margin-right: 7px;
+}
+.kiss {
+  stroke: var(--kiss);
+  stroke-width: 2;
+  stroke-dasharray: 5 3;
+}
+.bleed {
+  fill: var(--apricot);
+  opacity: 0.6;
+}
+.stack {
+  position: absolute;
+  bottom: 18px;
+  left: 50%;
+  transform: translateX(-54%);
+}
+.empty {
+  position: absolute;
+  bottom: 96px;
+  left: 50%;
+  margin: 0;
+  border-radius: var(--r-tray);
+  padding: 8px 20px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+  transform: translateX(-50%);
+}
+@media (max-width: 1200px) {
+  .legend {
+    bottom: 74px;
+  }
+}
+</style>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { elementTitle } from '../../../core/piece/index.ts';
+import DrawnNodes from '../../ui/DrawnNodes.vue';
+import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import type { DeskState } from './desk-state.ts';
+
+/** The elements as small pictures, printed from left to right. Dragging one puts it elsewhere. */
+const props = defineProps<{ desk: DeskState }>();
+const items = computed(() => props.desk.compiled.value?.elements ?? []);
+
+function drop(event: DragEvent, to: number): void {
+  const element = event.dataTransfer?.getData('application/x-peel-element');
+  if (element && props.desk.piece.value)
+    props.desk.store.act({
+      name: 'reorder-element',
+      args: { piece: props.desk.piece.value.id, element, to },
+    });
+}
+</script>
+
+<template>
+  <div
+    v-if="items.length"
+    class="stack"
+    role="group"
+    aria-label="Elements, printed from left to right"
+  >
+    <span class="quiet">below</span>
+    <div class="items">
+      <button
+        v-for="({ element, compiled }, index) in items"
+        :key="element.id"
+        type="button"
+        :title="elementTitle(element, (id) => desk.store.job?.art[id])"
+        :aria-label="elementTitle(element, (id) => desk.store.job?.art[id])"
+        :aria-pressed="desk.selected.value.includes(element.id)"
+        draggable="true"
+        @click="desk.select(element.id, $event.shiftKey)"
+        @dragstart="$event.dataTransfer?.setData('application/x-peel-element', element.id)"
+        @dragover.prevent
+        @drop.stop.prevent="drop($event, index)"
+      >
+        <svg
+          :viewBox="`${-compiled.width / 2 - 0.5} ${-compiled.height / 2 - 0.5} ${compiled.width + 1} ${compiled.height + 1}`"
+          aria-hidden="true"
+        >
+          <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
+        </svg>
+      </button>
+    </div>
+    <span class="quiet">above</span>
+  </div>
+</template>
+
+<style scoped>
+.stack {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  border-radius: var(--r-tray);
+  padding: 6px 14px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.items {
+  display: flex;
+  gap: 6px;
+  max-width: min(46vw, 420px);
+  padding: 3px;
+  overflow-x: auto;
+}
+button {
+  flex: none;
+  width: 46px;
+  height: 46px;
+  border: 1px solid var(--line);
+  border-radius: 11px;
+  padding: 4px;
+  background: #f1e9de;
+  cursor: pointer;
+}
+button[aria-pressed='true'] {
+  outline: 2.5px solid var(--apricot);
+}
+svg {
+  width: 100%;
+  height: 100%;
+}
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { artSize } from '../../../core/art/index.ts';
+import { findPictureDpi, type Picture } from '../../../core/piece/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { chooseFiles } from '../../storage/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import ChoiceRow from '../../ui/ChoiceRow.vue';
+import FactRow from '../../ui/FactRow.vue';
+import { useSettings } from '../../ui/settings-store.ts';
+import { PICTURE_FILES } from './picture-files.ts';
+import type { DeskState } from './desk-state.ts';
+
+const props = defineProps<{ desk: DeskState; picture: Picture }>();
+const emit = defineEmits<{ replace: [files: File[]] }>();
+const settings = useSettings();
+const art = computed(() => props.desk.store.job?.art[props.picture.art]);
+const dpi = computed(() => art.value && findPictureDpi(props.picture, art.value));
+const own = computed(() => art.value && artSize(art.value));
+const fits = [
+  { value: 'contain', name: 'Whole' },
+  { value: 'cover', name: 'Fill' },
+  { value: 'free', name: 'Stretch' },
+] as const;
+
+async function replace(): Promise<void> {
+  emit('replace', await chooseFiles(PICTURE_FILES));
+}
+</script>
+
+<template>
+  <CardPanel :title="art?.name ?? 'Missing picture'" peeled>
+    <FactRow label="In its frame"
+      ><ChoiceRow
+        :model-value="picture.fit"
+        label="How the picture fills its frame"
+        :choices="fits"
+        @update:model-value="desk.change({ fit: $event })"
+    /></FactRow>
+    <FactRow v-if="own" label="Own size"
+      ><span
+        >{{ formatLength(own.width, settings.unit) }} ×
+        {{ formatLength(own.height, settings.unit) }}</span
+      ></FactRow
+    >
+    <FactRow label="In print"
+      ><span>{{ dpi ? `${Math.round(dpi)} dpi` : 'Vector, sharp at any size' }}</span></FactRow
+    >
+    <button class="link" type="button" @click="replace">Replace the picture</button>
+  </CardPanel>
+</template>

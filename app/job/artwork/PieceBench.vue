@@ -1,0 +1,315 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { pathData } from '../../../core/drawing/index.ts';
+import { shapePath } from '../../../core/shape/index.ts';
+import { elementSize, elementTitle, type PieceElement } from '../../../core/piece/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import BenchRulers from '../../ui/BenchRulers.vue';
+import { useBenchView } from '../../ui/bench-view.ts';
+import DrawnNodes from '../../ui/DrawnNodes.vue';
+import { useSettings } from '../../ui/settings-store.ts';
+import ZoomTray from '../../ui/ZoomTray.vue';
+import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import type { DeskState } from './desk-state.ts';
+import { useElementGestures, type Corner } from './gestures.ts';
+import { boxOfElements } from './snap.ts';
+
+/** The piece at true proportion on release paper, and what is selected on it. */
+const props = defineProps<{ desk: DeskState }>();
+const emit = defineEmits<{ edit: [] }>();
+const settings = useSettings();
+const svg = ref<SVGSVGElement | null>(null);
+const compiled = computed(() => props.desk.compiled.value);
+const frame = () => {
+  const { width = 60, height = 60 } = compiled.value ?? {};
+  const rim = 8;
+  return {
+    left: -width / 2 - rim,
+    top: -height / 2 - rim,
+    right: width / 2 + rim,
+    bottom: height / 2 + rim,
+  };
+};
+const bench = useBenchView(svg, frame);
+const gestures = useElementGestures(props.desk, bench);
+const view = computed(() => bench.view.value);
+const px = computed(() => 1 / view.value.scale);
+const paper = computed(frame);
+const ring = computed(() =>
+  compiled.value
+    ? pathData(compiled.value.bleed) + pathData(shapePath(compiled.value.piece.edge))
+    : '',
+);
+const CORNERS: readonly Corner[] = [
+  { x: -1, y: -1 },
+  { x: 1, y: -1 },
+  { x: 1, y: 1 },
+  { x: -1, y: 1 },
+];
+const title = (element: PieceElement): string =>
+  elementTitle(element, (id) => props.desk.store.job?.art[id]);
+const turnOf = (element: PieceElement): string =>
+  `translate(${element.x} ${element.y}) rotate(${element.angle})`;
+const half = (element: PieceElement): { w: number; h: number } => {
+  const { width, height } = elementSize(element);
+  return { w: width / 2, h: height / 2 };
+};
+
+/** While something moves: how far it is from the nearer side of the piece, across and down. */
+const distances = computed(() => {
+  const box = gestures.active.value ? boxOfElements(props.desk.elements.value) : undefined;
+  if (!box || !compiled.value) return [];
+  const [w, h] = [compiled.value.width / 2, compiled.value.height / 2];
+  const [x, y] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
+  const across = x <= 0 ? { from: -w, to: box.left } : { from: box.right, to: w };
+  const down = y <= 0 ? { from: -h, to: box.top } : { from: box.bottom, to: h };
+  const say = ({ from, to }: { from: number; to: number }): string =>
+    formatLength(to - from, settings.unit);
+  return [
+    {
+      path: `M${across.from} ${y}H${across.to}`,
+      x: (across.from + across.to) / 2,
+      y,
+      text: say(across),
+    },
+    { path: `M${x} ${down.from}V${down.to}`, x, y: (down.from + down.to) / 2, text: say(down) },
+  ];
+});
+
+function press(event: PointerEvent): void {
+  if (!(event.target as Element).closest('[data-grip]')) props.desk.selected.value = [];
+}
+
+defineExpose({ bench });
+</script>
+
+<template>
+  <svg ref="svg" class="bench" aria-label="The piece" @pointerdown="press">
+    <g v-if="compiled" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
+      <rect
+        class="paper"
+        :x="paper.left"
+        :y="paper.top"
+        :width="paper.right - paper.left"
+        :height="paper.bottom - paper.top"
+        :rx="3"
+      />
+      <clipPath id="bleed-clip"><path :d="pathData(compiled.bleed)" /></clipPath>
+      <g clip-path="url(#bleed-clip)">
+        <path class="stock" :d="pathData(compiled.bleed)" :fill="desk.store.job?.stock.color" />
+        <DrawnNodes
+          v-if="compiled.ground"
+          :nodes="[compiled.ground]"
+          :sources="pageSources"
+          :version="resourceVersion"
+        />
+        <g
+          v-for="{ element, compiled: drawn } in compiled.elements"
+          :key="element.id"
+          data-grip
+          :data-element="element.id"
+          class="element"
+          :class="{ locked: element.locked }"
+          :transform="turnOf(element)"
+          @pointerdown.stop="gestures.startMove($event, element.id)"
+          @dblclick="emit('edit')"
+        >
+          <title>{{ title(element) }}</title>
+          <DrawnNodes :nodes="drawn.nodes" :sources="pageSources" :version="resourceVersion" />
+          <rect
+            v-if="
+              element.kind === 'picture' ||
+              (element.kind === 'words' && element.path.kind === 'straight')
+            "
+            class="hit"
+            :x="-half(element).w"
+            :y="-half(element).h"
+            :width="2 * half(element).w"
+            :height="2 * half(element).h"
+          />
+          <rect
+            v-if="drawn.needs.length"
+            class="missing"
+            :x="-half(element).w"
+            :y="-half(element).h"
+            :width="2 * half(element).w"
+            :height="2 * half(element).h"
+          />
+        </g>
+      </g>
+      <path class="bleed" :d="ring" />
+      <path class="kiss" :d="pathData(compiled.trim)" />
+      <path class="safe" :d="pathData(compiled.safe)" />
+      <path
+        v-for="(guide, index) in gestures.guides.value"
+        :key="index"
+        class="guide"
+        :d="
+          guide.axis === 'x'
+            ? `M${guide.at} ${paper.top}V${paper.bottom}`
+            : `M${paper.left} ${guide.at}H${paper.right}`
+        "
+      />
+      <g
+        v-for="element in desk.elements.value"
+        :key="element.id"
+        :transform="turnOf(element)"
+        class="selection"
+      >
+        <rect
+          class="halo"
+          :x="-half(element).w"
+          :y="-half(element).h"
+          :width="2 * half(element).w"
+          :height="2 * half(element).h"
+        />
+        <rect
+          class="frame"
+          :x="-half(element).w"
+          :y="-half(element).h"
+          :width="2 * half(element).w"
+          :height="2 * half(element).h"
+        />
+        <template v-if="desk.only.value && !element.locked">
+          <path class="stem" :d="`M0 ${-half(element).h}V${-half(element).h - 22 * px}`" />
+          <circle
+            data-grip
+            data-turn
+            class="grip turn"
+            :cy="-half(element).h - 22 * px"
+            :r="6 * px"
+            @pointerdown.stop="gestures.startTurn($event, element)"
+          />
+          <circle
+            v-for="corner in CORNERS"
+            :key="`${corner.x}${corner.y}`"
+            data-grip
+            :data-corner="`${corner.x},${corner.y}`"
+            class="grip"
+            :cx="corner.x * half(element).w"
+            :cy="corner.y * half(element).h"
+            :r="6 * px"
+            @pointerdown.stop="gestures.startResize($event, element, corner)"
+          />
+        </template>
+      </g>
+      <g v-for="(distance, index) in distances" :key="index" class="distance">
+        <path :d="distance.path" />
+        <g :transform="`translate(${distance.x} ${distance.y}) scale(${px})`">
+          <rect x="-26" y="-10" width="52" height="20" rx="10" />
+          <text y="4.5">{{ distance.text }}</text>
+        </g>
+      </g>
+    </g>
+  </svg>
+  <BenchRulers :bench="bench" />
+  <ZoomTray class="zoom" :bench="bench" whole="whole piece" />
+</template>
+
+<style scoped>
+.bench {
+  display: block;
+  width: 100%;
+  height: 100%;
+  touch-action: none;
+}
+.paper {
+  fill: var(--release);
+  filter: drop-shadow(0 8px 22px #44203d2b);
+}
+.element {
+  cursor: move;
+}
+.locked {
+  cursor: default;
+}
+.hit {
+  fill: transparent;
+}
+.missing {
+  fill: #8a7a8f33;
+  stroke: #b5432a;
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+  stroke-dasharray: 3 3;
+}
+.bleed {
+  fill: var(--apricot);
+  fill-opacity: 0.3;
+  fill-rule: evenodd;
+  stroke: var(--apricot);
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+.kiss,
+.safe,
+.guide {
+  fill: none;
+  pointer-events: none;
+  vector-effect: non-scaling-stroke;
+}
+.kiss {
+  stroke: var(--kiss);
+  stroke-width: 1.6px;
+  stroke-dasharray: 7 4;
+}
+.safe {
+  stroke: #5d2a5359;
+  stroke-width: 1px;
+  stroke-dasharray: 1.5 4;
+}
+.guide {
+  stroke: #5d2a53;
+  stroke-width: 1.2px;
+  stroke-dasharray: 2 4;
+}
+.selection rect,
+.stem {
+  fill: none;
+  pointer-events: none;
+  vector-effect: non-scaling-stroke;
+}
+.halo {
+  stroke: #fff;
+  stroke-width: 4px;
+}
+.frame,
+.stem {
+  stroke: #5d2a53;
+  stroke-width: 1.5px;
+}
+.grip {
+  fill: #fffdf9;
+  stroke: #5d2a53;
+  stroke-width: 1.5px;
+  vector-effect: non-scaling-stroke;
+  cursor: nwse-resize;
+}
+.turn {
+  cursor: grab;
+  fill: var(--apricot);
+}
+.distance {
+  pointer-events: none;
+}
+.distance path {
+  stroke: #5d2a53;
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+}
+.distance rect {
+  fill: #fffdf9;
+  stroke: #5d2a53;
+}
+.distance text {
+  fill: #44203d;
+  font-size: 12px;
+  text-anchor: middle;
+}
+.zoom {
+  position: absolute;
+  right: 14px;
+  bottom: 18px;
+}
+</style>

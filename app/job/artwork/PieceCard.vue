@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import CardPanel from '../../ui/CardPanel.vue';
+import ColorChips from '../../ui/ColorChips.vue';
+import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
+import type { DeskState } from './desk-state.ts';
+import { PALETTE } from './palette.ts';
+
+/** The pieces of the job, and the ground of the one on the desk. */
+const props = defineProps<{ desk: DeskState }>();
+
+function ground(color: string | null): void {
+  if (props.desk.piece.value)
+    props.desk.store.act({
+      name: 'change-piece',
+      args: { piece: props.desk.piece.value.id, changes: { ground: color } },
+    });
+}
+
+function rename(event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim();
+  if (props.desk.piece.value && name)
+    props.desk.store.act({
+      name: 'change-piece',
+      args: { piece: props.desk.piece.value.id, changes: { name } },
+    });
+}
+
+function addVariety(): void {
+  const { piece, store } = props.desk;
+  if (!piece.value) return;
+  const count = (store.job?.pieces.length ?? 0) + 1;
+  if (
+    store.act({
+      name: 'copy-piece',
+      args: { piece: piece.value.id, name: `${piece.value.name} ${count}`.slice(0, 120) },
+    })
+  ) {
+    props.desk.show(store.job?.pieces[count - 1]?.id ?? '');
+  }
+}
+
+function remove(): void {
+  const { piece, store } = props.desk;
+  if (!piece.value) return;
+  const { id } = piece.value;
+  if (store.act({ name: 'delete-piece', args: { piece: id } }))
+    props.desk.show(store.job?.pieces[0]?.id ?? '');
+}
+</script>
+
+<template>
+  <CardPanel v-if="desk.piece.value && desk.store.job" title="Piece" peeled>
+    <input
+      class="well name"
+      :value="desk.piece.value.name"
+      aria-label="Name of the piece"
+      maxlength="120"
+      @change="rename"
+    />
+    <p class="quiet">Ground, out to the bleed</p>
+    <ColorChips
+      label="Ground"
+      none="No ground"
+      :model-value="desk.piece.value.ground"
+      :colors="PALETTE"
+      @update:model-value="ground"
+    />
+  </CardPanel>
+  <CardPanel v-if="desk.store.job" title="Varieties" :aside="String(desk.store.job.pieces.length)">
+    <div class="pieces">
+      <button
+        v-for="piece in desk.store.job.pieces"
+        :key="piece.id"
+        type="button"
+        :aria-pressed="piece.id === desk.piece.value?.id"
+        @click="desk.show(piece.id)"
+      >
+        <PieceThumbnail :job="desk.store.job" :piece="piece.id" />
+        <span>{{ piece.name }}</span>
+      </button>
+    </div>
+    <button class="link" type="button" @click="addVariety">Add a variety</button>
+    <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
+      Delete this one
+    </button>
+  </CardPanel>
+</template>
+
+<style scoped>
+.name {
+  box-sizing: border-box;
+  width: 100%;
+  font-family: var(--display);
+  font-size: 16px;
+}
+p {
+  margin: 10px 0 0;
+}
+.pieces {
+  display: grid;
+  gap: 4px;
+  margin-bottom: 6px;
+}
+.pieces button {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 42px;
+  border: 0;
+  border-radius: 10px;
+  padding: 3px 8px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.pieces button:hover,
+.pieces button[aria-pressed='true'] {
+  background: var(--apricot-soft);
+}
+.pieces svg {
+  flex: none;
+  width: 36px;
+  height: 36px;
+}
+.link + .link {
+  margin-left: 16px;
+}
+</style>

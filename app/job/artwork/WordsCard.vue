@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import type { Words } from '../../../core/piece/index.ts';
+import { TYPEFACES, type WordsPath } from '../../../core/type/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import ChoiceRow from '../../ui/ChoiceRow.vue';
+import ColorChips from '../../ui/ColorChips.vue';
+import FactRow from '../../ui/FactRow.vue';
+import LengthField from '../../ui/LengthField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import type { DeskState } from './desk-state.ts';
+import { PALETTE } from './palette.ts';
+
+const props = defineProps<{ desk: DeskState; words: Words }>();
+const field = ref<HTMLTextAreaElement | null>(null);
+const set = computed(
+  () =>
+    props.desk.compiled.value?.elements.find(({ element }) => element.id === props.words.id)
+      ?.compiled.words,
+);
+const came = computed(() => set.value?.size ?? props.words.size);
+const circle = computed(() => (props.words.path.kind === 'circle' ? props.words.path : undefined));
+const aligns = [
+  { value: 'left', name: 'Left' },
+  { value: 'centre', name: 'Centre' },
+  { value: 'right', name: 'Right' },
+] as const;
+const fits = [
+  { value: 'shrink', name: 'Shrink' },
+  { value: 'fixed', name: 'Keep size' },
+] as const;
+const paths = [
+  { value: 'straight', name: 'Straight' },
+  { value: 'outside', name: 'Over' },
+  { value: 'inside', name: 'Under' },
+] as const;
+const path = computed(() => circle.value?.side ?? 'straight');
+
+function bend(value: 'straight' | 'outside' | 'inside'): void {
+  if (value === path.value) return;
+  const piece = props.desk.compiled.value;
+  if (value === 'straight' || !piece)
+    return props.desk.change({
+      path: { kind: 'straight' },
+      y: Math.round((piece?.height ?? 40) * 2.2) / 10,
+    });
+  const least = Math.min(piece.width, piece.height) / 2 - piece.piece.safe;
+  const letter = props.words.size * 0.3;
+  const radius = Math.max(3, least - (value === 'outside' ? letter : 0.4));
+  const bent: WordsPath = {
+    kind: 'circle',
+    radius,
+    side: value,
+    angle: value === 'outside' ? 0 : 180,
+    reach: 180,
+  };
+  props.desk.change({ path: bent, x: 0, y: 0 });
+}
+
+function bent(changes: Partial<NonNullable<typeof circle.value>>): void {
+  if (circle.value) props.desk.change({ path: { ...circle.value, ...changes } }, 'bend');
+}
+
+async function focus(): Promise<void> {
+  await nextTick();
+  field.value?.focus();
+  field.value?.select();
+}
+defineExpose({ focus });
+</script>
+
+<template>
+  <CardPanel title="Words" peeled>
+    <textarea
+      ref="field"
+      class="well text"
+      :value="words.text"
+      rows="2"
+      spellcheck="true"
+      aria-label="The words"
+      maxlength="5000"
+      @input="desk.change({ text: ($event.target as HTMLTextAreaElement).value }, 'type')"
+      @keydown.esc="field?.blur()"
+    />
+    <FactRow label="Typeface">
+      <select
+        class="well face"
+        :value="words.typeface"
+        aria-label="Typeface"
+        @change="desk.change({ typeface: ($event.target as HTMLSelectElement).value })"
+      >
+        <option v-for="face in TYPEFACES" :key="face.id" :value="face.id">{{ face.name }}</option>
+      </select>
+    </FactRow>
+    <FactRow label="Size"
+      ><NumberField
+        label="Size in points"
+        :model-value="words.size"
+        suffix="pt"
+        :digits="1"
+        :min="0.5"
+        :max="1000"
+        :step="0.5"
+        @update:model-value="desk.change({ size: $event }, 'size')"
+    /></FactRow>
+    <p v-if="Math.abs(came - words.size) > 0.05" class="came">
+      Prints at {{ came.toFixed(1) }} pt to fit its room.
+    </p>
+    <FactRow label="Spacing"
+      ><NumberField
+        label="Letter spacing"
+        :model-value="words.tracking"
+        suffix="%"
+        :min="-50"
+        :max="200"
+        @update:model-value="desk.change({ tracking: $event }, 'tracking')"
+    /></FactRow>
+    <FactRow v-if="!circle && words.text.includes('\n')" label="Between lines"
+      ><NumberField
+        label="Leading"
+        :model-value="words.leading"
+        suffix="em"
+        :digits="2"
+        :min="0.5"
+        :max="5"
+        :step="0.05"
+        @update:model-value="desk.change({ leading: $event }, 'leading')"
+    /></FactRow>
+    <FactRow label="Too long?"
+      ><ChoiceRow
+        :model-value="words.fit"
+        label="When the words are too long"
+        :choices="fits"
+        @update:model-value="desk.change({ fit: $event })"
+    /></FactRow>
+    <FactRow v-if="words.fit === 'shrink'" label="Down to"
+      ><NumberField
+        label="Least size in points"
+        :model-value="words.least"
+        suffix="pt"
+        :digits="1"
+        :min="1"
+        :max="1000"
+        :step="0.5"
+        @update:model-value="desk.change({ least: $event }, 'least')"
+    /></FactRow>
+    <FactRow v-if="!circle" label="Stand"
+      ><ChoiceRow
+        :model-value="words.align"
+        label="Alignment"
+        :choices="aligns"
+        @update:model-value="desk.change({ align: $event })"
+    /></FactRow>
+    <FactRow label="Run"
+      ><ChoiceRow
+        :model-value="path"
+        label="Straight or around a circle"
+        :choices="paths"
+        @update:model-value="bend"
+    /></FactRow>
+    <template v-if="circle">
+      <FactRow label="Circle’s radius"
+        ><LengthField
+          label="Radius of the circle"
+          :model-value="circle.radius"
+          :min="1"
+          :max="1000"
+          @update:model-value="bent({ radius: $event })"
+      /></FactRow>
+      <FactRow label="Middle at"
+        ><NumberField
+          label="Middle of the words, degrees from the top"
+          :model-value="circle.angle"
+          suffix="°"
+          :digits="1"
+          @update:model-value="bent({ angle: $event })"
+      /></FactRow>
+    </template>
+    <ColorChips
+      label="Colour of the words"
+      :model-value="words.color"
+      :colors="PALETTE"
+      @update:model-value="desk.change({ color: $event ?? words.color })"
+    />
+  </CardPanel>
+</template>
+
+<style scoped>
+.text {
+  box-sizing: border-box;
+  width: 100%;
+  margin-bottom: 6px;
+  font-family: var(--display);
+  font-size: 17px;
+  resize: vertical;
+}
+.face {
+  max-width: 156px;
+}
+.came {
+  margin: 2px 0 4px;
+  color: var(--ink-2);
+  font-size: 12.5px;
+  text-align: right;
+}
+</style>

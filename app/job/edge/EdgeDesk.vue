@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { pathData } from '../../../core/drawing/index.ts';
+import { shapePath, SHAPE_KINDS, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
+import { useBenchView } from '../../ui/bench-view.ts';
+import BenchLayout from '../../ui/BenchLayout.vue';
+import CardPanel from '../../ui/CardPanel.vue';
+import ChoiceRow from '../../ui/ChoiceRow.vue';
+import DrawnNodes from '../../ui/DrawnNodes.vue';
+import FactRow from '../../ui/FactRow.vue';
+import LengthField from '../../ui/LengthField.vue';
+import ZoomTray from '../../ui/ZoomTray.vue';
+import { useJobStore } from '../store/job-store.ts';
+import { pageSources, resourceVersion } from '../store/page-resources.ts';
+
+const store = useJobStore();
+const seen = ref<'printed' | 'cut'>('printed');
+const piece = computed(() => store.job?.pieces[0]);
+const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
+const frame = () => {
+  const { width = 60, height = 60 } = compiled.value ?? {};
+  return {
+    left: -width / 2 - 6,
+    top: -height / 2 - 6,
+    right: width / 2 + 6,
+    bottom: height / 2 + 6,
+  };
+};
+const svg = ref<SVGSVGElement | null>(null);
+const bench = useBenchView(svg, frame);
+const line = (by: number): string => (piece.value ? pathData(shapePath(piece.value.edge, by)) : '');
+const looks = [
+  { value: 'printed', name: 'As printed' },
+  { value: 'cut', name: 'As cut' },
+] as const;
+const NAMES = { circle: 'Round', ellipse: 'Oval', rectangle: 'Square' } as const;
+const shapes = SHAPE_KINDS.map((value) => ({ value, name: NAMES[value] }));
+
+function reshape(kind: EdgeShape['kind']): void {
+  if (!piece.value || piece.value.edge.kind === kind) return;
+  const { width, height } = shapeSize(piece.value.edge);
+  const edges: Record<EdgeShape['kind'], EdgeShape> = {
+    circle: { kind, diameter: Math.min(width, height) } as EdgeShape,
+    ellipse: {
+      kind,
+      width,
+      height: kind === 'ellipse' && width === height ? height * 0.75 : height,
+    } as EdgeShape,
+    rectangle: { kind, width, height, radius: 3 } as EdgeShape,
+  };
+  for (const one of store.job?.pieces ?? []) change(one.id, { edge: edges[kind] });
+}
+
+function change(id: string, changes: { edge?: EdgeShape; bleed?: number; safe?: number }): void {
+  store.act(
+    { name: 'change-piece', args: { piece: id, changes } },
+    `edge:${Object.keys(changes).join()}`,
+  );
+}
+
+function changeAll(changes: { bleed?: number; safe?: number }): void {
+  for (const one of store.job?.pieces ?? []) change(one.id, changes);
+}
+</script>
+
+<template>
+  <BenchLayout cards="Edge">
+    <template #bench>
+      <svg ref="svg" class="bench" role="img" aria-label="The piece with its edge and bleed">
+        <g
+          v-if="compiled"
+          :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
+        >
+          <path class="paper" :d="line(compiled.piece.bleed + 4)" />
+          <clipPath id="as-cut"><path :d="line(0)" /></clipPath>
+          <g :clip-path="seen === 'cut' ? 'url(#as-cut)' : undefined">
+            <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
+          </g>
+          <template v-if="seen === 'printed'">
+            <path class="kiss" :d="line(0)" />
+            <path class="safe" :d="line(-compiled.piece.safe)" />
+          </template>
+        </g>
+      </svg>
+      <div class="looks"><ChoiceRow v-model="seen" label="How it is seen" :choices="looks" /></div>
+      <ZoomTray class="zoom" :bench="bench" whole="whole piece" />
+    </template>
+    <template #cards>
+      <CardPanel v-if="piece" title="Edge" peeled>
+        <FactRow label="Shape"
+          ><ChoiceRow
+            :model-value="piece.edge.kind"
+            label="Shape"
+            :choices="shapes"
+            @update:model-value="reshape"
+        /></FactRow>
+        <FactRow label="Bleed beyond the edge"
+          ><LengthField
+            label="Bleed"
+            :model-value="piece.bleed"
+            :min="0"
+            :max="20"
+            @update:model-value="changeAll({ bleed: $event })"
+        /></FactRow>
+        <FactRow label="Words keep inside by"
+          ><LengthField
+            label="Safe inset"
+            :model-value="piece.safe"
+            :min="0"
+            :max="50"
+            @update:model-value="changeAll({ safe: $event })"
+        /></FactRow>
+        <p class="quiet">
+          The ground prints out to the bleed, so that a cut that is a little off shows no paper.
+        </p>
+      </CardPanel>
+    </template>
+  </BenchLayout>
+</template>
+
+<style scoped>
+.bench {
+  width: 100%;
+  height: 100%;
+  touch-action: none;
+}
+.paper {
+  fill: var(--release);
+}
+.kiss,
+.safe {
+  fill: none;
+  vector-effect: non-scaling-stroke;
+}
+.kiss {
+  stroke: var(--kiss);
+  stroke-width: 1.6px;
+  stroke-dasharray: 7 4;
+}
+.safe {
+  stroke: #5d2a5366;
+  stroke-dasharray: 1.5 3.5;
+}
+.looks,
+.zoom {
+  position: absolute;
+}
+.looks {
+  top: 18px;
+  left: 50%;
+  transform: translateX(-50%);
+}
+.zoom {
+  right: 14px;
+  bottom: 18px;
+}
+</style>

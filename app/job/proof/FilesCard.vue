@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { Cancelled } from '../../../core/base/index.ts';
+import { zipFiles } from '../../../core/job/index.ts';
+import { fileStem, type Format, type MadeFile } from '../../../core/output/index.ts';
+import { calls, type Ongoing } from '../../calls/index.ts';
+import { download } from '../../storage/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import { useMessages } from '../../ui/messages-store.ts';
+import { useJobStore } from '../store/job-store.ts';
+
+/** The files that the job can be saved as, and what each is for. */
+const store = useJobStore();
+const messages = useMessages();
+const busy = ref<Format>();
+const share = ref(0);
+let ongoing: Ongoing<'exportFiles'> | undefined;
+
+const FILES: readonly { format: Format; name: string; purpose: string; type: string }[] = [
+  { format: 'pdf', name: 'PDF', purpose: 'to print, at true size', type: 'application/pdf' },
+  {
+    format: 'svg',
+    name: 'Cut lines, SVG',
+    purpose: 'for cutter programs, in mm',
+    type: 'image/svg+xml',
+  },
+  {
+    format: 'hpgl',
+    name: 'Cut lines, HPGL',
+    purpose: 'straight to a cutter',
+    type: 'application/vnd.hp-hpgl',
+  },
+  { format: 'png', name: 'PNG', purpose: 'a picture of each sheet', type: 'image/png' },
+];
+
+async function save(format: Format, type: string): Promise<void> {
+  const job = store.job;
+  if (!job) return;
+  busy.value = format;
+  share.value = 0;
+  try {
+    ongoing = calls.call('exportFiles', { job, formats: [format] }, (part) => (share.value = part));
+    const files = await ongoing.answer;
+    give(files, type, fileStem(job.name));
+  } catch (error) {
+    if (!(error instanceof Cancelled)) messages.sayError(error);
+  } finally {
+    busy.value = undefined;
+  }
+}
+
+function give(files: readonly MadeFile[], type: string, stem: string): void {
+  const [only] = files;
+  if (!only) return messages.say('There is no sheet to save yet: say how many copies are wanted.');
+  if (files.length === 1) download(only.name, only.bytes, type);
+  else download(`${stem}-${only.format}.zip`, zipFiles(files), 'application/zip');
+  const bytes = files.reduce((sum, file) => sum + file.bytes.length, 0);
+  messages.say(
+    `${files.length === 1 ? only.name : `${files.length} files`}, ${Math.max(1, Math.round(bytes / 1024))} kB`,
+  );
+}
+</script>
+
+<template>
+  <CardPanel title="Save as" peeled>
+    <div v-for="file in FILES" :key="file.format" class="file">
+      <button
+        class="link"
+        type="button"
+        :disabled="busy !== undefined"
+        :data-format="file.format"
+        @click="save(file.format, file.type)"
+      >
+        {{ file.name }}
+      </button>
+      <span class="quiet">{{ file.purpose }}</span>
+    </div>
+    <div v-if="busy" class="busy">
+      <v-progress-linear :model-value="share * 100" color="primary" rounded />
+      <button class="link" type="button" @click="ongoing?.cancel()">Cancel</button>
+    </div>
+    <p class="quiet">In the print dialog choose 100 % and no “fit to page”.</p>
+  </CardPanel>
+</template>
+
+<style scoped>
+.file {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  align-items: center;
+  min-height: var(--row);
+}
+.file .link {
+  white-space: nowrap;
+}
+.file .quiet {
+  font-size: 12.5px;
+  text-align: right;
+}
+.busy {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+p {
+  margin: 8px 0 0;
+  font-size: 12.5px;
+}
+</style>

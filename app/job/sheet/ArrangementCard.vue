@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { boxWithin } from '../../../core/geometry/index.ts';
+import { keepClear, printable, sheetMarks } from '../../../core/stock/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import ChoiceRow from '../../ui/ChoiceRow.vue';
+import FactRow from '../../ui/FactRow.vue';
+import LengthField from '../../ui/LengthField.vue';
+import { useJobStore } from '../store/job-store.ts';
+import type { Plan } from '../../../core/sheet/index.ts';
+
+const store = useJobStore();
+const plan = computed(() => store.job?.plan);
+const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
+const onOff = [
+  { value: 'on', name: 'Print' },
+  { value: 'off', name: 'None' },
+] as const;
+const cuts = [
+  { value: 'kiss', name: 'Kiss' },
+  { value: 'through', name: 'Through' },
+] as const;
+const unprinted = computed(() => {
+  if (!store.job || !plan.value?.marks.on) return false;
+  const room = printable(store.job.stock);
+  return sheetMarks(store.job.stock, plan.value.marks).some(
+    ({ x, y, size }) =>
+      !boxWithin({ left: x - size, right: x + size, top: y - size, bottom: y + size }, room),
+  );
+});
+const zone = computed(() =>
+  store.job && plan.value ? keepClear(store.job.stock, plan.value.marks)[0] : undefined,
+);
+
+function change(changes: Partial<Plan>, key?: string): void {
+  store.act({ name: 'change-plan', args: { changes } }, key);
+}
+</script>
+
+<template>
+  <CardPanel v-if="plan" title="Arrangement" peeled>
+    <FactRow label="How"
+      ><span>{{
+        plan.arrangement === 'spots' ? 'into the sheet’s labels' : 'rows and columns'
+      }}</span></FactRow
+    >
+    <FactRow v-if="plan.arrangement === 'step'" label="Gap, edge to edge"
+      ><LengthField
+        label="Gap"
+        :model-value="plan.gap"
+        :min="0"
+        :max="100"
+        @update:model-value="change({ gap: $event }, 'gap')"
+    /></FactRow>
+    <FactRow label="Edges are cut"
+      ><ChoiceRow
+        :model-value="plan.cut"
+        label="How edges are cut"
+        :choices="cuts"
+        @update:model-value="change({ cut: $event })"
+    /></FactRow>
+    <FactRow label="Registration marks"
+      ><ChoiceRow
+        :model-value="plan.marks.on ? 'on' : 'off'"
+        label="Registration marks"
+        :choices="onOff"
+        @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
+    /></FactRow>
+    <template v-if="plan.marks.on">
+      <FactRow label="Size of a mark"
+        ><LengthField
+          label="Size of a mark"
+          :model-value="plan.marks.size"
+          :min="2"
+          :max="12"
+          @update:model-value="change({ marks: { ...plan.marks, size: $event } }, 'mark size')"
+      /></FactRow>
+      <FactRow label="From the sheet’s sides"
+        ><LengthField
+          label="Inset of the marks"
+          :model-value="plan.marks.inset"
+          :min="3"
+          :max="60"
+          @update:model-value="change({ marks: { ...plan.marks, inset: $event } }, 'mark inset')"
+      /></FactRow>
+      <p v-if="unprinted" class="why">
+        A mark reaches into the margin that the printer cannot print. Set it further in.
+      </p>
+      <p v-else-if="zone" class="quiet">
+        Each keeps {{ (zone.right - zone.left).toFixed(0) }} mm square clear for the sensor.
+      </p>
+    </template>
+    <button
+      v-if="moved.length"
+      class="link"
+      type="button"
+      @click="store.act({ name: 'return-copies', args: { copies: moved } })"
+    >
+      Put {{ moved.length }} moved {{ moved.length === 1 ? 'copy' : 'copies' }} back
+    </button>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 6px 0 0;
+  font-size: 12.5px;
+}
+.why {
+  color: var(--amber-text);
+}
+</style>

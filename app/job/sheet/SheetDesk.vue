@@ -1,0 +1,278 @@
+<script setup lang="ts">
+import { mdiRedo, mdiUndo } from '@mdi/js';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { compileSheet } from '../../../core/sheet/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { texts } from '../../texts.ts';
+import { useBenchView } from '../../ui/bench-view.ts';
+import BenchLayout from '../../ui/BenchLayout.vue';
+import IconButton from '../../ui/IconButton.vue';
+import { useSettings } from '../../ui/settings-store.ts';
+import ZoomTray from '../../ui/ZoomTray.vue';
+import FindingCard from '../FindingCard.vue';
+import { isTyping } from '../job-keys.ts';
+import { useJobStore } from '../store/job-store.ts';
+import ArrangementCard from './ArrangementCard.vue';
+import { useCopyDrag } from './copy-drag.ts';
+import CopyCard from './CopyCard.vue';
+import DraggedCopy from './DraggedCopy.vue';
+import SheetCopies from './SheetCopies.vue';
+import SheetStrip from './SheetStrip.vue';
+import WantedCard from './WantedCard.vue';
+
+const store = useJobStore();
+const settings = useSettings();
+const route = useRoute();
+const index = ref(Number(route.query.sheet ?? 0));
+const selected = ref<string>();
+const svg = ref<SVGSVGElement | null>(null);
+
+const sheets = computed(() => store.layout?.sheets ?? []);
+const current = computed(() => Math.min(index.value, Math.max(0, sheets.value.length - 1)));
+const sheet = computed(() =>
+  store.job
+    ? compileSheet(store.job, sheets.value[current.value] ?? { placements: [] }, store.pieces)
+    : undefined,
+);
+const stock = computed(() => store.job?.stock);
+const frame = () => ({
+  left: 0,
+  top: 0,
+  right: stock.value?.width ?? 210,
+  bottom: stock.value?.height ?? 297,
+});
+const bench = useBenchView(svg, frame);
+const view = computed(() => bench.view.value);
+const drag = useCopyDrag({ sheet, bench, index: current, selected, store });
+const copy = computed(() =>
+  sheet.value?.copies.find(({ placement }) => placement.copy === selected.value),
+);
+const findings = computed(() =>
+  store.findings.list.filter(
+    ({ where, severity }) => where.sheet === current.value && severity !== 'note',
+  ),
+);
+
+watch(
+  () => route.query,
+  ({ sheet: wanted, copy: shown }) => {
+    if (wanted !== undefined) index.value = Number(wanted);
+    if (shown) selected.value = String(shown);
+  },
+  { immediate: true },
+);
+
+function press(event: PointerEvent): void {
+  if (!(event.target as Element).closest('[data-grip]')) selected.value = undefined;
+}
+
+const NUDGES: Record<string, readonly [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+function hear(event: KeyboardEvent): void {
+  if (isTyping(event)) return;
+  const move = NUDGES[event.key];
+  if (move && copy.value) {
+    const step = event.shiftKey ? 10 : event.ctrlKey || event.metaKey ? 0.1 : 1;
+    const { x, y, angle, copy: id } = copy.value.placement;
+    const place = { sheet: current.value, x: x + move[0] * step, y: y + move[1] * step, angle };
+    store.act({ name: 'move-copy', args: { copy: id, place } }, `nudge:${id}`);
+  } else if (event.key === 'Escape') selected.value = undefined;
+  else if (event.key === '+' || event.key === '=') bench.zoomBy(1.25);
+  else if (event.key === '-') bench.zoomBy(0.8);
+  else if (event.key === '0') bench.fit();
+  else return;
+  event.preventDefault();
+}
+addEventListener('keydown', hear);
+onBeforeUnmount(() => removeEventListener('keydown', hear));
+</script>
+
+<template>
+  <BenchLayout cards="Sheet">
+    <template #bench>
+      <svg ref="svg" class="bench" aria-label="The sheet" @pointerdown="press">
+        <g v-if="stock && sheet" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
+          <rect
+            class="paper"
+            :width="stock.width"
+            :height="stock.height"
+            rx="1"
+            :fill="stock.color"
+          />
+          <rect
+            class="printable"
+            :x="stock.margins[3]"
+            :y="stock.margins[0]"
+            :width="stock.width - stock.margins[1] - stock.margins[3]"
+            :height="stock.height - stock.margins[0] - stock.margins[2]"
+          />
+          <rect
+            v-for="(zone, at) in sheet.zones"
+            :key="at"
+            class="zone"
+            :x="zone.left"
+            :y="zone.top"
+            :width="zone.right - zone.left"
+            :height="zone.bottom - zone.top"
+            rx="5"
+          />
+          <SheetCopies
+            :sheet="sheet"
+            :selected="selected"
+            :hidden="drag.dragged.value?.copy.placement.copy"
+            @grip="drag.start"
+          />
+          <g v-for="(mark, at) in sheet.marks" :key="`mark${at}`" class="dot">
+            <circle :cx="mark.x" :cy="mark.y" :r="mark.size / 2" />
+            <circle
+              v-if="mark.style === 'ring'"
+              class="ring"
+              :cx="mark.x"
+              :cy="mark.y"
+              :r="mark.size * 0.775"
+              :stroke-width="mark.size * 0.15"
+            />
+          </g>
+        </g>
+      </svg>
+      <DraggedCopy v-if="drag.dragged.value" :dragged="drag.dragged.value" :view="view" />
+      <p v-if="sheets.length === 0" class="empty">
+        No copy fits or none is wanted: say how many at the right, or choose another stock.
+      </p>
+      <div class="tray walk">
+        <IconButton
+          :icon="mdiUndo"
+          :name="store.undoLabel ? `${texts.undo} ${store.undoLabel}` : texts.undo"
+          :disabled="!store.undoLabel"
+          @click="store.undo"
+        />
+        <IconButton
+          :icon="mdiRedo"
+          :name="store.redoLabel ? `${texts.redo} ${store.redoLabel}` : texts.redo"
+          :disabled="!store.redoLabel"
+          @click="store.redo"
+        />
+      </div>
+      <ul class="legend">
+        <li>
+          <svg viewBox="0 0 24 6"><path class="cut" :class="store.job?.plan.cut" d="M0 3H24" /></svg
+          >{{ store.job?.plan.cut }} cut
+        </li>
+        <li v-if="sheet?.zones.length">
+          <svg viewBox="0 0 24 8"><rect class="zone" width="24" height="8" rx="3" /></svg>keep clear
+        </li>
+      </ul>
+      <SheetStrip v-model="index" class="strip" :current="current" />
+      <ZoomTray class="zoom" :bench="bench" whole="whole sheet" />
+    </template>
+    <template #cards>
+      <CopyCard v-if="copy" :copy="copy" :sheet="current" />
+      <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
+      <WantedCard />
+      <ArrangementCard />
+      <p v-if="stock" class="quiet">
+        {{ stock.name }}, {{ formatLength(stock.width, settings.unit) }} ×
+        {{ formatLength(stock.height, settings.unit) }}
+      </p>
+    </template>
+  </BenchLayout>
+</template>
+
+<style scoped>
+.bench {
+  display: block;
+  width: 100%;
+  height: 100%;
+  touch-action: none;
+}
+.paper {
+  filter: drop-shadow(0 8px 22px #44203d2b);
+}
+.printable {
+  fill: none;
+  stroke: #8c7d8d;
+  stroke-width: 1px;
+  stroke-dasharray: 4 4;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+.zone {
+  fill: #f2a65a;
+  fill-opacity: 0.24;
+}
+.dot {
+  fill: #111;
+  pointer-events: none;
+}
+.ring {
+  fill: none;
+  stroke: #111;
+}
+.tray,
+.legend,
+.strip,
+.zoom,
+.empty {
+  position: absolute;
+}
+.tray {
+  border-radius: var(--r-tray);
+  padding: 5px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.walk {
+  top: 16px;
+  left: 16px;
+}
+.legend {
+  bottom: 18px;
+  left: 16px;
+  margin: 0;
+  border-radius: 18px;
+  padding: 10px 15px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+  list-style: none;
+}
+.legend svg {
+  width: 22px;
+  height: 8px;
+  margin-right: 7px;
+}
+.cut {
+  stroke: var(--kiss);
+  stroke-width: 2;
+  stroke-dasharray: 5 3;
+}
+.through {
+  stroke: var(--through);
+  stroke-dasharray: none;
+}
+.strip {
+  bottom: 18px;
+  left: 50%;
+  transform: translateX(-50%);
+}
+.zoom {
+  right: 14px;
+  bottom: 18px;
+}
+.empty {
+  top: 44%;
+  left: 50%;
+  width: 320px;
+  margin: 0;
+  border-radius: var(--r-card);
+  padding: 14px 20px;
+  background: var(--card);
+  text-align: center;
+  transform: translate(-50%, -50%);
+}
+</style>

@@ -1,0 +1,200 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { isProblem, problem } from '../../../core/base/index.ts';
+import {
+  afterStep,
+  compilePieces,
+  redo,
+  runCommand,
+  startHistory,
+  undo,
+  type CommandCall,
+  type History,
+  type Job,
+} from '../../../core/job/index.ts';
+import { arrange } from '../../../core/sheet/index.ts';
+import {
+  askToKeep,
+  askToWrite,
+  findJob,
+  hearKept,
+  isFull,
+  keepJob,
+  tellKept,
+  type WriterLock,
+} from '../../storage/index.ts';
+import { texts } from '../../texts.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import { autosave } from './autosave.ts';
+import { loadFor, pageCompiler, resourceVersion } from './page-resources.ts';
+import { useFindings } from './findings.ts';
+
+export type KeepState = 'kept' | 'keeping' | 'failed' | 'reading';
+
+/** The open job: its value, its history, and what follows from it. Replaced whole at every change. */
+export const useJobStore = defineStore('job', () => {
+  const messages = useMessages();
+  const history = shallowRef<History>();
+  /** The value during a gesture, before it becomes one step. */
+  const gesture = shallowRef<Job>();
+  const state = ref<'loading' | 'open' | 'missing'>('loading');
+  const keepState = ref<KeepState>('kept');
+  let lock: WriterLock | undefined;
+  let stopHearing: () => void = () => undefined;
+
+  const job = computed(() => gesture.value ?? history.value?.now);
+  const pieces = computed(() => {
+    void resourceVersion.value;
+    return job.value ? compilePieces(job.value, pageCompiler) : new Map<string, never>();
+  });
+  const layout = computed(() => (job.value ? arrange(job.value) : undefined));
+  const findings = useFindings(() => history.value?.now);
+  const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
+  const redoLabel = computed(() => history.value?.future[0]?.label);
+
+  const saving = autosave<Job>(
+    async (value) => {
+      await keepJob(value, Date.now());
+      tellKept(value.id);
+    },
+    (told, error) => {
+      if (told === 'failed' && keepState.value !== 'failed') {
+        if (isFull(error))
+          messages.sayProblem(problem('storage/full', texts.full.what, texts.full.remedy));
+        else messages.sayError(error);
+      }
+      keepState.value = told;
+    },
+  );
+
+  async function open(id: string): Promise<void> {
+    close();
+    state.value = 'loading';
+    const found = await findJob(id).catch((error: unknown) => {
+      messages.sayError(error);
+      return undefined;
+    });
+    if (!found?.ok) {
+      if (found) messages.sayProblem(found.problem);
+      state.value = 'missing';
+      return;
+    }
+    show(found.value.job);
+    state.value = 'open';
+    write(id, false);
+    stopHearing = hearKept((kept) => {
+      if (kept === id && keepState.value === 'reading') void refresh(id);
+    });
+  }
+
+  function show(value: Job): void {
+    gesture.value = undefined;
+    history.value = startHistory(value);
+    void loadFor(value).catch(messages.sayError);
+  }
+
+  async function refresh(id: string): Promise<void> {
+    const found = await findJob(id);
+    if (found?.ok) show(found.value.job);
+  }
+
+  function write(id: string, take: boolean): void {
+    lock?.release();
+    lock = askToWrite(
+      id,
+      {
+        onWriter() {
+          const wasReading = keepState.value === 'reading';
+          keepState.value = 'kept';
+          if (wasReading) void refresh(id);
+        },
+        onReader: () => (keepState.value = 'reading'),
+      },
+      take,
+    );
+  }
+
+  function close(): void {
+    void saving.flush();
+    lock?.release();
+    lock = undefined;
+    stopHearing();
+    history.value = undefined;
+    gesture.value = undefined;
+    keepState.value = 'kept';
+  }
+
+  /** Whether this tab may change the job; says so when it may not. */
+  function mayWrite(): boolean {
+    if (keepState.value !== 'reading') return true;
+    messages.say(texts.lock.reader, { label: texts.lock.take, run: takeOver });
+    return false;
+  }
+
+  function takeOver(): void {
+    if (job.value) write(job.value.id, true);
+  }
+
+  function accept(next: History): void {
+    if (next === history.value) return;
+    history.value = next;
+    gesture.value = undefined;
+    saving.changed(next.now);
+    void loadFor(next.now).catch(messages.sayError);
+    void askToKeep();
+  }
+
+  /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
+  function act(call: CommandCall, key?: string): boolean {
+    const now = history.value;
+    if (!now || !mayWrite()) return false;
+    const done = runCommand(now.now, call);
+    if (isProblem(done)) {
+      messages.sayProblem(done);
+      return false;
+    }
+    accept(afterStep(now, done.job, done.label, key));
+    return true;
+  }
+
+  /** Shows a change while a gesture lasts. Kept too, so that a reload in its middle loses nothing. */
+  function preview(call: CommandCall): void {
+    const now = history.value?.now;
+    if (!now || keepState.value === 'reading') return;
+    const done = runCommand(now, call);
+    if (isProblem(done)) return;
+    gesture.value = done.job;
+    saving.changed(done.job);
+  }
+
+  /** Ends a gesture without a step. */
+  function drop(): void {
+    if (!gesture.value) return;
+    gesture.value = undefined;
+    if (history.value) saving.changed(history.value.now);
+  }
+
+  function walk(step: (history: History) => History): void {
+    if (history.value && mayWrite()) accept(step(history.value));
+  }
+
+  return {
+    job,
+    state,
+    keepState,
+    pieces,
+    layout,
+    findings,
+    undoLabel,
+    redoLabel,
+    open,
+    close,
+    act,
+    preview,
+    drop,
+    takeOver,
+    flush: () => saving.flush(),
+    undo: () => walk(undo),
+    redo: () => walk(redo),
+  };
+});

@@ -1,0 +1,134 @@
+import type { Job } from '../../../core/job/index.ts';
+import type { Finding } from '../../../core/proof/index.ts';
+import type { Layout } from '../../../core/sheet/index.ts';
+import { shapeSize } from '../../../core/shape/index.ts';
+import { formatLength, type Unit } from '../../../core/units/index.ts';
+import { texts } from '../../texts.ts';
+
+export type LineState = 'done' | 'look' | 'stop' | 'open';
+export type LineId = 'thing' | 'size' | 'stock' | 'artwork' | 'edge' | 'copies' | 'proof' | 'run';
+
+/** One line of the job ticket. */
+export interface TicketLine {
+  readonly id: LineId;
+  readonly name: string;
+  readonly fact: string;
+  readonly state: LineState;
+  /** The desk that it opens. */
+  readonly desk: string;
+}
+
+/** What the ticket is written from. */
+export interface TicketFacts {
+  readonly job: Job;
+  readonly layout: Layout;
+  readonly findings: readonly Finding[];
+  readonly looking: boolean;
+  readonly unit: Unit;
+  readonly lastRun: string | undefined;
+}
+
+const SHEET_CODES = new Set([
+  'outside-printable',
+  'in-keep-clear',
+  'overlap',
+  'does-not-fit',
+  'nothing-wanted',
+  'bleeds-meet',
+]);
+
+/** The lines of the job ticket from top to bottom, each with its fact and state. */
+export function ticketLines(facts: TicketFacts): TicketLine[] {
+  const { job, unit, findings, looking, lastRun } = facts;
+  const line = (id: LineId, desk: string, fact: string, state: LineState): TicketLine => ({
+    id,
+    name: texts.ticket[id],
+    desk,
+    fact,
+    state,
+  });
+  const elements = job.pieces.reduce((sum, piece) => sum + piece.elements.length, 0);
+  const onSheet = findings.filter(({ code }) => SHEET_CODES.has(code));
+  const onArtwork = findings.filter(
+    ({ code }) => !SHEET_CODES.has(code) && code !== 'spot-shape-differs',
+  );
+  const wrongSpot = findings.some(({ code }) => code === 'spot-shape-differs');
+  return [
+    line('thing', 'size', thingFact(job, unit), 'done'),
+    line('size', 'size', sizeFact(job, unit), 'done'),
+    line('stock', 'stock', job.stock.name, wrongSpot ? 'look' : 'done'),
+    line(
+      'artwork',
+      'artwork',
+      `${count(job.pieces.length, 'piece')} · ${count(elements, 'element')}`,
+      elements === 0 ? 'open' : stateOf(onArtwork),
+    ),
+    line(
+      'edge',
+      'edge',
+      `As the shape · bleed ${formatLength(job.pieces[0]?.bleed ?? 0, unit)}`,
+      'done',
+    ),
+    line('copies', 'sheet', copiesFact(facts), stateOf(onSheet)),
+    line(
+      'proof',
+      'proof',
+      proofFact(findings, looking),
+      looking && findings.length === 0 ? 'open' : stateOf(findings),
+    ),
+    line('run', 'run', lastRun ?? 'Not yet', lastRun ? 'done' : 'open'),
+  ];
+}
+
+const count = (number: number, one: string): string => `${number} ${one}${number === 1 ? '' : 's'}`;
+
+function stateOf(findings: readonly Finding[]): LineState {
+  if (findings.some(({ severity }) => severity === 'blocker')) return 'stop';
+  return findings.some(({ severity }) => severity === 'warning') ? 'look' : 'done';
+}
+
+function thingFact({ thing }: Job, unit: Unit): string {
+  switch (thing.kind) {
+    case 'lid':
+      return `Lid, ${formatLength(thing.size, unit)} ${thing.measured === 'diameter' ? 'across the flat' : 'around'}`;
+    case 'face':
+      return `Face, ${formatLength(thing.width, unit)} × ${formatLength(thing.height, unit)}`;
+    case 'label-sheet':
+      return 'A bought label sheet';
+  }
+}
+
+/** The finished size of a job's label as it is told. */
+export function sizeFact({ pieces }: Pick<Job, 'pieces'>, unit: Unit): string {
+  const edge = pieces[0]?.edge;
+  if (!edge) return '';
+  const { width, height } = shapeSize(edge);
+  if (edge.kind === 'circle') return `Round, Ø ${formatLength(width, unit)}`;
+  const shape = edge.kind === 'ellipse' ? 'Oval, ' : '';
+  return `${shape}${formatLength(width, unit)} × ${formatLength(height, unit)}`;
+}
+
+function copiesFact({ job, layout }: TicketFacts): string {
+  const numbers = job.pieces.map(({ id }) => job.plan.wanted[id] ?? 0);
+  const wanted = numbers.reduce((sum, number) => sum + number, 0);
+  const each =
+    numbers.length > 1 && numbers.every((number) => number === numbers[0])
+      ? ` · ${numbers[0]} of each`
+      : '';
+  return `${wanted} wanted${each || ` · ${count(layout.sheets.length, 'sheet')}`}`;
+}
+
+function proofFact(findings: readonly Finding[], looking: boolean): string {
+  if (findings.length === 0) return looking ? 'Looking …' : 'Nothing to mend';
+  const number = (severity: Finding['severity']): number =>
+    findings.filter((one) => one.severity === severity).length;
+  const parts = [
+    [number('blocker'), 'blocker'],
+    [number('warning'), 'warning'],
+    [number('note'), 'note'],
+  ] as const;
+  return parts
+    .filter(([many]) => many > 0)
+    .map(([many, name]) => count(many, name))
+    .join(' · ');
+}

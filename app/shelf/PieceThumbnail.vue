@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue';
+import { pathData } from '../../core/drawing/index.ts';
+import type { PieceSource } from '../../core/piece/index.ts';
+import { pageCompiler, pageSources, resourceVersion } from '../job/store/page-resources.ts';
+import DrawnNodes from '../ui/DrawnNodes.vue';
+
+/** A piece as it will be in the hand: cut along its edge, on the paper's colour. */
+const props = defineProps<{ job: PieceSource & { stock: { color: string } }; piece: string }>();
+const compiled = computed(() => {
+  void resourceVersion.value;
+  const found = props.job.pieces.find(({ id }) => id === props.piece);
+  return found && pageCompiler.compile(found, props.job);
+});
+const clip = useId();
+const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''));
+</script>
+
+<template>
+  <svg
+    v-if="compiled"
+    :viewBox="`${-compiled.width / 2 - 0.5} ${-compiled.height / 2 - 0.5} ${compiled.width + 1} ${compiled.height + 1}`"
+    aria-hidden="true"
+  >
+    <clipPath :id="clip"><path :d="trim" /></clipPath>
+    <path class="paper" :d="trim" :fill="job.stock.color" />
+    <g :clip-path="`url(#${clip})`">
+      <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.paper {
+  filter: drop-shadow(0 0.6px 1.2px #44203d40);
+}
+</style>

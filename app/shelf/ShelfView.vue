@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Beginning } from '../../core/job/index.ts';
+import { chooseFiles } from '../storage/index.ts';
+import { texts } from '../texts.ts';
+import BeginningPicture from './BeginningPicture.vue';
+import JobCard from './JobCard.vue';
+import { useShelf } from './shelf-store.ts';
+
+const shelf = useShelf();
+const router = useRouter();
+const over = ref(false);
+const beginnings = Object.keys(texts.shelf.beginnings) as Beginning[];
+
+onMounted(() => void shelf.start());
+
+async function begin(beginning: Beginning): Promise<void> {
+  const job = await shelf.create(beginning);
+  if (job) await router.push(`/job/${job.id}/${beginning === 'label-sheet' ? 'stock' : 'size'}`);
+}
+
+async function open(accept: string): Promise<void> {
+  await shelf.take(await chooseFiles(accept, true));
+}
+
+function drop(event: DragEvent): void {
+  over.value = false;
+  void shelf.take([...(event.dataTransfer?.files ?? [])]);
+}
+</script>
+
+<template>
+  <div
+    class="shelf"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave.self="over = false"
+    @drop.prevent="drop"
+  >
+    <h1 class="display">{{ texts.shelf.title }}</h1>
+    <div class="beginnings">
+      <button
+        v-for="beginning in beginnings"
+        :key="beginning"
+        type="button"
+        class="beginning"
+        @click="begin(beginning)"
+      >
+        <BeginningPicture :beginning="beginning" />
+        <span>
+          <strong>{{ texts.shelf.beginnings[beginning].name }}</strong>
+          <span class="quiet">{{ texts.shelf.beginnings[beginning].hint }}</span>
+        </span>
+      </button>
+    </div>
+    <div class="heading">
+      <h2>{{ texts.shelf.heading }}</h2>
+      <span class="quiet">{{ texts.shelf.jobs(shelf.jobs.length) }}</span>
+      <span class="actions">
+        <button class="link" type="button" @click="open('.peel')">{{ texts.shelf.open }}</button>
+        <button class="link" type="button" @click="shelf.saveAll">{{ texts.shelf.backUp }}</button>
+        <button class="link" type="button" @click="open('.zip')">{{ texts.shelf.restore }}</button>
+      </span>
+    </div>
+    <p v-if="shelf.hasDemo" class="demo">
+      <span>{{ texts.shelf.demo }}</span>
+      <button class="link" type="button" @click="shelf.dropDemo">
+        {{ texts.shelf.removeDemo }}
+      </button>
+    </p>
+    <div class="jobs">
+      <JobCard v-for="{ job } in shelf.found" :key="job.id" :job="job" />
+    </div>
+    <p v-if="shelf.ready && shelf.jobs.length === 0" class="empty">{{ texts.shelf.empty }}</p>
+    <p v-else-if="shelf.ready && shelf.found.length === 0" class="empty">
+      {{ texts.shelf.noMatch(shelf.query) }}
+    </p>
+    <p v-if="over" class="dropping">{{ texts.shelf.drop }}</p>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  position: relative;
+  box-sizing: border-box;
+  height: 100%;
+  padding: 24px 34px 34px;
+  overflow: auto;
+}
+.over {
+  outline: 3px dashed var(--apricot);
+  outline-offset: -12px;
+}
+h1 {
+  margin-bottom: 14px;
+  color: var(--plum);
+  font-size: 26px;
+}
+.beginnings {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 14px;
+  max-width: 960px;
+}
+.beginning {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  border: 1px solid var(--line);
+  border-radius: var(--r-card);
+  padding: 14px 20px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+.beginning:hover {
+  border-color: var(--apricot);
+  background: var(--apricot-soft);
+}
+.beginning strong {
+  display: block;
+  font-size: 14.5px;
+}
+.heading {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  margin: 28px 0 10px;
+}
+.heading h2 {
+  font-size: 15.5px;
+}
+.actions {
+  display: flex;
+  gap: 18px;
+  margin-left: auto;
+}
+.demo {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 4px 18px;
+  margin: 0 0 14px;
+  border-radius: var(--r-card);
+  padding: 7px 16px;
+  background: var(--apricot-soft);
+}
+.jobs {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 18px;
+}
+.empty {
+  color: var(--ink-2);
+  font-size: 15px;
+}
+.dropping {
+  position: fixed;
+  bottom: 28px;
+  left: 50%;
+  border-radius: var(--r-tray);
+  padding: 10px 22px;
+  background: var(--plum);
+  color: var(--on-plum);
+  transform: translateX(-50%);
+}
+</style>

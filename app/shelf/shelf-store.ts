@@ -1,0 +1,180 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { expectGood, freeId } from '../../core/base/index.ts';
+import { createJob, parsePeel, writePeel, type Beginning, type Job } from '../../core/job/index.ts';
+import { fileStem } from '../../core/output/index.ts';
+import {
+  allJobs,
+  allRuns,
+  askToKeep,
+  backUp,
+  bringDemo,
+  bytesOf,
+  deleteJob,
+  download,
+  findJob,
+  keepJob,
+  keepJobWithArt,
+  putJobBack,
+  removeDemo,
+  restore,
+  sweep,
+  welcome,
+  withArt,
+  type KeptJob,
+  type KeptRun,
+} from '../storage/index.ts';
+import { forgetMissing, loadFor } from '../job/store/page-resources.ts';
+import { texts } from '../texts.ts';
+import { useMessages } from '../ui/messages-store.ts';
+
+/** The jobs on the shelf and what can be done with them as a whole. */
+export const useShelf = defineStore('shelf', () => {
+  const messages = useMessages();
+  const jobs = shallowRef<readonly KeptJob[]>([]);
+  const runs = shallowRef<readonly KeptRun[]>([]);
+  const query = ref('');
+  const ready = ref(false);
+  let started = false;
+
+  const found = computed(() => {
+    const wanted = query.value.trim().toLowerCase();
+    return jobs.value.filter(({ job }) => job.name.toLowerCase().includes(wanted));
+  });
+  const hasDemo = computed(() => jobs.value.some(({ isDemo }) => isDemo));
+
+  /** Does something with the shelf, tells what went wrong, and looks again at what is there. */
+  async function doing(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+    } catch (error) {
+      messages.sayError(error);
+    }
+    await refresh().catch(messages.sayError);
+  }
+
+  async function refresh(): Promise<void> {
+    const read = await allJobs();
+    jobs.value = read.jobs;
+    runs.value = await allRuns();
+    if (read.unread > 0) messages.say(texts.shelf.unread(read.unread));
+    ready.value = true;
+    for (const { job } of read.jobs) await loadFor(job);
+  }
+
+  function start(): Promise<void> {
+    return doing(async () => {
+      if (started) return;
+      started = true;
+      await sweep(Date.now());
+      await welcome(Date.now());
+    });
+  }
+
+  function newId(): string {
+    return freeId(
+      'job',
+      jobs.value.map(({ job }) => job.id),
+    );
+  }
+
+  async function create(beginning: Beginning): Promise<Job | undefined> {
+    const today = new Date();
+    const day = `${today.getFullYear()}-${String(today.getMonth() + 1).padStart(2, '0')}-${String(today.getDate()).padStart(2, '0')}`;
+    const job = createJob(beginning, { id: newId(), today: day });
+    let made: Job | undefined;
+    await doing(async () => {
+      await keepJob(job, Date.now());
+      await askToKeep();
+      made = job;
+    });
+    return made;
+  }
+
+  function rename(job: Job, name: string): Promise<void> {
+    return doing(() =>
+      keepJob({ ...job, name: name.trim().slice(0, 120) || job.name }, Date.now()),
+    );
+  }
+
+  function duplicate(job: Job): Promise<void> {
+    const copy = { ...job, id: newId(), name: texts.shelf.copyOf(job.name).slice(0, 120) };
+    return doing(async () => {
+      await keepJob(copy, Date.now());
+      messages.say(texts.shelf.duplicated(copy.name));
+    });
+  }
+
+  function remove(job: Job): Promise<void> {
+    return doing(async () => {
+      await deleteJob(job.id);
+      const back = (): void => void doing(() => putJobBack(job.id));
+      messages.say(texts.shelf.deleted(job.name), { label: texts.undo, run: back });
+    });
+  }
+
+  function exportJob(job: Job): Promise<void> {
+    return doing(async () => {
+      const kept = await findJob(job.id);
+      const whole = await withArt(kept?.ok ? kept.value.job : job);
+      download(`${fileStem(job.name)}.peel`, writePeel(whole), 'application/zip');
+    });
+  }
+
+  /** Brings in .peel files and backups, told apart by what is in them. */
+  async function take(files: readonly File[]): Promise<void> {
+    for (const file of files) {
+      await doing(async () => {
+        const bytes = await bytesOf(file);
+        if (file.name.endsWith('.zip')) return restoreFrom(bytes, file.name);
+        const whole = expectGood(parsePeel(bytes, file.name));
+        const taken = jobs.value.some(({ job }) => job.id === whole.job.id);
+        const job = taken ? { ...whole.job, id: newId() } : whole.job;
+        await keepJobWithArt({ ...whole, job }, Date.now());
+        forgetMissing();
+        messages.say(texts.shelf.opened(job.name));
+      });
+    }
+  }
+
+  async function restoreFrom(bytes: Uint8Array, name: string): Promise<void> {
+    const { jobs: count, damaged } = await restore(bytes, name, Date.now());
+    forgetMissing();
+    messages.say(texts.shelf.restored(count) + (damaged ? texts.shelf.damaged(damaged) : ''));
+  }
+
+  function saveAll(): Promise<void> {
+    return doing(async () => download('little-peel-backup.zip', await backUp(), 'application/zip'));
+  }
+
+  function dropDemo(): Promise<void> {
+    return doing(async () => {
+      await removeDemo();
+      const back = (): void => void doing(() => bringDemo(Date.now()));
+      messages.say(texts.shelf.demoRemoved, { label: texts.undo, run: back });
+    });
+  }
+
+  function lastRun(job: string): KeptRun | undefined {
+    return runs.value.find((run) => run.job === job);
+  }
+
+  return {
+    jobs,
+    found,
+    query,
+    ready,
+    hasDemo,
+    start,
+    refresh,
+    create,
+    rename,
+    duplicate,
+    remove,
+    exportJob,
+    take,
+    saveAll,
+    dropDemo,
+    lastRun,
+  };
+});

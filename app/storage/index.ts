@@ -1,0 +1,20 @@
+export { isFull } from './database.ts';
+export { bytesOf, chooseFiles, download } from './files.ts';
+export {
+  allJobs,
+  allRuns,
+  artBytes,
+  deleteJob,
+  findJob,
+  keepArt,
+  keepJob,
+  keepJobWithArt,
+  keepRun,
+  putJobBack,
+  withArt,
+  type KeptJob,
+  type KeptRun,
+} from './jobs.ts';
+export { hearKept, tellKept } from './news.ts';
+export { askToKeep, backUp, bringDemo, removeDemo, restore, sweep, welcome } from './workshop.ts';
+export { askToWrite, type WriterLock } from './writer-lock.ts';

@@ -1,0 +1,92 @@
+import { expectGood } from '../../core/base/index.ts';
+import { parseBackup, parsePeel, writeBackup, type JobWithArt } from '../../core/job/index.ts';
+import { database } from './database.ts';
+import {
+  allJobs,
+  allRuns,
+  keepJobWithArt,
+  keepRun,
+  withArt,
+  type KeptArt,
+  type KeptJob,
+  type KeptRun,
+} from './jobs.ts';
+
+const DEMO_SHOWN = 'demo-shown';
+
+/** Brings in the demo workshop on the first visit; says whether this was one. */
+export async function welcome(now: number): Promise<boolean> {
+  if (await database.workshop.getItem(DEMO_SHOWN)) return false;
+  await bringDemo(now);
+  await database.workshop.setItem(DEMO_SHOWN, true);
+  return true;
+}
+
+/** Puts the demo jobs on the shelf. */
+export async function bringDemo(now: number): Promise<void> {
+  const names = (await (await fetch('/demo/index.json')).json()) as string[];
+  for (const [index, name] of names.entries()) {
+    const bytes = new Uint8Array(await (await fetch(`/demo/${name}`)).arrayBuffer());
+    await keepJobWithArt(expectGood(parsePeel(bytes, name)), now - index, true);
+  }
+}
+
+/** Takes all demo jobs from the shelf for good. */
+export async function removeDemo(): Promise<void> {
+  const { jobs } = await allJobs();
+  for (const { job } of jobs.filter(({ isDemo }) => isDemo)) await database.jobs.removeItem(job.id);
+}
+
+const DAY = 24 * 60 * 60 * 1000;
+
+/**
+ * Empties the trash, and removes art that no job has named for a day. Only at the start, and by one
+ * tab at a time: another may be about to name what it has just taken in.
+ */
+export async function sweep(now: number): Promise<void> {
+  const clean = async (): Promise<void> => {
+    await database.trash.clear();
+    const named = new Set<string>();
+    await database.jobs.iterate<KeptJob, void>(({ job }) =>
+      Object.keys(job.art).forEach((id) => named.add(id)),
+    );
+    for (const id of await database.art.keys()) {
+      const art = named.has(id) ? undefined : await database.art.getItem<KeptArt>(id);
+      if (art && now - art.kept > DAY) await database.art.removeItem(id);
+    }
+  };
+  await navigator.locks?.request('little-peel-sweep', { ifAvailable: true }, (lock) =>
+    lock ? clean() : undefined,
+  );
+}
+
+/** Everything of the workshop as one file. */
+export async function backUp(): Promise<Uint8Array> {
+  const { jobs } = await allJobs();
+  const whole: JobWithArt[] = [];
+  for (const { job } of jobs) whole.push(await withArt(job));
+  const demo = jobs.filter(({ isDemo }) => isDemo).map(({ job }) => job.id);
+  return writeBackup(whole, { runs: await allRuns(), demo });
+}
+
+/** Puts everything of a backup back beside what is here; jobs of the same id are replaced. */
+export async function restore(
+  bytes: Uint8Array,
+  name: string,
+  now: number,
+): Promise<{ jobs: number; damaged: number }> {
+  const { jobs, documents, damaged } = expectGood(parseBackup(bytes, name));
+  const demo = new Set(Array.isArray(documents.demo) ? (documents.demo as string[]) : []);
+  for (const [index, one] of jobs.entries())
+    await keepJobWithArt(one, now - index, demo.has(one.job.id));
+  const runs = Array.isArray(documents.runs) ? (documents.runs as KeptRun[]) : [];
+  for (const run of runs) if (typeof run.id === 'string') await keepRun(run);
+  return { jobs: jobs.length, damaged: damaged.length };
+}
+
+/** Asks the browser to keep this workshop for good; asked once, at the first own work. */
+export async function askToKeep(): Promise<void> {
+  if (await database.workshop.getItem('asked-to-keep')) return;
+  await database.workshop.setItem('asked-to-keep', true);
+  await navigator.storage?.persist?.();
+}

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+/** A desk: the bench with its floating trays in the middle, and cards about the selection at the right. */
+defineProps<{ cards?: string }>();
+</script>
+
+<template>
+  <div class="desk">
+    <div class="bench"><slot name="bench" /></div>
+    <aside v-if="$slots.cards" class="cards" :aria-label="cards"><slot name="cards" /></aside>
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: flex;
+  height: 100%;
+  min-width: 0;
+}
+.bench {
+  position: relative;
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  background:
+    radial-gradient(circle, var(--bench-dot) 1px, transparent 1.2px) 0 0 / 22px 22px,
+    linear-gradient(150deg, var(--bench-from), var(--bench-to));
+}
+.cards {
+  display: flex;
+  flex: none;
+  flex-direction: column;
+  gap: 12px;
+  box-sizing: border-box;
+  width: 284px;
+  border-left: 1px solid var(--line);
+  padding: 14px;
+  overflow: auto;
+  background: var(--paper);
+}
+.cards > :deep(*) {
+  flex: none;
+}
+@media (max-width: 1100px) {
+  .cards {
+    width: 250px;
+    padding: 10px;
+  }
+}
+</style>

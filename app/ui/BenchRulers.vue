@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { BenchControls } from './bench-view.ts';
+
+/** Rulers in mm along the top and left of a bench. */
+const props = defineProps<{ bench: BenchControls }>();
+
+const step = computed(
+  () => [1, 2, 5, 10, 20, 50, 100].find((mm) => mm * props.bench.view.value.scale >= 5) ?? 200,
+);
+
+function ticks(offset: number, length: number): { at: number; mm: number; long: boolean }[] {
+  const { scale } = props.bench.view.value;
+  const first = Math.ceil(-offset / scale / step.value);
+  const last = Math.floor((length - offset) / scale / step.value);
+  return Array.from({ length: Math.max(0, Math.min(900, last - first + 1)) }, (_, index) => {
+    const mm = (first + index) * step.value;
+    return { mm, at: mm * scale + offset, long: (first + index) % 10 === 0 };
+  });
+}
+const across = computed(() => ticks(props.bench.view.value.x, props.bench.size.value.width));
+const down = computed(() => ticks(props.bench.view.value.y, props.bench.size.value.height));
+</script>
+
+<template>
+  <svg class="ruler top" aria-hidden="true">
+    <g v-for="tick in across" :key="tick.mm">
+      <path :d="`M${tick.at} 18V${tick.long ? 4 : 12}`" />
+      <text v-if="tick.long" :x="tick.at + 3" y="11">{{ tick.mm }}</text>
+    </g>
+  </svg>
+  <svg class="ruler left" aria-hidden="true">
+    <g v-for="tick in down" :key="tick.mm">
+      <path :d="`M18 ${tick.at}H${tick.long ? 4 : 12}`" />
+      <text v-if="tick.long" :transform="`translate(11 ${tick.at - 3}) rotate(-90)`">
+        {{ tick.mm }}
+      </text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.ruler {
+  position: absolute;
+  background: color-mix(in srgb, var(--paper) 78%, transparent);
+  pointer-events: none;
+}
+.top {
+  top: 0;
+  left: 0;
+  width: 100%;
+  height: 18px;
+}
+.left {
+  top: 18px;
+  left: 0;
+  width: 18px;
+  height: 100%;
+}
+path {
+  stroke: var(--ink-2);
+  stroke-width: 0.8;
+}
+text {
+  fill: var(--ink-2);
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { formatLength, fromMm, parseLength, type Unit } from '../../core/units/index.ts';
+import { useSettings } from './settings-store.ts';
+
+/** A length to read and type, in the user's unit unless another is set. Enter or leaving takes it over. */
+const props = defineProps<{
+  modelValue: number;
+  label: string;
+  unit?: Unit;
+  min?: number;
+  max?: number;
+  step?: number;
+}>();
+const emit = defineEmits<{ 'update:modelValue': [mm: number] }>();
+const settings = useSettings();
+const unit = computed(() => props.unit ?? settings.unit);
+const written = computed(() => formatLength(props.modelValue, unit.value));
+const text = ref(written.value);
+const problem = ref('');
+watch(written, (value) => {
+  text.value = value;
+  problem.value = '';
+});
+
+function limited(mm: number): number {
+  return Math.min(props.max ?? Infinity, Math.max(props.min ?? -Infinity, mm));
+}
+
+function take(): void {
+  if (text.value === written.value) {
+    problem.value = '';
+    return;
+  }
+  const read = parseLength(text.value, unit.value);
+  if (!read.ok) {
+    problem.value = `${read.problem.what} ${read.problem.remedy}`;
+    return;
+  }
+  const mm = limited(read.value);
+  problem.value = '';
+  if (Math.abs(mm - props.modelValue) > 1e-9) emit('update:modelValue', mm);
+  text.value = formatLength(mm, unit.value);
+}
+
+function stepBy(direction: number, event: KeyboardEvent): void {
+  const step = (props.step ?? 0.5) * (event.shiftKey ? 10 : 1);
+  emit(
+    'update:modelValue',
+    limited(Math.round((props.modelValue + direction * step) * 1000) / 1000),
+  );
+}
+
+function giveUp(): void {
+  text.value = written.value;
+  problem.value = '';
+}
+
+const size = computed(() =>
+  Math.max(6, String(fromMm(props.modelValue, unit.value).toFixed(1)).length + 3),
+);
+</script>
+
+<template>
+  <input
+    v-model="text"
+    class="well length"
+    :size="size"
+    :aria-label="label"
+    :aria-invalid="problem !== ''"
+    inputmode="decimal"
+    @blur="take"
+    @keydown.enter="take"
+    @keydown.esc="giveUp"
+    @keydown.up.prevent="stepBy(1, $event)"
+    @keydown.down.prevent="stepBy(-1, $event)"
+    @focus="($event.target as HTMLInputElement).select()"
+  />
+  <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+</template>
+
+<style scoped>
+.length {
+  text-align: right;
+}
+[aria-invalid='true'] {
+  border-color: var(--brick);
+}
+.problem {
+  flex-basis: 100%;
+  margin: 2px 0 6px;
+  color: var(--brick-text);
+  font-size: 12.5px;
+}
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { texts } from '../texts.ts';
+import { useMessages } from './messages-store.ts';
+
+const messages = useMessages();
+const open = computed({
+  get: () => messages.shown !== undefined,
+  set: (value) => {
+    if (!value) messages.shown = undefined;
+  },
+});
+
+function run(): void {
+  const action = messages.shown?.action;
+  messages.shown = undefined;
+  action?.run();
+}
+</script>
+
+<template>
+  <v-snackbar
+    v-model="open"
+    location="bottom"
+    color="#44203d"
+    :timeout="messages.shown?.kind === 'problem' ? 14000 : 7000"
+  >
+    <span role="status" :data-kind="messages.shown?.kind">{{ messages.shown?.text }}</span>
+    <template #actions>
+      <v-btn v-if="messages.shown?.action" color="#f2a65a" variant="text" @click="run">{{
+        messages.shown.action.label
+      }}</v-btn>
+      <v-btn color="#fffdf9" variant="text" @click="open = false">{{ texts.close }}</v-btn>
+    </template>
+  </v-snackbar>
+</template>

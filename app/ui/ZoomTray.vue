@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import type { BenchControls } from './bench-view.ts';
+
+/** Zoom of a bench, in its corner. */
+defineProps<{ bench: BenchControls; whole: string }>();
+</script>
+
+<template>
+  <div class="tray">
+    <button type="button" aria-label="Zoom out" @click="bench.zoomBy(1 / 1.25)">–</button>
+    <button
+      type="button"
+      class="percent"
+      title="True size on a screen of 96 px to the inch"
+      @click="bench.trueSize()"
+    >
+      {{ bench.percent.value }} %
+    </button>
+    <button type="button" aria-label="Zoom in" @click="bench.zoomBy(1.25)">+</button>
+    <button type="button" @click="bench.fit()">{{ whole }}</button>
+  </div>
+</template>
+
+<style scoped>
+.tray {
+  display: flex;
+  align-items: center;
+  border-radius: var(--r-tray);
+  padding: 3px 8px;
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+button {
+  min-width: 28px;
+  min-height: 30px;
+  border: 0;
+  border-radius: 10px;
+  padding: 0 8px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.percent {
+  min-width: 58px;
+}
+button:hover {
+  background: var(--apricot-soft);
+}
+@media (pointer: coarse) {
+  button {
+    min-width: 44px;
+    min-height: 40px;
+  }
+}
+</style>

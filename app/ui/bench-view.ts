@@ -1,0 +1,117 @@
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
+import type { Box, Point } from '../../core/geometry/index.ts';
+
+/** How the bench is looked at: pixels to the mm and where (0, 0) mm stands. */
+export interface BenchView {
+  readonly scale: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Room kept free around the paper for trays, px. */
+const MARGIN = { left: 56, top: 92, right: 40, bottom: 92 };
+const MM_PER_CSS_PX = 25.4 / 96;
+
+/**
+ * Zoom and pan of a bench by wheel, pinch, drag of the empty bench and keys.
+ * @param element the SVG element of the bench
+ * @param frame what is to be seen, in mm
+ */
+export function useBenchView(element: Ref<SVGSVGElement | null>, frame: () => Box) {
+  const transform = shallowRef<ZoomTransform>(zoomIdentity);
+  const size = ref({ width: 0, height: 0 });
+  let touched = false;
+
+  const behaviour = zoom<SVGSVGElement, unknown>()
+    .scaleExtent([0.5, 120])
+    .filter(
+      (event: Event) =>
+        !(event.target as Element).closest('[data-grip]') && (event as MouseEvent).button !== 2,
+    )
+    .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => {
+      if (event.sourceEvent) touched = true;
+      transform.value = event.transform;
+    });
+
+  function set(next: ZoomTransform): void {
+    if (element.value) select(element.value).call(behaviour.transform, next);
+  }
+
+  /** Shows the whole frame in the room between the trays. */
+  function fit(): void {
+    const { left, top, right, bottom } = frame();
+    const [width, height] = [
+      size.value.width - MARGIN.left - MARGIN.right,
+      size.value.height - MARGIN.top - MARGIN.bottom,
+    ];
+    if (width <= 0 || height <= 0) return;
+    touched = false;
+    look(
+      { x: (left + right) / 2, y: (top + bottom) / 2 },
+      Math.min(width / (right - left), height / (bottom - top)),
+    );
+  }
+
+  /** Puts a place of the paper in the middle at a scale. */
+  function look(at: Point, scale: number): void {
+    const middle = {
+      x: (MARGIN.left + size.value.width - MARGIN.right) / 2,
+      y: (MARGIN.top + size.value.height - MARGIN.bottom) / 2,
+    };
+    set(zoomIdentity.translate(middle.x - at.x * scale, middle.y - at.y * scale).scale(scale));
+  }
+
+  /** Zooms about the middle. */
+  function zoomBy(factor: number): void {
+    touched = true;
+    if (element.value) select(element.value).call(behaviour.scaleBy, factor);
+  }
+
+  /** One mm of paper takes one mm of a screen that has 96 px to the inch. */
+  function trueSize(): void {
+    const { left, top, right, bottom } = frame();
+    touched = true;
+    look({ x: (left + right) / 2, y: (top + bottom) / 2 }, 1 / MM_PER_CSS_PX);
+  }
+
+  /** The place on the paper under a pointer. */
+  function toMm(event: { clientX: number; clientY: number }): Point {
+    const box = element.value?.getBoundingClientRect();
+    const [x, y] = transform.value.invert([
+      event.clientX - (box?.left ?? 0),
+      event.clientY - (box?.top ?? 0),
+    ]);
+    return { x, y };
+  }
+
+  const observer = new ResizeObserver(([entry]) => {
+    if (!entry) return;
+    size.value = { width: entry.contentRect.width, height: entry.contentRect.height };
+    if (!touched) fit();
+  });
+
+  onMounted(() => {
+    if (!element.value) return;
+    select(element.value).call(behaviour).on('dblclick.zoom', null);
+    observer.observe(element.value);
+  });
+  onBeforeUnmount(() => observer.disconnect());
+  watch(
+    () => Object.values(frame()).join(),
+    () => {
+      if (!touched) fit();
+    },
+  );
+
+  const view = computed<BenchView>(() => ({
+    scale: transform.value.k,
+    x: transform.value.x,
+    y: transform.value.y,
+  }));
+  const percent = computed(() => Math.round(transform.value.k * MM_PER_CSS_PX * 100));
+  return { view, percent, size, fit, look, zoomBy, trueSize, toMm };
+}
+
+export type BenchControls = ReturnType<typeof useBenchView>;

@@ -1,0 +1,36 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { ProblemError, type Problem } from '../../core/base/index.ts';
+
+/** A short word to the user, with at most one thing to do about it. */
+export interface Message {
+  readonly text: string;
+  readonly kind: 'note' | 'problem';
+  readonly action?: { readonly label: string; readonly run: () => void };
+}
+
+/** Messages shown one at a time at the foot of the window. */
+export const useMessages = defineStore('messages', () => {
+  const shown = ref<Message>();
+
+  function say(text: string, action?: Message['action']): void {
+    shown.value = { text, kind: 'note', ...(action ? { action } : {}) };
+  }
+
+  function sayProblem(problem: Problem): void {
+    shown.value = { text: `${problem.what} ${problem.remedy}`, kind: 'problem' };
+  }
+
+  /** Tells an error as a sentence; what is not a problem of ours is told without its stack. */
+  function sayError(error: unknown): void {
+    if (error instanceof ProblemError) return sayProblem(error.problem);
+    console.warn(error);
+    sayProblem({
+      code: 'app/unexpected',
+      what: 'That did not work.',
+      remedy: 'Try again; if it stays, reload the page: nothing that was kept is lost.',
+    });
+  }
+
+  return { shown, say, sayProblem, sayError };
+});

@@ -1,0 +1,19 @@
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { createServer } from './create.ts';
+
+// One folder below the checkout's dist/, where the bundle stands.
+const files = join(dirname(fileURLToPath(import.meta.url)), '../app');
+const port = Number(process.env.PORT ?? 4300);
+const server = await createServer(files);
+
+try {
+  await server.listen({ port, host: '127.0.0.1' });
+  console.log(`Little Peel is ready: http://localhost:${port}`);
+} catch (error) {
+  const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
+  console.error(
+    taken ? `Port ${port} is taken. Choose another: PORT=4301 npm start` : String(error),
+  );
+  process.exitCode = 1;
+}
