@@ -50,7 +50,7 @@ export function createCalls(ground: CallGround): Calls {
     async findings({ job }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();
-      return allFindings(compiled, { platform, resources });
+      return allFindings(compiled, { platform, resources, task });
     },
     async exportFiles({ job, formats }, task) {
       const { compiled, resources } = await ready(job);

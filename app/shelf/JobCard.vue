@@ -139,10 +139,10 @@ function endRename(keep: boolean): void {
   transform: translate(-16%, -48%) rotate(7deg) scale(0.84);
 }
 .at-3-1 {
-  transform: translate(-108%, -48%) rotate(-7deg) scale(0.78);
+  transform: translate(-98%, -48%) rotate(-7deg) scale(0.76);
 }
 .at-3-2 {
-  transform: translate(8%, -48%) rotate(7deg) scale(0.78);
+  transform: translate(-2%, -48%) rotate(7deg) scale(0.76);
 }
 .foot {
   padding: 11px 52px 13px 16px;

@@ -5,7 +5,10 @@ defineProps<{ cards?: string }>();
 
 <template>
   <div class="desk">
-    <div class="bench"><slot name="bench" /></div>
+    <div class="bench">
+      <slot name="bench" />
+      <div v-if="$slots.foot" class="foot"><slot name="foot" /></div>
+    </div>
     <aside v-if="$slots.cards" class="cards" :aria-label="cards"><slot name="cards" /></aside>
   </div>
 </template>
@@ -24,6 +27,25 @@ defineProps<{ cards?: string }>();
   background:
     radial-gradient(circle, var(--bench-dot) 1px, transparent 1.2px) 0 0 / 22px 22px,
     linear-gradient(150deg, var(--bench-from), var(--bench-to));
+}
+.foot {
+  position: absolute;
+  right: 14px;
+  bottom: 16px;
+  left: 14px;
+  display: flex;
+  gap: 10px;
+  align-items: flex-end;
+  justify-content: space-between;
+  pointer-events: none;
+}
+.foot > :deep(*) {
+  flex: none;
+  pointer-events: auto;
+}
+.foot > :deep(.grows) {
+  flex: 0 1 auto;
+  min-width: 0;
 }
 .cards {
   display: flex;

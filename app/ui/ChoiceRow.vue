@@ -26,14 +26,14 @@ defineEmits<{ 'update:modelValue': [value: T] }>();
   gap: 2px;
   border: 1px solid var(--field-line);
   border-radius: var(--r-field);
-  padding: 2px;
+  padding: 1px;
   background: var(--well);
 }
 button {
-  min-height: calc(var(--row) - 6px);
+  min-height: calc(var(--row) - 10px);
   border: 0;
   border-radius: 6px;
-  padding: 0 9px;
+  padding: 0 8px;
   background: none;
   color: var(--ink);
   font: inherit;

@@ -16,7 +16,7 @@ defineProps<{ label: string }>();
   align-items: center;
   justify-content: space-between;
   gap: 10px;
-  min-height: var(--row);
+  min-height: calc(var(--row) + 2px);
   flex-wrap: wrap;
 }
 .row > span:first-child {

@@ -62,21 +62,23 @@ const size = computed(() =>
 </script>
 
 <template>
-  <input
-    v-model="text"
-    class="well length"
-    :size="size"
-    :aria-label="label"
-    :aria-invalid="problem !== ''"
-    inputmode="decimal"
-    @blur="take"
-    @keydown.enter="take"
-    @keydown.esc="giveUp"
-    @keydown.up.prevent="stepBy(1, $event)"
-    @keydown.down.prevent="stepBy(-1, $event)"
-    @focus="($event.target as HTMLInputElement).select()"
-  />
-  <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  <span class="field">
+    <input
+      v-model="text"
+      class="well length"
+      :size="size"
+      :aria-label="label"
+      :aria-invalid="problem !== ''"
+      inputmode="decimal"
+      @blur="take"
+      @keydown.enter="take"
+      @keydown.esc="giveUp"
+      @keydown.up.prevent="stepBy(1, $event)"
+      @keydown.down.prevent="stepBy(-1, $event)"
+      @focus="($event.target as HTMLInputElement).select()"
+    />
+    <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
+  </span>
 </template>
 
 <style scoped>
@@ -86,10 +88,16 @@ const size = computed(() =>
 [aria-invalid='true'] {
   border-color: var(--brick);
 }
+.field {
+  display: inline-flex;
+  flex-direction: column;
+  align-items: flex-end;
+  max-width: 100%;
+}
 .problem {
-  flex-basis: 100%;
-  margin: 2px 0 6px;
+  margin: 2px 0 4px;
   color: var(--brick-text);
   font-size: 12.5px;
+  text-align: right;
 }
 </style>

@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { unwatched, type Platform, type Task } from '../base/index.ts';
 import { contrastRatio, luminance, luminanceOfBytes, rgbOf } from '../color/index.ts';
 import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
 import {
@@ -32,6 +32,7 @@ export function wantedContrast(size: number, typeface: string): number {
 export interface ContrastOptions {
   readonly platform: Platform;
   readonly resources: JobResources;
+  readonly task?: Task;
 }
 
 /**
@@ -43,22 +44,42 @@ export async function measureContrasts(
   compiled: CompiledJob,
   options: ContrastOptions,
 ): Promise<Map<string, MeasuredContrast>> {
+  const { platform, resources, task = unwatched } = options;
+  const views = [...compiled.pieces.values()].flatMap((piece) =>
+    piece.elements.flatMap((placedElement) => wordsView(compiled, piece, placedElement) ?? []),
+  );
   const measured = new Map<string, MeasuredContrast>();
-  for (const piece of compiled.pieces.values()) {
-    for (const placedElement of piece.elements) {
-      const found = await measure(compiled, piece, placedElement, options);
-      if (found) measured.set(elementKey(piece.piece.id, placedElement.element.id), found);
-    }
+  if (views.length === 0) return measured;
+  const pages = views.flatMap(({ beneath, letters }) => [
+    { drawing: beneath },
+    { drawing: letters },
+  ]);
+  const pdf = await writePdf(platform, pages, pdfSources(compiled, resources), 'contrast');
+  for (const [index, view] of views.entries()) {
+    await task.breathe();
+    const ground = await renderPdf(platform, { pdf, page: 2 * index, dpi: DPI });
+    const letters = await renderPdf(platform, { pdf, page: 2 * index + 1, dpi: DPI });
+    const found = judged(ground, letters, view.words, view.size);
+    if (found) measured.set(view.key, found);
   }
   return measured;
 }
 
-async function measure(
+/** Words as two drawings of the place around them: what lies beneath, and the letters in black. */
+interface WordsView {
+  readonly key: string;
+  readonly words: Words;
+  /** pt */
+  readonly size: number;
+  readonly beneath: Drawing;
+  readonly letters: Drawing;
+}
+
+function wordsView(
   compiled: CompiledJob,
   piece: CompiledPiece,
   { element, compiled: drawn, node }: PlacedElement,
-  { platform, resources }: ContrastOptions,
-): Promise<MeasuredContrast | undefined> {
+): WordsView | undefined {
   if (element.kind !== 'words' || !drawn.words?.ink) return undefined;
   const map = placed(element.x, element.y, element.angle);
   const turned = boxOf(corners(drawn.words.ink).map((corner) => apply(map, corner)));
@@ -70,12 +91,13 @@ async function measure(
     path: rectanglePath({ x: 0, y: 0 }, piece.width * 2, piece.height * 2),
     fill: solid(compiled.job.stock.color),
   };
-  const beneath = [paper, ...(piece.ground ? [piece.ground] : []), ...others];
-  const pages = [beneath, [blackened(node)]].map((nodes) => ({ drawing: window(nodes, box) }));
-  const pdf = await writePdf(platform, pages, pdfSources(compiled, resources), 'contrast');
-  const ground = await renderPdf(platform, { pdf, page: 0, dpi: DPI });
-  const letters = await renderPdf(platform, { pdf, page: 1, dpi: DPI });
-  return judged(ground, letters, element, drawn.words.size);
+  return {
+    key: elementKey(piece.piece.id, element.id),
+    words: element,
+    size: drawn.words.size,
+    beneath: window([paper, ...(piece.ground ? [piece.ground] : []), ...others], box),
+    letters: window([blackened(node)], box),
+  };
 }
 
 const bleedBox = ({ width, height, piece }: CompiledPiece): Box => ({

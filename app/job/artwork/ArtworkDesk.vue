@@ -12,8 +12,10 @@ import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import { chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
+import BenchLegend from '../../ui/BenchLegend.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
+import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import { isTyping } from '../job-keys.ts';
 import { useDeskState } from './desk-state.ts';
@@ -183,19 +185,15 @@ onBeforeUnmount(() => {
             @click="desk.piece.value && desk.add(newRing(desk.piece.value))"
           />
         </div>
-        <ul class="legend">
-          <li>
-            <svg viewBox="0 0 24 6"><path class="kiss" d="M0 3H24" /></svg>kiss cut
-          </li>
-          <li>
-            <svg viewBox="0 0 24 6"><rect class="bleed" width="24" height="6" rx="2" /></svg>bleed
-          </li>
-        </ul>
-        <ElementStack class="stack" :desk="desk" />
         <p v-if="desk.piece.value?.elements.length === 0" class="empty">
           Drop a picture here, or start with one of the tools above.
         </p>
       </div>
+    </template>
+    <template #foot>
+      <BenchLegend :lines="['kiss', 'bleed']" />
+      <ElementStack :desk="desk" />
+      <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" whole="whole piece" />
     </template>
     <template #cards>
       <WordsCard
@@ -257,40 +255,6 @@ onBeforeUnmount(() => {
   left: 50%;
   transform: translateX(-50%);
 }
-.legend {
-  position: absolute;
-  bottom: 18px;
-  left: 32px;
-  display: flex;
-  flex-direction: column;
-  gap: 4px;
-  margin: 0;
-  border-radius: 18px;
-  padding: 10px 15px;
-  background: var(--card);
-  box-shadow: var(--shadow);
-  list-style: none;
-}
-.legend svg {
-  width: 22px;
-  height: 6px;
-  margin-right: 7px;
-}
-.kiss {
-  stroke: var(--kiss);
-  stroke-width: 2;
-  stroke-dasharray: 5 3;
-}
-.bleed {
-  fill: var(--apricot);
-  opacity: 0.6;
-}
-.stack {
-  position: absolute;
-  bottom: 18px;
-  left: 50%;
-  transform: translateX(-54%);
-}
 .empty {
   position: absolute;
   bottom: 96px;
@@ -301,10 +265,5 @@ onBeforeUnmount(() => {
   background: var(--card);
   box-shadow: var(--shadow);
   transform: translateX(-50%);
-}
-@media (max-width: 1200px) {
-  .legend {
-    bottom: 74px;
-  }
 }
 </style>

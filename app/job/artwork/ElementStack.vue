@@ -57,16 +57,17 @@ function drop(event: DragEvent, to: number): void {
 .stack {
   display: flex;
   align-items: center;
-  gap: 9px;
+  gap: 7px;
+  box-sizing: border-box;
   border-radius: var(--r-tray);
-  padding: 6px 14px;
+  padding: 5px 12px;
   background: var(--card);
   box-shadow: var(--shadow);
 }
 .items {
   display: flex;
   gap: 6px;
-  max-width: min(46vw, 420px);
+  min-width: 0;
   padding: 3px;
   overflow-x: auto;
 }

@@ -8,7 +8,6 @@ import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import ZoomTray from '../../ui/ZoomTray.vue';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
 import { useElementGestures, type Corner } from './gestures.ts';
@@ -203,7 +202,6 @@ defineExpose({ bench });
     </g>
   </svg>
   <BenchRulers :bench="bench" />
-  <ZoomTray class="zoom" :bench="bench" whole="whole piece" />
 </template>
 
 <style scoped>
@@ -306,10 +304,5 @@ defineExpose({ bench });
   fill: #44203d;
   font-size: 12px;
   text-anchor: middle;
-}
-.zoom {
-  position: absolute;
-  right: 14px;
-  bottom: 18px;
 }
 </style>

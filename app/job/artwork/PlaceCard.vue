@@ -157,6 +157,9 @@ function remove(): void {
 .buttons {
   display: flex;
   flex-wrap: wrap;
-  margin: 6px -6px -6px;
+  margin: 6px -8px -6px;
+}
+.buttons :deep(.icon) {
+  min-width: 33px;
 }
 </style>

@@ -4,6 +4,7 @@ import { pathData } from '../../../core/drawing/index.ts';
 import { shapePath, SHAPE_KINDS, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
+import BenchLegend from '../../ui/BenchLegend.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
@@ -83,7 +84,10 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
         </g>
       </svg>
       <div class="looks"><ChoiceRow v-model="seen" label="How it is seen" :choices="looks" /></div>
-      <ZoomTray class="zoom" :bench="bench" whole="whole piece" />
+    </template>
+    <template #foot>
+      <BenchLegend :lines="['kiss', 'bleed']" />
+      <ZoomTray :bench="bench" whole="whole piece" />
     </template>
     <template #cards>
       <CardPanel v-if="piece" title="Edge" peeled>
@@ -141,17 +145,10 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
   stroke: #5d2a5366;
   stroke-dasharray: 1.5 3.5;
 }
-.looks,
-.zoom {
-  position: absolute;
-}
 .looks {
+  position: absolute;
   top: 18px;
   left: 50%;
   transform: translateX(-50%);
-}
-.zoom {
-  right: 14px;
-  bottom: 18px;
 }
 </style>

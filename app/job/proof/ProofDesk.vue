@@ -101,8 +101,10 @@ function show(finding: Finding): void {
         <v-progress-linear :model-value="made.share.value * 100" color="primary" rounded />
         <button class="link" type="button" @click="made.cancel">Cancel</button>
       </div>
-      <SheetStrip v-model="index" class="strip" :current="current" />
-      <ZoomTray class="zoom" :bench="bench" whole="whole sheet" />
+    </template>
+    <template #foot>
+      <SheetStrip v-model="index" :current="current" />
+      <ZoomTray :bench="bench" whole="whole sheet" />
     </template>
     <template #cards>
       <FilesCard />
@@ -161,12 +163,8 @@ function show(finding: Finding): void {
   stroke-width: 3px;
   vector-effect: non-scaling-stroke;
 }
-.doing,
-.strip,
-.zoom {
-  position: absolute;
-}
 .doing {
+  position: absolute;
   top: 18px;
   left: 50%;
   display: grid;
@@ -186,15 +184,6 @@ function show(finding: Finding): void {
 .doing > :nth-child(3) {
   grid-row: 1 / 3;
   grid-column: 2;
-}
-.strip {
-  bottom: 18px;
-  left: 50%;
-  transform: translateX(-50%);
-}
-.zoom {
-  right: 14px;
-  bottom: 18px;
 }
 .plain {
   margin: 0;

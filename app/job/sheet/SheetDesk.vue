@@ -3,12 +3,11 @@ import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { compileSheet } from '../../../core/sheet/index.ts';
-import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
+import BenchLegend from '../../ui/BenchLegend.vue';
 import IconButton from '../../ui/IconButton.vue';
-import { useSettings } from '../../ui/settings-store.ts';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import { isTyping } from '../job-keys.ts';
@@ -22,7 +21,6 @@ import SheetStrip from './SheetStrip.vue';
 import WantedCard from './WantedCard.vue';
 
 const store = useJobStore();
-const settings = useSettings();
 const route = useRoute();
 const index = ref(Number(route.query.sheet ?? 0));
 const selected = ref<string>();
@@ -45,6 +43,10 @@ const frame = () => ({
 const bench = useBenchView(svg, frame);
 const view = computed(() => bench.view.value);
 const drag = useCopyDrag({ sheet, bench, index: current, selected, store });
+const legend = computed(() => [
+  store.job?.plan.cut ?? 'kiss',
+  ...(sheet.value?.zones.length ? (['zone'] as const) : []),
+]);
 const copy = computed(() =>
   sheet.value?.copies.find(({ placement }) => placement.copy === selected.value),
 );
@@ -159,27 +161,17 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
           @click="store.redo"
         />
       </div>
-      <ul class="legend">
-        <li>
-          <svg viewBox="0 0 24 6"><path class="cut" :class="store.job?.plan.cut" d="M0 3H24" /></svg
-          >{{ store.job?.plan.cut }} cut
-        </li>
-        <li v-if="sheet?.zones.length">
-          <svg viewBox="0 0 24 8"><rect class="zone" width="24" height="8" rx="3" /></svg>keep clear
-        </li>
-      </ul>
-      <SheetStrip v-model="index" class="strip" :current="current" />
-      <ZoomTray class="zoom" :bench="bench" whole="whole sheet" />
+    </template>
+    <template #foot>
+      <BenchLegend :lines="legend" />
+      <SheetStrip v-model="index" :current="current" />
+      <ZoomTray :bench="bench" whole="whole sheet" />
     </template>
     <template #cards>
       <CopyCard v-if="copy" :copy="copy" :sheet="current" />
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
       <ArrangementCard />
-      <p v-if="stock" class="quiet">
-        {{ stock.name }}, {{ formatLength(stock.width, settings.unit) }} ×
-        {{ formatLength(stock.height, settings.unit) }}
-      </p>
     </template>
   </BenchLayout>
 </template>
@@ -215,9 +207,6 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
   stroke: #111;
 }
 .tray,
-.legend,
-.strip,
-.zoom,
 .empty {
   position: absolute;
 }
@@ -230,39 +219,6 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 .walk {
   top: 16px;
   left: 16px;
-}
-.legend {
-  bottom: 18px;
-  left: 16px;
-  margin: 0;
-  border-radius: 18px;
-  padding: 10px 15px;
-  background: var(--card);
-  box-shadow: var(--shadow);
-  list-style: none;
-}
-.legend svg {
-  width: 22px;
-  height: 8px;
-  margin-right: 7px;
-}
-.cut {
-  stroke: var(--kiss);
-  stroke-width: 2;
-  stroke-dasharray: 5 3;
-}
-.through {
-  stroke: var(--through);
-  stroke-dasharray: none;
-}
-.strip {
-  bottom: 18px;
-  left: 50%;
-  transform: translateX(-50%);
-}
-.zoom {
-  right: 14px;
-  bottom: 18px;
 }
 .empty {
   top: 44%;

@@ -20,7 +20,7 @@ const size = (piece: string): { w: number; h: number } => {
 </script>
 
 <template>
-  <div v-if="sheets.length" class="strip">
+  <div v-if="sheets.length" class="strip grows">
     <div class="sheets">
       <button
         v-for="(sheet, at) in sheets.slice(0, SHOWN)"
@@ -64,7 +64,8 @@ const size = (piece: string): { w: number; h: number } => {
   align-items: center;
   gap: 12px;
   border-radius: var(--r-tray);
-  padding: 6px 16px 6px 10px;
+  box-sizing: border-box;
+  padding: 5px 16px 5px 10px;
   background: var(--card);
   box-shadow: var(--shadow);
   white-space: nowrap;
@@ -72,7 +73,7 @@ const size = (piece: string): { w: number; h: number } => {
 .sheets {
   display: flex;
   gap: 6px;
-  max-width: 260px;
+  min-width: 0;
   padding: 3px;
   overflow-x: auto;
 }

@@ -27,7 +27,7 @@ function fill(): void {
 </script>
 
 <template>
-  <CardPanel v-if="store.job" title="Wanted" :aside="String(total)">
+  <CardPanel v-if="store.job" title="Wanted" :aside="String(total)" peeled>
     <label v-for="piece in store.job.pieces" :key="piece.id" class="row">
       <PieceThumbnail :job="store.job" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>

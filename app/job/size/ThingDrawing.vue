@@ -134,11 +134,20 @@ svg {
 }
 .field {
   position: absolute;
-  background: var(--card);
   font-weight: 600;
-  text-align: center;
   transform: translate(-50%, -50%);
+}
+.field :deep(input) {
+  background: var(--card);
+  text-align: center;
   box-shadow: var(--shadow);
+}
+.field :deep([role='alert']) {
+  width: 220px;
+  border-radius: var(--r-field);
+  padding: 4px 10px;
+  background: var(--card);
+  font-weight: 400;
 }
 .diameter {
   top: 20.5%;
