@@ -48,6 +48,9 @@ h2 {
   border-color: var(--leaf);
   background: var(--leaf-soft);
 }
+.peeled header {
+  padding-right: 20px;
+}
 .peeled {
   border-top-right-radius: 0;
   clip-path: polygon(0 0, calc(100% - 24px) 0, 100% 24px, 100% 100%, 0 100%);

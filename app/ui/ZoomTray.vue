@@ -6,7 +6,7 @@ defineProps<{ bench: BenchControls; whole: string }>();
 </script>
 
 <template>
-  <div class="tray">
+  <div class="zoom">
     <button type="button" aria-label="Zoom out" @click="bench.zoomBy(1 / 1.25)">–</button>
     <button
       type="button"
@@ -22,7 +22,7 @@ defineProps<{ bench: BenchControls; whole: string }>();
 </template>
 
 <style scoped>
-.tray {
+.zoom {
   display: flex;
   align-items: center;
   border-radius: var(--r-tray);

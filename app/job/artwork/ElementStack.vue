@@ -22,7 +22,7 @@ function drop(event: DragEvent, to: number): void {
 <template>
   <div
     v-if="items.length"
-    class="stack"
+    class="stack grows"
     role="group"
     aria-label="Elements, printed from left to right"
   >

@@ -1,3 +1,4 @@
+import { luminance, rgbOf } from '../../../core/color/index.ts';
 import { artSize, type Art } from '../../../core/art/index.ts';
 import { pieceSize, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 
@@ -27,7 +28,7 @@ export function newWords(
     path: bent
       ? { kind: 'circle', radius: Math.max(3, radius), side: 'outside', angle: 0, reach: 180 }
       : { kind: 'straight' },
-    color: '#2a1b2e',
+    color: piece.ground && luminance(rgbOf(piece.ground)) < 0.18 ? '#fffdf9' : '#2a1b2e',
     y: bent ? 0 : Math.round(height * 0.22 * 10) / 10,
     width: Math.round(width * 0.6 * 10) / 10,
     height: Math.round(size * 0.55 * 10) / 10,

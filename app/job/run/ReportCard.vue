@@ -34,10 +34,10 @@ const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'am
       <FactRow label="Labels"
         ><strong>{{ done.copies.length }}</strong></FactRow
       >
-      <FactRow label="Cut beside the print, at most"
+      <FactRow label="Cut off the print by"
         ><strong data-worst>{{ worst.toFixed(2) }} mm</strong></FactRow
       >
-      <FactRow label="Bleed left, at least"
+      <FactRow label="Least bleed left"
         ><strong data-least>{{ least.toFixed(2) }} mm</strong></FactRow
       >
       <FactRow v-if="done.registration.found.length" label="Marks found"
@@ -48,7 +48,7 @@ const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'am
       >
     </template>
   </CardPanel>
-  <CardPanel v-if="done && !done.stopped" title="Each copy" aside="beside · bleed left">
+  <CardPanel v-if="done && !done.stopped" title="Each copy" aside="off by · bleed left">
     <ul>
       <li v-for="copy in done.copies" :key="copy.copy">
         <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 }"

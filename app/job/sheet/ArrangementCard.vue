@@ -38,7 +38,7 @@ function change(changes: Partial<Plan>, key?: string): void {
 </script>
 
 <template>
-  <CardPanel v-if="plan" title="Arrangement" peeled>
+  <CardPanel v-if="plan" title="Arrangement">
     <FactRow label="How"
       ><span>{{
         plan.arrangement === 'spots' ? 'into the sheet’s labels' : 'rows and columns'
@@ -59,7 +59,7 @@ function change(changes: Partial<Plan>, key?: string): void {
         :choices="cuts"
         @update:model-value="change({ cut: $event })"
     /></FactRow>
-    <FactRow label="Registration marks"
+    <FactRow label="Marks"
       ><ChoiceRow
         :model-value="plan.marks.on ? 'on' : 'off'"
         label="Registration marks"
@@ -75,7 +75,7 @@ function change(changes: Partial<Plan>, key?: string): void {
           :max="12"
           @update:model-value="change({ marks: { ...plan.marks, size: $event } }, 'mark size')"
       /></FactRow>
-      <FactRow label="From the sheet’s sides"
+      <FactRow label="From the sides"
         ><LengthField
           label="Inset of the marks"
           :model-value="plan.marks.inset"

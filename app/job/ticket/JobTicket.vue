@@ -17,7 +17,7 @@ onMounted(() => void shelf.refresh());
 
 const lastRun = computed(() => {
   const run = store.job && shelf.lastRun(store.job.id);
-  return run && `Last ${dayOf(run.at)} · ${run.copies} copies`;
+  return run && `${dayOf(run.at)} · ${run.copies} copies`;
 });
 const lines = computed(() =>
   store.job && store.layout

@@ -1,0 +1,129 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from './workshop.ts';
+
+const SEALS = '/job/demo-pot-lid-seals';
+
+test('the first visit shows the samples and says so; one click removes them, one brings them back', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByText('sample jobs of a made-up nursery')).toBeVisible();
+  await expect(page.locator('article')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Remove the samples' }).click();
+  await expect(page.locator('article')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('article')).toHaveCount(3);
+});
+
+test('jobs are renamed, duplicated, deleted with undo, found, exported and brought in again', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const menu = async (job: string, entry: string): Promise<void> => {
+    await page.getByRole('button', { name: `More for ${job}` }).click();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: entry })
+      .or(page.getByText(entry, { exact: true }))
+      .first()
+      .click();
+  };
+  await menu('Peat-free dots', 'Rename');
+  await page.getByRole('textbox', { name: 'Rename' }).fill('Dots');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('article', { hasText: 'Dots' })).toBeVisible();
+  await menu('Dots', 'Duplicate');
+  await expect(page.locator('article', { hasText: 'Dots, copy' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await menu('Dots, copy', 'Export as .peel');
+  const file = readFileSync(await (await download).path());
+  await menu('Dots, copy', 'Delete');
+  await expect(page.locator('article', { hasText: 'Dots, copy' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('article', { hasText: 'Dots, copy' })).toBeVisible();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open a file' }).click();
+  await (await chooser).setFiles({ name: 'dots.peel', mimeType: 'application/zip', buffer: file });
+  await expect(page.locator('article', { hasText: 'Dots, copy' })).toHaveCount(2);
+  await page.getByRole('searchbox').fill('packet');
+  await expect(page.locator('article')).toHaveCount(1);
+});
+
+test('a backup restores everything into another browser', async ({ page, browser, baseURL }) => {
+  await page.goto('/');
+  await expect(page.locator('article')).toHaveCount(3);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Back up all' }).click();
+  const file = readFileSync(await (await download).path());
+  const other = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
+  await other.goto('/');
+  await other.getByRole('button', { name: 'Remove the samples' }).click();
+  await expect(other.locator('article')).toHaveCount(0);
+  const chooser = other.waitForEvent('filechooser');
+  await other.getByRole('button', { name: 'Restore a backup' }).click();
+  await (await chooser).setFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: file });
+  await expect(other.locator('article')).toHaveCount(3);
+  await other.locator('article', { hasText: 'Pot-lid seals' }).getByRole('link').click();
+  await expect(other.locator('[data-element="picture-1"] path').first()).toBeAttached();
+  await other.context().close();
+});
+
+test('a reload in the middle of a drag loses nothing', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.locator('article')).toHaveCount(3);
+  await page.goto(`${SEALS}/artwork`);
+  const words = page.locator('[data-element="words-3"]');
+  await expect(words.locator('path').first()).toBeAttached();
+  const box = await words.boundingBox();
+  if (!box) throw new Error('no words');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 5 });
+  const there = await words.getAttribute('transform');
+  await page.waitForTimeout(1000);
+  await page.reload();
+  await expect(page.locator('[data-element="words-3"]')).toHaveAttribute('transform', there ?? '');
+  await expect(page.locator('[data-element]')).toHaveCount(6);
+});
+
+test('a second tab reads, says so, and takes over', async ({ page, context }) => {
+  await page.goto('/');
+  await expect(page.locator('article')).toHaveCount(3);
+  await page.goto(`${SEALS}/artwork`);
+  await expect(page.locator('[data-element="words-3"]')).toBeAttached();
+  const second = await context.newPage();
+  await second.goto(`${SEALS}/artwork`);
+  await expect(second.getByText('open in another tab')).toBeVisible();
+  await page.getByLabel('Name of the job').fill('Changed in the first');
+  await page.keyboard.press('Enter');
+  await expect(second.getByLabel('Name of the job')).toHaveValue('Changed in the first');
+  await second.getByRole('button', { name: 'Take over here' }).click();
+  await expect(second.getByText('open in another tab')).toHaveCount(0);
+  await expect(page.getByText('open in another tab')).toBeVisible();
+  await second.getByLabel('Name of the job').fill('Changed in the second');
+  await second.keyboard.press('Enter');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Changed in the second');
+});
+
+test('when the storage is full it is said once, and nothing is lost on screen', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.locator('article')).toHaveCount(3);
+  await page.goto(`${SEALS}/artwork`);
+  await expect(page.locator('[data-element="words-3"]')).toBeAttached();
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send('Storage.overrideQuotaForOrigin', {
+    origin: new URL(page.url()).origin,
+    quotaSize: 1,
+  });
+  await page.getByLabel('Name of the job').fill('Too much');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('This browser has no more room')).toBeVisible();
+  await expect(page.getByRole('banner')).toContainText('Not kept');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Too much');
+  await devtools.send('Storage.overrideQuotaForOrigin', { origin: new URL(page.url()).origin });
+  await page.getByLabel('Name of the job').fill('Enough again');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('banner')).toContainText('Kept just now');
+});

@@ -1,0 +1,65 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { encode } from 'fast-png';
+
+/** A page that fails its test on console errors and warnings, and on any request to elsewhere. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, use) => {
+    const troubles: string[] = [];
+    page.on('console', (message) => {
+      if (['error', 'warning'].includes(message.type()))
+        troubles.push(`console ${message.type()}: ${message.text()}`);
+    });
+    page.on('pageerror', (error) => troubles.push(`page error: ${error.message}`));
+    page.on('request', (request) => {
+      const url = request.url();
+      if (!/^(data|blob):/.test(url) && !url.startsWith(baseURL ?? ''))
+        troubles.push(`request to ${url}`);
+    });
+    await use(page);
+    expect(troubles).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** The shelf without the samples. */
+export async function emptyWorkshop(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Remove the samples' }).click();
+  await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
+}
+
+/** A PNG with its resolution left out: a disc of one colour on clear ground. */
+export function discPng(side = 600): Buffer {
+  const data = new Uint8Array(side * side * 4);
+  for (let y = 0; y < side; y++) {
+    for (let x = 0; x < side; x++) {
+      const inside = Math.hypot(x - side / 2, y - side / 2) < side / 2 - 1;
+      data.set([122, 47, 110, inside ? 255 : 0], (y * side + x) * 4);
+    }
+  }
+  return Buffer.from(encode({ width: side, height: side, channels: 4, data }));
+}
+
+/** Drops files onto a place of the page. */
+export async function dropFile(
+  page: Page,
+  selector: string,
+  file: { name: string; type: string; bytes: Buffer },
+): Promise<void> {
+  const transfer = await page.evaluateHandle(
+    ({ name, type, base64 }) => {
+      const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+      const made = new DataTransfer();
+      made.items.add(new File([bytes], name, { type }));
+      return made;
+    },
+    { name: file.name, type: file.type, base64: file.bytes.toString('base64') },
+  );
+  await page.dispatchEvent(selector, 'drop', { dataTransfer: transfer });
+}
+
+/** Waits until the proof has looked at the last change. */
+export async function proofIs(page: Page, text: string | RegExp): Promise<void> {
+  await expect(page.locator('[data-line="proof"]')).toContainText(text, { timeout: 40_000 });
+}
