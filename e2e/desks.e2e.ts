@@ -86,14 +86,14 @@ test('corners resize in proportion, the handle turns, and Escape gives up', asyn
 test('a finding is shown where it is and its fix removes it', async ({ page }) => {
   await page.goto('/job/demo-pot-lid-seals/artwork');
   await page.locator('[data-element="words-3"] .hit').click();
-  await page.getByLabel('Size in points').fill('4');
+  await page.getByLabel('Size in points', { exact: true }).fill('4');
   await page.keyboard.press('Enter');
   await proofIs(page, 'warning');
   await page.locator('[data-line="proof"]').click();
   const finding = page.locator('[data-finding="words-too-small"]');
   await expect(finding).toContainText('prints at 4.0 pt');
   await finding.getByRole('button', { name: 'Show me' }).click();
-  await expect(page.getByLabel('The words')).toHaveValue('Sea Holly');
+  await expect(page.getByLabel('The words', { exact: true })).toHaveValue('Sea Holly');
   await page
     .locator('[data-finding="words-too-small"]')
     .getByRole('button', { name: 'Set to 6 pt' })

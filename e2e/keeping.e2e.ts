@@ -112,17 +112,21 @@ test('when the storage is full it is said once, and nothing is lost on screen', 
   await expect(page.locator('article')).toHaveCount(3);
   await page.goto(`${SEALS}/artwork`);
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
-  const devtools = await page.context().newCDPSession(page);
-  await devtools.send('Storage.overrideQuotaForOrigin', {
-    origin: new URL(page.url()).origin,
-    quotaSize: 1,
+  // The browser's own refusal, as it comes when the disk is full.
+  await page.evaluate(() => {
+    const { put } = IDBObjectStore.prototype;
+    const full = Object.assign(window as unknown as { full: boolean }, { full: true });
+    IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
+      if (full.full) throw new DOMException('The disk is full', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
   });
   await page.getByLabel('Name of the job').fill('Too much');
   await page.keyboard.press('Enter');
   await expect(page.getByText('This browser has no more room')).toBeVisible();
   await expect(page.getByRole('banner')).toContainText('Not kept');
   await expect(page.getByLabel('Name of the job')).toHaveValue('Too much');
-  await devtools.send('Storage.overrideQuotaForOrigin', { origin: new URL(page.url()).origin });
+  await page.evaluate(() => void ((window as unknown as { full: boolean }).full = false));
   await page.getByLabel('Name of the job').fill('Enough again');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('banner')).toContainText('Kept just now');

@@ -40,14 +40,16 @@ test('from an empty workshop to peeled labels, and found again tomorrow', async 
     const width = Number(
       (await page.getByLabel('Width', { exact: true }).inputValue()).replace(' mm', ''),
     );
-    const left = Number((await page.getByLabel('From left').inputValue()).replace(' mm', ''));
+    const left = Number(
+      (await page.getByRole('textbox', { name: 'From left' }).inputValue()).replace(' mm', ''),
+    );
     expect(left + width / 2).toBeCloseTo(25, 0);
     await page.getByRole('button', { name: 'Words' }).click();
-    await page.getByLabel('The words').fill('Sea Holly');
+    await page.getByLabel('The words', { exact: true }).fill('Sea Holly');
     await page.keyboard.press('Escape');
     await page.keyboard.press('ArrowDown');
     await page.getByRole('button', { name: 'Around' }).click();
-    await page.getByLabel('The words').fill('THISTLE & FEN');
+    await page.getByLabel('The words', { exact: true }).fill('THISTLE & FEN');
     await expect(
       page.locator('[data-element="words-2"] [aria-label="THISTLE & FEN"]'),
     ).toBeAttached();

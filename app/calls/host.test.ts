@@ -67,6 +67,21 @@ test('a worker that does not stop within its grace is ended and replaced', async
   expect(workers).toHaveLength(2);
 });
 
+test('a call that nobody cancelled starts anew in the next worker', async () => {
+  const { host, workers } = hosted();
+  const slow = host.call('renderPage', { pdf: read.bytes, page: 0, dpi: 72 });
+  const other = host.call('readArt', read);
+  slow.cancel();
+  await expect(slow.answer).rejects.toBeInstanceOf(Cancelled);
+  expect(workers[1]?.heard).toMatchObject([{ kind: 'call', id: 2, name: 'readArt' }]);
+  workers[1]?.say({
+    kind: 'done',
+    id: 2,
+    answer: { ok: false, problem: { code: 'x', what: '', remedy: '' } },
+  });
+  await expect(other.answer).resolves.toMatchObject({ ok: false });
+});
+
 test('a worker that stops in time is kept', async () => {
   const { host, workers } = hosted();
   const ongoing = host.call('readArt', read);

@@ -19,6 +19,9 @@ export interface CallWorker {
 }
 
 interface Waiting {
+  /** Sent again when the worker is replaced because of another call. */
+  readonly message: ToWorker;
+  cancelled: boolean;
   readonly done: (answer: never) => void;
   readonly failed: (error: Error) => void;
   readonly progress?: ((share: number, doing: string) => void) | undefined;
@@ -47,9 +50,16 @@ export class CallHost {
   ): Ongoing<N> {
     const id = this.next++;
     const answer = new Promise<CallAnswer<N>>((done, failed) => {
-      this.waiting.set(id, { done: done as Waiting['done'], failed, progress });
+      const message: ToWorker = { kind: 'call', id, name, args };
+      this.waiting.set(id, {
+        message,
+        cancelled: false,
+        done: done as Waiting['done'],
+        failed,
+        progress,
+      });
+      this.running().postMessage(message);
     });
-    this.running().postMessage({ kind: 'call', id, name, args });
     return { answer, cancel: () => this.cancel(id) };
   }
 
@@ -58,7 +68,7 @@ export class CallHost {
     const worker = this.start();
     worker.onmessage = ({ data }) => this.hear(data);
     worker.onerror = (event) =>
-      this.replace(new Error(event.message || 'The worker failed to start.'));
+      this.failAll(new Error(event.message || 'The worker failed to start.'));
     this.worker = worker;
     return worker;
   }
@@ -80,14 +90,30 @@ export class CallHost {
   }
 
   private cancel(id: number): void {
-    if (!this.waiting.has(id)) return;
+    const call = this.waiting.get(id);
+    if (!call) return;
+    call.cancelled = true;
     this.worker?.postMessage({ kind: 'cancel', id });
     setTimeout(() => {
-      if (this.waiting.has(id)) this.replace(new Cancelled());
+      if (this.waiting.has(id)) this.replace();
     }, GRACE);
   }
 
-  private replace(reason: Error): void {
+  /** Ends a worker that did not stop in time; the calls that nobody cancelled start anew. */
+  private replace(): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    for (const [id, call] of [...this.waiting]) {
+      if (!call.cancelled) {
+        this.running().postMessage(call.message);
+        continue;
+      }
+      this.waiting.delete(id);
+      call.failed(new Cancelled());
+    }
+  }
+
+  private failAll(reason: Error): void {
     this.worker?.terminate();
     this.worker = undefined;
     const ended = [...this.waiting.values()];

@@ -111,6 +111,9 @@ export async function keepRun(run: KeptRun): Promise<void> {
 /** All runs, the latest first. */
 export async function allRuns(): Promise<KeptRun[]> {
   const runs: KeptRun[] = [];
-  await database.runs.iterate<KeptRun, void>((run) => void runs.push(run));
+  await database.runs.iterate<KeptRun, undefined>((run) => {
+    runs.push(run);
+    return undefined;
+  });
   return runs.sort((one, other) => (one.at < other.at ? 1 : -1));
 }

@@ -47,9 +47,10 @@ export async function sweep(now: number): Promise<void> {
   const clean = async (): Promise<void> => {
     await database.trash.clear();
     const named = new Set<string>();
-    await database.jobs.iterate<KeptJob, void>(({ job }) =>
-      Object.keys(job.art).forEach((id) => named.add(id)),
-    );
+    await database.jobs.iterate<KeptJob, undefined>(({ job }) => {
+      Object.keys(job.art).forEach((id) => named.add(id));
+      return undefined;
+    });
     for (const id of await database.art.keys()) {
       const art = named.has(id) ? undefined : await database.art.getItem<KeptArt>(id);
       if (art && now - art.kept > DAY) await database.art.removeItem(id);

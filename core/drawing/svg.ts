@@ -146,7 +146,6 @@ class SvgWriter {
     return id;
   }
 
-  // eslint-disable-next-line max-params
   private pattern(width: number, height: number, map: Affine, inner: string): string {
     const id = this.id();
     this.defs.push(

@@ -174,7 +174,9 @@ export const COMMANDS = {
     run: (job, { piece }) => {
       if (job.pieces.length < 2)
         return refused('Deleting the only piece', 'a job has at least one');
-      const { [piece]: _, ...wanted } = job.plan.wanted;
+      const wanted = Object.fromEntries(
+        Object.entries(job.plan.wanted).filter(([id]) => id !== piece),
+      );
       return {
         ...job,
         pieces: job.pieces.filter(({ id }) => id !== piece),

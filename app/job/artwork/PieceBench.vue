@@ -76,7 +76,7 @@ const distances = computed(() => {
 });
 
 function press(event: PointerEvent): void {
-  if (!(event.target as Element).closest('[data-grip]')) props.desk.selected.value = [];
+  if (!(event.target as Element).closest('[data-grip]')) props.desk.clear();
 }
 
 defineExpose({ bench });

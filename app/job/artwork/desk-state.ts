@@ -42,6 +42,10 @@ export function useDeskState() {
         : [...selected.value, id];
   }
 
+  function clear(): void {
+    selected.value = [];
+  }
+
   /** Changes the selected elements alike; steps of the same key are one. */
   function change(changes: ElementChanges, key?: string): void {
     if (!piece.value || elements.value.length === 0) return;
@@ -63,7 +67,7 @@ export function useDeskState() {
     selected.value = piece.value.elements.filter(({ id }) => !before.has(id)).map(({ id }) => id);
   }
 
-  return { store, piece, compiled, selected, elements, only, show, select, change, add };
+  return { store, piece, compiled, selected, elements, only, show, select, clear, change, add };
 }
 
 export type DeskState = ReturnType<typeof useDeskState>;

@@ -76,7 +76,7 @@ function give(files: readonly MadeFile[], type: string, stem: string): void {
       <span class="quiet">{{ file.purpose }}</span>
     </div>
     <div v-if="busy" class="busy">
-      <v-progress-linear :model-value="share * 100" color="primary" rounded />
+      <v-progress-linear aria-label="Progress" :model-value="share * 100" color="primary" rounded />
       <button class="link" type="button" @click="ongoing?.cancel()">Cancel</button>
     </div>
     <p class="quiet">In the print dialog choose 100 % and no “fit to page”.</p>

@@ -98,7 +98,12 @@ function show(finding: Finding): void {
       </svg>
       <div v-if="made.doing.value" class="doing" role="status">
         <span>{{ made.doing.value }} …</span>
-        <v-progress-linear :model-value="made.share.value * 100" color="primary" rounded />
+        <v-progress-linear
+          aria-label="Progress"
+          :model-value="made.share.value * 100"
+          color="primary"
+          rounded
+        />
         <button class="link" type="button" @click="made.cancel">Cancel</button>
       </div>
     </template>

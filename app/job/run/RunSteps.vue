@@ -89,7 +89,13 @@ const at = computed(() =>
     </ol>
     <div v-if="running" class="doing" role="status">
       <span>{{ doing }} …</span>
-      <v-progress-linear :model-value="share * 100" color="primary" height="6" rounded />
+      <v-progress-linear
+        aria-label="Progress"
+        :model-value="share * 100"
+        color="primary"
+        height="6"
+        rounded
+      />
     </div>
   </div>
 </template>

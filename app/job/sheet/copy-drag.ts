@@ -41,15 +41,16 @@ export function useCopyDrag(of: {
     const others = of.sheet.value?.copies.filter((other) => other !== copy) ?? [];
     const targets = linesOf(others);
     let frame = 0;
+    const follow = (moved: PointerEvent): void => {
+      const at = of.bench.toMm(moved);
+      const free = { dx: at.x - from.x, dy: at.y - from.y };
+      if (!dragged.value && Math.hypot(free.dx, free.dy) * of.bench.view.value.scale < 3) return;
+      const { dx, dy } = snapMove(copy.box, free, targets, REACH / of.bench.view.value.scale);
+      dragged.value = judged(copy, copy.placement.x + dx, copy.placement.y + dy, others);
+    };
     const move = (moved: Event): void => {
       cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() => {
-        const at = of.bench.toMm(moved as PointerEvent);
-        const free = { dx: at.x - from.x, dy: at.y - from.y };
-        if (!dragged.value && Math.hypot(free.dx, free.dy) * of.bench.view.value.scale < 3) return;
-        const { dx, dy } = snapMove(copy.box, free, targets, REACH / of.bench.view.value.scale);
-        dragged.value = judged(copy, copy.placement.x + dx, copy.placement.y + dy, others);
-      });
+      frame = requestAnimationFrame(() => follow(moved as PointerEvent));
     };
     const end = (keep: boolean): void => {
       cancelAnimationFrame(frame);
@@ -64,7 +65,10 @@ export function useCopyDrag(of: {
       }
       dragged.value = undefined;
     };
-    const up = (): void => end(true);
+    const up = (released: Event): void => {
+      if (dragged.value) follow(released as PointerEvent);
+      end(true);
+    };
     const drop = (): void => end(false);
     const escape = (key: KeyboardEvent): void => {
       if (key.key === 'Escape') end(false);

@@ -1,32 +1,36 @@
 import { ref, shallowRef, watch } from 'vue';
-import { Cancelled } from '../../../core/base/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
-import { proofCalls, type Ongoing } from '../../calls/index.ts';
+import { proofCalls } from '../../calls/index.ts';
 
 const QUIET = 350; // ms without a change before the proof is asked again
 
-/** The findings of a job, asked anew in a worker when it has been quiet; older answers are dropped. */
+/**
+ * The findings of a job, asked anew in a worker when it has been quiet. One question is under way at
+ * a time; what changes meanwhile is asked next, and answers about another job are dropped.
+ */
 export function useFindings(job: () => Job | undefined) {
   const list = shallowRef<readonly Finding[]>([]);
   const looking = ref(false);
-  let ongoing: Ongoing<'findings'> | undefined;
+  let asking = false;
+  let next: Job | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
-  async function ask(asked: Job): Promise<void> {
-    ongoing?.cancel();
-    const mine = proofCalls.call('findings', { job: asked });
-    ongoing = mine;
-    try {
-      const found = await mine.answer;
-      if (ongoing !== mine) return;
-      list.value = found;
-      looking.value = false;
-    } catch (error) {
-      if (ongoing !== mine) return;
-      looking.value = false;
-      if (!(error instanceof Cancelled)) console.warn(error);
+  async function ask(): Promise<void> {
+    if (asking) return;
+    asking = true;
+    for (let asked = next; asked; asked = next) {
+      next = undefined;
+      const found = await proofCalls
+        .call('findings', { job: asked })
+        .answer.catch((error: unknown) => {
+          console.warn(error);
+          return undefined;
+        });
+      if (found && job()?.id === asked.id) list.value = found;
     }
+    asking = false;
+    looking.value = false;
   }
 
   watch(job, (now, before) => {
@@ -34,7 +38,13 @@ export function useFindings(job: () => Job | undefined) {
     if (now?.id !== before?.id) list.value = [];
     if (!now) return;
     looking.value = true;
-    timer = setTimeout(() => void ask(now), before ? QUIET : 0);
+    timer = setTimeout(
+      () => {
+        next = now;
+        void ask();
+      },
+      before ? QUIET : 0,
+    );
   });
 
   return { list, looking };

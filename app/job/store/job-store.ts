@@ -141,7 +141,8 @@ export const useJobStore = defineStore('job', () => {
     gesture.value = undefined;
     saving.changed(next.now);
     void loadFor(next.now).catch(messages.sayError);
-    void askToKeep();
+    // Where it cannot even be noted that this was asked, keeping the job itself says so.
+    void askToKeep().catch(() => undefined);
   }
 
   /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
