@@ -28,6 +28,9 @@ test('from an empty workshop to peeled labels, and found again tomorrow', async 
     await page.getByRole('button', { name: 'Picture' }).click();
     await (await chooser).setFiles({ name: 'dot.png', mimeType: 'image/png', buffer: discPng() });
     await expect(page.locator('[data-element="picture-1"]')).toBeVisible();
+    const wide = page.getByLabel('Width', { exact: true });
+    await wide.fill('14');
+    await wide.press('Enter');
     const picture = page.locator('[data-element="picture-1"]');
     const box = await picture.boundingBox();
     if (!box) throw new Error('no picture');

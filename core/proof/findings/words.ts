@@ -128,21 +128,21 @@ export const lowContrast: FindingKind = {
           where: place(found),
           what: `${quoted(found.element)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
           why: 'In poor light or at arm’s length it cannot be read.',
-          fix: backing(found, measured.beneath),
+          ...backing(found, measured.beneath),
         },
       ];
     }),
 };
 
-/** A plate under straight words; words on a circle take the other ink instead. */
-function backing(found: SetElement, beneath: number): NonNullable<Finding['fix']> {
+/** A plate under straight words; words on a circle take the other ink, where that is another. */
+function backing(found: SetElement, beneath: number): Pick<Finding, 'fix'> {
   const { element, piece, set } = found;
+  const isDark = luminance(rgbOf(element.color)) < 0.18;
   if (element.path.kind === 'circle' || !set.ink) {
-    const color = beneath > 0.18 ? '#2a1b2e' : '#fffdf9';
-    return {
-      label: beneath > 0.18 ? 'Print it dark' : 'Print it light',
-      call: change(found, { color }),
-    };
+    if (isDark === beneath > 0.18) return {};
+    const color = isDark ? '#fffdf9' : '#2a1b2e';
+    const label = isDark ? 'Print it light' : 'Print it dark';
+    return { fix: { label, call: change(found, { color }) } };
   }
   const width = set.ink.right - set.ink.left + 3;
   const height = set.ink.bottom - set.ink.top + 2;
@@ -150,7 +150,6 @@ function backing(found: SetElement, beneath: number): NonNullable<Finding['fix']
     x: (set.ink.left + set.ink.right) / 2,
     y: (set.ink.top + set.ink.bottom) / 2,
   });
-  const dark = luminance(rgbOf(element.color)) < 0.18;
   const plate: PieceElement = {
     id: '',
     kind: 'plate',
@@ -158,13 +157,15 @@ function backing(found: SetElement, beneath: number): NonNullable<Finding['fix']
     angle: element.angle,
     locked: false,
     shape: { kind: 'rectangle', width, height, radius: height / 4 },
-    fill: { color: dark ? '#fffdf9' : '#2a1b2e', opacity: 0.92 },
+    fill: { color: isDark ? '#fffdf9' : '#2a1b2e', opacity: 0.92 },
     line: null,
   };
   const at = piece.piece.elements.indexOf(element);
   return {
-    label: 'Put a plate behind',
-    call: { name: 'add-element', args: { piece: piece.piece.id, element: plate, at } },
+    fix: {
+      label: 'Put a plate behind',
+      call: { name: 'add-element', args: { piece: piece.piece.id, element: plate, at } },
+    },
   };
 }
 

@@ -1,0 +1,17 @@
+// Measures what the project promises and prints each figure beside a baseline of the same run.
+import { benchPdf } from './pdf.ts';
+import { benchPage } from './page.ts';
+
+const rows = [...(await benchPdf()), ...(await benchPage())];
+const pad = (text: string, width: number): string => text.padEnd(width);
+console.log(
+  `\n${pad('what', 58)}${pad('measured', 14)}${pad('baseline', 14)}${pad('ratio', 9)}wanted`,
+);
+for (const { what, measured, unit, baseline, wanted } of rows) {
+  const number = (value: number): string =>
+    `${value < 100 ? value.toFixed(1) : Math.round(value)} ${unit}`;
+  const ratio = baseline === undefined ? '' : (measured / baseline).toFixed(2);
+  console.log(
+    `${pad(what, 58)}${pad(number(measured), 14)}${pad(baseline === undefined ? '' : number(baseline), 14)}${pad(ratio, 9)}${wanted}`,
+  );
+}

@@ -1,0 +1,178 @@
+import { spawn } from 'node:child_process';
+import { chromium, type Page } from '@playwright/test';
+import { median, percentile95, type Row } from './row.ts';
+
+const PORT = 4388;
+const URL = `http://localhost:${PORT}`;
+
+/** First paint of the demo job, and a drag on a sheet with 300 copies, in the real browser. */
+export async function benchPage(): Promise<Row[]> {
+  const server = spawn(process.execPath, ['dist/node/server.mjs'], {
+    env: { ...process.env, PORT: String(PORT) },
+    stdio: 'ignore',
+  });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-dev-shm-usage',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+    ],
+  });
+  try {
+    const page = await (
+      await browser.newContext({ viewport: { width: 1280, height: 800 } })
+    ).newPage();
+    for (let tries = 0; tries < 50; tries++) {
+      if (
+        await page.goto(URL).then(
+          () => true,
+          () => false,
+        )
+      )
+        break;
+      await new Promise((go) => setTimeout(go, 100));
+    }
+    await page.waitForSelector('article');
+    return [...(await firstPaint(page)), ...(await drag(page))];
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+async function firstPaint(page: Page): Promise<Row[]> {
+  const blank: number[] = [];
+  const job: number[] = [];
+  for (let round = 0; round < 5; round++) {
+    await page.goto(`${URL}/core/figtree-OFL.txt`);
+    blank.push(await page.evaluate(() => performance.now()));
+    await page.goto(`${URL}/job/demo-pot-lid-seals/artwork`);
+    await page.waitForSelector('[data-element="words-3"] path');
+    job.push(await page.evaluate(() => performance.now()));
+  }
+  return [
+    {
+      what: 'first paint of the demo job, words and picture drawn',
+      measured: median(job),
+      unit: 'ms',
+      baseline: median(blank),
+      wanted: 'within 1500 ms (baseline: a text file)',
+    },
+  ];
+}
+
+interface Frames {
+  readonly intervals: number[];
+  readonly work: number[];
+  readonly paint: number[];
+}
+
+/** Records frame intervals, the page's own work in each frame, and the time from input to the frame after it. */
+async function recorded(page: Page, move: () => Promise<void>): Promise<Frames> {
+  await page.evaluate(() => {
+    const frames = { intervals: [] as number[], work: [] as number[], paint: [] as number[] };
+    Object.assign(window, { frames, recording: true });
+    const real = window.requestAnimationFrame.bind(window);
+    let own = 0;
+    window.requestAnimationFrame = (run) =>
+      real((time) => {
+        const start = performance.now();
+        run(time);
+        own += performance.now() - start;
+      });
+    addEventListener(
+      'pointermove',
+      () => {
+        const start = performance.now();
+        real(() => setTimeout(() => frames.paint.push(performance.now() - start), 0));
+      },
+      true,
+    );
+    let last = performance.now();
+    const tick = (): void => {
+      const now = performance.now();
+      frames.intervals.push(now - last);
+      frames.work.push(own);
+      own = 0;
+      last = now;
+      if ((window as unknown as { recording: boolean }).recording) real(tick);
+    };
+    real(tick);
+  });
+  await move();
+  return page.evaluate(() => {
+    Object.assign(window, { recording: false });
+    return (window as unknown as { frames: Frames }).frames;
+  });
+}
+
+async function drag(page: Page): Promise<Row[]> {
+  await page.goto(`${URL}/job/demo-pot-lid-seals/size`);
+  const measure = page.getByLabel('Measure of the lid');
+  await measure.fill('19');
+  await measure.press('Enter');
+  await page.goto(`${URL}/job/demo-pot-lid-seals/sheet`);
+  await page.waitForSelector('[data-copy]');
+  const gap = page.getByRole('textbox', { name: 'Gap' });
+  await gap.fill('1');
+  await gap.press('Enter');
+  for (const name of ['Sea Holly', 'Sweet Pea', 'Cornflower', 'Borage']) {
+    const field = page.getByLabel(`Wanted of ${name}`);
+    await field.fill('75');
+    await field.press('Enter');
+  }
+  await page.waitForTimeout(6000);
+  const copies = await page.locator('[data-copy]').count();
+  const box = await page
+    .locator('[data-copy]')
+    .nth(Math.floor(copies / 2))
+    .boundingBox();
+  if (!box) throw new Error('no copy');
+  const sweep = async (): Promise<void> => {
+    for (let step = 1; step <= 180; step++) {
+      await page.mouse.move(
+        box.x + 5 + Math.sin(step / 12) * 120,
+        box.y + 5 + Math.cos(step / 9) * 90,
+      );
+      await page.waitForTimeout(8);
+    }
+  };
+  const idle = await recorded(page, sweep);
+  await page.mouse.move(box.x + 5, box.y + 5);
+  await page.mouse.down();
+  const { intervals, work, paint } = await recorded(page, sweep);
+  await page.mouse.up();
+  const what = `drag on a sheet with ${copies} copies`;
+  return [
+    {
+      what: `${what}: frame interval, 95 %`,
+      measured: percentile95(intervals),
+      unit: 'ms',
+      baseline: percentile95(idle.intervals),
+      wanted: 'at most 17.5 ms (baseline: same moves, no drag)',
+    },
+    {
+      what: `${what}: longest frame`,
+      measured: Math.max(...intervals),
+      unit: 'ms',
+      baseline: Math.max(...idle.intervals),
+      wanted: 'none over 50 ms',
+    },
+    {
+      what: `${what}: own work a frame, 95 %`,
+      measured: percentile95(work),
+      unit: 'ms',
+      wanted: 'at most 8 ms',
+    },
+    {
+      what: `${what}: input to paint, median`,
+      measured: median(paint),
+      unit: 'ms',
+      baseline: median(idle.paint),
+      wanted: 'measured',
+    },
+  ];
+}

@@ -1,0 +1,67 @@
+// Makes every picture in docs/screenshots/ from the demo workshop: npm run screenshots
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+
+const PORT = 4377;
+const URL = `http://localhost:${PORT}`;
+const JOB = `${URL}/job/demo-pot-lid-seals`;
+
+const server = spawn(process.execPath, ['dist/node/server.mjs'], {
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-dev-shm-usage',
+    '--disable-gpu',
+    '--disable-background-networking',
+  ],
+});
+const page = await (
+  await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
+).newPage();
+const shoot = async (name: string): Promise<void> => {
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+};
+const proofIsDone = (): Promise<void> =>
+  page.locator('[data-line="proof"]', { hasText: 'Nothing to mend' }).waitFor({ timeout: 60_000 });
+
+try {
+  await new Promise((go) => setTimeout(go, 1500));
+  await page.goto(URL);
+  await page.locator('article').nth(2).waitFor();
+  await page.waitForTimeout(1500);
+  await shoot('shelf');
+  await page.goto(`${JOB}/size`);
+  await proofIsDone();
+  await shoot('size');
+  await page.locator('[data-line="stock"]').click();
+  await shoot('stock');
+  await page.locator('[data-line="artwork"]').click();
+  await page.locator('[data-element="words-3"] .hit').click();
+  await shoot('artwork');
+  await page.locator('[data-line="edge"]').click();
+  await shoot('edge');
+  await page.locator('[data-line="copies"]').click();
+  await page.locator('[data-copy]').nth(4).click();
+  await shoot('sheet');
+  await page.locator('[data-line="proof"]').click();
+  await page.locator('.page canvas').waitFor();
+  await shoot('proof');
+  await page.locator('[data-line="run"]').click();
+  await shoot('run');
+  await page.getByRole('button', { name: 'Print and cut, simulated' }).click();
+  await page.locator('[data-report]').waitFor({ timeout: 120_000 });
+  await shoot('run-report');
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: 'Dark' }).click();
+  await page.keyboard.press('Escape');
+  await page.locator('[data-line="artwork"]').click();
+  await shoot('artwork-dark');
+} finally {
+  await browser.close();
+  server.kill();
+}
