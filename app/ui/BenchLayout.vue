@@ -21,6 +21,7 @@ defineProps<{ cards?: string }>();
 }
 .bench {
   position: relative;
+  user-select: none;
   flex: 1;
   min-width: 0;
   overflow: hidden;

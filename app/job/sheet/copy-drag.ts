@@ -36,6 +36,7 @@ export function useCopyDrag(of: {
   function start(event: PointerEvent, copy: SheetCopy): void {
     of.selected.value = copy.placement.copy;
     if (event.button !== 0 || of.store.keepState === 'reading') return;
+    event.preventDefault(); // no selecting of text while the copy moves
     const target = event.currentTarget as Element;
     const from = of.bench.toMm(event);
     const others = of.sheet.value?.copies.filter((other) => other !== copy) ?? [];
