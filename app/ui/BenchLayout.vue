@@ -33,7 +33,7 @@ defineProps<{ cards?: string }>();
   position: absolute;
   right: 14px;
   bottom: 16px;
-  left: 14px;
+  left: 24px;
   display: flex;
   gap: 10px;
   align-items: flex-end;

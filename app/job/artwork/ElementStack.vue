@@ -73,8 +73,8 @@ function drop(event: DragEvent, to: number): void {
 }
 button {
   flex: none;
-  width: 46px;
-  height: 46px;
+  width: 42px;
+  height: 42px;
   border: 1px solid var(--line);
   border-radius: 11px;
   padding: 4px;

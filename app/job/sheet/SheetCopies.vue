@@ -67,7 +67,11 @@ function press(event: PointerEvent): void {
       :class="{ hidden: hidden === name }"
       :transform="transform"
     >
-      <use :href="`#${symbol}`" :clip-path="clip ? `url(#${id}-clip-${index})` : undefined" />
+      <use
+        class="art"
+        :href="`#${symbol}`"
+        :clip-path="clip ? `url(#${id}-clip-${index})` : undefined"
+      />
       <use
         :href="`#${symbol.replace(id, `${id}-cut`)}`"
         class="cut"
@@ -83,6 +87,10 @@ function press(event: PointerEvent): void {
 }
 .hidden {
   visibility: hidden;
+}
+/* Only the edge is felt by the pointer: hundreds of drawings would be searched at each move. */
+.art {
+  pointer-events: none;
 }
 .cut {
   fill: transparent;
