@@ -1,8 +1,15 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
+// `npm run bench -- pdf` or `page` runs one part.
 import { benchPdf } from './pdf.ts';
 import { benchPage } from './page.ts';
+import type { Row } from './row.ts';
 
-const rows = [...(await benchPdf()), ...(await benchPage())];
+const BENCHES = { pdf: benchPdf, page: benchPage };
+const asked = process.argv.slice(2);
+const rows: Row[] = [];
+for (const [name, bench] of Object.entries(BENCHES))
+  if (asked.length === 0 || asked.includes(name)) rows.push(...(await bench()));
+
 const pad = (text: string, width: number): string => text.padEnd(width);
 console.log(
   `\n${pad('what', 58)}${pad('measured', 14)}${pad('baseline', 14)}${pad('ratio', 9)}wanted`,

@@ -1,5 +1,9 @@
 import { spawn } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
+import { writePeel } from '../core/job/index.ts';
+import { runAll } from '../core/testing/example-job.ts';
+import { nodePlatform } from '../core/testing/node-platform.ts';
+import { demoJobs } from '../demo/index.ts';
 import { median, percentile95, type Row } from './row.ts';
 
 const PORT = 4388;
@@ -110,23 +114,41 @@ async function recorded(page: Page, move: () => Promise<void>): Promise<Frames> 
   });
 }
 
+/** The demo's seals made so small that 300 of them stand on one sheet, as a `.peel`. */
+async function denseJob(): Promise<Buffer> {
+  const [seals] = await demoJobs(nodePlatform);
+  if (!seals) throw new Error('no demo job');
+  const job = runAll(
+    seals.job,
+    { name: 'rename-job', args: { name: 'Dense sheet' } },
+    {
+      name: 'measure-thing',
+      args: { thing: { kind: 'lid', measured: 'diameter', size: 10.5, clearance: 0 } },
+    },
+    { name: 'change-plan', args: { changes: { gap: 1 } } },
+    ...seals.job.pieces.map(({ id }) => ({
+      name: 'want' as const,
+      args: { piece: id, count: 75 },
+    })),
+  );
+  return Buffer.from(writePeel({ ...seals, job: { ...job, id: 'dense' } }));
+}
+
 async function drag(page: Page): Promise<Row[]> {
-  await page.goto(`${URL}/job/demo-pot-lid-seals/size`);
-  const measure = page.getByLabel('Measure of the lid');
-  await measure.fill('19');
-  await measure.press('Enter');
-  await page.waitForTimeout(1500);
-  await page.goto(`${URL}/job/demo-pot-lid-seals/sheet`);
+  await page.goto(URL);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open a file' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'dense.peel',
+    mimeType: 'application/octet-stream',
+    buffer: await denseJob(),
+  });
+  await page.waitForSelector('text=Dense sheet');
+  await page.goto(`${URL}/job/dense/sheet`);
   await page.waitForSelector('[data-copy]');
-  const gap = page.getByRole('textbox', { name: 'Gap' });
-  await gap.fill('1');
-  await gap.press('Enter');
-  for (const name of ['Sea Holly', 'Sweet Pea', 'Cornflower', 'Borage']) {
-    const field = page.getByLabel(`Wanted of ${name}`);
-    await field.fill('75');
-    await field.press('Enter');
-  }
-  await page.waitForTimeout(6000);
+  await page.waitForTimeout(4000); // the proof of the new job is asked for meanwhile
   const copies = await page.locator('[data-copy]').count();
   const box = await page
     .locator('[data-copy]')
@@ -136,14 +158,14 @@ async function drag(page: Page): Promise<Row[]> {
   const sweep = async (): Promise<void> => {
     for (let step = 1; step <= 180; step++) {
       await page.mouse.move(
-        box.x + 5 + Math.sin(step / 12) * 120,
-        box.y + 5 + Math.cos(step / 9) * 90,
+        box.x + box.width / 2 + Math.sin(step / 12) * 120,
+        box.y + box.height / 2 + Math.cos(step / 9) * 90,
       );
       await page.waitForTimeout(8);
     }
   };
   const idle = await recorded(page, sweep);
-  await page.mouse.move(box.x + 5, box.y + 5);
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   const { intervals, work, paint } = await recorded(page, sweep);
   await page.mouse.up();

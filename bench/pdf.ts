@@ -2,18 +2,11 @@ import { performance } from 'node:perf_hooks';
 import { readFileSync } from 'node:fs';
 import { seededRandom, expectGood } from '../core/base/index.ts';
 import { readArt } from '../core/art/index.ts';
-import {
-  compileJob,
-  createJob,
-  loadResources,
-  runCommand,
-  type CommandCall,
-  type Job,
-} from '../core/job/index.ts';
+import { compileJob, createJob, loadResources } from '../core/job/index.ts';
 import { printPdf, writePdf } from '../core/output/index.ts';
 import { createCompiler } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
-import { exampleWords } from '../core/testing/example-job.ts';
+import { exampleWords, runAll } from '../core/testing/example-job.ts';
 import { median, type Row } from './row.ts';
 
 /** A photograph-like JPEG of 12 megapixels: soft colours with grain. */
@@ -42,18 +35,11 @@ async function bigJpeg(): Promise<Uint8Array> {
   );
 }
 
-const run = (job: Job, ...calls: CommandCall[]): Job =>
-  calls.reduce((now, call) => {
-    const done = runCommand(now, call);
-    if ('remedy' in done) throw new Error(done.what);
-    return done.job;
-  }, job);
-
 /** Compile and PDF of a sheet of 24 with a 12-megapixel picture, against embedding that picture once. */
 export async function benchPdf(): Promise<Row[]> {
   const { art, bytes } = expectGood(await readArt(nodePlatform, await bigJpeg(), 'meadow.jpg'));
   const piece = 'piece-1';
-  const job = run(
+  const job = runAll(
     createJob('lid', { id: 'bench', today: '2026-04-18' }),
     {
       name: 'measure-thing',

@@ -10,27 +10,32 @@ export interface BenchView {
   readonly y: number;
 }
 
+type BenchElement = SVGSVGElement | HTMLElement;
+
 /** Room kept free around the paper for trays, px. */
 const MARGIN = { left: 56, top: 92, right: 40, bottom: 92 };
+/** How much of the paper stays in view however far it is moved, px. */
+const SEEN = 90;
 const MM_PER_CSS_PX = 25.4 / 96;
 
 /**
  * Zoom and pan of a bench by wheel, pinch, drag of the empty bench and keys.
- * @param element the SVG element of the bench
+ * @param element the element of the bench that hears wheel and pointer
  * @param frame what is to be seen, in mm
  */
-export function useBenchView(element: Ref<SVGSVGElement | null>, frame: () => Box) {
+export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box) {
   const transform = shallowRef<ZoomTransform>(zoomIdentity);
   const size = ref({ width: 0, height: 0 });
   let touched = false;
 
-  const behaviour = zoom<SVGSVGElement, unknown>()
+  const behaviour = zoom<BenchElement, unknown>()
     .scaleExtent([0.5, 120])
     .filter(
       (event: Event) =>
         !(event.target as Element).closest('[data-grip]') && (event as MouseEvent).button !== 2,
     )
-    .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => {
+    .constrain((next) => inReach(next, frame(), size.value))
+    .on('zoom', (event: D3ZoomEvent<BenchElement, unknown>) => {
       if (event.sourceEvent) touched = true;
       transform.value = event.transform;
     });
@@ -112,6 +117,20 @@ export function useBenchView(element: Ref<SVGSVGElement | null>, frame: () => Bo
   }));
   const percent = computed(() => Math.round(transform.value.k * MM_PER_CSS_PX * 100));
   return { view, percent, size, fit, look, zoomBy, trueSize, toMm };
+}
+
+/** The nearest view in which some of the frame is still seen. */
+function inReach(
+  next: ZoomTransform,
+  { left, top, right, bottom }: Box,
+  { width, height }: { width: number; height: number },
+): ZoomTransform {
+  if (width === 0 || height === 0) return next;
+  const clamp = (value: number, low: number, high: number): number =>
+    Math.max(Math.min(low, high), Math.min(high, value));
+  const x = clamp(next.x, SEEN - right * next.k, width - SEEN - left * next.k);
+  const y = clamp(next.y, SEEN - bottom * next.k, height - SEEN - top * next.k);
+  return x === next.x && y === next.y ? next : zoomIdentity.translate(x, y).scale(next.k);
 }
 
 export type BenchControls = ReturnType<typeof useBenchView>;

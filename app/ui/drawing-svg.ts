@@ -1,4 +1,12 @@
-import { nodesToSvg, pathData, type DrawingNode, type SvgParts } from '../../core/drawing/index.ts';
+import {
+  drawingToSvg,
+  nodesToSvg,
+  pathData,
+  type Drawing,
+  type DrawingNode,
+  type SvgParts,
+  type SvgSources,
+} from '../../core/drawing/index.ts';
 import type { Typeface } from '../../core/type/index.ts';
 
 /** What a page draws from: loaded typefaces and addresses of pictures. */
@@ -24,13 +32,16 @@ export function pageSvg(
   sources: PageSources,
   prefix: string,
 ): SvgParts {
-  return nodesToSvg(
-    nodes,
-    {},
-    {
-      glyph: (typeface, id) => glyphData(sources.typeface(typeface), id),
-      imageUrl: (art) => sources.imageUrl(art),
-      prefix,
-    },
-  );
+  return nodesToSvg(nodes, {}, svgSources(sources, prefix));
 }
+
+/** A whole drawing as an SVG file, to be used as an image. */
+export function pageSvgFile(drawing: Drawing, sources: PageSources): string {
+  return drawingToSvg(drawing, svgSources(sources, ''));
+}
+
+const svgSources = (sources: PageSources, prefix: string): SvgSources => ({
+  glyph: (typeface, id) => glyphData(sources.typeface(typeface), id),
+  imageUrl: (art) => sources.imageUrl(art),
+  prefix,
+});

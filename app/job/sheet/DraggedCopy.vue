@@ -62,7 +62,7 @@ const place = computed(() => {
 }
 .gap {
   position: absolute;
-  top: 50%;
+  top: 100%;
   left: 50%;
   border: 1px solid #5d2a53;
   border-radius: 12px;
@@ -70,7 +70,7 @@ const place = computed(() => {
   background: #fffdf9;
   color: #44203d;
   white-space: nowrap;
-  transform: translate(-50%, -50%);
+  transform: translate(-50%, 0);
 }
 .gap.stop {
   border-color: #b5432a;

@@ -1,31 +1,24 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue';
+import { computed, toRef, useId } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { findPrintClip, type CompiledSheet, type SheetCopy } from '../../../core/sheet/index.ts';
-import DrawnNodes from '../../ui/DrawnNodes.vue';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import type { CompiledSheet, SheetCopy } from '../../../core/sheet/index.ts';
+import { useCopyPictures } from './copy-pictures.ts';
 
-/** The copies on a sheet: each piece drawn once and used for its copies. */
-const props = defineProps<{
-  sheet: CompiledSheet;
-  selected: string | undefined;
-  hidden: string | undefined;
-}>();
+/** The copies on a sheet: each piece drawn once, as a picture that its copies show. */
+const props = defineProps<{ sheet: CompiledSheet }>();
 const emit = defineEmits<{ grip: [event: PointerEvent, copy: SheetCopy] }>();
 const id = useId();
 const pieces = computed(() => [...new Set(props.sheet.copies.map(({ piece }) => piece))]);
 const kind = computed(() => props.sheet.cuts[0]?.kind ?? 'kiss');
+const pictures = useCopyPictures(toRef(props, 'sheet'));
 const drawn = computed(() =>
-  props.sheet.copies.map((copy, index) => {
+  props.sheet.copies.map((copy) => {
     const { x, y, angle, copy: name } = copy.placement;
-    const clip = findPrintClip(copy, props.sheet.zones);
     return {
-      copy,
       name,
-      index,
       transform: `translate(${x} ${y}) rotate(${angle})`,
-      symbol: `${id}-${copy.piece.piece.id}`,
-      clip: clip && pathData(clip),
+      picture: pictures.find(copy),
+      edge: `#${id}-${copy.piece.piece.id}`,
     };
   }),
 );
@@ -45,38 +38,31 @@ function press(event: PointerEvent): void {
 <template>
   <g @pointerdown="press">
     <defs>
-      <g v-for="piece in pieces" :id="`${id}-${piece.piece.id}`" :key="piece.piece.id"
-        ><DrawnNodes :nodes="piece.nodes" :sources="pageSources" :version="resourceVersion"
-      /></g>
       <path
         v-for="piece in pieces"
-        :id="`${id}-cut-${piece.piece.id}`"
-        :key="`cut${piece.piece.id}`"
+        :id="`${id}-${piece.piece.id}`"
+        :key="piece.piece.id"
         :d="pathData(piece.trim)"
       />
-      <template v-for="{ clip, index } in drawn" :key="index"
-        ><clipPath v-if="clip" :id="`${id}-clip-${index}`"><path :d="clip" /></clipPath
-      ></template>
     </defs>
     <g
-      v-for="{ name, transform, symbol, clip, index } in drawn"
+      v-for="{ name, transform, picture, edge } in drawn"
       :key="name"
       data-grip
       :data-copy="name"
       class="copy"
-      :class="{ hidden: hidden === name }"
       :transform="transform"
     >
-      <use
+      <image
+        v-if="picture"
         class="art"
-        :href="`#${symbol}`"
-        :clip-path="clip ? `url(#${id}-clip-${index})` : undefined"
+        :href="picture.url"
+        :x="-picture.rim"
+        :y="-picture.rim"
+        :width="2 * picture.rim"
+        :height="2 * picture.rim"
       />
-      <use
-        :href="`#${symbol.replace(id, `${id}-cut`)}`"
-        class="cut"
-        :class="[kind, { chosen: selected === name }]"
-      />
+      <use :href="edge" class="cut" :class="kind" />
     </g>
   </g>
 </template>
@@ -84,9 +70,6 @@ function press(event: PointerEvent): void {
 <style scoped>
 .copy {
   cursor: grab;
-}
-.hidden {
-  visibility: hidden;
 }
 /* Only the edge is felt by the pointer: hundreds of drawings would be searched at each move. */
 .art {
@@ -102,10 +85,5 @@ function press(event: PointerEvent): void {
 }
 .through {
   stroke: var(--through);
-}
-.chosen {
-  stroke: #5d2a53;
-  stroke-width: 0.7;
-  stroke-dasharray: none;
 }
 </style>

@@ -15,6 +15,7 @@ import { useJobStore } from '../store/job-store.ts';
 import ArrangementCard from './ArrangementCard.vue';
 import { useCopyDrag } from './copy-drag.ts';
 import CopyCard from './CopyCard.vue';
+import CopyMarks from './CopyMarks.vue';
 import DraggedCopy from './DraggedCopy.vue';
 import SheetCopies from './SheetCopies.vue';
 import SheetStrip from './SheetStrip.vue';
@@ -24,7 +25,7 @@ const store = useJobStore();
 const route = useRoute();
 const index = ref(Number(route.query.sheet ?? 0));
 const selected = ref<string>();
-const svg = ref<SVGSVGElement | null>(null);
+const field = ref<HTMLElement | null>(null);
 
 const sheets = computed(() => store.layout?.sheets ?? []);
 const current = computed(() => Math.min(index.value, Math.max(0, sheets.value.length - 1)));
@@ -40,9 +41,19 @@ const frame = () => ({
   right: stock.value?.width ?? 210,
   bottom: stock.value?.height ?? 297,
 });
-const bench = useBenchView(svg, frame);
+const bench = useBenchView(field, frame);
 const view = computed(() => bench.view.value);
 const drag = useCopyDrag({ sheet, bench, index: current, selected, store });
+const over = computed(() => {
+  const { x, y, scale } = view.value;
+  const { width, height } = stock.value ?? { width: 0, height: 0 };
+  return {
+    width: `${width * scale}px`,
+    height: `${height * scale}px`,
+    transform: `translate3d(${x}px, ${y}px, 0)`,
+  };
+});
+const paper = computed(() => ({ ...over.value, background: stock.value?.color }));
 const legend = computed(() => [
   store.job?.plan.cut ?? 'kiss',
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
@@ -98,15 +109,14 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 <template>
   <BenchLayout cards="Sheet">
     <template #bench>
-      <svg ref="svg" class="bench" aria-label="The sheet" @pointerdown="press">
-        <g v-if="stock && sheet" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
-          <rect
-            class="paper"
-            :width="stock.width"
-            :height="stock.height"
-            rx="1"
-            :fill="stock.color"
-          />
+      <div ref="field" class="field" @pointerdown="press">
+        <svg
+          v-if="stock && sheet"
+          class="paper"
+          aria-label="The sheet"
+          :viewBox="`0 0 ${stock.width} ${stock.height}`"
+          :style="paper"
+        >
           <rect
             class="printable"
             :x="stock.margins[3]"
@@ -124,12 +134,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
             :height="zone.bottom - zone.top"
             rx="5"
           />
-          <SheetCopies
-            :sheet="sheet"
-            :selected="selected"
-            :hidden="drag.dragged.value?.copy.placement.copy"
-            @grip="drag.start"
-          />
+          <SheetCopies :sheet="sheet" @grip="drag.start" />
           <g v-for="(mark, at) in sheet.marks" :key="`mark${at}`" class="dot">
             <circle :cx="mark.x" :cy="mark.y" :r="mark.size / 2" />
             <circle
@@ -141,8 +146,17 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
               :stroke-width="mark.size * 0.15"
             />
           </g>
-        </g>
-      </svg>
+        </svg>
+        <svg
+          v-if="stock && copy"
+          class="paper over"
+          aria-hidden="true"
+          :viewBox="`0 0 ${stock.width} ${stock.height}`"
+          :style="over"
+        >
+          <CopyMarks :copy="copy" :away="drag.dragged.value?.copy === copy" :paper="stock.color" />
+        </svg>
+      </div>
       <DraggedCopy v-if="drag.dragged.value" :dragged="drag.dragged.value" :view="view" />
       <p v-if="sheets.length === 0" class="empty">
         No copy fits or none is wanted: say how many at the right, or choose another stock.
@@ -177,14 +191,24 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 </template>
 
 <style scoped>
-.bench {
-  display: block;
-  width: 100%;
-  height: 100%;
+.field {
+  position: absolute;
+  inset: 0;
   touch-action: none;
 }
+/* A layer of its own: panning moves it without painting anything. */
 .paper {
-  filter: drop-shadow(0 8px 22px #44203d2b);
+  position: absolute;
+  top: 0;
+  left: 0;
+  border-radius: 2px;
+  overflow: visible;
+  box-shadow: 0 8px 22px #44203d2b;
+  will-change: transform;
+}
+.over {
+  box-shadow: none;
+  pointer-events: none;
 }
 .printable {
   fill: none;
