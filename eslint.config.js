@@ -22,6 +22,30 @@ export default defineConfig([
     },
   },
   {
+    // Words on screen stand in `app/texts/`.
+    files: ['app/**/*.vue'],
+    rules: {
+      'vue/no-bare-strings-in-template': [
+        'error',
+        {
+          allowlist: ['·', '×', '–', '−', '+', '…', '°', '%', ':', ',', '(', ')'],
+          attributes: {
+            '/.+/': [
+              'title',
+              'aria-label',
+              'placeholder',
+              'alt',
+              'label',
+              'cards',
+              'whole',
+              'none',
+            ],
+          },
+        },
+      ],
+    },
+  },
+  {
     files: ['core/**/*.ts', 'devices/simulated/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

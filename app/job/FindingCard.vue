@@ -3,19 +3,19 @@ import type { Finding } from '../../core/proof/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import StateMark from '../ui/StateMark.vue';
 import { useJobStore } from './store/job-store.ts';
+import { texts } from '../texts/index.ts';
 
 /** A finding with what it says, why it matters, and the fix in it. */
 defineProps<{ finding: Finding; show?: boolean }>();
 defineEmits<{ show: [finding: Finding] }>();
 const store = useJobStore();
-const TITLES = { blocker: 'Stops the run', warning: 'Look at this', note: 'Good to know' } as const;
 const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
 const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
 </script>
 
 <template>
   <CardPanel
-    :title="TITLES[finding.severity]"
+    :title="texts.proof.severities[finding.severity]"
     :tone="TONES[finding.severity]"
     :data-finding="finding.code"
   >
@@ -26,7 +26,7 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
         {{ finding.fix.label }}
       </button>
       <button v-if="show" class="link" type="button" @click="$emit('show', finding)">
-        Show me
+        {{ texts.proof.showMe }}
       </button>
     </div>
   </CardPanel>

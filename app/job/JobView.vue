@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, watch } from 'vue';
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 import { useJobStore } from './store/job-store.ts';
 import { useJobKeys } from './job-keys.ts';
 import JobTicket from './ticket/JobTicket.vue';

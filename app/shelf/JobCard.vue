@@ -3,7 +3,7 @@ import { mdiDotsHorizontal } from '@mdi/js';
 import { computed, nextTick, ref } from 'vue';
 import { arrange } from '../../core/sheet/index.ts';
 import type { Job } from '../../core/job/index.ts';
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 import { dayOf } from '../ui/dates.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { sizeFact } from '../job/ticket/ticket-lines.ts';

@@ -3,7 +3,7 @@ import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Beginning } from '../../core/job/index.ts';
 import { chooseFiles } from '../storage/index.ts';
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
 import JobCard from './JobCard.vue';
 import { useShelf } from './shelf-store.ts';

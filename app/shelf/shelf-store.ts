@@ -25,7 +25,7 @@ import {
   type KeptRun,
 } from '../storage/index.ts';
 import { forgetMissing, loadFor } from '../job/store/page-resources.ts';
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 
 /** The jobs on the shelf and what can be done with them as a whole. */

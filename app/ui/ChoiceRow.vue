@@ -1,20 +1,27 @@
 <script setup lang="ts" generic="T extends string">
-/** A few choices side by side, of which one holds. */
-defineProps<{ modelValue: T; label: string; choices: readonly { value: T; name: string }[] }>();
+import { computed } from 'vue';
+
+/** A few choices side by side, of which one holds; `choices` gives the name of each value. */
+const props = defineProps<{
+  modelValue: T;
+  label: string;
+  choices: Readonly<Record<T, string>>;
+}>();
 defineEmits<{ 'update:modelValue': [value: T] }>();
+const values = computed(() => Object.keys(props.choices) as T[]);
 </script>
 
 <template>
   <div class="choices" role="radiogroup" :aria-label="label">
     <button
-      v-for="choice in choices"
-      :key="choice.value"
+      v-for="value in values"
+      :key="value"
       type="button"
       role="radio"
-      :aria-checked="choice.value === modelValue"
-      @click="$emit('update:modelValue', choice.value)"
+      :aria-checked="value === modelValue"
+      @click="$emit('update:modelValue', value)"
     >
-      {{ choice.name }}
+      {{ choices[value] }}
     </button>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { texts } from '../texts/index.ts';
 
 /** Colours as round chips, with one for any other colour. `none` offers no colour at all. */
 const props = defineProps<{
@@ -41,7 +42,7 @@ const known = computed(() =>
       :class="{ chosen: modelValue !== null && !known }"
       :style="{ background: known || !modelValue ? undefined : modelValue }"
     >
-      <span class="visually-hidden">{{ label }}, any other</span>
+      <span class="visually-hidden">{{ texts.ui.otherColor(label) }}</span>
       <input
         type="color"
         :value="modelValue ?? '#ffffff'"

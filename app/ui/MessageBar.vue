@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 import { useMessages } from './messages-store.ts';
 
 const messages = useMessages();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 
 /** A state by shape and colour: tick in a disc, triangle, square, empty ring. */
 defineProps<{ state: 'done' | 'look' | 'stop' | 'open' }>();

@@ -2,9 +2,9 @@
 import { mdiTune } from '@mdi/js';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { UNITS } from '../../core/units/index.ts';
+import { UNITS, type Unit } from '../../core/units/index.ts';
 import { useJobStore } from '../job/store/job-store.ts';
-import { texts } from '../texts.ts';
+import { texts } from '../texts/index.ts';
 import { useShelf } from '../shelf/shelf-store.ts';
 import ChoiceRow from './ChoiceRow.vue';
 import { useSettings } from './settings-store.ts';
@@ -19,11 +19,7 @@ const keep = computed(() => {
   if (!props.inJob || store.state !== 'open') return { state: 'kept', text: texts.kept.all };
   return { state: store.keepState, text: texts.kept[store.keepState] };
 });
-const unitChoices = UNITS.map((unit) => ({ value: unit, name: unit }));
-const themeChoices = [
-  { value: 'light', name: texts.settings.light },
-  { value: 'dark', name: texts.settings.dark },
-] as const;
+const units = Object.fromEntries(UNITS.map((unit) => [unit, unit])) as Record<Unit, string>;
 
 function search(): void {
   if (props.inJob) void router.push('/');
@@ -64,9 +60,13 @@ function search(): void {
       </template>
       <div class="settings">
         <p>{{ texts.settings.unit }}</p>
-        <ChoiceRow v-model="settings.unit" :label="texts.settings.unit" :choices="unitChoices" />
+        <ChoiceRow v-model="settings.unit" :label="texts.settings.unit" :choices="units" />
         <p>{{ texts.settings.theme }}</p>
-        <ChoiceRow v-model="settings.theme" :label="texts.settings.theme" :choices="themeChoices" />
+        <ChoiceRow
+          v-model="settings.theme"
+          :label="texts.settings.theme"
+          :choices="texts.settings.themes"
+        />
       </div>
     </v-menu>
   </header>

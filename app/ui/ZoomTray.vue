@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BenchControls } from './bench-view.ts';
+import { texts } from '../texts/index.ts';
 
 /** Zoom of a bench, in its corner. */
 defineProps<{ bench: BenchControls; whole: string }>();
@@ -7,16 +8,11 @@ defineProps<{ bench: BenchControls; whole: string }>();
 
 <template>
   <div class="zoom">
-    <button type="button" aria-label="Zoom out" @click="bench.zoomBy(1 / 1.25)">–</button>
-    <button
-      type="button"
-      class="percent"
-      title="True size on a screen of 96 px to the inch"
-      @click="bench.trueSize()"
-    >
+    <button type="button" :aria-label="texts.ui.zoomOut" @click="bench.zoomBy(1 / 1.25)">–</button>
+    <button type="button" class="percent" :title="texts.ui.trueSize" @click="bench.trueSize()">
       {{ bench.percent.value }} %
     </button>
-    <button type="button" aria-label="Zoom in" @click="bench.zoomBy(1.25)">+</button>
+    <button type="button" :aria-label="texts.ui.zoomIn" @click="bench.zoomBy(1.25)">+</button>
     <button type="button" @click="bench.fit()">{{ whole }}</button>
   </div>
 </template>

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { ProblemError, type Problem } from '../../core/base/index.ts';
+import { texts } from '../texts/index.ts';
 
 /** A short word to the user, with at most one thing to do about it. */
 export interface Message {
@@ -27,8 +28,7 @@ export const useMessages = defineStore('messages', () => {
     console.warn(error);
     sayProblem({
       code: 'app/unexpected',
-      what: 'That did not work.',
-      remedy: 'Try again; if it stays, reload the page: nothing that was kept is lost.',
+      ...texts.problem,
     });
   }
 

@@ -34,13 +34,7 @@ export {
   type PathStep,
   type Ring,
 } from './path.ts';
-export {
-  differenceOf,
-  intersectionOf,
-  offsetRegion,
-  unionOf,
-  type CornerStyle,
-} from './regions.ts';
+export { differenceOf, offsetRegion, type CornerStyle } from './regions.ts';
 export {
   distanceBetween,
   distanceToRings,

@@ -3,7 +3,6 @@ import {
   EndType,
   FillRule,
   inflatePaths,
-  intersect as common,
   JoinType,
   union as join,
   type Paths64,
@@ -42,17 +41,7 @@ export function offsetRegion(
   return fromGrid(inflatePaths(solid, by * GRID, JOINS[corners], EndType.Polygon, 4, 0.002 * GRID));
 }
 
-/** What is in either region. */
-export function unionOf(one: readonly Ring[], other: readonly Ring[]): Ring[] {
-  return fromGrid(join(toGrid(one), toGrid(other), FillRule.NonZero));
-}
-
 /** What is in the first region and not in the second. */
 export function differenceOf(one: readonly Ring[], other: readonly Ring[]): Ring[] {
   return fromGrid(cut(toGrid(one), toGrid(other), FillRule.NonZero));
-}
-
-/** What is in both regions. */
-export function intersectionOf(one: readonly Ring[], other: readonly Ring[]): Ring[] {
-  return fromGrid(common(toGrid(one), toGrid(other), FillRule.NonZero));
 }

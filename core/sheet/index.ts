@@ -19,7 +19,6 @@ export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,
   handPlaceSchema,
-  pieceOfCopy,
   planSchema,
   type CopyId,
   type HandPlace,

@@ -9,11 +9,6 @@ export function copyId(piece: string, number: number): CopyId {
   return `${piece}#${number}`;
 }
 
-/** The piece that a copy is of. */
-export function pieceOfCopy(copy: string): string {
-  return copy.slice(0, copy.lastIndexOf('#'));
-}
-
 /** Where a copy was put by hand: its centre on a sheet, mm and degrees. */
 export const handPlaceSchema = z.object({
   sheet: z.number().int().min(0).max(10_000),

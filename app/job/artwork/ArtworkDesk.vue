@@ -9,15 +9,16 @@ import {
   mdiVectorCircleVariant,
 } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
+import type { Point } from '../../../core/geometry/index.ts';
 import { chooseFiles } from '../../storage/index.ts';
-import { texts } from '../../texts.ts';
+import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
-import { isTyping } from '../job-keys.ts';
+import { findNudge, isTyping } from '../job-keys.ts';
 import { useDeskState } from './desk-state.ts';
 import ElementStack from './ElementStack.vue';
 import { newPlate, newRing, newWords } from './new-elements.ts';
@@ -69,21 +70,11 @@ function drop(event: DragEvent): void {
   if (files.length) void take(files, picture?.id);
 }
 
-const NUDGES: Record<string, readonly [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
-function nudge(event: KeyboardEvent, [x, y]: readonly [number, number]): void {
+function nudge({ x, y }: Point): void {
   const { piece, elements, store, selected } = desk;
   const moving = elements.value.filter(({ locked }) => !locked);
   if (!piece.value || moving.length === 0) return;
-  const step = event.shiftKey ? 10 : event.ctrlKey || event.metaKey ? 0.1 : 1;
-  const changes = Object.fromEntries(
-    moving.map((one) => [one.id, { x: one.x + x * step, y: one.y + y * step }]),
-  );
+  const changes = Object.fromEntries(moving.map((one) => [one.id, { x: one.x + x, y: one.y + y }]));
   store.act(
     { name: 'change-elements', args: { piece: piece.value.id, changes, doing: 'nudge' } },
     `nudge:${selected.value.join()}`,
@@ -100,8 +91,8 @@ function cycle(back: boolean): void {
 function hear(event: KeyboardEvent): void {
   if (isTyping(event)) return;
   const { piece, store, selected } = desk;
-  const move = NUDGES[event.key];
-  if (move && selected.value.length) nudge(event, move);
+  const move = findNudge(event);
+  if (move && selected.value.length) nudge(move);
   else if (
     (event.key === 'Delete' || event.key === 'Backspace') &&
     piece.value &&
@@ -144,7 +135,7 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <BenchLayout cards="Selection">
+  <BenchLayout :cards="texts.artwork.selection">
     <template #bench>
       <div
         class="whole"
@@ -168,32 +159,47 @@ onBeforeUnmount(() => {
             @click="desk.store.redo"
           />
         </div>
-        <div class="tray tools" role="toolbar" aria-label="Add to the piece">
-          <IconButton named :icon="mdiImageOutline" name="Picture" @click="addPicture" />
-          <IconButton named :icon="mdiFormatText" name="Words" @click="addWords(false)" />
-          <IconButton named :icon="mdiVectorCircleVariant" name="Around" @click="addWords(true)" />
+        <div class="tray tools" role="toolbar" :aria-label="texts.artwork.addToThePiece">
+          <IconButton
+            named
+            :icon="mdiImageOutline"
+            :name="texts.artwork.picture"
+            @click="addPicture"
+          />
+          <IconButton
+            named
+            :icon="mdiFormatText"
+            :name="texts.artwork.words"
+            @click="addWords(false)"
+          />
+          <IconButton
+            named
+            :icon="mdiVectorCircleVariant"
+            :name="texts.artwork.around"
+            @click="addWords(true)"
+          />
           <IconButton
             named
             :icon="mdiRectangleOutline"
-            name="Plate"
+            :name="texts.artwork.plate"
             @click="desk.piece.value && desk.add(newPlate(desk.piece.value))"
           />
           <IconButton
             named
             :icon="mdiCircleOutline"
-            name="Ring"
+            :name="texts.artwork.ring"
             @click="desk.piece.value && desk.add(newRing(desk.piece.value))"
           />
         </div>
         <p v-if="desk.piece.value?.elements.length === 0" class="empty">
-          Drop a picture here, or start with one of the tools above.
+          {{ texts.artwork.empty }}
         </p>
       </div>
     </template>
     <template #foot>
       <BenchLegend :lines="['kiss', 'bleed']" />
       <ElementStack :desk="desk" />
-      <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" whole="whole piece" />
+      <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" :whole="texts.artwork.wholePiece" />
     </template>
     <template #cards>
       <WordsCard
@@ -217,7 +223,7 @@ onBeforeUnmount(() => {
         v-else-if="desk.elements.value.length > 1"
         :title="`${desk.elements.value.length} elements`"
         peeled
-        ><p class="quiet">Drag or nudge them together.</p></CardPanel
+        ><p class="quiet">{{ texts.artwork.many }}</p></CardPanel
       >
       <FindingCard
         v-for="finding in findings"

@@ -4,6 +4,7 @@ import { elementTitle } from '../../../core/piece/index.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
+import { texts } from '../../texts/index.ts';
 
 /** The elements as small pictures, printed from left to right. Dragging one puts it elsewhere. */
 const props = defineProps<{ desk: DeskState }>();
@@ -20,13 +21,8 @@ function drop(event: DragEvent, to: number): void {
 </script>
 
 <template>
-  <div
-    v-if="items.length"
-    class="stack grows"
-    role="group"
-    aria-label="Elements, printed from left to right"
-  >
-    <span class="quiet">below</span>
+  <div v-if="items.length" class="stack grows" role="group" :aria-label="texts.artwork.stack">
+    <span class="quiet">{{ texts.artwork.below }}</span>
     <div class="items">
       <button
         v-for="({ element, compiled }, index) in items"
@@ -49,7 +45,7 @@ function drop(event: DragEvent, to: number): void {
         </svg>
       </button>
     </div>
-    <span class="quiet">above</span>
+    <span class="quiet">{{ texts.artwork.above }}</span>
   </div>
 </template>
 

@@ -10,6 +10,7 @@ import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { PICTURE_FILES } from './picture-files.ts';
 import type { DeskState } from './desk-state.ts';
+import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; picture: Picture }>();
 const emit = defineEmits<{ replace: [files: File[]] }>();
@@ -17,11 +18,6 @@ const settings = useSettings();
 const art = computed(() => props.desk.store.job?.art[props.picture.art]);
 const dpi = computed(() => art.value && findPictureDpi(props.picture, art.value));
 const own = computed(() => art.value && artSize(art.value));
-const fits = [
-  { value: 'contain', name: 'Whole' },
-  { value: 'cover', name: 'Fill' },
-  { value: 'free', name: 'Stretch' },
-] as const;
 
 async function replace(): Promise<void> {
   emit('replace', await chooseFiles(PICTURE_FILES));
@@ -29,23 +25,25 @@ async function replace(): Promise<void> {
 </script>
 
 <template>
-  <CardPanel :title="art?.name ?? 'Missing picture'" peeled>
-    <FactRow label="In its frame"
+  <CardPanel :title="art?.name ?? texts.artwork.missing" peeled>
+    <FactRow :label="texts.artwork.fit"
       ><ChoiceRow
         :model-value="picture.fit"
-        label="How the picture fills its frame"
-        :choices="fits"
+        :label="texts.artwork.fitLong"
+        :choices="texts.artwork.fits"
         @update:model-value="desk.change({ fit: $event })"
     /></FactRow>
-    <FactRow v-if="own" label="Own size"
+    <FactRow v-if="own" :label="texts.artwork.ownSize"
       ><span
         >{{ formatLength(own.width, settings.unit) }} ×
         {{ formatLength(own.height, settings.unit) }}</span
       ></FactRow
     >
-    <FactRow label="In print"
+    <FactRow :label="texts.artwork.inPrint"
       ><span>{{ dpi ? `${Math.round(dpi)} dpi` : 'Vector, sharp at any size' }}</span></FactRow
     >
-    <button class="link" type="button" @click="replace">Replace the picture</button>
+    <button class="link" type="button" @click="replace">
+      {{ texts.artwork.replaceThePicture }}
+    </button>
   </CardPanel>
 </template>

@@ -12,6 +12,7 @@ import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
 import { useElementGestures, type Corner } from './gestures.ts';
 import { boxOfElements } from './snap.ts';
+import { texts } from '../../texts/index.ts';
 
 /** The piece at true proportion on release paper, and what is selected on it. */
 const props = defineProps<{ desk: DeskState }>();
@@ -83,7 +84,7 @@ defineExpose({ bench });
 </script>
 
 <template>
-  <svg ref="svg" class="bench" aria-label="The piece" @pointerdown="press">
+  <svg ref="svg" class="bench" :aria-label="texts.artwork.thePiece" @pointerdown="press">
     <g v-if="compiled" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
       <rect
         class="paper"

@@ -4,6 +4,7 @@ import ColorChips from '../../ui/ColorChips.vue';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import type { DeskState } from './desk-state.ts';
 import { PALETTE } from './palette.ts';
+import { texts } from '../../texts/index.ts';
 
 /** The pieces of the job, and the ground of the one on the desk. */
 const props = defineProps<{ desk: DeskState }>();
@@ -49,24 +50,28 @@ function remove(): void {
 </script>
 
 <template>
-  <CardPanel v-if="desk.piece.value && desk.store.job" title="Piece" peeled>
+  <CardPanel v-if="desk.piece.value && desk.store.job" :title="texts.artwork.piece" peeled>
     <input
       class="well name"
       :value="desk.piece.value.name"
-      aria-label="Name of the piece"
+      :aria-label="texts.artwork.pieceName"
       maxlength="120"
       @change="rename"
     />
-    <p class="quiet">Ground, out to the bleed</p>
+    <p class="quiet">{{ texts.artwork.groundHint }}</p>
     <ColorChips
-      label="Ground"
-      none="No ground"
+      :label="texts.artwork.ground"
+      :none="texts.artwork.noGround"
       :model-value="desk.piece.value.ground"
       :colors="PALETTE"
       @update:model-value="ground"
     />
   </CardPanel>
-  <CardPanel v-if="desk.store.job" title="Varieties" :aside="String(desk.store.job.pieces.length)">
+  <CardPanel
+    v-if="desk.store.job"
+    :title="texts.artwork.varieties"
+    :aside="String(desk.store.job.pieces.length)"
+  >
     <div class="pieces">
       <button
         v-for="piece in desk.store.job.pieces"
@@ -79,9 +84,9 @@ function remove(): void {
         <span>{{ piece.name }}</span>
       </button>
     </div>
-    <button class="link" type="button" @click="addVariety">Add a variety</button>
+    <button class="link" type="button" @click="addVariety">{{ texts.artwork.addAVariety }}</button>
     <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
-      Delete this one
+      {{ texts.artwork.deleteThisOne }}
     </button>
   </CardPanel>
 </template>

@@ -17,6 +17,7 @@ import IconButton from '../../ui/IconButton.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { DeskState } from './desk-state.ts';
+import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; element: PieceElement }>();
 const size = computed(() => elementSize(props.element));
@@ -62,25 +63,25 @@ function remove(): void {
 </script>
 
 <template>
-  <CardPanel title="Place">
-    <FactRow label="From left"
+  <CardPanel :title="texts.artwork.place">
+    <FactRow :label="texts.artwork.fromLeft"
       ><LengthField
-        label="From left"
+        :label="texts.artwork.fromLeft"
         :model-value="left"
         :step="0.1"
         @update:model-value="desk.change({ x: $event - corner.x + size.width / 2 }, 'place')"
     /></FactRow>
-    <FactRow label="From top"
+    <FactRow :label="texts.artwork.fromTop"
       ><LengthField
-        label="From top"
+        :label="texts.artwork.fromTop"
         :model-value="top"
         :step="0.1"
         @update:model-value="desk.change({ y: $event - corner.y + size.height / 2 }, 'place')"
     /></FactRow>
     <template v-if="!bent">
-      <FactRow label="Width"
+      <FactRow :label="texts.artwork.width"
         ><LengthField
-          label="Width"
+          :label="texts.artwork.width"
           :model-value="size.width"
           :min="0.5"
           :max="2000"
@@ -91,9 +92,9 @@ function remove(): void {
             )
           "
       /></FactRow>
-      <FactRow label="Height"
+      <FactRow :label="texts.artwork.height"
         ><LengthField
-          label="Height"
+          :label="texts.artwork.height"
           :model-value="size.height"
           :min="0.5"
           :max="2000"
@@ -105,9 +106,9 @@ function remove(): void {
           "
       /></FactRow>
     </template>
-    <FactRow label="Turned by"
+    <FactRow :label="texts.artwork.turnedBy"
       ><NumberField
-        label="Turn in degrees"
+        :label="texts.artwork.turnLong"
         :model-value="element.angle"
         suffix="°"
         :digits="1"
@@ -116,36 +117,36 @@ function remove(): void {
     <div class="buttons">
       <IconButton
         :icon="mdiFormatHorizontalAlignCenter"
-        name="To the middle, across"
+        :name="texts.artwork.middleAcross"
         @click="desk.change({ x: 0 })"
       />
       <IconButton
         :icon="mdiFormatVerticalAlignCenter"
-        name="To the middle, down"
+        :name="texts.artwork.middleDown"
         @click="desk.change({ y: 0 })"
       />
       <IconButton
         :icon="mdiArrangeSendBackward"
-        name="Print earlier, below"
+        :name="texts.artwork.earlier"
         :disabled="index <= 0"
         @click="reorder(index - 1)"
       />
       <IconButton
         :icon="mdiArrangeBringForward"
-        name="Print later, above"
+        :name="texts.artwork.later"
         :disabled="index >= last"
         @click="reorder(index + 1)"
       />
       <IconButton
         :icon="element.locked ? mdiLockOutline : mdiLockOpenVariantOutline"
-        :name="element.locked ? 'Unlock' : 'Lock'"
+        :name="element.locked ? texts.artwork.unlock : texts.artwork.lock"
         :pressed="element.locked"
         @click="desk.change({ locked: !element.locked })"
       />
-      <IconButton :icon="mdiContentDuplicate" name="Duplicate" @click="duplicate" />
+      <IconButton :icon="mdiContentDuplicate" :name="texts.artwork.duplicate" @click="duplicate" />
       <IconButton
         :icon="mdiDeleteOutline"
-        name="Delete"
+        :name="texts.artwork.delete"
         :disabled="element.locked"
         @click="remove"
       />

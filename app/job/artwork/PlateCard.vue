@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Plate } from '../../../core/piece/index.ts';
-import { SHAPE_KINDS, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
+import { shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
@@ -10,15 +10,9 @@ import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { DeskState } from './desk-state.ts';
 import { PALETTE } from './palette.ts';
+import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; plate: Plate }>();
-const NAMES = { circle: 'Round', ellipse: 'Oval', rectangle: 'Square' } as const;
-const shapes = SHAPE_KINDS.map((value) => ({ value, name: NAMES[value] }));
-const styles = [
-  { value: 'solid', name: 'Solid' },
-  { value: 'dashed', name: 'Dashed' },
-  { value: 'dotted', name: 'Dotted' },
-] as const;
 const radius = computed(() =>
   props.plate.shape.kind === 'rectangle' ? props.plate.shape.radius : undefined,
 );
@@ -47,33 +41,33 @@ function line(color: string | null): void {
 </script>
 
 <template>
-  <CardPanel title="Plate" peeled>
-    <FactRow label="Shape"
+  <CardPanel :title="texts.artwork.plate" peeled>
+    <FactRow :label="texts.artwork.shape"
       ><ChoiceRow
         :model-value="plate.shape.kind"
-        label="Shape of the plate"
-        :choices="shapes"
+        :label="texts.artwork.shapeLong"
+        :choices="texts.artwork.shapes"
         @update:model-value="reshape"
     /></FactRow>
-    <FactRow v-if="radius !== undefined" label="Corners"
+    <FactRow v-if="radius !== undefined" :label="texts.artwork.corners"
       ><LengthField
-        label="Corner radius"
+        :label="texts.artwork.cornerRadius"
         :model-value="radius"
         :min="0"
         :max="500"
         @update:model-value="desk.change({ shape: { ...plate.shape, radius: $event } }, 'radius')"
     /></FactRow>
-    <p class="quiet">Filled with</p>
+    <p class="quiet">{{ texts.artwork.filledWith }}</p>
     <ColorChips
-      label="Fill"
-      none="No fill"
+      :label="texts.artwork.fill"
+      :none="texts.artwork.noFill"
       :model-value="plate.fill?.color ?? null"
       :colors="PALETTE"
       @update:model-value="fill"
     />
-    <FactRow v-if="plate.fill" label="Lets through"
+    <FactRow v-if="plate.fill" :label="texts.artwork.letsThrough"
       ><NumberField
-        label="Transparency"
+        :label="texts.artwork.transparency"
         :model-value="Math.round((1 - plate.fill.opacity) * 100)"
         suffix="%"
         :min="0"
@@ -83,25 +77,25 @@ function line(color: string | null): void {
           desk.change({ fill: { ...plate.fill, opacity: 1 - $event / 100 } }, 'opacity')
         "
     /></FactRow>
-    <p class="quiet">Lined with</p>
+    <p class="quiet">{{ texts.artwork.linedWith }}</p>
     <ColorChips
-      label="Line"
-      none="No line"
+      :label="texts.artwork.line"
+      :none="texts.artwork.noLine"
       :model-value="plate.line?.color ?? null"
       :colors="PALETTE"
       @update:model-value="line"
     />
     <template v-if="plate.line">
-      <FactRow label="Line"
+      <FactRow :label="texts.artwork.line"
         ><ChoiceRow
           :model-value="plate.line.style"
-          label="Style of the line"
-          :choices="styles"
+          :label="texts.artwork.lineStyle"
+          :choices="texts.artwork.lineStyles"
           @update:model-value="desk.change({ line: { ...plate.line, style: $event } })"
       /></FactRow>
-      <FactRow label="Thickness"
+      <FactRow :label="texts.artwork.thickness"
         ><LengthField
-          label="Thickness of the line"
+          :label="texts.artwork.thicknessLong"
           unit="pt"
           :model-value="plate.line.width"
           :min="0.02"

@@ -10,6 +10,7 @@ import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { DeskState } from './desk-state.ts';
 import { PALETTE } from './palette.ts';
+import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; words: Words }>();
 const field = ref<HTMLTextAreaElement | null>(null);
@@ -20,20 +21,6 @@ const set = computed(
 );
 const came = computed(() => set.value?.size ?? props.words.size);
 const circle = computed(() => (props.words.path.kind === 'circle' ? props.words.path : undefined));
-const aligns = [
-  { value: 'left', name: 'Left' },
-  { value: 'centre', name: 'Centre' },
-  { value: 'right', name: 'Right' },
-] as const;
-const fits = [
-  { value: 'shrink', name: 'Shrink' },
-  { value: 'fixed', name: 'Keep size' },
-] as const;
-const paths = [
-  { value: 'straight', name: 'Straight' },
-  { value: 'outside', name: 'Over' },
-  { value: 'inside', name: 'Under' },
-] as const;
 const path = computed(() => circle.value?.side ?? 'straight');
 
 function bend(value: 'straight' | 'outside' | 'inside'): void {
@@ -70,31 +57,31 @@ defineExpose({ focus });
 </script>
 
 <template>
-  <CardPanel title="Words" peeled>
+  <CardPanel :title="texts.artwork.words" peeled>
     <textarea
       ref="field"
       class="well text"
       :value="words.text"
       rows="2"
       spellcheck="true"
-      aria-label="The words"
+      :aria-label="texts.artwork.theWords"
       maxlength="5000"
       @input="desk.change({ text: ($event.target as HTMLTextAreaElement).value }, 'type')"
       @keydown.esc="field?.blur()"
     />
-    <FactRow label="Typeface">
+    <FactRow :label="texts.artwork.typeface">
       <select
         class="well face"
         :value="words.typeface"
-        aria-label="Typeface"
+        :aria-label="texts.artwork.typeface"
         @change="desk.change({ typeface: ($event.target as HTMLSelectElement).value })"
       >
         <option v-for="face in TYPEFACES" :key="face.id" :value="face.id">{{ face.name }}</option>
       </select>
     </FactRow>
-    <FactRow label="Size"
+    <FactRow :label="texts.artwork.size"
       ><NumberField
-        label="Size in points"
+        :label="texts.artwork.sizeLong"
         :model-value="words.size"
         suffix="pt"
         :digits="1"
@@ -104,20 +91,20 @@ defineExpose({ focus });
         @update:model-value="desk.change({ size: $event }, 'size')"
     /></FactRow>
     <p v-if="Math.abs(came - words.size) > 0.05" class="came">
-      Prints at {{ came.toFixed(1) }} pt to fit its room.
+      {{ texts.artwork.came(came.toFixed(1)) }}
     </p>
-    <FactRow label="Spacing"
+    <FactRow :label="texts.artwork.spacing"
       ><NumberField
-        label="Letter spacing"
+        :label="texts.artwork.letterSpacing"
         :model-value="words.tracking"
         suffix="%"
         :min="-50"
         :max="200"
         @update:model-value="desk.change({ tracking: $event }, 'tracking')"
     /></FactRow>
-    <FactRow v-if="!circle && words.text.includes('\n')" label="Between lines"
+    <FactRow v-if="!circle && words.text.includes('\n')" :label="texts.artwork.betweenLines"
       ><NumberField
-        label="Leading"
+        :label="texts.artwork.leading"
         :model-value="words.leading"
         suffix="em"
         :digits="2"
@@ -126,16 +113,16 @@ defineExpose({ focus });
         :step="0.05"
         @update:model-value="desk.change({ leading: $event }, 'leading')"
     /></FactRow>
-    <FactRow label="Too long?"
+    <FactRow :label="texts.artwork.tooLong"
       ><ChoiceRow
         :model-value="words.fit"
-        label="When the words are too long"
-        :choices="fits"
+        :label="texts.artwork.tooLongHint"
+        :choices="texts.artwork.wordFits"
         @update:model-value="desk.change({ fit: $event })"
     /></FactRow>
-    <FactRow v-if="words.fit === 'shrink'" label="Down to"
+    <FactRow v-if="words.fit === 'shrink'" :label="texts.artwork.downTo"
       ><NumberField
-        label="Least size in points"
+        :label="texts.artwork.least"
         :model-value="words.least"
         suffix="pt"
         :digits="1"
@@ -144,32 +131,32 @@ defineExpose({ focus });
         :step="0.5"
         @update:model-value="desk.change({ least: $event }, 'least')"
     /></FactRow>
-    <FactRow v-if="!circle" label="Stand"
+    <FactRow v-if="!circle" :label="texts.artwork.stand"
       ><ChoiceRow
         :model-value="words.align"
-        label="Alignment"
-        :choices="aligns"
+        :label="texts.artwork.alignment"
+        :choices="texts.artwork.aligns"
         @update:model-value="desk.change({ align: $event })"
     /></FactRow>
-    <FactRow label="Run"
+    <FactRow :label="texts.artwork.run"
       ><ChoiceRow
         :model-value="path"
-        label="Straight or around a circle"
-        :choices="paths"
+        :label="texts.artwork.runLong"
+        :choices="texts.artwork.runs"
         @update:model-value="bend"
     /></FactRow>
     <template v-if="circle">
-      <FactRow label="Circle’s radius"
+      <FactRow :label="texts.artwork.radius"
         ><LengthField
-          label="Radius of the circle"
+          :label="texts.artwork.radiusLong"
           :model-value="circle.radius"
           :min="1"
           :max="1000"
           @update:model-value="bent({ radius: $event })"
       /></FactRow>
-      <FactRow label="Middle at"
+      <FactRow :label="texts.artwork.middleAt"
         ><NumberField
-          label="Middle of the words, degrees from the top"
+          :label="texts.artwork.middleLong"
           :model-value="circle.angle"
           suffix="°"
           :digits="1"
@@ -177,7 +164,7 @@ defineExpose({ focus });
       /></FactRow>
     </template>
     <ColorChips
-      label="Colour of the words"
+      :label="texts.artwork.color"
       :model-value="words.color"
       :colors="PALETTE"
       @update:model-value="desk.change({ color: $event ?? words.color })"

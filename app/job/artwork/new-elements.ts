@@ -1,6 +1,7 @@
 import { luminance, rgbOf } from '../../../core/color/index.ts';
 import { artSize, type Art } from '../../../core/art/index.ts';
 import { pieceSize, type Piece, type PieceElement } from '../../../core/piece/index.ts';
+import { texts } from '../../texts/index.ts';
 
 const place = { id: '', x: 0, y: 0, angle: 0, locked: false };
 
@@ -8,7 +9,7 @@ const place = { id: '', x: 0, y: 0, angle: 0, locked: false };
 export function newWords(
   piece: Piece,
   bent: boolean,
-  text = bent ? 'YOUR NAME' : 'Your words',
+  text: string = bent ? texts.artwork.addedAround : texts.artwork.added,
 ): PieceElement {
   const { width, height } = pieceSize(piece);
   const least = Math.min(width, height);

@@ -3,6 +3,7 @@ import { bytesOf, keepArt } from '../../storage/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from './desk-state.ts';
 import { newPicture, newWords } from './new-elements.ts';
+import { texts } from '../../texts/index.ts';
 
 /** Takes pictures in by dialog, drop or paste: read in the worker, kept once, put on the piece. */
 export function useTakeFiles(desk: DeskState) {
@@ -11,7 +12,7 @@ export function useTakeFiles(desk: DeskState) {
   async function takeFile(file: File, replaces?: string): Promise<void> {
     const read = await calls.call('readArt', {
       bytes: await bytesOf(file),
-      name: file.name || 'Pasted picture.png',
+      name: file.name || texts.artwork.pasted,
     }).answer;
     if (!read.ok) return messages.sayProblem(read.problem);
     const { art, bytes, leftOut } = read.value;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { shapePath, SHAPE_KINDS, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
+import { shapePath, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
@@ -13,6 +13,7 @@ import LengthField from '../../ui/LengthField.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const seen = ref<'printed' | 'cut'>('printed');
@@ -30,12 +31,6 @@ const frame = () => {
 const svg = ref<SVGSVGElement | null>(null);
 const bench = useBenchView(svg, frame);
 const line = (by: number): string => (piece.value ? pathData(shapePath(piece.value.edge, by)) : '');
-const looks = [
-  { value: 'printed', name: 'As printed' },
-  { value: 'cut', name: 'As cut' },
-] as const;
-const NAMES = { circle: 'Round', ellipse: 'Oval', rectangle: 'Square' } as const;
-const shapes = SHAPE_KINDS.map((value) => ({ value, name: NAMES[value] }));
 
 function reshape(kind: EdgeShape['kind']): void {
   if (!piece.value || piece.value.edge.kind === kind) return;
@@ -65,9 +60,9 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
 </script>
 
 <template>
-  <BenchLayout cards="Edge">
+  <BenchLayout :cards="texts.edge.edge">
     <template #bench>
-      <svg ref="svg" class="bench" role="img" aria-label="The piece with its edge and bleed">
+      <svg ref="svg" class="bench" role="img" :aria-label="texts.edge.bench">
         <g
           v-if="compiled"
           :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
@@ -83,39 +78,41 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
           </template>
         </g>
       </svg>
-      <div class="looks"><ChoiceRow v-model="seen" label="How it is seen" :choices="looks" /></div>
+      <div class="looks">
+        <ChoiceRow v-model="seen" :label="texts.edge.looks" :choices="texts.edge.seen" />
+      </div>
     </template>
     <template #foot>
       <BenchLegend :lines="['kiss', 'bleed']" />
-      <ZoomTray :bench="bench" whole="whole piece" />
+      <ZoomTray :bench="bench" :whole="texts.edge.wholePiece" />
     </template>
     <template #cards>
-      <CardPanel v-if="piece" title="Edge" peeled>
-        <FactRow label="Shape"
+      <CardPanel v-if="piece" :title="texts.edge.edge" peeled>
+        <FactRow :label="texts.edge.shape"
           ><ChoiceRow
             :model-value="piece.edge.kind"
-            label="Shape"
-            :choices="shapes"
+            :label="texts.edge.shape"
+            :choices="texts.artwork.shapes"
             @update:model-value="reshape"
         /></FactRow>
-        <FactRow label="Bleed beyond the edge"
+        <FactRow :label="texts.edge.bleedLong"
           ><LengthField
-            label="Bleed"
+            :label="texts.edge.bleed"
             :model-value="piece.bleed"
             :min="0"
             :max="20"
             @update:model-value="changeAll({ bleed: $event })"
         /></FactRow>
-        <FactRow label="Words keep inside by"
+        <FactRow :label="texts.edge.safe"
           ><LengthField
-            label="Safe inset"
+            :label="texts.edge.safeInset"
             :model-value="piece.safe"
             :min="0"
             :max="50"
             @update:model-value="changeAll({ safe: $event })"
         /></FactRow>
         <p class="quiet">
-          The ground prints out to the bleed, so that a cut that is a little off shows no paper.
+          {{ texts.edge.bleedHint }}
         </p>
       </CardPanel>
     </template>

@@ -8,6 +8,7 @@ import { download } from '../../storage/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { texts } from '../../texts/index.ts';
 
 /** The files that the job can be saved as, and what each is for. */
 const store = useJobStore();
@@ -16,21 +17,17 @@ const busy = ref<Format>();
 const share = ref(0);
 let ongoing: Ongoing<'exportFiles'> | undefined;
 
-const FILES: readonly { format: Format; name: string; purpose: string; type: string }[] = [
-  { format: 'pdf', name: 'PDF', purpose: 'to print, at true size', type: 'application/pdf' },
+const FILES: readonly { format: keyof typeof texts.proof.formats; type: string }[] = [
+  { format: 'pdf', type: 'application/pdf' },
   {
     format: 'svg',
-    name: 'Cut lines, SVG',
-    purpose: 'for cutter programs, in mm',
     type: 'image/svg+xml',
   },
   {
     format: 'hpgl',
-    name: 'Cut lines, HPGL',
-    purpose: 'straight to a cutter',
     type: 'application/vnd.hp-hpgl',
   },
-  { format: 'png', name: 'PNG', purpose: 'a picture of each sheet', type: 'image/png' },
+  { format: 'png', type: 'image/png' },
 ];
 
 async function save(format: Format, type: string): Promise<void> {
@@ -51,18 +48,18 @@ async function save(format: Format, type: string): Promise<void> {
 
 function give(files: readonly MadeFile[], type: string, stem: string): void {
   const [only] = files;
-  if (!only) return messages.say('There is no sheet to save yet: say how many copies are wanted.');
+  if (!only) return messages.say(texts.proof.nothing);
   if (files.length === 1) download(only.name, only.bytes, type);
   else download(`${stem}-${only.format}.zip`, zipFiles(files), 'application/zip');
   const bytes = files.reduce((sum, file) => sum + file.bytes.length, 0);
   messages.say(
-    `${files.length === 1 ? only.name : `${files.length} files`}, ${Math.max(1, Math.round(bytes / 1024))} kB`,
+    `${files.length === 1 ? only.name : texts.proof.files(files.length)}, ${Math.max(1, Math.round(bytes / 1024))} kB`,
   );
 }
 </script>
 
 <template>
-  <CardPanel title="Save as" peeled>
+  <CardPanel :title="texts.proof.saveAs" peeled>
     <div v-for="file in FILES" :key="file.format" class="file">
       <button
         class="link"
@@ -71,15 +68,22 @@ function give(files: readonly MadeFile[], type: string, stem: string): void {
         :data-format="file.format"
         @click="save(file.format, file.type)"
       >
-        {{ file.name }}
+        {{ texts.proof.formats[file.format].name }}
       </button>
-      <span class="quiet">{{ file.purpose }}</span>
+      <span class="quiet">{{ texts.proof.formats[file.format].purpose }}</span>
     </div>
     <div v-if="busy" class="busy">
-      <v-progress-linear aria-label="Progress" :model-value="share * 100" color="primary" rounded />
-      <button class="link" type="button" @click="ongoing?.cancel()">Cancel</button>
+      <v-progress-linear
+        :aria-label="texts.proof.progress"
+        :model-value="share * 100"
+        color="primary"
+        rounded
+      />
+      <button class="link" type="button" @click="ongoing?.cancel()">
+        {{ texts.proof.cancel }}
+      </button>
     </div>
-    <p class="quiet">In the print dialog choose 100 % and no “fit to page”.</p>
+    <p class="quiet">{{ texts.proof.printHint }}</p>
   </CardPanel>
 </template>
 

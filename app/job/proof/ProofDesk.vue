@@ -12,6 +12,7 @@ import SheetStrip from '../sheet/SheetStrip.vue';
 import { useJobStore } from '../store/job-store.ts';
 import FilesCard from './FilesCard.vue';
 import { useMadePdf } from './made-pdf.ts';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const router = useRouter();
@@ -72,13 +73,13 @@ function show(finding: Finding): void {
 </script>
 
 <template>
-  <BenchLayout cards="Proof">
+  <BenchLayout :cards="texts.proof.proof">
     <template #bench>
       <div class="page" :style="page">
         <PixelPicture
           v-if="made.image.value"
           :image="made.image.value"
-          :label="`The print file, sheet ${current + 1}`"
+          :label="texts.proof.sheet(current + 1)"
         />
       </div>
       <svg ref="svg" class="bench" aria-hidden="true">
@@ -99,30 +100,30 @@ function show(finding: Finding): void {
       <div v-if="made.doing.value" class="doing" role="status">
         <span>{{ made.doing.value }} …</span>
         <v-progress-linear
-          aria-label="Progress"
+          :aria-label="texts.proof.progress"
           :model-value="made.share.value * 100"
           color="primary"
           rounded
         />
-        <button class="link" type="button" @click="made.cancel">Cancel</button>
+        <button class="link" type="button" @click="made.cancel">{{ texts.proof.cancel }}</button>
       </div>
     </template>
     <template #foot>
       <SheetStrip v-model="index" :current="current" />
-      <ZoomTray :bench="bench" whole="whole sheet" />
+      <ZoomTray :bench="bench" :whole="texts.proof.wholeSheet" />
     </template>
     <template #cards>
       <FilesCard />
       <CardPanel
         v-if="findings.length === 0"
-        :title="store.findings.looking ? 'Looking …' : 'Nothing to mend'"
+        :title="store.findings.looking ? texts.proof.looking : texts.proof.clean"
         :tone="store.findings.looking ? undefined : 'leaf'"
       >
         <p class="plain">
           {{
             store.findings.looking
               ? 'Words, pictures and sheets are being looked at.'
-              : 'Words can be read, pictures are sharp, and everything stands where it may.'
+              : texts.proof.cleanHint
           }}
         </p>
       </CardPanel>
@@ -138,7 +139,7 @@ function show(finding: Finding): void {
         color="primary"
         height="40"
         :to="{ name: 'run' }"
-        >Go to the run</v-btn
+        >{{ texts.proof.toRun }}</v-btn
       >
     </template>
   </BenchLayout>

@@ -4,6 +4,7 @@ import type { Job } from '../../../core/job/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import { texts } from '../../texts/index.ts';
 
 /** The print file of a job as it would be exported now, and one page of it as pixels. */
 export function useMadePdf(job: () => Job | undefined, page: () => number) {
@@ -20,7 +21,7 @@ export function useMadePdf(job: () => Job | undefined, page: () => number) {
     if (!value) return;
     const mine = ++asked;
     ongoing?.cancel();
-    doing.value = 'Writing the print file';
+    doing.value = texts.proof.writing;
     ongoing = calls.call('exportFiles', { job: value, formats: ['pdf'] }, (part, text) => {
       share.value = part;
       doing.value = text;

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { RunReport } from '../../../core/run/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
+import { texts } from '../../texts/index.ts';
 
 /** What came of the run on one sheet: how well the marks were found, and each copy. */
 const props = defineProps<{ report: RunReport; sheet: number }>();
@@ -19,10 +20,10 @@ const slivers = computed(
 const found = computed(() => done.value?.registration.found.filter(Boolean).length ?? 0);
 const title = computed(() =>
   done.value?.stopped
-    ? 'Not cut'
+    ? texts.run.notCut
     : slivers.value
       ? `${slivers.value} labels show paper`
-      : 'All labels are good',
+      : texts.run.good,
 );
 const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'amber' : 'leaf'));
 </script>
@@ -31,28 +32,28 @@ const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'am
   <CardPanel v-if="done" :title="title" :tone="tone" data-report>
     <p v-if="done.stopped">{{ done.stopped }}</p>
     <template v-else>
-      <FactRow label="Labels"
+      <FactRow :label="texts.run.labels"
         ><strong>{{ done.copies.length }}</strong></FactRow
       >
-      <FactRow label="Cut off the print by"
-        ><strong data-worst>{{ worst.toFixed(2) }} mm</strong></FactRow
+      <FactRow :label="texts.run.deviation"
+        ><strong data-worst>{{ texts.run.mm(worst, 2) }}</strong></FactRow
       >
-      <FactRow label="Least bleed left"
-        ><strong data-least>{{ least.toFixed(2) }} mm</strong></FactRow
+      <FactRow :label="texts.run.bleedLeft"
+        ><strong data-least>{{ texts.run.mm(least, 2) }}</strong></FactRow
       >
-      <FactRow v-if="done.registration.found.length" label="Marks found"
-        ><strong>{{ found }} of {{ done.registration.found.length }}</strong></FactRow
+      <FactRow v-if="done.registration.found.length" :label="texts.run.marksFound"
+        ><strong>{{ texts.run.marks(found, done.registration.found.length) }}</strong></FactRow
       >
-      <FactRow v-if="done.registration.found.length" label="Marks fit to"
-        ><strong>{{ done.registration.residual.toFixed(3) }} mm</strong></FactRow
+      <FactRow v-if="done.registration.found.length" :label="texts.run.marksFitTo"
+        ><strong>{{ texts.run.mm(done.registration.residual, 3) }}</strong></FactRow
       >
     </template>
   </CardPanel>
-  <CardPanel v-if="done && !done.stopped" title="Each copy" aside="off by · bleed left">
+  <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" aside="off by · bleed left">
     <ul>
       <li v-for="copy in done.copies" :key="copy.copy">
         <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 }"
-          >{{ copy.deviation.toFixed(2) }} · {{ copy.bleedLeft.toFixed(2) }} mm</span
+          >{{ copy.deviation.toFixed(2) }} · {{ texts.run.mm(copy.bleedLeft, 2) }}</span
         >
       </li>
     </ul>

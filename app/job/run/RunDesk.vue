@@ -13,6 +13,7 @@ import FindingCard from '../FindingCard.vue';
 import { useJobStore } from '../store/job-store.ts';
 import ReportCard from './ReportCard.vue';
 import RunSteps from './RunSteps.vue';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const shelf = useShelf();
@@ -27,11 +28,6 @@ let ongoing: Ongoing<'run'> | undefined;
 
 const blockers = computed(() => unaccepted(store.findings.list, []));
 const shown = computed(() => report.value?.sheets[sheet.value]);
-const looks = [
-  { value: 'printed', name: 'Printed' },
-  { value: 'cut', name: 'Cut' },
-  { value: 'peeled', name: 'Peeled labels' },
-] as const;
 
 async function start(): Promise<void> {
   const job = store.job;
@@ -77,11 +73,16 @@ onBeforeUnmount(() => ongoing?.cancel());
 </script>
 
 <template>
-  <BenchLayout cards="Run">
+  <BenchLayout :cards="texts.run.run">
     <template #bench>
       <div v-if="shown" class="result">
-        <PixelPicture :image="shown[look]" :label="`Sheet ${sheet + 1}, ${look}`" />
-        <div class="looks"><ChoiceRow v-model="look" label="What is seen" :choices="looks" /></div>
+        <PixelPicture
+          :image="shown[look]"
+          :label="`${texts.run.sheet(sheet + 1)}, ${texts.run.seen[look]}`"
+        />
+        <div class="looks">
+          <ChoiceRow v-model="look" :label="texts.run.looks" :choices="texts.run.seen" />
+        </div>
         <div v-if="(report?.sheets.length ?? 0) > 1" class="pages">
           <button
             v-for="(_, at) in report?.sheets"
@@ -90,7 +91,7 @@ onBeforeUnmount(() => ongoing?.cancel());
             :aria-pressed="at === sheet"
             @click="sheet = at"
           >
-            Sheet {{ at + 1 }}
+            {{ texts.run.sheet(at + 1) }}
           </button>
         </div>
       </div>
@@ -98,7 +99,7 @@ onBeforeUnmount(() => ongoing?.cancel());
     </template>
     <template #cards>
       <template v-if="blockers.length">
-        <p class="stop">The run can start when these are mended.</p>
+        <p class="stop">{{ texts.run.stopped }}</p>
         <FindingCard v-for="(finding, at) in blockers" :key="at" :finding="finding" />
       </template>
       <ReportCard v-if="report" :report="report" :sheet="sheet" />
@@ -108,12 +109,13 @@ onBeforeUnmount(() => ongoing?.cancel());
         height="44"
         :disabled="blockers.length > 0 || store.layout?.sheets.length === 0"
         @click="start"
-        >{{ report ? 'Run it again' : 'Print and cut, simulated' }}</v-btn
+        >{{ report ? texts.run.again : texts.run.start }}</v-btn
       >
-      <v-btn v-else variant="outlined" height="44" @click="ongoing?.cancel()">Cancel</v-btn>
+      <v-btn v-else variant="outlined" height="44" @click="ongoing?.cancel()">{{
+        texts.run.cancel
+      }}</v-btn>
       <p class="quiet">
-        The simulated printer and cutter get the very files that real ones would, and are as far off
-        as real ones are.
+        {{ texts.run.simulated }}
       </p>
     </template>
   </BenchLayout>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useJobStore } from '../store/job-store.ts';
+import { texts } from '../../texts/index.ts';
 
 /** What to load and which way round, step by step; the step under way is lit. */
 const props = defineProps<{ running: boolean; doing: string; share: number }>();
@@ -10,32 +11,28 @@ const sheets = computed(() => store.layout?.sheets.length ?? 0);
 const steps = computed(() => [
   {
     key: 'load',
-    title: 'Load the paper',
-    text: `${sheets.value} ${sheets.value === 1 ? 'sheet' : 'sheets'} of ${store.job?.stock.name}, the side to print on up.`,
+    title: texts.run.load,
+    text: texts.run.loadHint(sheets.value, store.job?.stock.name ?? ''),
   },
   {
     key: 'print',
-    title: 'Print',
-    text: 'At 100 %. Let the ink dry before you touch it.',
+    title: texts.run.print,
+    text: texts.run.printHint,
     match: 'Printing',
   },
   {
     key: 'lay',
-    title: marks.value ? 'Lay it into the cutter' : 'Lay it against the stops',
-    text: marks.value
-      ? 'Print side up, the dot with the ring at the top left.'
-      : 'Print side up, the top edge first.',
+    title: marks.value ? texts.run.lay : texts.run.layBare,
+    text: marks.value ? texts.run.layHint : texts.run.layBareHint,
     match: 'Looking',
   },
   {
     key: 'cut',
-    title: store.job?.plan.cut === 'through' ? 'Cut through' : 'Kiss cut',
-    text: marks.value
-      ? 'The sensor finds the marks, then the knife follows the edges.'
-      : 'The knife follows the edges.',
+    title: store.job?.plan.cut === 'through' ? texts.run.through : texts.run.kiss,
+    text: marks.value ? texts.run.cutHint : texts.run.cutBareHint,
     match: 'Cutting',
   },
-  { key: 'peel', title: 'Peel', text: 'Bend the sheet at a corner and lift the labels off.' },
+  { key: 'peel', title: texts.run.peel, text: texts.run.peelHint },
 ]);
 const at = computed(() =>
   props.running ? steps.value.findIndex(({ match }) => match && props.doing.startsWith(match)) : -1,
@@ -90,7 +87,7 @@ const at = computed(() =>
     <div v-if="running" class="doing" role="status">
       <span>{{ doing }} …</span>
       <v-progress-linear
-        aria-label="Progress"
+        :aria-label="texts.run.progress"
         :model-value="share * 100"
         color="primary"
         height="6"

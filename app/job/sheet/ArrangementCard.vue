@@ -8,18 +8,11 @@ import FactRow from '../../ui/FactRow.vue';
 import LengthField from '../../ui/LengthField.vue';
 import { useJobStore } from '../store/job-store.ts';
 import type { Plan } from '../../../core/sheet/index.ts';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const plan = computed(() => store.job?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
-const onOff = [
-  { value: 'on', name: 'Print' },
-  { value: 'off', name: 'None' },
-] as const;
-const cuts = [
-  { value: 'kiss', name: 'Kiss' },
-  { value: 'through', name: 'Through' },
-] as const;
 const unprinted = computed(() => {
   if (!store.job || !plan.value?.marks.on) return false;
   const room = printable(store.job.stock);
@@ -38,56 +31,56 @@ function change(changes: Partial<Plan>, key?: string): void {
 </script>
 
 <template>
-  <CardPanel v-if="plan" title="Arrangement">
-    <FactRow label="How"
+  <CardPanel v-if="plan" :title="texts.sheet.arrangement">
+    <FactRow :label="texts.sheet.how"
       ><span>{{
         plan.arrangement === 'spots' ? 'into the sheet’s labels' : 'rows and columns'
       }}</span></FactRow
     >
-    <FactRow v-if="plan.arrangement === 'step'" label="Gap, edge to edge"
+    <FactRow v-if="plan.arrangement === 'step'" :label="texts.sheet.gapLong"
       ><LengthField
-        label="Gap"
+        :label="texts.sheet.gap"
         :model-value="plan.gap"
         :min="0"
         :max="100"
         @update:model-value="change({ gap: $event }, 'gap')"
     /></FactRow>
-    <FactRow label="Edges are cut"
+    <FactRow :label="texts.sheet.cut"
       ><ChoiceRow
         :model-value="plan.cut"
-        label="How edges are cut"
-        :choices="cuts"
+        :label="texts.sheet.cutLong"
+        :choices="texts.sheet.cuts"
         @update:model-value="change({ cut: $event })"
     /></FactRow>
-    <FactRow label="Marks"
+    <FactRow :label="texts.sheet.marks"
       ><ChoiceRow
         :model-value="plan.marks.on ? 'on' : 'off'"
-        label="Registration marks"
-        :choices="onOff"
+        :label="texts.sheet.marksLong"
+        :choices="texts.sheet.marksOn"
         @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
     /></FactRow>
     <template v-if="plan.marks.on">
-      <FactRow label="Size of a mark"
+      <FactRow :label="texts.sheet.markSize"
         ><LengthField
-          label="Size of a mark"
+          :label="texts.sheet.markSize"
           :model-value="plan.marks.size"
           :min="2"
           :max="12"
           @update:model-value="change({ marks: { ...plan.marks, size: $event } }, 'mark size')"
       /></FactRow>
-      <FactRow label="From the sides"
+      <FactRow :label="texts.sheet.inset"
         ><LengthField
-          label="Inset of the marks"
+          :label="texts.sheet.insetLong"
           :model-value="plan.marks.inset"
           :min="3"
           :max="60"
           @update:model-value="change({ marks: { ...plan.marks, inset: $event } }, 'mark inset')"
       /></FactRow>
       <p v-if="unprinted" class="why">
-        A mark reaches into the margin that the printer cannot print. Set it further in.
+        {{ texts.sheet.markOff }}
       </p>
       <p v-else-if="zone" class="quiet">
-        Each keeps {{ (zone.right - zone.left).toFixed(0) }} mm square clear for the sensor.
+        {{ texts.sheet.clear((zone.right - zone.left).toFixed(0)) }}
       </p>
     </template>
     <button
@@ -96,7 +89,7 @@ function change(changes: Partial<Plan>, key?: string): void {
       type="button"
       @click="store.act({ name: 'return-copies', args: { copies: moved } })"
     >
-      Put {{ moved.length }} moved {{ moved.length === 1 ? 'copy' : 'copies' }} back
+      {{ texts.sheet.backAll(moved.length) }}
     </button>
   </CardPanel>
 </template>

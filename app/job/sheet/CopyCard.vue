@@ -6,9 +6,13 @@ import FactRow from '../../ui/FactRow.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { useJobStore } from '../store/job-store.ts';
+import { texts } from '../../texts/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { useSettings } from '../../ui/settings-store.ts';
 
 const props = defineProps<{ copy: SheetCopy; sheet: number }>();
 const store = useJobStore();
+const settings = useSettings();
 const placement = computed(() => props.copy.placement);
 const number = computed(() => placement.value.copy.split('#').pop());
 
@@ -22,34 +26,34 @@ function move(changes: { x?: number; y?: number; angle?: number }): void {
 </script>
 
 <template>
-  <CardPanel title="This copy" :aside="`no. ${number}`">
-    <FactRow label="Piece"
+  <CardPanel :title="texts.sheet.thisCopy" :aside="`no. ${number}`">
+    <FactRow :label="texts.sheet.piece"
       ><span>{{ copy.piece.piece.name }}</span></FactRow
     >
-    <FactRow label="Middle from left"
+    <FactRow :label="texts.sheet.middleFromLeft"
       ><LengthField
-        label="Middle from left"
+        :label="texts.sheet.middleFromLeft"
         :model-value="placement.x"
         :step="0.1"
         @update:model-value="move({ x: $event })"
     /></FactRow>
-    <FactRow label="Middle from top"
+    <FactRow :label="texts.sheet.middleFromTop"
       ><LengthField
-        label="Middle from top"
+        :label="texts.sheet.middleFromTop"
         :model-value="placement.y"
         :step="0.1"
         @update:model-value="move({ y: $event })"
     /></FactRow>
-    <FactRow label="Turned by"
+    <FactRow :label="texts.sheet.turnedBy"
       ><NumberField
-        label="Turn in degrees"
+        :label="texts.sheet.turnLong"
         :model-value="placement.angle"
         suffix="°"
         :digits="1"
         @update:model-value="move({ angle: $event })"
     /></FactRow>
-    <FactRow label="Bleed it gets"
-      ><span>{{ copy.bleed.toFixed(1) }} mm</span></FactRow
+    <FactRow :label="texts.sheet.bleedItGets"
+      ><span>{{ formatLength(copy.bleed, settings.unit) }}</span></FactRow
     >
     <button
       v-if="placement.byHand"
@@ -57,7 +61,7 @@ function move(changes: { x?: number; y?: number; angle?: number }): void {
       type="button"
       @click="store.act({ name: 'return-copies', args: { copies: [placement.copy] } })"
     >
-      Put it back
+      {{ texts.sheet.back }}
     </button>
   </CardPanel>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
+import { texts } from '../../texts/index.ts';
 import type { BenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { useSettings } from '../../ui/settings-store.ts';
@@ -35,7 +36,7 @@ const place = computed(() => {
       </g>
     </svg>
     <span v-if="dragged.gap !== undefined" class="gap" :class="dragged.state">{{
-      dragged.gap < 0 ? 'overlaps' : formatLength(dragged.gap, settings.unit)
+      dragged.gap < 0 ? texts.sheet.overlaps : formatLength(dragged.gap, settings.unit)
     }}</span>
   </div>
 </template>

@@ -3,14 +3,14 @@ import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { compileSheet } from '../../../core/sheet/index.ts';
-import { texts } from '../../texts.ts';
+import { texts } from '../../texts/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import IconButton from '../../ui/IconButton.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
-import { isTyping } from '../job-keys.ts';
+import { findNudge, isTyping } from '../job-keys.ts';
 import { useJobStore } from '../store/job-store.ts';
 import ArrangementCard from './ArrangementCard.vue';
 import { useCopyDrag } from './copy-drag.ts';
@@ -80,20 +80,12 @@ function press(event: PointerEvent): void {
   if (!(event.target as Element).closest('[data-grip]')) selected.value = undefined;
 }
 
-const NUDGES: Record<string, readonly [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
 function hear(event: KeyboardEvent): void {
   if (isTyping(event)) return;
-  const move = NUDGES[event.key];
+  const move = findNudge(event);
   if (move && copy.value) {
-    const step = event.shiftKey ? 10 : event.ctrlKey || event.metaKey ? 0.1 : 1;
     const { x, y, angle, copy: id } = copy.value.placement;
-    const place = { sheet: current.value, x: x + move[0] * step, y: y + move[1] * step, angle };
+    const place = { sheet: current.value, x: x + move.x, y: y + move.y, angle };
     store.act({ name: 'move-copy', args: { copy: id, place } }, `nudge:${id}`);
   } else if (event.key === 'Escape') selected.value = undefined;
   else if (event.key === '+' || event.key === '=') bench.zoomBy(1.25);
@@ -107,13 +99,13 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 </script>
 
 <template>
-  <BenchLayout cards="Sheet">
+  <BenchLayout :cards="texts.sheet.sheet">
     <template #bench>
       <div ref="field" class="field" @pointerdown="press">
         <svg
           v-if="stock && sheet"
           class="paper"
-          aria-label="The sheet"
+          :aria-label="texts.sheet.bench"
           :viewBox="`0 0 ${stock.width} ${stock.height}`"
           :style="paper"
         >
@@ -159,7 +151,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
       </div>
       <DraggedCopy v-if="drag.dragged.value" :dragged="drag.dragged.value" :view="view" />
       <p v-if="sheets.length === 0" class="empty">
-        No copy fits or none is wanted: say how many at the right, or choose another stock.
+        {{ texts.sheet.empty }}
       </p>
       <div class="tray walk">
         <IconButton
@@ -179,7 +171,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
     <template #foot>
       <BenchLegend :lines="legend" />
       <SheetStrip v-model="index" :current="current" />
-      <ZoomTray :bench="bench" whole="whole sheet" />
+      <ZoomTray :bench="bench" :whole="texts.sheet.wholeSheet" />
     </template>
     <template #cards>
       <CopyCard v-if="copy" :copy="copy" :sheet="current" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { texts } from '../../texts/index.ts';
 import { useJobStore } from '../store/job-store.ts';
 
 /** The sheets of the job as small pictures. */
@@ -26,7 +27,7 @@ const size = (piece: string): { w: number; h: number } => {
         v-for="(sheet, at) in sheets.slice(0, SHOWN)"
         :key="at"
         type="button"
-        :aria-label="`Sheet ${at + 1}`"
+        :aria-label="texts.sheet.sheetNumber(at + 1)"
         :aria-pressed="at === current"
         @click="$emit('update:modelValue', at)"
       >
@@ -51,10 +52,9 @@ const size = (piece: string): { w: number; h: number } => {
         </svg>
       </button>
     </div>
-    <span class="quiet"
-      >{{ sheets.length }} {{ sheets.length === 1 ? 'sheet' : 'sheets' }}, {{ places }} of
-      {{ sheets.length * (store.layout?.perSheet ?? 0) }} places</span
-    >
+    <span class="quiet">{{
+      texts.sheet.places(sheets.length, places, sheets.length * (store.layout?.perSheet ?? 0))
+    }}</span>
   </div>
 </template>
 

@@ -4,6 +4,7 @@ import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { useJobStore } from '../store/job-store.ts';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const total = computed(() =>
@@ -27,12 +28,12 @@ function fill(): void {
 </script>
 
 <template>
-  <CardPanel v-if="store.job" title="Wanted" :aside="String(total)" peeled>
+  <CardPanel v-if="store.job" :title="texts.sheet.wanted" :aside="String(total)" peeled>
     <label v-for="piece in store.job.pieces" :key="piece.id" class="row">
       <PieceThumbnail :job="store.job" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>
       <NumberField
-        :label="`Wanted of ${piece.name}`"
+        :label="texts.sheet.wantedOf(piece.name)"
         :model-value="store.job.plan.wanted[piece.id] ?? 0"
         :min="0"
         :max="5000"
@@ -43,7 +44,7 @@ function fill(): void {
     </label>
     <p v-if="spare > 0" class="spare">
       <button class="link" type="button" @click="fill">
-        Fill the last sheet: {{ spare }} more
+        {{ texts.sheet.fill(spare) }}
       </button>
     </p>
   </CardPanel>

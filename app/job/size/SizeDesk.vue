@@ -13,6 +13,7 @@ import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { sizeFact } from '../ticket/ticket-lines.ts';
 import ThingDrawing from './ThingDrawing.vue';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const settings = useSettings();
@@ -27,10 +28,6 @@ const warnings = computed(() => {
   return size.ok ? size.value.warnings : [];
 });
 const fact = computed(() => (store.job ? sizeFact(store.job, settings.unit) : ''));
-const ways = [
-  { value: 'diameter', name: 'Across' },
-  { value: 'circumference', name: 'Around' },
-] as const;
 
 function measure(changes: Partial<Thing>): void {
   if (!thing.value) return;
@@ -46,17 +43,13 @@ function measureWay(measured: 'diameter' | 'circumference'): void {
 </script>
 
 <template>
-  <BenchLayout cards="Measurements">
+  <BenchLayout :cards="texts.size.measurements">
     <template #bench>
       <div v-if="thing && flat" class="two">
         <figure>
           <ThingDrawing :thing="thing" @measure="measure" />
           <figcaption>
-            {{
-              thing.kind === 'label-sheet'
-                ? 'The bought sheet decides'
-                : 'The thing: click a measure and type what the ruler says'
-            }}
+            {{ thing.kind === 'label-sheet' ? texts.size.decided : texts.size.thing }}
           </figcaption>
         </figure>
         <figure>
@@ -64,38 +57,38 @@ function measureWay(measured: 'diameter' | 'circumference'): void {
             class="flat"
             :viewBox="`${-flat.width / 2 - 4} ${-flat.height / 2 - 4} ${flat.width + 8} ${flat.height + 8}`"
             role="img"
-            :aria-label="`The flat label: ${fact}`"
+            :aria-label="texts.size.flatOf(fact)"
           >
             <path class="paper" :d="flat.path" />
             <path class="edge" :d="flat.path" />
           </svg>
           <figcaption>
-            <strong class="display">{{ fact }}</strong>The flat label
+            <strong class="display">{{ fact }}</strong>{{ texts.size.flat }}
           </figcaption>
         </figure>
       </div>
     </template>
     <template #cards>
-      <CardPanel v-if="thing?.kind === 'lid'" title="Round lid or tin" peeled>
-        <FactRow label="Measured"
+      <CardPanel v-if="thing?.kind === 'lid'" :title="texts.size.lid" peeled>
+        <FactRow :label="texts.size.measured"
           ><ChoiceRow
             :model-value="thing.measured"
-            label="Measured"
-            :choices="ways"
+            :label="texts.size.measured"
+            :choices="texts.size.ways"
             @update:model-value="measureWay"
         /></FactRow>
-        <FactRow :label="thing.measured === 'diameter' ? 'Across the flat top' : 'Around the lid'">
+        <FactRow :label="thing.measured === 'diameter' ? texts.size.across : texts.size.around">
           <LengthField
-            label="Size of the lid"
+            :label="texts.size.lidSize"
             :model-value="thing.size"
             :min="1"
             :max="2000"
             @update:model-value="measure({ size: $event })"
           />
         </FactRow>
-        <FactRow label="Bare all round">
+        <FactRow :label="texts.size.bare">
           <LengthField
-            label="Clearance"
+            :label="texts.size.clearance"
             :model-value="thing.clearance"
             :min="0"
             :max="100"
@@ -103,57 +96,59 @@ function measureWay(measured: 'diameter' | 'circumference'): void {
           />
         </FactRow>
         <p class="hint">
-          {{
-            thing.measured === 'diameter'
-              ? 'Lay the ruler over the middle, inside the rim: only the flat counts.'
-              : 'Lay a strip of paper around, mark where it meets itself, and measure the strip.'
-          }}
+          {{ thing.measured === 'diameter' ? texts.size.acrossHint : texts.size.aroundHint }}
         </p>
       </CardPanel>
-      <CardPanel v-else-if="thing?.kind === 'face'" title="Flat face" peeled>
-        <FactRow label="Width"
+      <CardPanel v-else-if="thing?.kind === 'face'" :title="texts.size.face" peeled>
+        <FactRow :label="texts.size.width"
           ><LengthField
-            label="Width of the face"
+            :label="texts.size.faceWidth"
             :model-value="thing.width"
             :min="1"
             :max="2000"
             @update:model-value="measure({ width: $event })"
         /></FactRow>
-        <FactRow label="Height"
+        <FactRow :label="texts.size.height"
           ><LengthField
-            label="Height of the face"
+            :label="texts.size.faceHeight"
             :model-value="thing.height"
             :min="1"
             :max="2000"
             @update:model-value="measure({ height: $event })"
         /></FactRow>
-        <FactRow label="Corner radius"
+        <FactRow :label="texts.size.cornerRadius"
           ><LengthField
-            label="Corner radius"
+            :label="texts.size.cornerRadius"
             :model-value="thing.radius"
             :min="0"
             :max="1000"
             @update:model-value="measure({ radius: $event })"
         /></FactRow>
-        <FactRow label="Bare all round"
+        <FactRow :label="texts.size.bare"
           ><LengthField
-            label="Clearance"
+            :label="texts.size.clearance"
             :model-value="thing.clearance"
             :min="0"
             :max="100"
             @update:model-value="measure({ clearance: $event })"
         /></FactRow>
-        <p class="hint">Measure the flat place only, not the folds or the curve beside it.</p>
+        <p class="hint">{{ texts.size.faceHint }}</p>
       </CardPanel>
-      <CardPanel v-else title="Bought label sheet" peeled>
+      <CardPanel v-else :title="texts.size.labelSheet" peeled>
         <p class="hint">
-          The labels of {{ store.job?.stock.name }} are the size. Choose another sheet under Stock.
+          {{ texts.size.sheetDecides(store.job?.stock.name ?? '') }}
         </p>
       </CardPanel>
-      <CardPanel v-for="warning in warnings" :key="warning" title="Look again" tone="amber"
+      <CardPanel
+        v-for="warning in warnings"
+        :key="warning"
+        :title="texts.size.lookAgain"
+        tone="amber"
         ><p class="hint">{{ warning }}</p></CardPanel
       >
-      <v-btn color="primary" height="40" :to="{ name: 'artwork' }">Design the label</v-btn>
+      <v-btn color="primary" height="40" :to="{ name: 'artwork' }">{{
+        texts.size.toArtwork
+      }}</v-btn>
     </template>
   </BenchLayout>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Thing } from '../../../core/things/index.ts';
 import LengthField from '../../ui/LengthField.vue';
+import { texts } from '../../texts/index.ts';
 
 /** The thing with its dimension lines; the measures are fields. */
 defineProps<{ thing: Thing }>();
@@ -49,7 +50,7 @@ defineEmits<{ measure: [changes: Partial<Thing>] }>();
       <LengthField
         class="field"
         :class="thing.measured"
-        label="Measure of the lid"
+        :label="texts.size.lidMeasure"
         :model-value="thing.size"
         :min="1"
         :max="2000"
@@ -57,7 +58,7 @@ defineEmits<{ measure: [changes: Partial<Thing>] }>();
       />
       <LengthField
         class="field bare"
-        label="Bare rim"
+        :label="texts.size.bareRim"
         :model-value="thing.clearance"
         :min="0"
         :max="100"
@@ -67,7 +68,7 @@ defineEmits<{ measure: [changes: Partial<Thing>] }>();
     <template v-else-if="thing.kind === 'face'">
       <LengthField
         class="field width"
-        label="Measured width"
+        :label="texts.size.measuredWidth"
         :model-value="thing.width"
         :min="1"
         :max="2000"
@@ -75,7 +76,7 @@ defineEmits<{ measure: [changes: Partial<Thing>] }>();
       />
       <LengthField
         class="field height"
-        label="Measured height"
+        :label="texts.size.measuredHeight"
         :model-value="thing.height"
         :min="1"
         :max="2000"
@@ -83,7 +84,7 @@ defineEmits<{ measure: [changes: Partial<Thing>] }>();
       />
       <LengthField
         class="field margin"
-        label="Bare margin"
+        :label="texts.size.bareMargin"
         :model-value="thing.clearance"
         :min="0"
         :max="100"

@@ -11,6 +11,7 @@ import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import StockPicture from './StockPicture.vue';
+import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const settings = useSettings();
@@ -36,9 +37,9 @@ function choose(stock: Stock): void {
 </script>
 
 <template>
-  <BenchLayout cards="Chosen stock">
+  <BenchLayout :cards="texts.stock.chosenStock">
     <template #bench>
-      <div class="offers" role="radiogroup" aria-label="Sheets">
+      <div class="offers" role="radiogroup" :aria-label="texts.stock.sheets">
         <button
           v-for="{ stock, perSheet, chosen } in offers"
           :key="stock.id"
@@ -54,28 +55,30 @@ function choose(stock: Stock): void {
             >{{ formatLength(stock.width, settings.unit) }} ×
             {{ formatLength(stock.height, settings.unit) }}</span
           >
-          <span class="display count">{{ perSheet }} on a sheet</span>
+          <span class="display count">{{ texts.stock.perSheet(perSheet) }}</span>
         </button>
       </div>
     </template>
     <template #cards>
       <CardPanel v-if="store.job" :title="store.job.stock.name" peeled>
-        <FactRow label="Sheet"
+        <FactRow :label="texts.stock.sheet"
           ><span
             >{{ formatLength(store.job.stock.width, settings.unit) }} ×
             {{ formatLength(store.job.stock.height, settings.unit) }}</span
           ></FactRow
         >
-        <FactRow label="Printer reaches to"
+        <FactRow :label="texts.stock.margins"
           ><span>{{ formatLength(store.job.stock.margins[0], settings.unit) }}</span></FactRow
         >
-        <FactRow v-if="store.job.stock.spots" label="Labels"
+        <FactRow v-if="store.job.stock.spots" :label="texts.stock.labels"
           ><span
             >{{ store.job.stock.spots.columns }} × {{ store.job.stock.spots.rows }}</span
           ></FactRow
         >
       </CardPanel>
-      <v-btn color="primary" height="40" :to="{ name: 'artwork' }">Design the label</v-btn>
+      <v-btn color="primary" height="40" :to="{ name: 'artwork' }">{{
+        texts.stock.toArtwork
+      }}</v-btn>
     </template>
   </BenchLayout>
 </template>

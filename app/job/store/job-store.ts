@@ -23,7 +23,7 @@ import {
   tellKept,
   type WriterLock,
 } from '../../storage/index.ts';
-import { texts } from '../../texts.ts';
+import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
 import { loadFor, pageCompiler, resourceVersion } from './page-resources.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
-import { texts } from '../../texts.ts';
+import { texts } from '../../texts/index.ts';
 import { dayOf } from '../../ui/dates.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import StateMark from '../../ui/StateMark.vue';
@@ -62,12 +62,12 @@ function rename(event: Event): void {
 </script>
 
 <template>
-  <nav v-if="store.job" class="ticket" aria-label="Job ticket">
+  <nav v-if="store.job" class="ticket" :aria-label="texts.ticket.jobTicket">
     <header>
       <input
         class="name display"
         :value="store.job.name"
-        aria-label="Name of the job"
+        :aria-label="texts.ticket.jobName"
         maxlength="120"
         :title="store.job.name"
         @change="rename"

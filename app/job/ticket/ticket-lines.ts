@@ -3,7 +3,7 @@ import type { Finding } from '../../../core/proof/index.ts';
 import type { Layout } from '../../../core/sheet/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
 import { formatLength, type Unit } from '../../../core/units/index.ts';
-import { texts } from '../../texts.ts';
+import { texts } from '../../texts/index.ts';
 
 export type LineState = 'done' | 'look' | 'stop' | 'open';
 export type LineId = 'thing' | 'size' | 'stock' | 'artwork' | 'edge' | 'copies' | 'proof' | 'run';
@@ -60,13 +60,13 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
     line(
       'artwork',
       'artwork',
-      `${count(job.pieces.length, 'piece')} · ${count(elements, 'element')}`,
+      texts.ticket.pieces(job.pieces.length, elements),
       elements === 0 ? 'open' : stateOf(onArtwork),
     ),
     line(
       'edge',
       'edge',
-      `As the shape · bleed ${formatLength(job.pieces[0]?.bleed ?? 0, unit)}`,
+      texts.ticket.edgeFact(formatLength(job.pieces[0]?.bleed ?? 0, unit)),
       'done',
     ),
     line('copies', 'sheet', copiesFact(facts), stateOf(onSheet)),
@@ -76,11 +76,9 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
       proofFact(findings, looking),
       looking && findings.length === 0 ? 'open' : stateOf(findings),
     ),
-    line('run', 'run', lastRun ?? 'Not yet', lastRun ? 'done' : 'open'),
+    line('run', 'run', lastRun ?? texts.ticket.notRun, lastRun ? 'done' : 'open'),
   ];
 }
-
-const count = (number: number, one: string): string => `${number} ${one}${number === 1 ? '' : 's'}`;
 
 function stateOf(findings: readonly Finding[]): LineState {
   if (findings.some(({ severity }) => severity === 'blocker')) return 'stop';
@@ -90,11 +88,13 @@ function stateOf(findings: readonly Finding[]): LineState {
 function thingFact({ thing }: Job, unit: Unit): string {
   switch (thing.kind) {
     case 'lid':
-      return `Lid, ${formatLength(thing.size, unit)} ${thing.measured === 'diameter' ? 'across the flat' : 'around'}`;
+      return thing.measured === 'diameter'
+        ? texts.ticket.lid(formatLength(thing.size, unit))
+        : texts.ticket.lidAround(formatLength(thing.size, unit));
     case 'face':
-      return `Face, ${formatLength(thing.width, unit)} × ${formatLength(thing.height, unit)}`;
+      return texts.ticket.face(formatLength(thing.width, unit), formatLength(thing.height, unit));
     case 'label-sheet':
-      return 'A bought label sheet';
+      return texts.ticket.labelSheet;
   }
 }
 
@@ -103,9 +103,11 @@ export function sizeFact({ pieces }: Pick<Job, 'pieces'>, unit: Unit): string {
   const edge = pieces[0]?.edge;
   if (!edge) return '';
   const { width, height } = shapeSize(edge);
-  if (edge.kind === 'circle') return `Round, Ø ${formatLength(width, unit)}`;
-  const shape = edge.kind === 'ellipse' ? 'Oval, ' : '';
-  return `${shape}${formatLength(width, unit)} × ${formatLength(height, unit)}`;
+  const [across, down] = [formatLength(width, unit), formatLength(height, unit)];
+  if (edge.kind === 'circle') return texts.ticket.round(across);
+  return edge.kind === 'ellipse'
+    ? texts.ticket.oval(across, down)
+    : texts.ticket.square(across, down);
 }
 
 function copiesFact({ job, layout }: TicketFacts): string {
@@ -113,13 +115,13 @@ function copiesFact({ job, layout }: TicketFacts): string {
   const wanted = numbers.reduce((sum, number) => sum + number, 0);
   const each =
     numbers.length > 1 && numbers.every((number) => number === numbers[0])
-      ? ` · ${numbers[0]} of each`
+      ? texts.ticket.ofEach(numbers[0] ?? 0)
       : '';
-  return `${wanted} wanted${each || ` · ${count(layout.sheets.length, 'sheet')}`}`;
+  return texts.ticket.wanted(wanted) + (each || texts.ticket.onSheets(layout.sheets.length));
 }
 
 function proofFact(findings: readonly Finding[], looking: boolean): string {
-  if (findings.length === 0) return looking ? 'Looking …' : 'Nothing to mend';
+  if (findings.length === 0) return looking ? texts.ticket.looking : texts.ticket.clean;
   const number = (severity: Finding['severity']): number =>
     findings.filter((one) => one.severity === severity).length;
   const parts = [
@@ -129,6 +131,6 @@ function proofFact(findings: readonly Finding[], looking: boolean): string {
   ] as const;
   return parts
     .filter(([many]) => many > 0)
-    .map(([many, name]) => count(many, name))
+    .map(([many, name]) => texts.ticket.findings(many, name))
     .join(' · ');
 }

@@ -1,3 +1,15 @@
+import { artwork } from './artwork.ts';
+import { edge } from './edge.ts';
+import { proof } from './proof.ts';
+import { run } from './run.ts';
+import { sheet } from './sheet.ts';
+import { size } from './size.ts';
+import { stock } from './stock.ts';
+import { ui } from './ui.ts';
+
+const counted = (number: number, one: string): string =>
+  `${number} ${one}${number === 1 ? '' : 's'}`;
+
 /** Every word on the screen, in one place. */
 export const texts = {
   brand: 'Little Peel',
@@ -7,8 +19,7 @@ export const texts = {
     open: 'Settings',
     unit: 'Unit of length',
     theme: 'Light or dark',
-    light: 'Light',
-    dark: 'Dark',
+    themes: { light: 'Light', dark: 'Dark' },
   },
   kept: {
     kept: 'Kept just now',
@@ -56,6 +67,14 @@ export const texts = {
     copyOf: (name: string): string => `${name}, copy`,
     drop: 'Drop .peel files or a backup here',
   },
+  artwork,
+  edge,
+  proof,
+  run,
+  sheet,
+  size,
+  stock,
+  ui,
   undo: 'Undo',
   redo: 'Redo',
   cancel: 'Cancel',
@@ -76,12 +95,34 @@ export const texts = {
     nextFinding: (count: number): string =>
       `Look at ${count} ${count === 1 ? 'finding' : 'findings'}`,
     nextArtwork: 'Design the label',
-    nextRunStart: 'Ready to run',
+    jobTicket: 'Job ticket',
+    jobName: 'Name of the job',
+    lid: (size: string): string => `Lid, ${size} across the flat`,
+    lidAround: (size: string): string => `Lid, ${size} around`,
+    face: (width: string, height: string): string => `Face, ${width} × ${height}`,
+    labelSheet: 'A bought label sheet',
+    round: (size: string): string => `Round, Ø ${size}`,
+    oval: (width: string, height: string): string => `Oval, ${width} × ${height}`,
+    square: (width: string, height: string): string => `${width} × ${height}`,
+    pieces: (pieces: number, elements: number): string =>
+      `${counted(pieces, 'piece')} · ${counted(elements, 'element')}`,
+    edgeFact: (bleed: string): string => `As the shape · bleed ${bleed}`,
+    wanted: (count: number): string => `${count} wanted`,
+    ofEach: (count: number): string => ` · ${count} of each`,
+    onSheets: (count: number): string => ` · ${counted(count, 'sheet')}`,
+    looking: 'Looking …',
+    clean: 'Nothing to mend',
+    findings: (count: number, kind: string): string => counted(count, kind),
+    notRun: 'Not yet',
     states: { done: 'done', look: 'to look at', stop: 'stops the run', open: 'open' },
   },
   lock: {
     reader: 'This job is open in another tab, which keeps its changes. You are reading along.',
     take: 'Take over here',
+  },
+  problem: {
+    what: 'That did not work.',
+    remedy: 'Try again; if it stays, reload the page: nothing that was kept is lost.',
   },
   missing: { what: 'This job is not on this shelf.', remedy: 'Back to the shelf' },
 } as const;

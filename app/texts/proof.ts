@@ -1,0 +1,25 @@
+/** Words of the proof desk. */
+export const proof = {
+  showMe: 'Show me',
+  saveAs: 'Save as',
+  progress: 'Progress',
+  cancel: 'Cancel',
+  printHint: 'In the print dialog choose 100 % and no “fit to page”.',
+  proof: 'Proof',
+  wholeSheet: 'whole sheet',
+  toRun: 'Go to the run',
+  sheet: (number: number): string => `The print file, sheet ${number}`,
+  looking: 'Looking …',
+  clean: 'Nothing to mend',
+  cleanHint: 'Words can be read, pictures are sharp, and everything stands where it may.',
+  nothing: 'There is no sheet to save yet: say how many copies are wanted.',
+  writing: 'Writing the print file',
+  files: (count: number): string => `${count} files`,
+  severities: { blocker: 'Stops the run', warning: 'Look at this', note: 'Good to know' },
+  formats: {
+    pdf: { name: 'PDF', purpose: 'to print, at true size' },
+    svg: { name: 'Cut lines, SVG', purpose: 'for cutter programs, in mm' },
+    hpgl: { name: 'Cut lines, HPGL', purpose: 'straight to a cutter' },
+    png: { name: 'PNG', purpose: 'a picture of each sheet' },
+  },
+} as const;

@@ -1,0 +1,98 @@
+import { allFindings } from '../core/proof/index.ts';
+import {
+  compileJob,
+  loadResources,
+  parsePeel,
+  writePeel,
+  type JobWithArt,
+} from '../core/job/index.ts';
+import { createCompiler, elementSize } from '../core/piece/index.ts';
+import { nodePlatform } from '../core/testing/node-platform.ts';
+import { demoJobs } from './index.ts';
+
+let jobs: JobWithArt[];
+beforeAll(async () => {
+  jobs = await demoJobs(nodePlatform);
+});
+
+const compiledOf = async ({ job, art }: JobWithArt) => {
+  const resources = await loadResources(nodePlatform, job, (id) => Promise.resolve(art.get(id)));
+  return { compiled: compileJob(job, createCompiler(resources)), resources };
+};
+
+test('the shelf begins with three jobs of different kinds of thing and edge', () => {
+  expect(jobs.map(({ job }) => job.name)).toEqual([
+    'Pot-lid seals',
+    'Seed packet fronts',
+    'Peat-free dots',
+  ]);
+  expect(jobs.map(({ job }) => job.thing.kind)).toEqual(['lid', 'face', 'label-sheet']);
+  expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
+    'circle',
+    'rectangle',
+    'circle',
+  ]);
+  expect(jobs[0]?.job.pieces).toHaveLength(4);
+});
+
+test('they are finished: nothing is missing and the proof has nothing to mend', async () => {
+  for (const one of jobs) {
+    const { compiled, resources } = await compiledOf(one);
+    expect([...compiled.pieces.values()].flatMap(({ needs }) => needs)).toEqual([]);
+    const findings = await allFindings(compiled, { platform: nodePlatform, resources });
+    expect([one.job.name, ...findings.filter(({ severity }) => severity !== 'note')]).toEqual([
+      one.job.name,
+    ]);
+  }
+}, 60_000);
+
+test('all art in them is named by a piece, and all that is named is there', () => {
+  for (const { job, art } of jobs) {
+    const named = new Set(
+      job.pieces.flatMap(({ elements }) =>
+        elements.flatMap((element) => (element.kind === 'picture' ? [element.art] : [])),
+      ),
+    );
+    expect([...named].sort()).toEqual(Object.keys(job.art).sort());
+    expect([...named].sort()).toEqual([...art.keys()].sort());
+  }
+});
+
+test('words keep inside their piece: no box stands off the edge', async () => {
+  for (const one of jobs) {
+    const { compiled } = await compiledOf(one);
+    for (const piece of compiled.pieces.values()) {
+      for (const { element } of piece.elements.filter(
+        ({ element: { kind } }) => kind === 'words',
+      )) {
+        const { width, height } = elementSize(element);
+        if (element.kind === 'words' && element.path.kind === 'circle') continue;
+        expect(Math.abs(element.x) + width / 2).toBeLessThanOrEqual(piece.width / 2);
+        expect(Math.abs(element.y) + height / 2).toBeLessThanOrEqual(piece.height / 2);
+      }
+    }
+  }
+});
+
+test('they are the same at every build and survive a trip through a file', async () => {
+  const again = await demoJobs(nodePlatform);
+  for (const [index, one] of jobs.entries()) {
+    const bytes = writePeel(one);
+    const other = again[index];
+    expect(other && writePeel(other)).toEqual(bytes);
+    const read = parsePeel(bytes, 'demo.peel');
+    expect(read.ok && read.value.job).toEqual(one.job);
+  }
+});
+
+test('no copy wanted is left without a place', async () => {
+  for (const one of jobs) {
+    const { compiled } = await compiledOf(one);
+    const wanted = Object.values(one.job.plan.wanted).reduce((sum, count) => sum + count, 0);
+    const placed = compiled.layout.sheets.reduce(
+      (sum, { placements }) => sum + placements.length,
+      0,
+    );
+    expect([one.job.name, placed]).toEqual([one.job.name, wanted]);
+  }
+});
