@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { encode } from 'fast-png';
 
 /** A page that fails its test on console errors and warnings, and on any request to elsewhere. */
@@ -27,6 +27,42 @@ export async function emptyWorkshop(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Remove the samples' }).click();
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
+}
+
+/** A desk of a sample job, its first element or copy drawn. */
+export async function openDesk(page: Page, job: string, desk: string): Promise<void> {
+  await page.goto('/');
+  await expect(page.locator('article')).toHaveCount(3);
+  await page.goto(`/job/demo-${job}/${desk}`);
+  await expect(page.locator('.ticket')).toBeVisible();
+}
+
+/** Presses on the middle of something and moves; lets go unless it is to be held. */
+export async function dragBy(
+  page: Page,
+  what: Locator,
+  [dx, dy]: readonly [number, number],
+  hold = false,
+): Promise<void> {
+  const box = await what.boundingBox();
+  if (!box) throw new Error('nothing to drag');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx, y + dy, { steps: 8 });
+  if (!hold) await page.mouse.up();
+}
+
+/** Types a value into a field of a card and takes it over. */
+export async function enter(page: Page, field: string, value: string): Promise<void> {
+  const input = page.getByLabel(field, { exact: true });
+  await input.fill(value);
+  await input.press('Enter');
+}
+
+/** What a field of a card says, as a number. */
+export async function valueOf(page: Page, field: string): Promise<number> {
+  return parseFloat(await page.getByLabel(field, { exact: true }).inputValue());
 }
 
 /** A PNG with its resolution left out: a disc of one colour on clear ground. */

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-/** A field's name at the left and its value at the right. */
-defineProps<{ label: string }>();
+/**
+ * A name at the left and its value at the right. A name before a field is the field's `label`; before
+ * buttons it may not be, or a click on it would press the first of them.
+ */
+const { as = 'div' } = defineProps<{ label: string; as?: 'div' | 'label' }>();
 </script>
 
 <template>
-  <label class="row">
+  <component :is="as" class="row">
     <span>{{ label }}</span>
     <slot />
-  </label>
+  </component>
 </template>
 
 <style scoped>

@@ -32,7 +32,8 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
     .scaleExtent([0.5, 120])
     .filter(
       (event: Event) =>
-        !(event.target as Element).closest('[data-grip]') && (event as MouseEvent).button !== 2,
+        event.type === 'wheel' ||
+        (!(event.target as Element).closest('[data-grip]') && (event as MouseEvent).button !== 2),
     )
     .constrain((next) => inReach(next, frame(), size.value))
     .on('zoom', (event: D3ZoomEvent<BenchElement, unknown>) => {

@@ -12,10 +12,9 @@ import {
 import { computed } from 'vue';
 import { elementSize, resizedElement, type PieceElement } from '../../../core/piece/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import FactRow from '../../ui/FactRow.vue';
 import IconButton from '../../ui/IconButton.vue';
-import LengthField from '../../ui/LengthField.vue';
-import NumberField from '../../ui/NumberField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
+import NumberRow from '../../ui/NumberRow.vue';
 import type { DeskState } from './desk-state.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -64,56 +63,52 @@ function remove(): void {
 
 <template>
   <CardPanel :title="texts.artwork.place">
-    <FactRow :label="texts.artwork.fromLeft"
-      ><LengthField
-        :label="texts.artwork.fromLeft"
-        :model-value="left"
-        :step="0.1"
-        @update:model-value="desk.change({ x: $event - corner.x + size.width / 2 }, 'place')"
-    /></FactRow>
-    <FactRow :label="texts.artwork.fromTop"
-      ><LengthField
-        :label="texts.artwork.fromTop"
-        :model-value="top"
-        :step="0.1"
-        @update:model-value="desk.change({ y: $event - corner.y + size.height / 2 }, 'place')"
-    /></FactRow>
+    <LengthRow
+      :label="texts.artwork.fromLeft"
+      :model-value="left"
+      :step="0.1"
+      @update:model-value="desk.change({ x: $event - corner.x + size.width / 2 }, 'place')"
+    />
+    <LengthRow
+      :label="texts.artwork.fromTop"
+      :model-value="top"
+      :step="0.1"
+      @update:model-value="desk.change({ y: $event - corner.y + size.height / 2 }, 'place')"
+    />
     <template v-if="!bent">
-      <FactRow :label="texts.artwork.width"
-        ><LengthField
-          :label="texts.artwork.width"
-          :model-value="size.width"
-          :min="0.5"
-          :max="2000"
-          @update:model-value="
-            resize(
-              $event,
-              element.kind === 'picture' ? (size.height * $event) / size.width : size.height,
-            )
-          "
-      /></FactRow>
-      <FactRow :label="texts.artwork.height"
-        ><LengthField
-          :label="texts.artwork.height"
-          :model-value="size.height"
-          :min="0.5"
-          :max="2000"
-          @update:model-value="
-            resize(
-              element.kind === 'picture' ? (size.width * $event) / size.height : size.width,
-              $event,
-            )
-          "
-      /></FactRow>
+      <LengthRow
+        :label="texts.artwork.width"
+        :model-value="size.width"
+        :min="0.5"
+        :max="2000"
+        @update:model-value="
+          resize(
+            $event,
+            element.kind === 'picture' ? (size.height * $event) / size.width : size.height,
+          )
+        "
+      />
+      <LengthRow
+        :label="texts.artwork.height"
+        :model-value="size.height"
+        :min="0.5"
+        :max="2000"
+        @update:model-value="
+          resize(
+            element.kind === 'picture' ? (size.width * $event) / size.height : size.width,
+            $event,
+          )
+        "
+      />
     </template>
-    <FactRow :label="texts.artwork.turnedBy"
-      ><NumberField
-        :label="texts.artwork.turnLong"
-        :model-value="element.angle"
-        suffix="°"
-        :digits="1"
-        @update:model-value="desk.change({ angle: $event }, 'turn')"
-    /></FactRow>
+    <NumberRow
+      :label="texts.artwork.turnedBy"
+      :name="texts.artwork.turnLong"
+      :model-value="element.angle"
+      suffix="°"
+      :digits="1"
+      @update:model-value="desk.change({ angle: $event }, 'turn')"
+    />
     <div class="buttons">
       <IconButton
         :icon="mdiFormatHorizontalAlignCenter"

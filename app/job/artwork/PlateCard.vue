@@ -6,8 +6,8 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthField from '../../ui/LengthField.vue';
-import NumberField from '../../ui/NumberField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
+import NumberRow from '../../ui/NumberRow.vue';
 import type { DeskState } from './desk-state.ts';
 import { PALETTE } from './palette.ts';
 import { texts } from '../../texts/index.ts';
@@ -49,14 +49,15 @@ function line(color: string | null): void {
         :choices="texts.artwork.shapes"
         @update:model-value="reshape"
     /></FactRow>
-    <FactRow v-if="radius !== undefined" :label="texts.artwork.corners"
-      ><LengthField
-        :label="texts.artwork.cornerRadius"
-        :model-value="radius"
-        :min="0"
-        :max="500"
-        @update:model-value="desk.change({ shape: { ...plate.shape, radius: $event } }, 'radius')"
-    /></FactRow>
+    <LengthRow
+      v-if="radius !== undefined"
+      :label="texts.artwork.corners"
+      :name="texts.artwork.cornerRadius"
+      :model-value="radius"
+      :min="0"
+      :max="500"
+      @update:model-value="desk.change({ shape: { ...plate.shape, radius: $event } }, 'radius')"
+    />
     <p class="quiet">{{ texts.artwork.filledWith }}</p>
     <ColorChips
       :label="texts.artwork.fill"
@@ -65,18 +66,19 @@ function line(color: string | null): void {
       :colors="PALETTE"
       @update:model-value="fill"
     />
-    <FactRow v-if="plate.fill" :label="texts.artwork.letsThrough"
-      ><NumberField
-        :label="texts.artwork.transparency"
-        :model-value="Math.round((1 - plate.fill.opacity) * 100)"
-        suffix="%"
-        :min="0"
-        :max="95"
-        :step="5"
-        @update:model-value="
-          desk.change({ fill: { ...plate.fill, opacity: 1 - $event / 100 } }, 'opacity')
-        "
-    /></FactRow>
+    <NumberRow
+      v-if="plate.fill"
+      :label="texts.artwork.letsThrough"
+      :name="texts.artwork.transparency"
+      :model-value="Math.round((1 - plate.fill.opacity) * 100)"
+      suffix="%"
+      :min="0"
+      :max="95"
+      :step="5"
+      @update:model-value="
+        desk.change({ fill: { ...plate.fill, opacity: 1 - $event / 100 } }, 'opacity')
+      "
+    />
     <p class="quiet">{{ texts.artwork.linedWith }}</p>
     <ColorChips
       :label="texts.artwork.line"
@@ -93,16 +95,16 @@ function line(color: string | null): void {
           :choices="texts.artwork.lineStyles"
           @update:model-value="desk.change({ line: { ...plate.line, style: $event } })"
       /></FactRow>
-      <FactRow :label="texts.artwork.thickness"
-        ><LengthField
-          :label="texts.artwork.thicknessLong"
-          unit="pt"
-          :model-value="plate.line.width"
-          :min="0.02"
-          :max="50"
-          :step="0.1"
-          @update:model-value="desk.change({ line: { ...plate.line, width: $event } }, 'line')"
-      /></FactRow>
+      <LengthRow
+        :label="texts.artwork.thickness"
+        :name="texts.artwork.thicknessLong"
+        unit="pt"
+        :model-value="plate.line.width"
+        :min="0.02"
+        :max="50"
+        :step="0.1"
+        @update:model-value="desk.change({ line: { ...plate.line, width: $event } }, 'line')"
+      />
     </template>
   </CardPanel>
 </template>

@@ -6,8 +6,8 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthField from '../../ui/LengthField.vue';
-import NumberField from '../../ui/NumberField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
+import NumberRow from '../../ui/NumberRow.vue';
 import type { DeskState } from './desk-state.ts';
 import { PALETTE } from './palette.ts';
 import { texts } from '../../texts/index.ts';
@@ -69,7 +69,7 @@ defineExpose({ focus });
       @input="desk.change({ text: ($event.target as HTMLTextAreaElement).value }, 'type')"
       @keydown.esc="field?.blur()"
     />
-    <FactRow :label="texts.artwork.typeface">
+    <FactRow as="label" :label="texts.artwork.typeface">
       <select
         class="well face"
         :value="words.typeface"
@@ -79,40 +79,41 @@ defineExpose({ focus });
         <option v-for="face in TYPEFACES" :key="face.id" :value="face.id">{{ face.name }}</option>
       </select>
     </FactRow>
-    <FactRow :label="texts.artwork.size"
-      ><NumberField
-        :label="texts.artwork.sizeLong"
-        :model-value="words.size"
-        suffix="pt"
-        :digits="1"
-        :min="0.5"
-        :max="1000"
-        :step="0.5"
-        @update:model-value="desk.change({ size: $event }, 'size')"
-    /></FactRow>
+    <NumberRow
+      :label="texts.artwork.size"
+      :name="texts.artwork.sizeLong"
+      :model-value="words.size"
+      suffix="pt"
+      :digits="1"
+      :min="0.5"
+      :max="1000"
+      :step="0.5"
+      @update:model-value="desk.change({ size: $event }, 'size')"
+    />
     <p v-if="Math.abs(came - words.size) > 0.05" class="came">
       {{ texts.artwork.came(came.toFixed(1)) }}
     </p>
-    <FactRow :label="texts.artwork.spacing"
-      ><NumberField
-        :label="texts.artwork.letterSpacing"
-        :model-value="words.tracking"
-        suffix="%"
-        :min="-50"
-        :max="200"
-        @update:model-value="desk.change({ tracking: $event }, 'tracking')"
-    /></FactRow>
-    <FactRow v-if="!circle && words.text.includes('\n')" :label="texts.artwork.betweenLines"
-      ><NumberField
-        :label="texts.artwork.leading"
-        :model-value="words.leading"
-        suffix="em"
-        :digits="2"
-        :min="0.5"
-        :max="5"
-        :step="0.05"
-        @update:model-value="desk.change({ leading: $event }, 'leading')"
-    /></FactRow>
+    <NumberRow
+      :label="texts.artwork.spacing"
+      :name="texts.artwork.letterSpacing"
+      :model-value="words.tracking"
+      suffix="%"
+      :min="-50"
+      :max="200"
+      @update:model-value="desk.change({ tracking: $event }, 'tracking')"
+    />
+    <NumberRow
+      v-if="!circle && words.text.includes('\n')"
+      :label="texts.artwork.betweenLines"
+      :name="texts.artwork.leading"
+      :model-value="words.leading"
+      suffix="em"
+      :digits="2"
+      :min="0.5"
+      :max="5"
+      :step="0.05"
+      @update:model-value="desk.change({ leading: $event }, 'leading')"
+    />
     <FactRow :label="texts.artwork.tooLong"
       ><ChoiceRow
         :model-value="words.fit"
@@ -120,17 +121,18 @@ defineExpose({ focus });
         :choices="texts.artwork.wordFits"
         @update:model-value="desk.change({ fit: $event })"
     /></FactRow>
-    <FactRow v-if="words.fit === 'shrink'" :label="texts.artwork.downTo"
-      ><NumberField
-        :label="texts.artwork.least"
-        :model-value="words.least"
-        suffix="pt"
-        :digits="1"
-        :min="1"
-        :max="1000"
-        :step="0.5"
-        @update:model-value="desk.change({ least: $event }, 'least')"
-    /></FactRow>
+    <NumberRow
+      v-if="words.fit === 'shrink'"
+      :label="texts.artwork.downTo"
+      :name="texts.artwork.least"
+      :model-value="words.least"
+      suffix="pt"
+      :digits="1"
+      :min="1"
+      :max="1000"
+      :step="0.5"
+      @update:model-value="desk.change({ least: $event }, 'least')"
+    />
     <FactRow v-if="!circle" :label="texts.artwork.stand"
       ><ChoiceRow
         :model-value="words.align"
@@ -146,22 +148,22 @@ defineExpose({ focus });
         @update:model-value="bend"
     /></FactRow>
     <template v-if="circle">
-      <FactRow :label="texts.artwork.radius"
-        ><LengthField
-          :label="texts.artwork.radiusLong"
-          :model-value="circle.radius"
-          :min="1"
-          :max="1000"
-          @update:model-value="bent({ radius: $event })"
-      /></FactRow>
-      <FactRow :label="texts.artwork.middleAt"
-        ><NumberField
-          :label="texts.artwork.middleLong"
-          :model-value="circle.angle"
-          suffix="°"
-          :digits="1"
-          @update:model-value="bent({ angle: $event })"
-      /></FactRow>
+      <LengthRow
+        :label="texts.artwork.radius"
+        :name="texts.artwork.radiusLong"
+        :model-value="circle.radius"
+        :min="1"
+        :max="1000"
+        @update:model-value="bent({ radius: $event })"
+      />
+      <NumberRow
+        :label="texts.artwork.middleAt"
+        :name="texts.artwork.middleLong"
+        :model-value="circle.angle"
+        suffix="°"
+        :digits="1"
+        @update:model-value="bent({ angle: $event })"
+      />
     </template>
     <ColorChips
       :label="texts.artwork.color"

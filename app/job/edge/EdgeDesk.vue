@@ -9,7 +9,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthField from '../../ui/LengthField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
@@ -95,22 +95,22 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
             :choices="texts.artwork.shapes"
             @update:model-value="reshape"
         /></FactRow>
-        <FactRow :label="texts.edge.bleedLong"
-          ><LengthField
-            :label="texts.edge.bleed"
-            :model-value="piece.bleed"
-            :min="0"
-            :max="20"
-            @update:model-value="changeAll({ bleed: $event })"
-        /></FactRow>
-        <FactRow :label="texts.edge.safe"
-          ><LengthField
-            :label="texts.edge.safeInset"
-            :model-value="piece.safe"
-            :min="0"
-            :max="50"
-            @update:model-value="changeAll({ safe: $event })"
-        /></FactRow>
+        <LengthRow
+          :label="texts.edge.bleedLong"
+          :name="texts.edge.bleed"
+          :model-value="piece.bleed"
+          :min="0"
+          :max="20"
+          @update:model-value="changeAll({ bleed: $event })"
+        />
+        <LengthRow
+          :label="texts.edge.safe"
+          :name="texts.edge.safeInset"
+          :model-value="piece.safe"
+          :min="0"
+          :max="50"
+          @update:model-value="changeAll({ safe: $event })"
+        />
         <p class="quiet">
           {{ texts.edge.bleedHint }}
         </p>

@@ -5,7 +5,7 @@ import { keepClear, printable, sheetMarks } from '../../../core/stock/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthField from '../../ui/LengthField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
 import { useJobStore } from '../store/job-store.ts';
 import type { Plan } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -37,14 +37,15 @@ function change(changes: Partial<Plan>, key?: string): void {
         plan.arrangement === 'spots' ? 'into the sheet’s labels' : 'rows and columns'
       }}</span></FactRow
     >
-    <FactRow v-if="plan.arrangement === 'step'" :label="texts.sheet.gapLong"
-      ><LengthField
-        :label="texts.sheet.gap"
-        :model-value="plan.gap"
-        :min="0"
-        :max="100"
-        @update:model-value="change({ gap: $event }, 'gap')"
-    /></FactRow>
+    <LengthRow
+      v-if="plan.arrangement === 'step'"
+      :label="texts.sheet.gapLong"
+      :name="texts.sheet.gap"
+      :model-value="plan.gap"
+      :min="0"
+      :max="100"
+      @update:model-value="change({ gap: $event }, 'gap')"
+    />
     <FactRow :label="texts.sheet.cut"
       ><ChoiceRow
         :model-value="plan.cut"
@@ -60,22 +61,21 @@ function change(changes: Partial<Plan>, key?: string): void {
         @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
     /></FactRow>
     <template v-if="plan.marks.on">
-      <FactRow :label="texts.sheet.markSize"
-        ><LengthField
-          :label="texts.sheet.markSize"
-          :model-value="plan.marks.size"
-          :min="2"
-          :max="12"
-          @update:model-value="change({ marks: { ...plan.marks, size: $event } }, 'mark size')"
-      /></FactRow>
-      <FactRow :label="texts.sheet.inset"
-        ><LengthField
-          :label="texts.sheet.insetLong"
-          :model-value="plan.marks.inset"
-          :min="3"
-          :max="60"
-          @update:model-value="change({ marks: { ...plan.marks, inset: $event } }, 'mark inset')"
-      /></FactRow>
+      <LengthRow
+        :label="texts.sheet.markSize"
+        :model-value="plan.marks.size"
+        :min="2"
+        :max="12"
+        @update:model-value="change({ marks: { ...plan.marks, size: $event } }, 'mark size')"
+      />
+      <LengthRow
+        :label="texts.sheet.inset"
+        :name="texts.sheet.insetLong"
+        :model-value="plan.marks.inset"
+        :min="3"
+        :max="60"
+        @update:model-value="change({ marks: { ...plan.marks, inset: $event } }, 'mark inset')"
+      />
       <p v-if="unprinted" class="why">
         {{ texts.sheet.markOff }}
       </p>

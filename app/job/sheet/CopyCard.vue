@@ -3,8 +3,8 @@ import { computed } from 'vue';
 import type { SheetCopy } from '../../../core/sheet/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthField from '../../ui/LengthField.vue';
-import NumberField from '../../ui/NumberField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
+import NumberRow from '../../ui/NumberRow.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { texts } from '../../texts/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
@@ -30,28 +30,26 @@ function move(changes: { x?: number; y?: number; angle?: number }): void {
     <FactRow :label="texts.sheet.piece"
       ><span>{{ copy.piece.piece.name }}</span></FactRow
     >
-    <FactRow :label="texts.sheet.middleFromLeft"
-      ><LengthField
-        :label="texts.sheet.middleFromLeft"
-        :model-value="placement.x"
-        :step="0.1"
-        @update:model-value="move({ x: $event })"
-    /></FactRow>
-    <FactRow :label="texts.sheet.middleFromTop"
-      ><LengthField
-        :label="texts.sheet.middleFromTop"
-        :model-value="placement.y"
-        :step="0.1"
-        @update:model-value="move({ y: $event })"
-    /></FactRow>
-    <FactRow :label="texts.sheet.turnedBy"
-      ><NumberField
-        :label="texts.sheet.turnLong"
-        :model-value="placement.angle"
-        suffix="°"
-        :digits="1"
-        @update:model-value="move({ angle: $event })"
-    /></FactRow>
+    <LengthRow
+      :label="texts.sheet.middleFromLeft"
+      :model-value="placement.x"
+      :step="0.1"
+      @update:model-value="move({ x: $event })"
+    />
+    <LengthRow
+      :label="texts.sheet.middleFromTop"
+      :model-value="placement.y"
+      :step="0.1"
+      @update:model-value="move({ y: $event })"
+    />
+    <NumberRow
+      :label="texts.sheet.turnedBy"
+      :name="texts.sheet.turnLong"
+      :model-value="placement.angle"
+      suffix="°"
+      :digits="1"
+      @update:model-value="move({ angle: $event })"
+    />
     <FactRow :label="texts.sheet.bleedItGets"
       ><span>{{ formatLength(copy.bleed, settings.unit) }}</span></FactRow
     >

@@ -101,7 +101,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 <template>
   <BenchLayout :cards="texts.sheet.sheet">
     <template #bench>
-      <div ref="field" class="field" @pointerdown="press">
+      <div ref="field" class="table" @pointerdown="press">
         <svg
           v-if="stock && sheet"
           class="paper"
@@ -146,7 +146,11 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
           :viewBox="`0 0 ${stock.width} ${stock.height}`"
           :style="over"
         >
-          <CopyMarks :copy="copy" :away="drag.dragged.value?.copy === copy" :paper="stock.color" />
+          <CopyMarks
+            :copy="copy"
+            :away="drag.dragged.value?.copy.placement.copy === selected"
+            :paper="stock.color"
+          />
         </svg>
       </div>
       <DraggedCopy v-if="drag.dragged.value" :dragged="drag.dragged.value" :view="view" />
@@ -183,7 +187,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 </template>
 
 <style scoped>
-.field {
+.table {
   position: absolute;
   inset: 0;
   touch-action: none;

@@ -8,7 +8,7 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthField from '../../ui/LengthField.vue';
+import LengthRow from '../../ui/LengthRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { sizeFact } from '../ticket/ticket-lines.ts';
@@ -77,61 +77,58 @@ function measureWay(measured: 'diameter' | 'circumference'): void {
             :choices="texts.size.ways"
             @update:model-value="measureWay"
         /></FactRow>
-        <FactRow :label="thing.measured === 'diameter' ? texts.size.across : texts.size.around">
-          <LengthField
-            :label="texts.size.lidSize"
-            :model-value="thing.size"
-            :min="1"
-            :max="2000"
-            @update:model-value="measure({ size: $event })"
-          />
-        </FactRow>
-        <FactRow :label="texts.size.bare">
-          <LengthField
-            :label="texts.size.clearance"
-            :model-value="thing.clearance"
-            :min="0"
-            :max="100"
-            @update:model-value="measure({ clearance: $event })"
-          />
-        </FactRow>
+        <LengthRow
+          :label="thing.measured === 'diameter' ? texts.size.across : texts.size.around"
+          :name="texts.size.lidSize"
+          :model-value="thing.size"
+          :min="1"
+          :max="2000"
+          @update:model-value="measure({ size: $event })"
+        />
+        <LengthRow
+          :label="texts.size.bare"
+          :name="texts.size.clearance"
+          :model-value="thing.clearance"
+          :min="0"
+          :max="100"
+          @update:model-value="measure({ clearance: $event })"
+        />
         <p class="hint">
           {{ thing.measured === 'diameter' ? texts.size.acrossHint : texts.size.aroundHint }}
         </p>
       </CardPanel>
       <CardPanel v-else-if="thing?.kind === 'face'" :title="texts.size.face" peeled>
-        <FactRow :label="texts.size.width"
-          ><LengthField
-            :label="texts.size.faceWidth"
-            :model-value="thing.width"
-            :min="1"
-            :max="2000"
-            @update:model-value="measure({ width: $event })"
-        /></FactRow>
-        <FactRow :label="texts.size.height"
-          ><LengthField
-            :label="texts.size.faceHeight"
-            :model-value="thing.height"
-            :min="1"
-            :max="2000"
-            @update:model-value="measure({ height: $event })"
-        /></FactRow>
-        <FactRow :label="texts.size.cornerRadius"
-          ><LengthField
-            :label="texts.size.cornerRadius"
-            :model-value="thing.radius"
-            :min="0"
-            :max="1000"
-            @update:model-value="measure({ radius: $event })"
-        /></FactRow>
-        <FactRow :label="texts.size.bare"
-          ><LengthField
-            :label="texts.size.clearance"
-            :model-value="thing.clearance"
-            :min="0"
-            :max="100"
-            @update:model-value="measure({ clearance: $event })"
-        /></FactRow>
+        <LengthRow
+          :label="texts.size.width"
+          :name="texts.size.faceWidth"
+          :model-value="thing.width"
+          :min="1"
+          :max="2000"
+          @update:model-value="measure({ width: $event })"
+        />
+        <LengthRow
+          :label="texts.size.height"
+          :name="texts.size.faceHeight"
+          :model-value="thing.height"
+          :min="1"
+          :max="2000"
+          @update:model-value="measure({ height: $event })"
+        />
+        <LengthRow
+          :label="texts.size.cornerRadius"
+          :model-value="thing.radius"
+          :min="0"
+          :max="1000"
+          @update:model-value="measure({ radius: $event })"
+        />
+        <LengthRow
+          :label="texts.size.bare"
+          :name="texts.size.clearance"
+          :model-value="thing.clearance"
+          :min="0"
+          :max="100"
+          @update:model-value="measure({ clearance: $event })"
+        />
         <p class="hint">{{ texts.size.faceHint }}</p>
       </CardPanel>
       <CardPanel v-else :title="texts.size.labelSheet" peeled>
