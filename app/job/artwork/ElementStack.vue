@@ -62,18 +62,20 @@ function drop(event: DragEvent, to: number): void {
 }
 .items {
   display: flex;
-  gap: 6px;
+  flex: 1 1 auto;
+  gap: 5px;
+  align-items: center;
   min-width: 0;
   padding: 3px;
   overflow-x: auto;
 }
 button {
-  flex: none;
-  width: 42px;
-  height: 42px;
+  flex: 0 1 42px;
+  aspect-ratio: 1;
+  min-width: 30px;
   border: 1px solid var(--line);
   border-radius: 11px;
-  padding: 4px;
+  padding: 3px;
   background: #f1e9de;
   cursor: pointer;
 }
