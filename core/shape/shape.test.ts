@@ -1,7 +1,9 @@
-import { boxOf, flatten, signedArea, translation } from '../geometry/index.ts';
+import { boxOf, distanceToRings, flatten, signedArea, translation } from '../geometry/index.ts';
 import {
+  arcPoint,
   edgeRings,
   placeEdge,
+  insetShape,
   resizedShape,
   SHAPE_KINDS,
   shapePath,
@@ -14,18 +16,69 @@ const EXAMPLES: Record<EdgeShape['kind'], EdgeShape> = {
   circle: { kind: 'circle', diameter: 58 },
   ellipse: { kind: 'ellipse', width: 80, height: 50 },
   rectangle: { kind: 'rectangle', width: 76, height: 102, radius: 4 },
+  ring: { kind: 'ring', outer: 114, inner: 30 },
+  arc: { kind: 'arc', radius: 260, slant: 62, angle: 66, wide: 'top' },
+  tag: {
+    kind: 'tag',
+    width: 50,
+    height: 90,
+    corner: 10,
+    corners: 'clipped',
+    which: 'top',
+    holes: [{ x: 0, y: -36, width: 5, height: 5 }],
+  },
 };
 
 test.each(SHAPE_KINDS)('a %s fills its size, grows evenly and resizes', (kind) => {
   const shape = EXAMPLES[kind];
   const { width, height } = shapeSize(shape);
-  for (const by of [0, 2, -3]) {
+  // The corners of a bent band do not point along its box: shrunk, they come in further.
+  for (const by of kind === 'arc' ? [0, 2] : [0, 2, -3]) {
     const box = boxOf(flatten(shapePath(shape, by)).flat());
     expect((box?.right ?? 0) - (box?.left ?? 0)).toBeCloseTo(width + 2 * by, 1);
     expect((box?.bottom ?? 0) - (box?.top ?? 0)).toBeCloseTo(height + 2 * by, 1);
   }
   const square = shapeSize(resizedShape(shape, 40, 40));
-  expect(square).toEqual({ width: 40, height: 40 });
+  expect(Math.max(square.width, square.height)).toBeCloseTo(40, 6);
+  expect(Math.min(square.width, square.height)).toBeLessThanOrEqual(40 + 1e-9);
+});
+
+test('a ring and a punched tag have the area of the outline less the hole', () => {
+  const area = (shape: EdgeShape, by = 0): number =>
+    flatten(shapePath(shape, by), 0.002).reduce((sum, ring) => sum + signedArea(ring), 0);
+  // Cubics make a disc larger by 0.03 %.
+  expect(area(EXAMPLES.ring) / (Math.PI * (57 * 57 - 15 * 15))).toBeCloseTo(1, 3);
+  expect(area(EXAMPLES.ring, 1) / (Math.PI * (58 * 58 - 14 * 14))).toBeCloseTo(1, 3);
+  expect(area(EXAMPLES.tag)).toBeCloseTo(50 * 90 - 10 * 10 - Math.PI * 2.5 * 2.5, 1);
+  expect(edgeRings(EXAMPLES.ring)).toHaveLength(2);
+  expect(shapePath({ kind: 'ring', outer: 40, inner: 10 }, 6)).toHaveLength(
+    shapePath({ kind: 'circle', diameter: 52 }).length,
+  );
+});
+
+test('a bent band has the area of its sector, and its edges keep to their circles', () => {
+  const shape = { kind: 'arc', radius: 260, slant: 62, angle: 66, wide: 'top' } as const;
+  const [ring = []] = flatten(shapePath(shape), 0.001);
+  const share = 66 / 360;
+  expect(Math.abs(signedArea(ring))).toBeCloseTo(Math.PI * share * (260 ** 2 - 198 ** 2), 0);
+  const middle = arcPoint(shape, 0, 0);
+  const apex = { x: middle.x, y: middle.y + 260 };
+  const radii = ring.map(({ x, y }) => Math.hypot(x - apex.x, y - apex.y));
+  expect(Math.max(...radii)).toBeLessThan(260.002);
+  expect(Math.min(...radii)).toBeGreaterThan(197.998);
+  // More than half a turn: the box is as wide as the circle.
+  const wide = { ...shape, angle: 250 };
+  expect(shapeSize(wide).width).toBeCloseTo(520, 6);
+  const upside = shapeSize({ ...shape, wide: 'bottom' });
+  expect(upside).toEqual(shapeSize(shape));
+});
+
+test.each(SHAPE_KINDS)('a %s set in keeps its distance to the edge', (kind) => {
+  const inner = flatten(shapePath(insetShape(EXAMPLES[kind], 4)), 0.01);
+  const outer = flatten(shapePath(EXAMPLES[kind]), 0.01).slice(0, 1);
+  const least = Math.min(...(inner[0] ?? []).map((point) => distanceToRings(point, outer)));
+  expect(least).toBeGreaterThan(3);
+  expect(least).toBeLessThan(4.5);
 });
 
 test('a shape shrunk past its middle is empty', () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Plate } from '../../../core/piece/index.ts';
-import { shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
+import { plainShape, shapeSize, type PlainShape } from '../../../core/shape/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
@@ -17,14 +17,10 @@ const radius = computed(() =>
   props.plate.shape.kind === 'rectangle' ? props.plate.shape.radius : undefined,
 );
 
-function reshape(kind: EdgeShape['kind']): void {
+function reshape(kind: PlainShape['kind']): void {
   const { width, height } = shapeSize(props.plate.shape);
-  const made: Record<EdgeShape['kind'], EdgeShape> = {
-    circle: { kind: 'circle', diameter: Math.min(width, height) },
-    ellipse: { kind: 'ellipse', width, height },
-    rectangle: { kind: 'rectangle', width, height, radius: Math.min(width, height) / 6 },
-  };
-  props.desk.change({ shape: made[kind] });
+  const radius = Math.min(width, height) / 6;
+  props.desk.change({ shape: plainShape(kind, width, height, radius) });
 }
 
 function fill(color: string | null): void {
@@ -44,7 +40,7 @@ function line(color: string | null): void {
   <CardPanel :title="texts.artwork.plate" peeled>
     <FactRow :label="texts.artwork.shape"
       ><ChoiceRow
-        :model-value="plate.shape.kind"
+        :model-value="plate.shape.kind as PlainShape['kind']"
         :label="texts.artwork.shapeLong"
         :choices="texts.artwork.shapes"
         @update:model-value="reshape"

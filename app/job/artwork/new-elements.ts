@@ -1,6 +1,7 @@
 import { luminance, rgbOf } from '../../../core/color/index.ts';
 import { artSize, type Art } from '../../../core/art/index.ts';
 import { pieceSize, type Piece, type PieceElement } from '../../../core/piece/index.ts';
+import { insetShape } from '../../../core/shape/index.ts';
 import { texts } from '../../texts/index.ts';
 
 const place = { id: '', x: 0, y: 0, angle: 0, locked: false };
@@ -70,16 +71,7 @@ export function newPlate(piece: Piece): PieceElement {
 
 /** A line along the inside of the edge. */
 export function newRing(piece: Piece): PieceElement {
-  const inset = piece.safe + 0.5;
-  const { edge } = piece;
-  const shape =
-    edge.kind === 'circle'
-      ? { ...edge, diameter: Math.max(1, edge.diameter - 2 * inset) }
-      : {
-          ...edge,
-          width: Math.max(1, edge.width - 2 * inset),
-          height: Math.max(1, edge.height - 2 * inset),
-        };
+  const shape = insetShape(piece.edge, piece.safe + 0.5);
   return {
     ...place,
     kind: 'plate',

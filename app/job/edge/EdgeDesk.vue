@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { shapePath, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
+import {
+  plainShape,
+  shapePath,
+  shapeSize,
+  type EdgeShape,
+  type PlainShape,
+} from '../../../core/shape/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
@@ -32,19 +38,18 @@ const svg = ref<SVGSVGElement | null>(null);
 const bench = useBenchView(svg, frame);
 const line = (by: number): string => (piece.value ? pathData(shapePath(piece.value.edge, by)) : '');
 
-function reshape(kind: EdgeShape['kind']): void {
+const plain = computed(() =>
+  ['circle', 'ellipse', 'rectangle'].includes(piece.value?.edge.kind ?? '')
+    ? (piece.value?.edge.kind as PlainShape['kind'])
+    : undefined,
+);
+
+function reshape(kind: PlainShape['kind']): void {
   if (!piece.value || piece.value.edge.kind === kind) return;
   const { width, height } = shapeSize(piece.value.edge);
-  const edges: Record<EdgeShape['kind'], EdgeShape> = {
-    circle: { kind, diameter: Math.min(width, height) } as EdgeShape,
-    ellipse: {
-      kind,
-      width,
-      height: kind === 'ellipse' && width === height ? height * 0.75 : height,
-    } as EdgeShape,
-    rectangle: { kind, width, height, radius: 3 } as EdgeShape,
-  };
-  for (const one of store.job?.pieces ?? []) change(one.id, { edge: edges[kind] });
+  const flatter = kind === 'ellipse' && width === height ? height * 0.75 : height;
+  const edge = plainShape(kind, width, flatter, 3);
+  for (const one of store.job?.pieces ?? []) change(one.id, { edge });
 }
 
 function change(id: string, changes: { edge?: EdgeShape; bleed?: number; safe?: number }): void {
@@ -88,9 +93,9 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
     </template>
     <template #cards>
       <CardPanel v-if="piece" :title="texts.edge.edge" peeled>
-        <FactRow :label="texts.edge.shape"
+        <FactRow v-if="plain" :label="texts.edge.shape"
           ><ChoiceRow
-            :model-value="piece.edge.kind"
+            :model-value="plain"
             :label="texts.edge.shape"
             :choices="texts.artwork.shapes"
             @update:model-value="reshape"
