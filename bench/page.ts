@@ -5,6 +5,7 @@ import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { demoJobs } from '../demo/index.ts';
 import { median, percentile95, type Row } from './row.ts';
+import { usualThing } from '../core/things/index.ts';
 
 const PORT = 4388;
 const URL = `http://localhost:${PORT}`;
@@ -123,7 +124,7 @@ async function denseJob(): Promise<Buffer> {
     { name: 'rename-job', args: { name: 'Dense sheet' } },
     {
       name: 'measure-thing',
-      args: { thing: { kind: 'lid', measured: 'diameter', size: 10.5, clearance: 0 } },
+      args: { thing: usualThing('lid', { size: 10.5, clearance: 0 }) },
     },
     { name: 'change-plan', args: { changes: { gap: 1 } } },
     ...seals.job.pieces.map(({ id }) => ({

@@ -8,6 +8,7 @@ import { createCompiler } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { exampleWords, runAll } from '../core/testing/example-job.ts';
 import { median, type Row } from './row.ts';
+import { usualThing } from '../core/things/index.ts';
 
 /** A photograph-like JPEG of 12 megapixels: soft colours with grain. */
 async function bigJpeg(): Promise<Uint8Array> {
@@ -43,7 +44,7 @@ export async function benchPdf(): Promise<Row[]> {
     createJob('lid', { id: 'bench', today: '2026-04-18' }),
     {
       name: 'measure-thing',
-      args: { thing: { kind: 'lid', measured: 'diameter', size: 40, clearance: 0 } },
+      args: { thing: usualThing('lid', { size: 40, clearance: 0 }) },
     },
     {
       name: 'add-element',

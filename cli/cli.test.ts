@@ -31,6 +31,8 @@ test('a lid is sized in the unit that is named, as one JSON document', () => {
     'folds',
     'height',
     'outline',
+    'parts',
+    'reading',
     'warnings',
     'width',
     'zones',
@@ -40,8 +42,16 @@ test('a lid is sized in the unit that is named, as one JSON document', () => {
 test.each([
   [['size', 'lid', '--diameter', 'wide'], /--diameter: “wide” is not a length/],
   [['size', 'lid'], /--diameter is missing/],
-  [['size', 'cube'], /“cube” is not a kind of thing.*lid, face/],
+  [['size', 'cube'], /“cube” is not a kind of thing.*lid, wrap, taper/],
   [['size', 'lid', '--diameter', '40', '--clearance', '20'], /leaves nothing/],
+  [['size', 'taper', '--top', '90', '--bottom', '65'], /--height is missing/],
+  [['size', 'band', '--width', '0', '--depth', '3', '--height', '4'], /--width is 0/],
+  [['size', 'wrap', '--diameter', '70', '--height', '80', '--angle', '400'], /--angle is 400/],
+  [['size', 'tag', '--width', '5', '--height', '9', '--hole', '2', '--slot', '3'], /both given/],
+  [
+    ['size', 'band', '--width', '9', '--depth', '3', '--height', '4', '--around', 'x'],
+    /Accepted: h, w, d/,
+  ],
   [['pack', 'gone.json'], /gone\.json cannot be read/],
   [['export', 'gone.peel', '--out', 'x'], /gone\.peel cannot be read/],
   [

@@ -1,76 +1,208 @@
 import { expectGood } from '../../core/base/index.ts';
-import { flatten } from '../../core/geometry/index.ts';
+import { flatten, type Ring } from '../../core/geometry/index.ts';
 import { shapePath } from '../../core/shape/index.ts';
-import { trySize, type MeasuredThing } from '../../core/things/index.ts';
+import {
+  THING_KINDS,
+  thingSchema,
+  trySize,
+  type FlatSize,
+  type MeasuredThing,
+} from '../../core/things/index.ts';
 import { length, readOptions, refuse, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 
 type Kind = MeasuredThing['kind'];
+type Measurements = Record<string, unknown>;
 
-const KINDS: Record<Kind, { options: readonly string[]; read(given: Given): MeasuredThing }> = {
+interface SizeOptions {
+  readonly options: readonly string[];
+  read(given: Given): Measurements;
+}
+
+/** One of two ways of measuring: which one, and what the ruler said. */
+function either(given: Given, one: string, other: string): Measurements {
+  const [first, second] = [one, other].map((name) => given.options[name] !== undefined);
+  if (first && second)
+    return refuse(`--${one} and --${other} were both given.`, 'Give the one that was measured.');
+  const measured = second ? other : one;
+  return { measured, size: length(given, measured) };
+}
+
+const lengths = (given: Given, ...names: readonly string[]): Measurements =>
+  Object.fromEntries(names.map((name) => [name, length(given, name)]));
+
+/** Measurements that are nothing unless they are given. */
+const extras = (given: Given, ...names: readonly string[]): Measurements =>
+  Object.fromEntries(names.map((name) => [name, length(given, name, 0)]));
+
+function oneOf(given: Given, name: string, accepted: readonly string[]): string {
+  const value = String(given.options[name] ?? accepted[0]);
+  if (accepted.includes(value)) return value;
+  return refuse(
+    `--${name}: “${value}” is not known.`,
+    `Accepted: ${accepted.join(', ')}.`,
+    `--${name}`,
+  );
+}
+
+function number({ options }: Given, name: string, other: number): number {
+  const value = options[name];
+  if (value === undefined) return other;
+  const read = Number(String(value).replace(/°$/, ''));
+  return Number.isFinite(read)
+    ? read
+    : refuse(`--${name}: “${value}” is not a number.`, 'Write digits only.', `--${name}`);
+}
+
+const KINDS: Readonly<Record<Kind, SizeOptions>> = {
   lid: {
-    options: ['diameter', 'circumference', 'clearance'],
+    options: ['diameter', 'circumference', 'clearance', 'dome'],
+    read: (given) => ({
+      ...either(given, 'diameter', 'circumference'),
+      ...extras(given, 'clearance', 'dome'),
+    }),
+  },
+  wrap: {
+    options: ['diameter', 'circumference', 'height', 'overlap', 'angle', 'clearance', 'parts'],
+    read: (given) => ({
+      ...either(given, 'diameter', 'circumference'),
+      ...lengths(given, 'height'),
+      ...extras(given, 'overlap', 'clearance'),
+      angle: number(given, 'angle', 360),
+      parts: number(given, 'parts', 1),
+    }),
+  },
+  taper: {
+    options: ['top', 'bottom', 'height', 'slant', 'overlap', 'angle', 'parts'],
+    read: (given) => ({
+      ...lengths(given, 'top', 'bottom'),
+      ...either(given, 'height', 'slant'),
+      ...extras(given, 'overlap'),
+      angle: number(given, 'angle', 360),
+      parts: number(given, 'parts', 1),
+    }),
+  },
+  band: {
+    options: ['width', 'depth', 'height', 'around', 'overlap', 'strip', 'flap'],
+    read: (given) => ({
+      ...lengths(given, 'width', 'depth', 'height'),
+      around: oneOf(given, 'around', ['h', 'w', 'd']),
+      ...extras(given, 'overlap', 'flap'),
+      strip: given.options.strip === undefined ? null : length(given, 'strip'),
+    }),
+  },
+  face: {
+    options: ['width', 'height', 'radius', 'clearance', 'allowance'],
+    read: (given) => ({
+      ...lengths(given, 'width', 'height'),
+      ...extras(given, 'radius', 'clearance', 'allowance'),
+    }),
+  },
+  tag: {
+    options: ['width', 'height', 'hole', 'slot', 'rim', 'corner', 'corners', 'sides'],
     read(given) {
-      const around = given.options.circumference !== undefined;
-      if (around && given.options.diameter !== undefined) {
-        refuse(
-          '--diameter and --circumference were both given.',
-          'Give the one that was measured.',
-        );
-      }
-      const measured = around ? 'circumference' : 'diameter';
+      if (given.options.hole !== undefined && given.options.slot !== undefined)
+        refuse('--hole and --slot were both given.', 'Give the one that the tag has.');
+      const opening =
+        given.options.hole !== undefined
+          ? 'hole'
+          : given.options.slot !== undefined
+            ? 'slot'
+            : 'none';
       return {
-        kind: 'lid',
-        measured,
-        size: length(given, measured),
-        clearance: length(given, 'clearance', 0),
+        ...lengths(given, 'width', 'height'),
+        opening,
+        hole: opening === 'none' ? 5 : length(given, opening),
+        rim: length(given, 'rim', 5),
+        corner: length(given, 'corner', 0),
+        corners: oneOf(given, 'corners', ['clipped', 'round']),
+        sides: oneOf(given, 'sides', ['1', '2', 'fold']),
       };
     },
   },
-  face: {
-    options: ['width', 'height', 'radius', 'clearance'],
+  disc: {
+    options: ['outer', 'inner', 'hub'],
+    read(given) {
+      const hub = length(given, 'hub', 15);
+      return { outer: length(given, 'outer', 120), inner: length(given, 'inner', hub), hub };
+    },
+  },
+  case: {
+    options: ['for', 'width', 'height', 'spine'],
+    read(given) {
+      const slim = oneOf(given, 'for', ['disc', 'slim']) === 'slim';
+      return {
+        for: slim ? 'slim' : 'disc',
+        width: length(given, 'width', slim ? 120 : 138),
+        height: length(given, 'height', slim ? 120 : 118),
+        spine: length(given, 'spine', slim ? 0 : 6.5),
+      };
+    },
+  },
+  envelope: {
+    options: ['width', 'height', 'use'],
     read: (given) => ({
-      kind: 'face',
-      width: length(given, 'width'),
-      height: length(given, 'height'),
-      radius: length(given, 'radius', 0),
-      clearance: length(given, 'clearance', 0),
+      ...lengths(given, 'width', 'height'),
+      use: oneOf(given, 'use', ['address', 'return', 'seal']),
+    }),
+  },
+  picture: {
+    options: ['width', 'height', 'ratio'],
+    read: (given) => ({ ...either(given, 'width', 'height'), ratio: number(given, 'ratio', 1) }),
+  },
+  own: {
+    options: ['width', 'height', 'shape', 'allowance'],
+    read: (given) => ({
+      ...lengths(given, 'width', 'height'),
+      ...extras(given, 'allowance'),
+      shape: oneOf(given, 'shape', ['rectangle', 'ellipse', 'circle']),
     }),
   },
 };
 
+/** The measured thing, once every number is one that a ruler can say. */
+function checked(kind: Kind, read: Measurements): MeasuredThing {
+  const thing = thingSchema.safeParse({ kind, ...read });
+  if (thing.success && thing.data.kind !== 'label-sheet') return thing.data;
+  const [issue] = thing.error?.issues ?? [];
+  const field = String(issue?.path[0] ?? '');
+  const option = field === 'size' ? String(read.measured) : field;
+  return refuse(
+    `--${option} is ${String(read[field])}: ${issue?.message.toLowerCase() ?? 'not allowed'}.`,
+    'A measurement is more than nothing and within 2000 mm.',
+    `--${option}`,
+  );
+}
+
+const pairs = (rings: readonly Ring[]): number[][][] =>
+  rings.map((ring) => ring.map(({ x, y }) => [x, y]));
+
+function document(flat: FlatSize): Record<string, unknown> {
+  return {
+    outline: pairs(flatten(shapePath(flat.shape), 0.01)),
+    zones: flat.zones.map(({ name, rings }) => ({ name, outline: pairs(rings) })),
+    folds: flat.folds.map((fold) => fold.map(({ x, y }) => [x, y])),
+    width: flat.width,
+    height: flat.height,
+    reading: flat.reading,
+    parts: flat.parts,
+    warnings: flat.warnings,
+  };
+}
+
 export const size: CliCommand = {
-  usage: 'peel size lid|face … --json',
+  usage: `peel size ${THING_KINDS.join('|')} … --json`,
   run(argv) {
     const [name, ...rest] = argv;
-    const kind = Object.hasOwn(KINDS, name ?? '') ? KINDS[name as Kind] : undefined;
-    if (!kind)
+    if (!name || !Object.hasOwn(KINDS, name))
       return refuse(
         name ? `“${name}” is not a kind of thing.` : 'No kind of thing was named.',
-        `Accepted: ${Object.keys(KINDS).join(', ')}.`,
+        `Accepted: ${THING_KINDS.join(', ')}.`,
       );
-    const thing = kind.read(readOptions(rest, kind.options));
-    for (const [key, value] of Object.entries(thing)) {
-      if (
-        typeof value === 'number' &&
-        (value < 0 || (value === 0 && !['clearance', 'radius'].includes(key)))
-      ) {
-        refuse(
-          `--${key === 'size' ? 'diameter' : key} is ${value} mm.`,
-          'A measurement is more than nothing.',
-        );
-      }
-    }
-    const flat = expectGood(trySize(thing));
-    const outline = flatten(shapePath(flat.shape), 0.01).map((ring) =>
-      ring.map(({ x, y }) => [x, y]),
-    );
-    const zones = [{ name: 'front', outline }];
-    const { width, height, warnings } = flat;
-    return Promise.resolve({
-      exit: 0,
-      document: { outline, zones, folds: [], width, height, warnings },
-      text: [`${width.toFixed(1)} x ${height.toFixed(1)} mm`, ...warnings].join('\n'),
-    });
+    const kind = name as Kind;
+    const given = readOptions(rest, KINDS[kind].options);
+    const flat = expectGood(trySize(checked(kind, KINDS[kind].read(given))));
+    const lines = [`${flat.width.toFixed(1)} x ${flat.height.toFixed(1)} mm`, ...flat.warnings];
+    return Promise.resolve({ exit: 0, document: document(flat), text: lines.join('\n') });
   },
 };

@@ -1,22 +1,34 @@
 import { expectGood } from '../base/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
 import { SHIPPED_STOCK, type Stock } from '../stock/index.ts';
-import { trySize, type Thing } from '../things/index.ts';
+import {
+  THING_KINDS,
+  trySize,
+  usualThing,
+  type MeasuredThing,
+  type Thing,
+} from '../things/index.ts';
 import { VERSION, type Job } from './schema.ts';
 
-/** What a job can start from. */
-export type Beginning = 'lid' | 'face' | 'label-sheet';
+/** What a job can start from: a kind of thing, or a bought label sheet. */
+export type Beginning = MeasuredThing['kind'] | 'label-sheet';
 
-const FIRST: Record<Beginning, { name: string; thing: Thing }> = {
-  lid: {
-    name: 'Round lid',
-    thing: { kind: 'lid', measured: 'diameter', size: 67, clearance: 4.5 },
-  },
-  face: {
-    name: 'Flat face',
-    thing: { kind: 'face', width: 80, height: 110, radius: 4, clearance: 4 },
-  },
-  'label-sheet': { name: 'Label sheet', thing: { kind: 'label-sheet' } },
+/** Everything a job can start from, in the order in which it is offered. */
+export const BEGINNINGS: readonly Beginning[] = [...THING_KINDS, 'label-sheet'];
+
+const NAMES: Readonly<Record<Beginning, string>> = {
+  lid: 'Round lid',
+  wrap: 'Jar wrap',
+  taper: 'Pot wrap',
+  band: 'Box band',
+  face: 'Flat face',
+  tag: 'Tag',
+  disc: 'Disc',
+  case: 'Disc case',
+  envelope: 'Envelope label',
+  picture: 'Picture label',
+  own: 'Own size',
+  'label-sheet': 'Label sheet',
 };
 
 /** The edge that a thing asks for on a stock. */
@@ -27,14 +39,14 @@ export function edgeFor(thing: Thing, stock: Stock): EdgeShape {
 
 /** A new job: a thing with usual measurements, one empty piece and a sheet of it. */
 export function createJob(beginning: Beginning, given: { id: string; today: string }): Job {
-  const { name, thing } = FIRST[beginning];
   const spots = beginning === 'label-sheet';
+  const thing: Thing = spots ? { kind: beginning } : usualThing(beginning);
   const stock = SHIPPED_STOCK.find((sheet) => (sheet.spots !== null) === spots);
   if (!stock) throw new Error('No stock ships for this beginning.');
   return {
     version: VERSION,
     ...given,
-    name,
+    name: NAMES[beginning],
     thing,
     pieces: [
       {

@@ -17,7 +17,7 @@ export {
   type ElementChanges,
 } from './commands.ts';
 export { compileJob, compilePieces, type CompiledJob } from './compile.ts';
-export { createJob, edgeFor, type Beginning } from './create.ts';
+export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';
 export { parseJob } from './migrations.ts';
 export {

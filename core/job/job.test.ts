@@ -17,6 +17,7 @@ import {
   type CommandCall,
   type Job,
 } from './index.ts';
+import { usualThing } from '../things/index.ts';
 
 const given = { id: 'job-1', today: '2026-04-18' };
 const lid = (): Job => createJob('lid', given);
@@ -56,7 +57,7 @@ test.each(['lid', 'face', 'label-sheet'] as const)('a new %s job is a valid job'
 test('measuring again scales the artwork with the label', () => {
   const job = run(withWords(), {
     name: 'measure-thing',
-    args: { thing: { kind: 'lid', measured: 'diameter', size: 38, clearance: 4.5 } },
+    args: { thing: usualThing('lid', { size: 38, clearance: 4.5 }) },
   });
   expect(job.pieces[0]?.edge).toEqual({ kind: 'circle', diameter: 29 });
   expect(job.pieces[0]?.elements[0]).toMatchObject({ x: 1, y: 5, width: 15, height: 4, size: 6 });
@@ -69,7 +70,7 @@ test('a refused command says why and leaves the job as it was', () => {
     { name: 'rename-job', args: { name: '  ' } },
     {
       name: 'measure-thing',
-      args: { thing: { kind: 'lid', measured: 'diameter', size: 5, clearance: 4 } },
+      args: { thing: usualThing('lid', { size: 5, clearance: 4 }) },
     },
     { name: 'change-elements', args: { piece: 'piece-1', changes: { 'words-1': { size: -1 } } } },
     { name: 'change-plan', args: { changes: { gap: -3 } } },

@@ -12,6 +12,7 @@ import {
   wantedContrast,
   type Finding,
 } from './index.ts';
+import { usualThing } from '../things/index.ts';
 
 const PIECE = 'piece-1';
 const plain = (...calls: CommandCall[]): Job =>
@@ -42,7 +43,7 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
     job: () =>
       plain({
         name: 'measure-thing',
-        args: { thing: { kind: 'lid', measured: 'diameter', size: 300, clearance: 0 } },
+        args: { thing: usualThing('lid', { size: 300, clearance: 0 }) },
       }),
     says: /12 of “Label” \(300 mm x 300 mm\)/,
   },

@@ -1,1 +1,10 @@
-export { thingSchema, trySize, type FlatSize, type MeasuredThing, type Thing } from './thing.ts';
+export type { FlatSize, Fold, Zone, ZoneName } from './flat.ts';
+export { domeSurplus } from './kinds/lid.ts';
+export {
+  THING_KINDS,
+  thingSchema,
+  trySize,
+  usualThing,
+  type MeasuredThing,
+  type Thing,
+} from './thing.ts';

@@ -4,6 +4,7 @@ import type { Piece } from '../../core/piece/index.ts';
 import { starFlowers } from '../art/borage.ts';
 import { thistle } from '../art/thistle.ts';
 import { art, demoJob, drawings, numbered, ring, words } from './kit.ts';
+import { usualThing } from '../../core/things/index.ts';
 
 interface Packet {
   readonly id: string;
@@ -125,7 +126,7 @@ export async function seedPacketFronts(platform: Platform): Promise<JobWithArt> 
       wanted: 4,
       change: (job) => ({
         ...job,
-        thing: { kind: 'face', width: 84, height: 110, radius: 8, clearance: 4 },
+        thing: usualThing('face', { width: 84, height: 110, radius: 8, clearance: 4 }),
         pieces: job.pieces.map((piece) => ({
           ...piece,
           edge: { kind: 'rectangle', width: 76, height: 102, radius: 4 } as const,

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { formatLength } from '../../units/index.ts';
+import type { ZoneName } from '../flat.ts';
+import { flat, mm, overlapWarning, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';
+
+/** A band around a box: a strip, or a sleeve over its whole side. */
+export const bandSchema = z.object({
+  kind: z.literal('band'),
+  width: mm,
+  depth: mm,
+  height: mm,
+  /** The side of the box that the band runs around and lies along. */
+  around: z.enum(['w', 'd', 'h']),
+  overlap: some,
+  /** How wide the strip is, mm; nothing for a full sleeve. */
+  strip: mm.nullable(),
+  /** A panel at the end that is tucked inside, mm; 0 for none. */
+  flap: some.default(0),
+});
+export type Band = z.infer<typeof bandSchema>;
+
+/** The panels on the way round, beginning where the seam is seen least. */
+function panels({ width, depth, height, around }: Band): { name: ZoneName; length: number }[] {
+  const way = (names: readonly ZoneName[], one: number, other: number) =>
+    names.map((name, index) => ({ name, length: index % 2 === 0 ? other : one }));
+  if (around === 'h') return way(['side', 'front', 'side', 'back'], width, depth);
+  if (around === 'w') return way(['top', 'front', 'bottom', 'back'], height, depth);
+  return way(['side', 'top', 'side', 'bottom'], width, height);
+}
+
+/** The girth around the chosen side and the overlap, with folds at the box's edges. */
+export const band: ThingKind<Band> = {
+  usual: {
+    kind: 'band',
+    width: 120,
+    depth: 35,
+    height: 80,
+    around: 'h',
+    overlap: 12,
+    strip: 40,
+    flap: 0,
+  },
+  size(thing) {
+    const along = { w: thing.width, d: thing.depth, h: thing.height }[thing.around];
+    const high = thing.strip ?? along;
+    const warnings = overlapWarning(thing.overlap);
+    if (high > along)
+      warnings.push(
+        `A strip of ${formatLength(high, 'mm')} is wider than the ${formatLength(along, 'mm')} that it lies along.`,
+      );
+    const ways = panels(thing);
+    const last = ways[ways.length - 1]?.length ?? 0;
+    if (thing.overlap > (ways[0]?.length ?? last))
+      warnings.push('The overlap is longer than the panel that it is glued to.');
+    const all = [
+      ...ways,
+      ...(thing.overlap > 0 ? [{ name: 'overlap' as const, length: thing.overlap }] : []),
+      ...(thing.flap > 0 ? [{ name: 'flap' as const, length: thing.flap }] : []),
+    ];
+    const { width, zones, folds } = panelRow(all, high);
+    const reading = thing.around === 'w' ? 90 : 0;
+    return flat(rectangleOf(width, high), { zones, folds, reading, warnings });
+  },
+};

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { flat, mm, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';
+
+/** The paper of a disc's case: an insert with its spines, or the cover of a slim one. */
+export const caseSchema = z.object({
+  kind: z.literal('case'),
+  for: z.enum(['disc', 'slim']),
+  width: mm,
+  height: mm,
+  /** How thick the case is, mm; a slim one has no spine to print. */
+  spine: some,
+});
+export type Case = z.infer<typeof caseSchema>;
+
+/** A back with a folded spine at each side; a slim case takes one flat card. */
+export const caseKind: ThingKind<Case> = {
+  usual: { kind: 'case', for: 'disc', width: 138, height: 118, spine: 6.5 },
+  size({ for: holds, width, height, spine }) {
+    if (holds === 'slim' || spine === 0) return flat(rectangleOf(width, height));
+    const row = panelRow(
+      [
+        { name: 'spine', length: spine },
+        { name: 'back', length: width },
+        { name: 'spine', length: spine },
+      ],
+      height,
+    );
+    return flat(rectangleOf(row.width, height), { zones: row.zones, folds: row.folds });
+  },
+};

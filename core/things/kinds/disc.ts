@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { bad } from '../../base/index.ts';
+import { ellipsePath, flatten } from '../../geometry/index.ts';
+import { formatLength } from '../../units/index.ts';
+import { flat, mm, type ThingKind } from './kind.ts';
+
+/** A disc: printed from `inner` to `outer`, with a hole of `hub`. Diameters in mm. */
+export const discSchema = z.object({ kind: z.literal('disc'), outer: mm, inner: mm, hub: mm });
+export type Disc = z.infer<typeof discSchema>;
+
+/** The printable ring. Discs of 120 and 80 mm have a hole of 15 mm (ECMA-130). */
+export const disc: ThingKind<Disc> = {
+  usual: { kind: 'disc', outer: 116, inner: 30, hub: 15 },
+  size({ outer, inner, hub }) {
+    const hole = Math.max(inner, hub);
+    if (hole >= outer)
+      return bad(
+        'size/no-ring',
+        `A hole of ${formatLength(hole, 'mm')} leaves nothing of a disc of ${formatLength(outer, 'mm')}.`,
+        'Measure the outer diameter and the hole again.',
+      );
+    const shape = { kind: 'ring', outer, inner: hole } as const;
+    const warnings =
+      inner < hub
+        ? [`The print begins inside the hole of ${formatLength(hub, 'mm')}; it is left out there.`]
+        : [];
+    const made = flat(shape, { warnings });
+    if (!made.ok) return made;
+    const rings = flatten(ellipsePath({ x: 0, y: 0 }, hub / 2, hub / 2), 0.01);
+    return flat(shape, { warnings, zones: [...made.value.zones, { name: 'hub', rings }] });
+  },
+};

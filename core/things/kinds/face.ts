@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { corners, type Box } from '../../geometry/index.ts';
+import type { Fold, Zone } from '../flat.ts';
+import { boxZone, flat, mm, nothingLeft, rectangleOf, some, type ThingKind } from './kind.ts';
+
+/** A flat four-cornered face: a box's side, a packet, a bar. */
+export const faceSchema = z.object({
+  kind: z.literal('face'),
+  width: mm,
+  height: mm,
+  radius: z.number().min(0).max(1000),
+  clearance: some,
+  /** Hem or seam outside the finished edge, mm. */
+  allowance: some.default(0),
+});
+export type Face = z.infer<typeof faceSchema>;
+
+/** The finished box inside a hem, the zones of both, and the folds between them. */
+export function hemmed(
+  width: number,
+  height: number,
+  allowance: number,
+): { zones: Zone[]; folds: Fold[] } {
+  const box = (grow: number): Box => ({
+    left: -width / 2 - grow,
+    top: -height / 2 - grow,
+    right: width / 2 + grow,
+    bottom: height / 2 + grow,
+  });
+  const [inner, outer] = [corners(box(0)), corners(box(allowance))];
+  const folds = inner.map((corner, at): Fold => [corner, inner[(at + 1) % 4] ?? corner]);
+  return {
+    zones: [boxZone('front', box(0)), { name: 'hem', rings: [outer, [...inner].reverse()] }],
+    folds,
+  };
+}
+
+/** A face less the clearance on every side; round corners follow inwards. */
+export const face: ThingKind<Face> = {
+  usual: { kind: 'face', width: 80, height: 110, radius: 4, clearance: 4, allowance: 0 },
+  size({ clearance, allowance, ...face }) {
+    const width = face.width - 2 * clearance;
+    const height = face.height - 2 * clearance;
+    if (Math.min(width, height) < 1)
+      return nothingLeft(Math.min(face.width, face.height), clearance);
+    const warnings =
+      face.radius > Math.min(face.width, face.height) / 2
+        ? ['The corner radius is more than half of the shorter side; the ends become half circles.']
+        : [];
+    if (allowance > 0) {
+      const shape = rectangleOf(width + 2 * allowance, height + 2 * allowance);
+      return flat(shape, { ...hemmed(width, height, allowance), warnings });
+    }
+    return flat(rectangleOf(width, height, Math.max(0, face.radius - clearance)), { warnings });
+  },
+};

@@ -1,0 +1,84 @@
+import { z } from 'zod';
+import { bad, good, type Result } from '../../base/index.ts';
+import { corners, flatten, type Box } from '../../geometry/index.ts';
+import { shapePath, shapeSize, type EdgeShape } from '../../shape/index.ts';
+import { formatLength } from '../../units/index.ts';
+import type { FlatSize, Fold, Zone, ZoneName } from '../flat.ts';
+
+/** A measurement in mm. */
+export const mm = z.number().positive().max(2000);
+/** What may be nothing, in mm. */
+export const some = z.number().min(0).max(500);
+
+/** What each kind of thing can do. */
+export interface ThingKind<T> {
+  /** Usual measurements, to begin with. */
+  readonly usual: T;
+  /** The flat label, or what is wrong with the measurements. */
+  size(thing: T): Result<FlatSize>;
+}
+
+type Extras = Partial<Omit<FlatSize, 'shape' | 'width' | 'height'>>;
+
+/** A flat label of a shape; all of it is the front unless zones are given. */
+export function flat(shape: EdgeShape, extras: Extras = {}): Result<FlatSize> {
+  const front: Zone = { name: 'front', rings: flatten(shapePath(shape), 0.01) };
+  return good({
+    shape,
+    ...shapeSize(shape),
+    zones: [front],
+    folds: [],
+    reading: 0,
+    parts: 1,
+    warnings: [],
+    ...extras,
+  });
+}
+
+export const rectangleOf = (width: number, height: number, radius = 0): EdgeShape => ({
+  kind: 'rectangle',
+  width,
+  height,
+  radius: Math.min(radius, width / 2, height / 2),
+});
+
+export const boxZone = (name: ZoneName, box: Box): Zone => ({ name, rings: [corners(box)] });
+
+/** A row of panels from left to right about the middle, and the folds between them. */
+export function panelRow(
+  panels: readonly { name: ZoneName; length: number }[],
+  height: number,
+): { width: number; zones: Zone[]; folds: Fold[] } {
+  const width = panels.reduce((sum, { length }) => sum + length, 0);
+  const [top, bottom] = [-height / 2, height / 2];
+  let left = -width / 2;
+  const zones: Zone[] = [];
+  const folds: Fold[] = [];
+  panels.forEach(({ name, length }, index) => {
+    if (index > 0)
+      folds.push([
+        { x: left, y: top },
+        { x: left, y: bottom },
+      ]);
+    zones.push(boxZone(name, { left, top, right: left + length, bottom }));
+    left += length;
+  });
+  return { width, zones, folds };
+}
+
+/** Why an overlap will not hold, if it will not. */
+export function overlapWarning(overlap: number): string[] {
+  if (overlap >= 5) return [];
+  return overlap === 0
+    ? ['Without an overlap the ends only meet: the label needs glue all over to stay on.']
+    : [
+        `An overlap of ${formatLength(overlap, 'mm')} is short: glue needs 5 mm to hold the ends together.`,
+      ];
+}
+
+export const nothingLeft = (across: number, gap: number): Result<never> =>
+  bad(
+    'size/nothing-left',
+    `A clearance of ${formatLength(gap, 'mm')} on each side leaves nothing of ${formatLength(across, 'mm')}.`,
+    'Make the clearance smaller or measure again.',
+  );

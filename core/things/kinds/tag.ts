@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { formatLength } from '../../units/index.ts';
+import type { TagShape } from '../../shape/index.ts';
+import type { Fold, Zone } from '../flat.ts';
+import { boxZone, flat, mm, some, type ThingKind } from './kind.ts';
+
+/** A tag that hangs: one side, two sides, or folded over. */
+export const tagSchema = z.object({
+  kind: z.literal('tag'),
+  width: mm,
+  height: mm,
+  opening: z.enum(['hole', 'slot', 'none']),
+  /** How wide the hole or slot is, mm. */
+  hole: mm,
+  /** From the opening to the nearest edge, mm. */
+  rim: some,
+  corner: some,
+  corners: z.enum(['round', 'clipped']),
+  sides: z.enum(['1', '2', 'fold']),
+});
+export type Tag = z.infer<typeof tagSchema>;
+
+/** A slot is this much lower than it is wide, and never too low for a ribbon. */
+const slotHeight = (width: number): number => Math.max(2, Math.min(4, width / 4));
+
+/** The outline with clipped or round corners and the opening; a fold-over is both sides in one. */
+export const tag: ThingKind<Tag> = {
+  usual: {
+    kind: 'tag',
+    width: 50,
+    height: 90,
+    opening: 'hole',
+    hole: 5,
+    rim: 5,
+    corner: 10,
+    corners: 'clipped',
+    sides: '1',
+  },
+  size({ width, height, opening, hole, rim, corner, corners, sides }) {
+    const fold = sides === 'fold';
+    const whole = fold ? 2 * height : height;
+    const high = opening === 'slot' ? slotHeight(hole) : hole;
+    const y = -whole / 2 + rim + high / 2;
+    const at = { x: 0, y, width: hole, height: high };
+    const holes = opening === 'none' ? [] : fold ? [at, { ...at, y: -y }] : [at];
+    const shape: TagShape = {
+      kind: 'tag',
+      width,
+      height: whole,
+      corner,
+      corners,
+      which: fold || corners === 'round' ? 'all' : 'top',
+      holes,
+    };
+    const half = (top: number, name: 'front' | 'back'): Zone =>
+      boxZone(name, { left: -width / 2, right: width / 2, top, bottom: top + height });
+    const line: Fold = [
+      { x: -width / 2, y: 0 },
+      { x: width / 2, y: 0 },
+    ];
+    const warnings: string[] = [];
+    if (opening !== 'none') {
+      const side = (width - hole) / 2;
+      const least = Math.min(rim, side);
+      if (least < Math.max(3, high / 2))
+        warnings.push(
+          `The hole is ${formatLength(Math.max(0, least), 'mm')} from the edge and would tear out: leave ${formatLength(Math.max(3, high / 2), 'mm')}.`,
+        );
+      if (hole >= width) warnings.push('The opening is wider than the tag.');
+    }
+    return flat(shape, {
+      warnings,
+      ...(fold ? { zones: [half(-height, 'back'), half(0, 'front')], folds: [line] } : {}),
+      ...(sides === '2' ? { zones: [half(-height / 2, 'front'), half(-height / 2, 'back')] } : {}),
+    });
+  },
+};
