@@ -72,7 +72,7 @@ test('values beyond their limits are taken to the limit or refused, never drawn 
   page,
 }) => {
   await openDesk(page, 'pot-lid-seals', 'size');
-  const measure = page.getByLabel('Measure of the lid');
+  const measure = page.getByLabel('Measure: across the flat top');
   await measure.fill('0');
   await measure.press('Enter');
   await expect(page.locator('[data-line="size"]')).toContainText('Ø 58 mm');

@@ -10,7 +10,7 @@ test('from an empty workshop to peeled labels, and found again tomorrow', async 
 
   await test.step('measure a lid', async () => {
     await page.getByRole('button', { name: /Lid or tin/ }).click();
-    const measure = page.getByLabel('Measure of the lid');
+    const measure = page.getByLabel('Measure: across the flat top');
     await measure.fill('2 3/8 in');
     await measure.press('Enter');
     await expect(page.locator('[data-line="thing"]')).toContainText('60.3 mm');

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Beginning } from '../../core/job/index.ts';
+import { BEGINNINGS, type Beginning } from '../../core/job/index.ts';
 import { chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
@@ -11,7 +11,6 @@ import { useShelf } from './shelf-store.ts';
 const shelf = useShelf();
 const router = useRouter();
 const over = ref(false);
-const beginnings = Object.keys(texts.shelf.beginnings) as Beginning[];
 
 onMounted(() => void shelf.start());
 
@@ -41,7 +40,7 @@ function drop(event: DragEvent): void {
     <h1 class="display">{{ texts.shelf.title }}</h1>
     <div class="beginnings">
       <button
-        v-for="beginning in beginnings"
+        v-for="beginning in BEGINNINGS"
         :key="beginning"
         type="button"
         class="beginning"
@@ -99,17 +98,16 @@ h1 {
 }
 .beginnings {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 14px;
-  max-width: 960px;
+  grid-template-columns: repeat(auto-fill, minmax(186px, 1fr));
+  gap: 12px;
 }
 .beginning {
   display: flex;
   align-items: center;
-  gap: 16px;
+  gap: 12px;
   border: 1px solid var(--line);
   border-radius: var(--r-card);
-  padding: 14px 20px;
+  padding: 10px 12px;
   background: var(--card);
   color: var(--ink);
   font: inherit;
@@ -122,7 +120,10 @@ h1 {
 }
 .beginning strong {
   display: block;
-  font-size: 14.5px;
+  line-height: 1.25;
+}
+.beginning .quiet {
+  font-size: 12.5px;
 }
 .heading {
   display: flex;

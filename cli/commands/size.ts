@@ -83,11 +83,12 @@ const KINDS: Readonly<Record<Kind, SizeOptions>> = {
     }),
   },
   band: {
-    options: ['width', 'depth', 'height', 'around', 'overlap', 'strip', 'flap'],
+    options: ['width', 'depth', 'height', 'around', 'overlap', 'strip', 'flap', 'parts'],
     read: (given) => ({
       ...lengths(given, 'width', 'depth', 'height'),
       around: oneOf(given, 'around', ['h', 'w', 'd']),
       ...extras(given, 'overlap', 'flap'),
+      parts: number(given, 'parts', 1),
       strip: given.options.strip === undefined ? null : length(given, 'strip'),
     }),
   },

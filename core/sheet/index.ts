@@ -6,6 +6,7 @@ export {
   type SheetLayout,
 } from './arrange.ts';
 export { mostThatFit } from './bound.ts';
+export { fitsOn, partsThatFit } from './fits.ts';
 export {
   compileSheet,
   findGap,

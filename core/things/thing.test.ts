@@ -198,6 +198,8 @@ describe('taper', () => {
   });
 });
 
+const BOX = { width: 120, depth: 35, height: 80, strip: 40 };
+
 describe('band', () => {
   test.each([
     ['h', 2 * (120 + 35), [35, 120, 35, 120], 80],
@@ -206,7 +208,7 @@ describe('band', () => {
   ] as const)(
     'around %s: the girth, the panels and the side it lies along',
     (around, girth, panels, along) => {
-      const flat = sized(usualThing('band', { around, strip: null }));
+      const flat = sized(usualThing('band', { ...BOX, around, strip: null }));
       expect(flat.width).toBeCloseTo(girth + 12, 9);
       expect(flat.height).toBe(along);
       const widths = flat.zones.map(({ rings }) => {
@@ -219,7 +221,7 @@ describe('band', () => {
   );
 
   test('folded at its lines it comes back to where it began', () => {
-    const flat = sized(usualThing('band', { overlap: 0 }));
+    const flat = sized(usualThing('band', { ...BOX, overlap: 0 }));
     const marks = [-flat.width / 2, ...flat.folds.map((fold) => fold[0]?.x ?? 0), flat.width / 2];
     let [x, y, turn] = [0, 0, 0];
     for (let at = 0; at + 1 < marks.length; at++) {
@@ -232,14 +234,22 @@ describe('band', () => {
   });
 
   test('a strip is as high as it is asked for, and is told when it stands over', () => {
-    expect(sized(usualThing('band')).height).toBe(40);
-    expect(sized(usualThing('band', { strip: 90 })).warnings[0]).toContain('wider than the 80 mm');
+    expect(sized(usualThing('band', BOX)).height).toBe(40);
+    expect(sized(usualThing('band', { ...BOX, strip: 90 })).warnings[0]).toContain(
+      'wider than the 80 mm',
+    );
   });
 
   test('an inside flap is a panel more', () => {
-    const flat = sized(usualThing('band', { flap: 30 }));
+    const flat = sized(usualThing('band', { ...BOX, flap: 30 }));
     expect(flat.width).toBeCloseTo(310 + 12 + 30, 9);
     expect(flat.zones[flat.zones.length - 1]?.name).toBe('flap');
+  });
+
+  test('in two it is divided at the folds, each half with an overlap', () => {
+    const flat = sized(usualThing('band', { ...BOX, parts: 2 }));
+    expect([flat.parts, flat.width]).toEqual([2, 120 + 35 + 12]);
+    expect(flat.zones.map(({ name }) => name)).toEqual(['side', 'front', 'overlap']);
   });
 });
 

@@ -1,148 +1,134 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import type { Thing } from '../../../core/things/index.ts';
-import { trySize } from '../../../core/things/index.ts';
-import { pathData } from '../../../core/drawing/index.ts';
-import { shapePath, shapeSize } from '../../../core/shape/index.ts';
+import { computed, ref } from 'vue';
+import { artSize } from '../../../core/art/index.ts';
+import { SHIPPED_STOCK } from '../../../core/stock/index.ts';
+import { fitsOn, partsThatFit } from '../../../core/sheet/index.ts';
+import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
+import StockPicture from '../stock/StockPicture.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { sizeFact } from '../ticket/ticket-lines.ts';
+import AroundChoice from './AroundChoice.vue';
+import FlatDrawing from './FlatDrawing.vue';
+import MeasureCard from './MeasureCard.vue';
+import { measuredAgain } from './measures.ts';
 import ThingDrawing from './ThingDrawing.vue';
-import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const settings = useSettings();
+const seen = ref<'front' | 'back'>('front');
 const thing = computed(() => store.job?.thing);
-const edge = computed(() => store.job?.pieces[0]?.edge);
-const flat = computed(() =>
-  edge.value ? { path: pathData(shapePath(edge.value)), ...shapeSize(edge.value) } : undefined,
+const measured = computed(() =>
+  thing.value && thing.value.kind !== 'label-sheet' ? thing.value : undefined,
 );
-const warnings = computed(() => {
-  if (!thing.value || thing.value.kind === 'label-sheet') return [];
-  const size = trySize(thing.value);
-  return size.ok ? size.value.warnings : [];
+const box = computed(() => (measured.value?.kind === 'band' ? measured.value : undefined));
+const round = computed(() => measured.value?.kind === 'wrap' || measured.value?.kind === 'taper');
+const edge = computed(() => store.job?.pieces[0]?.edge);
+const flat = computed(() => {
+  const size = measured.value && trySize(measured.value);
+  return size?.ok ? size.value : undefined;
 });
 const fact = computed(() => (store.job ? sizeFact(store.job, settings.unit) : ''));
+/** Larger than every sheet that ships: in how many parts it would fit. */
+const tooLarge = computed(() =>
+  flat.value && !SHIPPED_STOCK.some((stock) => flat.value && fitsOn(stock, flat.value))
+    ? { parts: measured.value && partsThatFit(measured.value, SHIPPED_STOCK) }
+    : undefined,
+);
+const around = computed(() =>
+  flat.value && flat.value.parts > 1
+    ? texts.size.parts(flat.value.parts, formatLength(flat.value.width, settings.unit))
+    : undefined,
+);
 
-function measure(changes: Partial<Thing>): void {
-  if (!thing.value) return;
-  store.act({ name: 'measure-thing', args: { thing: { ...thing.value, ...changes } as Thing } });
-}
+/** A picture on the piece, whose shape a label of its size can take. */
+const shaped = computed(() => {
+  const job = store.job;
+  if (measured.value?.kind !== 'picture' || !job) return undefined;
+  const element = job.pieces[0]?.elements.find(({ kind }) => kind === 'picture');
+  const art = element?.kind === 'picture' ? job.art[element.art] : undefined;
+  if (!art) return undefined;
+  const { width, height } = artSize(art);
+  const ratio = Math.round((width / height) * 10_000) / 10_000;
+  return ratio === measured.value.ratio ? undefined : { name: art.name, ratio };
+});
 
-function measureWay(measured: 'diameter' | 'circumference'): void {
-  if (thing.value?.kind !== 'lid' || thing.value.measured === measured) return;
-  const size =
-    measured === 'circumference' ? thing.value.size * Math.PI : thing.value.size / Math.PI;
-  measure({ measured, size: Math.round(size * 10) / 10 });
+function measure(key: string, value: number | string | null): void {
+  if (!measured.value) return;
+  const again =
+    value === null ? { ...measured.value, [key]: null } : measuredAgain(measured.value, key, value);
+  store.act({ name: 'measure-thing', args: { thing: again as MeasuredThing } });
 }
 </script>
 
 <template>
   <BenchLayout :cards="texts.size.measurements">
     <template #bench>
-      <div v-if="thing && flat" class="two">
+      <div v-if="thing && edge" class="two">
         <figure>
-          <ThingDrawing :thing="thing" @measure="measure" />
+          <ThingDrawing
+            v-if="measured && flat"
+            :thing="measured"
+            :flat="flat"
+            :turned="seen === 'back'"
+            @measure="measure"
+          />
+          <StockPicture v-else-if="store.job" :stock="store.job.stock" />
           <figcaption>
-            {{ thing.kind === 'label-sheet' ? texts.size.decided : texts.size.thing }}
+            <ChoiceRow
+              v-if="round"
+              v-model="seen"
+              class="seen"
+              :label="texts.size.seenLong"
+              :choices="texts.size.seen"
+            />
+            {{ measured ? texts.size.thing : texts.size.decided }}
           </figcaption>
         </figure>
         <figure>
-          <svg
-            class="flat"
-            :viewBox="`${-flat.width / 2 - 4} ${-flat.height / 2 - 4} ${flat.width + 8} ${flat.height + 8}`"
-            role="img"
-            :aria-label="texts.size.flatOf(fact)"
-          >
-            <path class="paper" :d="flat.path" />
-            <path class="edge" :d="flat.path" />
-          </svg>
+          <FlatDrawing :edge="edge" :flat="flat" :name="texts.size.flatOf(fact)" />
           <figcaption>
-            <strong class="display">{{ fact }}</strong>{{ texts.size.flat }}
+            <strong class="display">{{ fact }}</strong>
+            {{ around ?? texts.size.flat }}
           </figcaption>
         </figure>
       </div>
     </template>
     <template #cards>
-      <CardPanel v-if="thing?.kind === 'lid'" :title="texts.size.lid" peeled>
-        <FactRow :label="texts.size.measured"
-          ><ChoiceRow
-            :model-value="thing.measured"
-            :label="texts.size.measured"
-            :choices="texts.size.ways"
-            @update:model-value="measureWay"
-        /></FactRow>
-        <LengthRow
-          :label="thing.measured === 'diameter' ? texts.size.across : texts.size.around"
-          :name="texts.size.lidSize"
-          :model-value="thing.size"
-          :min="1"
-          :max="2000"
-          @update:model-value="measure({ size: $event })"
-        />
-        <LengthRow
-          :label="texts.size.bare"
-          :name="texts.size.clearance"
-          :model-value="thing.clearance"
-          :min="0"
-          :max="100"
-          @update:model-value="measure({ clearance: $event })"
-        />
-        <p class="hint">
-          {{ thing.measured === 'diameter' ? texts.size.acrossHint : texts.size.aroundHint }}
-        </p>
-      </CardPanel>
-      <CardPanel v-else-if="thing?.kind === 'face'" :title="texts.size.face" peeled>
-        <LengthRow
-          :label="texts.size.width"
-          :name="texts.size.faceWidth"
-          :model-value="thing.width"
-          :min="1"
-          :max="2000"
-          @update:model-value="measure({ width: $event })"
-        />
-        <LengthRow
-          :label="texts.size.height"
-          :name="texts.size.faceHeight"
-          :model-value="thing.height"
-          :min="1"
-          :max="2000"
-          @update:model-value="measure({ height: $event })"
-        />
-        <LengthRow
-          :label="texts.size.cornerRadius"
-          :model-value="thing.radius"
-          :min="0"
-          :max="1000"
-          @update:model-value="measure({ radius: $event })"
-        />
-        <LengthRow
-          :label="texts.size.bare"
-          :name="texts.size.clearance"
-          :model-value="thing.clearance"
-          :min="0"
-          :max="100"
-          @update:model-value="measure({ clearance: $event })"
-        />
-        <p class="hint">{{ texts.size.faceHint }}</p>
-      </CardPanel>
-      <CardPanel v-else :title="texts.size.labelSheet" peeled>
+      <MeasureCard v-if="measured" :thing="measured" @measure="measure"
+        ><AroundChoice v-if="box" :box="box" @measure="measure" />
+        <button v-if="shaped" class="link" type="button" @click="measure('ratio', shaped.ratio)">
+          {{ texts.size.takeShape(shaped.name) }}
+        </button></MeasureCard
+      >
+      <CardPanel v-else :title="texts.size.things['label-sheet']" peeled>
         <p class="hint">
           {{ texts.size.sheetDecides(store.job?.stock.name ?? '') }}
         </p>
       </CardPanel>
       <CardPanel
-        v-for="warning in warnings"
+        v-for="warning in flat?.warnings"
         :key="warning"
         :title="texts.size.lookAgain"
         tone="amber"
         ><p class="hint">{{ warning }}</p></CardPanel
       >
+      <CardPanel v-if="tooLarge" :title="texts.size.lookAgain" tone="amber" data-too-large>
+        <p class="hint">{{ texts.size.tooLarge(fact) }}</p>
+        <button
+          v-if="tooLarge.parts"
+          class="link"
+          type="button"
+          @click="measure('parts', tooLarge.parts)"
+        >
+          {{ texts.size.makeParts(tooLarge.parts) }}
+        </button>
+      </CardPanel>
       <v-btn color="primary" height="40" :to="{ name: 'artwork' }">{{
         texts.size.toArtwork
       }}</v-btn>
@@ -169,28 +155,16 @@ figure {
   min-height: 0;
   margin: 0;
 }
-.flat {
-  width: 100%;
-  max-height: 46vh;
-}
-.paper {
-  fill: var(--release);
-  filter: drop-shadow(0 1.2px 2.4px #44203d33);
-}
-.edge {
-  fill: none;
-  stroke: var(--kiss);
-  stroke-width: 1.6px;
-  vector-effect: non-scaling-stroke;
-  stroke-dasharray: 7 4;
-}
 figcaption {
-  max-width: 300px;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 8px;
+  max-width: 320px;
   color: var(--ink);
   text-align: center;
 }
 figcaption strong {
-  display: block;
   font-size: 22px;
 }
 .hint {

@@ -2,7 +2,7 @@ import type { Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
 import type { Layout } from '../../../core/sheet/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
-import { formatLength, type Unit } from '../../../core/units/index.ts';
+import { formatLength, formatNumber, type Unit } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 
 export type LineState = 'done' | 'look' | 'stop' | 'open';
@@ -86,15 +86,36 @@ function stateOf(findings: readonly Finding[]): LineState {
 }
 
 function thingFact({ thing }: Job, unit: Unit): string {
+  const say = (mm: number): string => formatLength(mm, unit);
+  const number = (mm: number): string => formatNumber(mm, unit);
+  const words = texts.ticket;
   switch (thing.kind) {
     case 'lid':
       return thing.measured === 'diameter'
-        ? texts.ticket.lid(formatLength(thing.size, unit))
-        : texts.ticket.lidAround(formatLength(thing.size, unit));
-    case 'face':
-      return texts.ticket.face(formatLength(thing.width, unit), formatLength(thing.height, unit));
+        ? words.lid(say(thing.size))
+        : words.lidAround(say(thing.size));
+    case 'wrap':
+      return words.wall(
+        number(thing.measured === 'diameter' ? thing.size : thing.size / Math.PI),
+        say(thing.height),
+      );
+    case 'taper':
+      return words.taper(number(thing.top), number(thing.bottom), say(thing.size));
+    case 'band':
+      return words.sided(
+        words.names.band,
+        number(thing.width),
+        number(thing.depth),
+        say(thing.height),
+      );
+    case 'disc':
+      return words.disc(say(thing.outer));
+    case 'picture':
+      return words.sided(words.names.picture, say(thing.size));
     case 'label-sheet':
-      return texts.ticket.labelSheet;
+      return words.labelSheet;
+    default:
+      return words.sided(words.names[thing.kind], number(thing.width), say(thing.height));
   }
 }
 
@@ -104,10 +125,18 @@ export function sizeFact({ pieces }: Pick<Job, 'pieces'>, unit: Unit): string {
   if (!edge) return '';
   const { width, height } = shapeSize(edge);
   const [across, down] = [formatLength(width, unit), formatLength(height, unit)];
-  if (edge.kind === 'circle') return texts.ticket.round(across);
-  return edge.kind === 'ellipse'
-    ? texts.ticket.oval(across, down)
-    : texts.ticket.square(across, down);
+  switch (edge.kind) {
+    case 'circle':
+      return texts.ticket.round(across);
+    case 'ring':
+      return texts.ticket.ring(across);
+    case 'ellipse':
+      return texts.ticket.oval(across, down);
+    case 'arc':
+      return texts.ticket.bent(across, down);
+    default:
+      return texts.ticket.square(across, down);
+  }
 }
 
 function copiesFact({ job, layout }: TicketFacts): string {

@@ -16,6 +16,8 @@ export const bandSchema = z.object({
   strip: mm.nullable(),
   /** A panel at the end that is tucked inside, mm; 0 for none. */
   flap: some.default(0),
+  /** In how many bands the way around is divided: at the folds. */
+  parts: z.union([z.literal(1), z.literal(2)]).default(1),
 });
 export type Band = z.infer<typeof bandSchema>;
 
@@ -32,13 +34,14 @@ function panels({ width, depth, height, around }: Band): { name: ZoneName; lengt
 export const band: ThingKind<Band> = {
   usual: {
     kind: 'band',
-    width: 120,
-    depth: 35,
-    height: 80,
+    width: 90,
+    depth: 30,
+    height: 60,
     around: 'h',
     overlap: 12,
-    strip: 40,
+    strip: 30,
     flap: 0,
+    parts: 1,
   },
   size(thing) {
     const along = { w: thing.width, d: thing.depth, h: thing.height }[thing.around];
@@ -48,7 +51,7 @@ export const band: ThingKind<Band> = {
       warnings.push(
         `A strip of ${formatLength(high, 'mm')} is wider than the ${formatLength(along, 'mm')} that it lies along.`,
       );
-    const ways = panels(thing);
+    const ways = panels(thing).slice(0, 4 / thing.parts);
     const last = ways[ways.length - 1]?.length ?? 0;
     if (thing.overlap > (ways[0]?.length ?? last))
       warnings.push('The overlap is longer than the panel that it is glued to.');
@@ -59,6 +62,6 @@ export const band: ThingKind<Band> = {
     ];
     const { width, zones, folds } = panelRow(all, high);
     const reading = thing.around === 'w' ? 90 : 0;
-    return flat(rectangleOf(width, high), { zones, folds, reading, warnings });
+    return flat(rectangleOf(width, high), { zones, folds, reading, warnings, parts: thing.parts });
   },
 };

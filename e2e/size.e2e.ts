@@ -1,0 +1,123 @@
+import type { Page } from '@playwright/test';
+import { emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
+
+/** Starts a job from the shelf by what is being labelled. */
+async function begin(page: Page, hint: string): Promise<void> {
+  await page.goto('/');
+  await page.locator('.beginning', { hasText: hint }).click();
+  await expect(page.locator('.two')).toBeVisible();
+}
+
+const warning = (page: Page, text: string | RegExp) =>
+  page.locator('.cards').getByText(text).first();
+
+test('a pot is measured into a bent label and lies on a sheet in seven actions', async ({
+  page,
+}) => {
+  await emptyWorkshop(page);
+  await page.locator('.beginning', { hasText: 'A wall that tapers' }).click(); // 1
+  for (const [name, value] of [
+    ['across the top', '90'],
+    ['across the bottom', '65'],
+    ['upright height', '80'],
+  ] as const) {
+    const field = page.getByLabel(`Measure: ${name}`, { exact: true }); // 2 to 4
+    await field.fill(value);
+    await field.press('Enter');
+  }
+  await expect(page.locator('[data-line="size"]')).toContainText('Bent, 284 mm × 107.6 mm');
+  await expect(page.locator('[data-line="thing"]')).toContainText('Wall, 90 to 65 × 80 mm');
+  await expect(page.locator('.flat .zone')).toHaveCount(6);
+  await page.getByRole('radio', { name: 'Back' }).click(); // 5
+  await expect(page.locator('.thing .overlap')).toBeVisible();
+  await page.locator('[data-line="copies"]').click(); // 6
+  await enter(page, 'Wanted of Label', '1'); // 7
+  await expect(page.locator('[data-copy]')).toHaveCount(1);
+  const box = await page.locator('[data-copy]').boundingBox();
+  expect((box?.width ?? 0) > 0 && (box?.height ?? 0) > 0).toBe(true);
+});
+
+test('the way round a band is chosen from pictures of this very box, as a strip or a sleeve', async ({
+  page,
+}) => {
+  await begin(page, 'A strip or a sleeve');
+  await enter(page, 'Width', '100');
+  await enter(page, 'Depth', '40');
+  await enter(page, 'Height', '70');
+  await expect(page.locator('[data-line="size"]')).toContainText('292 mm × 30 mm');
+  await page.getByRole('radio', { name: 'Over the top' }).click();
+  await expect(page.locator('[data-line="size"]')).toContainText('232 mm × 30 mm');
+  await page.getByRole('radio', { name: 'Sleeve' }).click();
+  await expect(page.locator('[data-line="size"]')).toContainText('232 mm × 100 mm');
+  await page.getByRole('radio', { name: 'Strip', exact: true }).click();
+  await enter(page, 'Width of the strip', '25');
+  await expect(page.locator('[data-line="size"]')).toContainText('232 mm × 25 mm');
+  await expect(page.locator('.flat .fold')).toHaveCount(4);
+});
+
+test('a wall larger than any sheet is made in parts with one click', async ({ page }) => {
+  await begin(page, 'A straight wall');
+  await enter(page, 'Across the wall', '160');
+  await expect(page.locator('[data-too-large]')).toContainText('larger than any sheet');
+  await page.getByRole('button', { name: 'Make it in 2 parts' }).click();
+  await expect(page.locator('[data-too-large]')).toHaveCount(0);
+  await expect(page.getByText('2 labels of 261.3 mm go around.')).toBeVisible();
+  await page.locator('[data-line="size"]').focus();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-too-large]')).toBeVisible();
+});
+
+test('what will go wrong on the thing is said with its reason', async ({ page }) => {
+  await begin(page, 'Across or around');
+  await enter(page, 'Dome, higher by', '9');
+  await expect(warning(page, 'would wrinkle on this dome')).toBeVisible();
+  await begin(page, 'A straight wall');
+  await enter(page, 'Ends overlap by', '2');
+  await expect(warning(page, 'An overlap of 2 mm is short')).toBeVisible();
+  await enter(page, 'Covers', '180');
+  await expect(warning(page, 'is short')).toHaveCount(0);
+  await begin(page, 'Hangs or folds');
+  await enter(page, 'From hole to edge', '1');
+  await expect(warning(page, 'would tear out')).toBeVisible();
+  await page.getByRole('radio', { name: 'None' }).click();
+  await expect(warning(page, 'would tear out')).toHaveCount(0);
+  await expect(page.getByLabel('Opening', { exact: true })).toHaveCount(0);
+});
+
+test('measurements that leave nothing are refused in a sentence and the thing stays', async ({
+  page,
+}) => {
+  await begin(page, 'A ring with a hole');
+  await enter(page, 'Print begins at', '200');
+  await expect(page.locator('[data-kind="problem"]')).toContainText('leaves nothing of a disc');
+  await expect(page.locator('[data-line="size"]')).toContainText('Ring, Ø 116 mm');
+});
+
+test('every beginning on the shelf opens a desk that can be measured and designed', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.locator('article')).toHaveCount(3);
+  const count = await page.locator('.beginning').count();
+  expect(count).toBe(12);
+  for (let at = 0; at < count - 1; at++) {
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.locator('.beginning').nth(at).click();
+    await expect(page.locator('.thing .label').first()).toBeAttached();
+    await page.locator('.cards').getByRole('link', { name: 'Design the label' }).click();
+    await page.getByRole('button', { name: 'Ring' }).click();
+    await expect(page.locator('[data-element="plate-1"] path').first()).toBeAttached();
+  }
+});
+
+test('the size of a thing follows the unit that the user reads', async ({ page }) => {
+  await openDesk(page, 'pot-lid-seals', 'size');
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await page.keyboard.press('Escape');
+  const field = page.getByLabel('Measure: across the flat top');
+  await expect(field).toHaveValue('2.638 in');
+  await field.fill('3 1/8');
+  await field.press('Enter');
+  await expect(page.locator('[data-line="size"]')).toContainText('2.771 in');
+});
