@@ -20,17 +20,27 @@ const compiledOf = async ({ job, art }: JobWithArt) => {
   return { compiled: compileJob(job, createCompiler(resources)), resources };
 };
 
-test('the shelf begins with three jobs of different kinds of thing and edge', () => {
+test('the shelf begins with five jobs of different kinds of thing and edge', () => {
   expect(jobs.map(({ job }) => job.name)).toEqual([
     'Pot-lid seals',
     'Seed packet fronts',
     'Peat-free dots',
+    'Basil pot wrap',
+    'Bulb box bands',
   ]);
-  expect(jobs.map(({ job }) => job.thing.kind)).toEqual(['lid', 'face', 'label-sheet']);
+  expect(jobs.map(({ job }) => job.thing.kind)).toEqual([
+    'lid',
+    'face',
+    'label-sheet',
+    'taper',
+    'band',
+  ]);
   expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
     'circle',
     'rectangle',
     'circle',
+    'arc',
+    'rectangle',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
 });
@@ -65,7 +75,9 @@ test('words keep inside their piece: no box stands off the edge', async () => {
       for (const { element } of piece.elements.filter(
         ({ element: { kind } }) => kind === 'words',
       )) {
-        const { width, height } = elementSize(element);
+        const size = elementSize(element);
+        const lying = element.angle % 180 !== 0;
+        const [width, height] = lying ? [size.height, size.width] : [size.width, size.height];
         if (element.kind === 'words' && element.path.kind === 'circle') continue;
         expect(Math.abs(element.x) + width / 2).toBeLessThanOrEqual(piece.width / 2);
         expect(Math.abs(element.y) + height / 2).toBeLessThanOrEqual(piece.height / 2);

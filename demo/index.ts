@@ -1,10 +1,18 @@
 import type { Platform } from '../core/base/index.ts';
 import type { JobWithArt } from '../core/job/index.ts';
+import { basilPotWrap } from './jobs/basil-pot-wrap.ts';
+import { bulbBoxBands } from './jobs/bulb-box-bands.ts';
 import { peatFreeDots } from './jobs/peat-free-dots.ts';
 import { potLidSeals } from './jobs/pot-lid-seals.ts';
 import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
 
 /** The jobs of the demo workshop, the plant nursery Thistle & Fen, in the order of its shelf. */
 export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
-  return Promise.all([potLidSeals(platform), seedPacketFronts(platform), peatFreeDots(platform)]);
+  return Promise.all([
+    potLidSeals(platform),
+    seedPacketFronts(platform),
+    peatFreeDots(platform),
+    basilPotWrap(platform),
+    bulbBoxBands(platform),
+  ]);
 }

@@ -8,11 +8,11 @@ test('the first visit shows the samples and says so; one click removes them, one
 }) => {
   await page.goto('/');
   await expect(page.getByText('sample jobs of a made-up nursery')).toBeVisible();
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   await page.getByRole('button', { name: 'Remove the samples' }).click();
   await expect(page.locator('article')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
 });
 
 test('jobs are renamed, duplicated, deleted with undo, found, exported and brought in again', async ({
@@ -51,7 +51,7 @@ test('jobs are renamed, duplicated, deleted with undo, found, exported and broug
 
 test('a backup restores everything into another browser', async ({ page, browser, baseURL }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Back up all' }).click();
   const file = readFileSync(await (await download).path());
@@ -62,7 +62,7 @@ test('a backup restores everything into another browser', async ({ page, browser
   const chooser = other.waitForEvent('filechooser');
   await other.getByRole('button', { name: 'Restore a backup' }).click();
   await (await chooser).setFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: file });
-  await expect(other.locator('article')).toHaveCount(3);
+  await expect(other.locator('article')).toHaveCount(5);
   await other.locator('article', { hasText: 'Pot-lid seals' }).getByRole('link').click();
   await expect(other.locator('[data-element="picture-1"] path').first()).toBeAttached();
   await other.context().close();
@@ -70,7 +70,7 @@ test('a backup restores everything into another browser', async ({ page, browser
 
 test('a reload in the middle of a drag loses nothing', async ({ page }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   await page.goto(`${SEALS}/artwork`);
   const words = page.locator('[data-element="words-3"]');
   await expect(words.locator('path').first()).toBeAttached();
@@ -88,7 +88,7 @@ test('a reload in the middle of a drag loses nothing', async ({ page }) => {
 
 test('a second tab reads, says so, and takes over', async ({ page, context }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   await page.goto(`${SEALS}/artwork`);
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
   const second = await context.newPage();
@@ -109,7 +109,7 @@ test('when the storage is full it is said once, and nothing is lost on screen', 
   page,
 }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   await page.goto(`${SEALS}/artwork`);
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
   // The browser's own refusal, as it comes when the disk is full.

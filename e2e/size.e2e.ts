@@ -97,7 +97,7 @@ test('every beginning on the shelf opens a desk that can be measured and designe
   page,
 }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   const count = await page.locator('.beginning').count();
   expect(count).toBe(12);
   for (let at = 0; at < count - 1; at++) {

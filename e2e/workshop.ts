@@ -32,7 +32,7 @@ export async function emptyWorkshop(page: Page): Promise<void> {
 /** A desk of a sample job, its first element or copy drawn. */
 export async function openDesk(page: Page, job: string, desk: string): Promise<void> {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article')).toHaveCount(5);
   await page.goto(`/job/demo-${job}/${desk}`);
   await expect(page.locator('.ticket')).toBeVisible();
 }

@@ -66,7 +66,7 @@ function endRename(keep: boolean): void {
         @blur="endRename(true)"
       />
       <h3 v-else class="display" :title="job.name">{{ job.name }}</h3>
-      <p class="quiet">{{ facts }}</p>
+      <p class="quiet" :title="facts">{{ facts }}</p>
     </div>
     <v-menu location="top end">
       <template #activator="{ props: menu }">
@@ -161,6 +161,9 @@ h3 {
 }
 p {
   margin: 2px 0 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .more {
   position: absolute;

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 /** What the lines on a bench mean: only those that are there. */
-defineProps<{ lines: readonly ('kiss' | 'through' | 'bleed' | 'zone')[] }>();
-const NAMES = {
-  kiss: 'kiss cut',
-  through: 'through cut',
-  bleed: 'bleed',
-  zone: 'keep clear',
-} as const;
+import { texts } from '../texts/index.ts';
+
+defineProps<{ lines: readonly (keyof typeof texts.ui.lines)[] }>();
 </script>
 
 <template>
   <ul class="legend">
     <li v-for="line in lines" :key="line">
       <svg viewBox="0 0 24 8" aria-hidden="true">
-        <path v-if="line === 'kiss' || line === 'through'" :class="line" d="M0 4H24" />
+        <path
+          v-if="line === 'kiss' || line === 'through' || line === 'fold'"
+          :class="line"
+          d="M0 4H24"
+        />
         <rect v-else :class="line" y="1" width="24" height="6" rx="2.5" />
       </svg>
-      {{ NAMES[line] }}
+      {{ texts.ui.lines[line] }}
     </li>
   </ul>
 </template>
@@ -35,6 +35,11 @@ svg {
   width: 22px;
   height: 8px;
   margin-right: 6px;
+}
+.fold {
+  stroke: #7a4d22;
+  stroke-width: 1.6;
+  stroke-dasharray: 6 3 1 3;
 }
 .kiss {
   stroke: var(--kiss);

@@ -23,7 +23,7 @@ export interface FlatSize {
   readonly zones: readonly Zone[];
   readonly folds: readonly Fold[];
   /** Degrees by which words are turned on the flat label to stand upright on the thing. */
-  readonly reading: 0 | 90;
+  readonly reading: 0 | 270;
   /** How many of these labels one thing takes. */
   readonly parts: number;
   /** Sentences about what may go wrong on the real thing. */

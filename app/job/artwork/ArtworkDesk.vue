@@ -32,6 +32,11 @@ import { useTakeFiles } from './take-files.ts';
 import WordsCard from './WordsCard.vue';
 
 const desk = useDeskState();
+const legend = computed(() => [
+  desk.store.job?.plan.cut ?? 'kiss',
+  'bleed' as const,
+  ...(desk.folds.value.length ? (['fold'] as const) : []),
+]);
 const { take, paste } = useTakeFiles(desk);
 const wordsCard = ref<InstanceType<typeof WordsCard> | null>(null);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
@@ -197,7 +202,7 @@ onBeforeUnmount(() => {
       </div>
     </template>
     <template #foot>
-      <BenchLegend :lines="['kiss', 'bleed']" />
+      <BenchLegend :lines="legend" />
       <ElementStack :desk="desk" />
       <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" :whole="texts.artwork.wholePiece" />
     </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { elementTitle } from '../../../core/piece/index.ts';
+import { boxAbout, grown } from '../../../core/geometry/index.ts';
+import { elementTitle, type CompiledElement } from '../../../core/piece/index.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
@@ -9,6 +10,13 @@ import { texts } from '../../texts/index.ts';
 /** The elements as small pictures, printed from left to right. Dragging one puts it elsewhere. */
 const props = defineProps<{ desk: DeskState }>();
 const items = computed(() => props.desk.compiled.value?.elements ?? []);
+
+/** What is to be seen of an element: of words only the letters, as their circle may be large. */
+function viewOf({ words, width, height }: CompiledElement): string {
+  const box = words?.ink ?? boxAbout({ x: 0, y: 0 }, width, height);
+  const { left, top, right, bottom } = grown(box, 0.5);
+  return `${left} ${top} ${right - left} ${bottom - top}`;
+}
 
 function drop(event: DragEvent, to: number): void {
   const element = event.dataTransfer?.getData('application/x-peel-element');
@@ -37,10 +45,7 @@ function drop(event: DragEvent, to: number): void {
         @dragover.prevent
         @drop.stop.prevent="drop($event, index)"
       >
-        <svg
-          :viewBox="`${-compiled.width / 2 - 0.5} ${-compiled.height / 2 - 0.5} ${compiled.width + 1} ${compiled.height + 1}`"
-          aria-hidden="true"
-        >
+        <svg :viewBox="viewOf(compiled)" aria-hidden="true">
           <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
         </svg>
       </button>

@@ -138,7 +138,13 @@ defineExpose({ bench });
         </g>
       </g>
       <path class="bleed" :d="ring" />
-      <path class="kiss" :d="pathData(compiled.trim)" />
+      <path :class="desk.store.job?.plan.cut" :d="pathData(compiled.trim)" />
+      <path
+        v-for="(fold, index) in desk.folds.value"
+        :key="`fold${index}`"
+        class="fold"
+        :d="`M${fold.map(({ x, y }) => `${x} ${y}`).join('L')}`"
+      />
       <path class="safe" :d="pathData(compiled.safe)" />
       <path
         v-for="(guide, index) in gestures.guides.value"
@@ -242,11 +248,22 @@ defineExpose({ bench });
   pointer-events: none;
 }
 .kiss,
+.through,
+.fold,
 .safe,
 .guide {
   fill: none;
   pointer-events: none;
   vector-effect: non-scaling-stroke;
+}
+.through {
+  stroke: var(--through);
+  stroke-width: 1.6px;
+}
+.fold {
+  stroke: #7a4d22;
+  stroke-width: 1.4px;
+  stroke-dasharray: 6 3 1 3;
 }
 .kiss {
   stroke: var(--kiss);

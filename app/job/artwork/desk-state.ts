@@ -2,6 +2,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { PieceElement } from '../../../core/piece/index.ts';
 import type { ElementChanges } from '../../../core/job/index.ts';
+import { trySize } from '../../../core/things/index.ts';
 import { useJobStore } from '../store/job-store.ts';
 
 /** Which piece is on the desk and what of it is selected; the piece stands in the address. */
@@ -16,6 +17,12 @@ export function useDeskState() {
     return store.job?.pieces.find(({ id }) => id === wanted) ?? store.job?.pieces[0];
   });
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
+  /** Where the label is folded on its thing. */
+  const folds = computed(() => {
+    const thing = store.job?.thing;
+    const size = thing && thing.kind !== 'label-sheet' ? trySize(thing) : undefined;
+    return size?.ok ? size.value.folds : [];
+  });
   const elements = computed<readonly PieceElement[]>(
     () => piece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
   );
@@ -67,7 +74,20 @@ export function useDeskState() {
     selected.value = piece.value.elements.filter(({ id }) => !before.has(id)).map(({ id }) => id);
   }
 
-  return { store, piece, compiled, selected, elements, only, show, select, clear, change, add };
+  return {
+    store,
+    piece,
+    compiled,
+    folds,
+    selected,
+    elements,
+    only,
+    show,
+    select,
+    clear,
+    change,
+    add,
+  };
 }
 
 export type DeskState = ReturnType<typeof useDeskState>;

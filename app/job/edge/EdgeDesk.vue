@@ -78,7 +78,7 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
             <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
           </g>
           <template v-if="seen === 'printed'">
-            <path class="kiss" :d="line(0)" />
+            <path :class="store.job?.plan.cut" :d="line(0)" />
             <path class="safe" :d="line(-compiled.piece.safe)" />
           </template>
         </g>
@@ -88,7 +88,7 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
       </div>
     </template>
     <template #foot>
-      <BenchLegend :lines="['kiss', 'bleed']" />
+      <BenchLegend :lines="[store.job?.plan.cut ?? 'kiss', 'bleed']" />
       <ZoomTray :bench="bench" :whole="texts.edge.wholePiece" />
     </template>
     <template #cards>
@@ -134,9 +134,14 @@ function changeAll(changes: { bleed?: number; safe?: number }): void {
   fill: var(--release);
 }
 .kiss,
+.through,
 .safe {
   fill: none;
   vector-effect: non-scaling-stroke;
+}
+.through {
+  stroke: var(--through);
+  stroke-width: 1.6px;
 }
 .kiss {
   stroke: var(--kiss);

@@ -61,7 +61,8 @@ export const band: ThingKind<Band> = {
       ...(thing.flap > 0 ? [{ name: 'flap' as const, length: thing.flap }] : []),
     ];
     const { width, zones, folds } = panelRow(all, high);
-    const reading = thing.around === 'w' ? 90 : 0;
+    // Over the top, what is up on the front points back along the band.
+    const reading = thing.around === 'w' ? 270 : 0;
     return flat(rectangleOf(width, high), { zones, folds, reading, warnings, parts: thing.parts });
   },
 };
