@@ -125,7 +125,7 @@ test('a copy dragged into a mark stops the run until it is put back', async ({ p
 
 test('a bought label sheet is chosen and filled, spot by spot', async ({ page }) => {
   await page.getByRole('button', { name: /Label sheet/ }).click();
-  await expect(page.getByRole('radio', { name: /24 round labels/ })).toHaveAttribute(
+  await expect(page.getByRole('radio', { name: /24 round labels of 40 mm/ })).toHaveAttribute(
     'aria-checked',
     'true',
   );

@@ -58,7 +58,7 @@ test('the way round a band is chosen from pictures of this very box, as a strip 
 test('a wall larger than any sheet is made in parts with one click', async ({ page }) => {
   await begin(page, 'A straight wall');
   await enter(page, 'Across the wall', '160');
-  await expect(page.locator('[data-too-large]')).toContainText('larger than any sheet');
+  await expect(page.locator('[data-too-large]')).toContainText('larger than A4 matt sticker paper');
   await page.getByRole('button', { name: 'Make it in 2 parts' }).click();
   await expect(page.locator('[data-too-large]')).toHaveCount(0);
   await expect(page.getByText('2 labels of 261.3 mm go around.')).toBeVisible();

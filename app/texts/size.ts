@@ -19,8 +19,8 @@ export const size = {
   strips: { strip: 'Strip', sleeve: 'Sleeve' },
   takeShape: (name: string): string => `Take the shape of “${name}”`,
   parts: (count: number, width: string): string => `${count} labels of ${width} go around.`,
-  tooLarge: (size: string): string =>
-    `${size} is larger than any sheet in the stock: no sheet holds it whole.`,
+  tooLarge: (size: string, stock: string): string =>
+    `${size} is larger than ${stock}: no sheet holds it whole. Make it in parts, or choose a larger sheet.`,
   makeParts: (count: number): string => `Make it in ${count} parts`,
   things: {
     lid: 'Lid or tin',

@@ -1,6 +1,6 @@
 import { expectGood } from '../base/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
-import { SHIPPED_STOCK, type Stock } from '../stock/index.ts';
+import { firstStock, type Stock } from '../stock/index.ts';
 import {
   THING_KINDS,
   trySize,
@@ -41,8 +41,7 @@ export function edgeFor(thing: Thing, stock: Stock): EdgeShape {
 export function createJob(beginning: Beginning, given: { id: string; today: string }): Job {
   const spots = beginning === 'label-sheet';
   const thing: Thing = spots ? { kind: beginning } : usualThing(beginning);
-  const stock = SHIPPED_STOCK.find((sheet) => (sheet.spots !== null) === spots);
-  if (!stock) throw new Error('No stock ships for this beginning.');
+  const stock = firstStock(spots);
   return {
     version: VERSION,
     ...given,

@@ -3,7 +3,7 @@ import { nodePlatform } from '../testing/node-platform.ts';
 import { expectGood } from '../base/index.ts';
 import { readArt } from '../art/index.ts';
 import { createJob, type CommandCall, type Job } from '../job/index.ts';
-import { SHIPPED_STOCK, type Stock } from '../stock/index.ts';
+import { firstStock } from '../stock/index.ts';
 import {
   allFindings,
   FINDING_KINDS,
@@ -26,7 +26,7 @@ const words = (changes: Parameters<typeof exampleWords>[0]): CommandCall => ({
   name: 'add-element',
   args: { piece: PIECE, element: exampleWords(changes) },
 });
-const DIE_CUT = SHIPPED_STOCK.find(({ spots }) => spots) as Stock;
+const DIE_CUT = firstStock(true);
 
 async function findings(job: Job, art = new Map<string, Uint8Array>()): Promise<Finding[]> {
   const made = await compiled(job, art);

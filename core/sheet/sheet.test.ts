@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { createCompiler, type Piece } from '../piece/index.ts';
-import { SHIPPED_STOCK, type Stock } from '../stock/index.ts';
+import { firstStock, type Stock } from '../stock/index.ts';
 import {
   arrange,
   compileSheet,
@@ -11,7 +11,7 @@ import {
   type Plan,
 } from './index.ts';
 
-const [A4, , DIE_CUT] = SHIPPED_STOCK as [Stock, Stock, Stock];
+const [A4, DIE_CUT]: [Stock, Stock] = [firstStock(false), firstStock(true)];
 const piece = (id: string, edge: Piece['edge'], bleed = 2): Piece => ({
   id,
   name: id,

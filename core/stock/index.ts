@@ -1,8 +1,15 @@
+export { DIE_CUTS, firstStock, PLAIN_SHEETS, SHIPPED_STOCK } from './catalogue.ts';
+export {
+  differenceWords,
+  readStockQuery,
+  searchStock,
+  type FoundStock,
+  type StockQuery,
+} from './search.ts';
 export { keepClear, marksSchema, RING, sheetMarks, type Mark, type Marks } from './marks.ts';
 export {
   checkSpots,
   printable,
-  SHIPPED_STOCK,
   spotCentres,
   spotsSchema,
   stockSchema,

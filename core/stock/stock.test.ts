@@ -1,5 +1,7 @@
 import {
   checkSpots,
+  DIE_CUTS,
+  firstStock,
   keepClear,
   printable,
   sheetMarks,
@@ -7,10 +9,39 @@ import {
   spotCentres,
   stockSchema,
 } from './index.ts';
+import { shapeSize } from '../shape/index.ts';
 
 test.each(SHIPPED_STOCK)('$name is a valid sheet that closes', (stock) => {
   expect(stockSchema.safeParse(stock).success).toBe(true);
   expect(checkSpots(stock).ok).toBe(true);
+});
+
+test('at least sixty die-cut layouts ship, each under a name of its own that no maker would claim', () => {
+  expect(DIE_CUTS.length).toBeGreaterThanOrEqual(60);
+  expect(new Set(SHIPPED_STOCK.map(({ id }) => id)).size).toBe(SHIPPED_STOCK.length);
+  expect(new Set(SHIPPED_STOCK.map(({ name }) => name)).size).toBe(SHIPPED_STOCK.length);
+  for (const { name } of DIE_CUTS)
+    expect(name).toMatch(
+      /^(A4|US letter) die-cut, \d+ (round |oval |disc )?labels? of [\d./ ]+( x [\d./ ]+)? (mm|in)(, staggered)?$/,
+    );
+});
+
+test('no label of any layout lies over another, staggered ones included', () => {
+  for (const { spots } of DIE_CUTS) {
+    if (!spots) continue;
+    const { width, height } = shapeSize(spots.shape);
+    const centres = spotCentres(spots);
+    for (const one of centres)
+      for (const other of centres) {
+        if (one === other) continue;
+        const [x, y] = [Math.abs(one.x - other.x), Math.abs(one.y - other.y)];
+        const apart =
+          spots.shape.kind === 'circle'
+            ? Math.hypot(x, y) >= width - 1e-6
+            : x >= width - 1e-6 || y >= height - 1e-6;
+        if (!apart) throw new Error(`labels of ${width} x ${height} overlap`);
+      }
+  }
 });
 
 test('the die-cut sheet has 24 labels, its last one as far from the edge as its first', () => {
@@ -23,8 +54,8 @@ test('the die-cut sheet has 24 labels, its last one as far from the edge as its 
 });
 
 test('a sheet that does not close is named by the reading', () => {
-  const [, , stock] = SHIPPED_STOCK;
-  if (!stock?.spots) throw new Error('no die-cut sheet');
+  const stock = firstStock(true);
+  if (!stock.spots) throw new Error('no die-cut sheet');
   const wide = checkSpots({ ...stock, spots: { ...stock.spots, columns: 5 } });
   expect(!wide.ok && wide.problem.what).toBe(
     "The labels need 245 mm of the sheet's width of 210 mm.",

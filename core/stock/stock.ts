@@ -17,6 +17,8 @@ export const spotsSchema = z.object({
   /** From centre to centre, mm. */
   pitchX: mm,
   pitchY: mm,
+  /** How far every other row is moved to the right, mm. */
+  stagger: z.number().min(0).max(500).default(0),
 });
 export type Spots = z.infer<typeof spotsSchema>;
 
@@ -43,7 +45,10 @@ export function printable({ width, height, margins }: Stock): Box {
 /** The centres of a die-cut sheet's labels, row by row. */
 export function spotCentres(spots: Spots): Point[] {
   return Array.from({ length: spots.rows * spots.columns }, (_, index) => ({
-    x: spots.left + (index % spots.columns) * spots.pitchX,
+    x:
+      spots.left +
+      (index % spots.columns) * spots.pitchX +
+      (Math.floor(index / spots.columns) % 2) * spots.stagger,
     y: spots.top + Math.floor(index / spots.columns) * spots.pitchY,
   }));
 }
@@ -60,6 +65,7 @@ export function checkSpots({ width, height, spots }: Stock): Result<true> {
       pitch: spots.pitchX,
       count: spots.columns,
       label: size.width,
+      more: spots.rows > 1 ? spots.stagger : 0,
     },
     {
       name: 'height',
@@ -68,10 +74,11 @@ export function checkSpots({ width, height, spots }: Stock): Result<true> {
       pitch: spots.pitchY,
       count: spots.rows,
       label: size.height,
+      more: 0,
     },
   ];
   for (const way of across) {
-    const end = way.first + (way.count - 1) * way.pitch + way.label / 2;
+    const end = way.first + (way.count - 1) * way.pitch + way.more + way.label / 2;
     if (way.first < way.label / 2 - 1e-6 || end > way.sheet + 1e-6) {
       return bad(
         'stock/does-not-close',
@@ -79,7 +86,8 @@ export function checkSpots({ width, height, spots }: Stock): Result<true> {
         'Measure the margins and the pitch again.',
       );
     }
-    if (way.count > 1 && way.pitch < way.label - 1e-6) {
+    const interlocks = way.name === 'height' && spots.stagger > 0;
+    if (way.count > 1 && !interlocks && way.pitch < way.label - 1e-6) {
       return bad(
         'stock/overlap',
         `A pitch of ${formatLength(way.pitch, 'mm')} lays labels of ${formatLength(way.label, 'mm')} over each other.`,
@@ -89,42 +97,3 @@ export function checkSpots({ width, height, spots }: Stock): Result<true> {
   }
   return good(true);
 }
-
-/** The sheets that ship, described by geometry alone. */
-export const SHIPPED_STOCK: readonly Stock[] = [
-  {
-    id: 'a4',
-    name: 'A4 matt sticker paper',
-    width: 210,
-    height: 297,
-    margins: [5, 5, 5, 5],
-    color: '#ffffff',
-    spots: null,
-  },
-  {
-    id: 'letter',
-    name: 'US letter matt sticker paper',
-    width: 215.9,
-    height: 279.4,
-    margins: [6.4, 6.4, 6.4, 6.4],
-    color: '#ffffff',
-    spots: null,
-  },
-  {
-    id: 'a4-round-40-24',
-    name: 'A4 die-cut, 24 round labels of 40 mm',
-    width: 210,
-    height: 297,
-    margins: [5, 5, 5, 5],
-    color: '#ffffff',
-    spots: {
-      shape: { kind: 'circle', diameter: 40 },
-      columns: 4,
-      rows: 6,
-      left: 33,
-      top: 33.5,
-      pitchX: 48,
-      pitchY: 46,
-    },
-  },
-];

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
-import { SHIPPED_STOCK } from '../../../core/stock/index.ts';
 import { fitsOn, partsThatFit } from '../../../core/sheet/index.ts';
 import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
@@ -34,12 +33,12 @@ const flat = computed(() => {
   return size?.ok ? size.value : undefined;
 });
 const fact = computed(() => (store.job ? sizeFact(store.job, settings.unit) : ''));
-/** Larger than every sheet that ships: in how many parts it would fit. */
-const tooLarge = computed(() =>
-  flat.value && !SHIPPED_STOCK.some((stock) => flat.value && fitsOn(stock, flat.value))
-    ? { parts: measured.value && partsThatFit(measured.value, SHIPPED_STOCK) }
-    : undefined,
-);
+/** Larger than the job's sheet: in how many parts it would fit. */
+const tooLarge = computed(() => {
+  const stock = store.job?.stock;
+  if (!flat.value || !measured.value || !stock || fitsOn(stock, flat.value)) return undefined;
+  return { stock: stock.name, parts: partsThatFit(measured.value, [stock]) };
+});
 const around = computed(() =>
   flat.value && flat.value.parts > 1
     ? texts.size.parts(flat.value.parts, formatLength(flat.value.width, settings.unit))
@@ -119,7 +118,7 @@ function measure(key: string, value: number | string | null): void {
         ><p class="hint">{{ warning }}</p></CardPanel
       >
       <CardPanel v-if="tooLarge" :title="texts.size.lookAgain" tone="amber" data-too-large>
-        <p class="hint">{{ texts.size.tooLarge(fact) }}</p>
+        <p class="hint">{{ texts.size.tooLarge(fact, tooLarge.stock) }}</p>
         <button
           v-if="tooLarge.parts"
           class="link"

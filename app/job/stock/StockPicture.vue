@@ -26,8 +26,8 @@ const spots = computed(() => {
 
 <style scoped>
 svg {
-  width: 116px;
-  height: 150px;
+  width: 92px;
+  height: 118px;
   overflow: visible;
 }
 .sheet {

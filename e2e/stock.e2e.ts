@@ -1,0 +1,58 @@
+import { emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
+
+test('a bought sheet of 24 is found, chosen and filled in five actions', async ({ page }) => {
+  await emptyWorkshop(page);
+  await page.locator('.beginning', { hasText: 'Bought, die-cut' }).click(); // 1
+  await page.getByLabel('Find a sheet by size or number').fill('70 x 37'); // 2
+  await page.keyboard.press('Enter'); // 3
+  await expect(page.locator('[data-line="stock"]')).toContainText('24 labels of 70 x 37 mm');
+  await expect(page.locator('[data-line="size"]')).toContainText('70 mm × 37 mm');
+  await page.locator('.cards').getByRole('link', { name: 'Design the label' }).click(); // 4
+  await page.locator('[data-line="copies"]').click(); // 5
+  await expect(page.locator('[data-copy]')).toHaveCount(24);
+});
+
+test('what is typed finds the nearest sheet, with the difference in words', async ({ page }) => {
+  await openDesk(page, 'pot-lid-seals', 'stock');
+  const find = page.getByLabel('Find a sheet by size or number');
+  const first = page.locator('.offer').first();
+  await find.fill('2 x 4 in');
+  await expect(first).toContainText('US letter die-cut, 10 labels of 4 x 2 in');
+  await expect(first).toContainText('exactly');
+  await find.fill('round 41 mm');
+  await expect(first).toContainText('24 round labels of 40 mm');
+  await expect(first).toContainText('1 mm smaller');
+  await find.fill('24 on A4');
+  await expect(first).toContainText('24 on a sheet');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Plain sheets' })).toBeVisible();
+});
+
+test('a measured label is offered plain sheets with its number on each, and the nearest die-cuts', async ({
+  page,
+}) => {
+  await openDesk(page, 'pot-lid-seals', 'stock');
+  const plain = page.getByRole('radiogroup', { name: 'Plain sheets' });
+  await expect(plain.getByRole('radio', { name: /^A4/ })).toContainText('12 on a sheet');
+  await expect(plain.getByRole('radio', { name: /^A3/ })).toContainText('24 on a sheet');
+  const nearest = page.getByRole('radiogroup', { name: 'Die-cut, nearest to your label' });
+  await expect(nearest.getByRole('radio').first()).toContainText('round labels of 60 mm');
+  await expect(nearest.getByRole('radio').first()).toContainText('2 mm larger');
+  await nearest.getByRole('radio').first().click();
+  await expect(page.locator('[data-line="stock"]')).toContainText('60 mm');
+  await page.locator('[data-line="copies"]').click();
+  await expect(page.locator('[data-copy]')).toHaveCount(12);
+});
+
+test('a sheet that holds none says so and comes last', async ({ page }) => {
+  await openDesk(page, 'basil-pot-wrap', 'stock');
+  const plain = page.getByRole('radiogroup', { name: 'Plain sheets' }).getByRole('radio');
+  await expect(plain.last()).toContainText('Too small');
+  await expect(plain.first()).not.toContainText('Too small');
+  await page.getByLabel('Find a sheet by size or number').fill('a3');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-line="stock"]')).toContainText('A3');
+  await page.locator('[data-line="copies"]').click();
+  await enter(page, 'Wanted of Sweet Basil', '3');
+  await expect(page.locator('[data-copy]').first()).toBeVisible();
+});
