@@ -11,7 +11,7 @@ import {
 import { exportFiles, type Format, type MadeFile } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler } from './piece/index.ts';
-import { allFindings, type Finding } from './proof/index.ts';
+import { allFindings, fitTestPdf, type Finding, type FitTest } from './proof/index.ts';
 import type { RgbaImage } from './raster/index.ts';
 import { runJob, type Devices, type RunReport } from './run/index.ts';
 
@@ -27,6 +27,7 @@ export interface Calls {
   readArt(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<ReadArt>>;
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
+  fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   renderPage(args: RenderRequest, task: Task): Promise<RgbaImage>;
   run(
     args: { job: Job; seed: number; accept: readonly string[] },
@@ -57,6 +58,7 @@ export function createCalls(ground: CallGround): Calls {
       await task.breathe();
       return exportFiles(compiled, { platform, resources, formats, task });
     },
+    fitTest: (test) => fitTestPdf(platform, test),
     renderPage: (request) => renderPdf(platform, request),
     async run({ job, seed, accept }, task) {
       const { compiled, resources } = await ready(job);

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
 
@@ -120,4 +121,20 @@ test('the size of a thing follows the unit that the user reads', async ({ page }
   await field.fill('3 1/8');
   await field.press('Enter');
   await expect(page.locator('[data-line="size"]')).toContainText('2.771 in');
+});
+
+test('a fit test is saved, and the size that fits is taken over with a click', async ({ page }) => {
+  await openDesk(page, 'pot-lid-seals', 'size');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the fit test as PDF' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('pot-lid-seals-fit-test.pdf');
+  const text = execFileSync('pdftotext', [await file.path(), '-'], { encoding: 'utf8' });
+  expect(text).toContain('Fit test: Pot-lid seals');
+  await page.getByRole('button', { name: '−1 mm' }).click();
+  await expect(page.getByText('Taken over: Round, Ø 57 mm.')).toBeVisible();
+  await expect(page.locator('[data-line="size"]')).toContainText('Round, Ø 57 mm');
+  await page.locator('[data-line="size"]').focus();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-line="size"]')).toContainText('Round, Ø 58 mm');
 });

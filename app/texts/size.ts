@@ -22,6 +22,14 @@ export const size = {
   tooLarge: (size: string, stock: string): string =>
     `${size} is larger than ${stock}: no sheet holds it whole. Make it in parts, or choose a larger sheet.`,
   makeParts: (count: number): string => `Make it in ${count} parts`,
+  fitTest: 'Fit test',
+  fitTestHint: 'Bare outlines in three sizes on plain paper, to cut out and hold to the thing.',
+  stepsOf: 'Steps of',
+  steps: { '0.5': '0.5 mm', '1': '1 mm', '2': '2 mm' },
+  printTest: 'Save the fit test as PDF',
+  printAgain: 'Save it again',
+  whichFits: 'Which one fits?',
+  taken: (fact: string): string => `Taken over: ${fact}.`,
   things: {
     lid: 'Lid or tin',
     wrap: 'Straight wall',

@@ -1,3 +1,4 @@
+export { fitTestPdf, stepName, type FitTest } from './fit-test.ts';
 export { measureContrasts, wantedContrast, type ContrastOptions } from './contrast.ts';
 export {
   elementKey,

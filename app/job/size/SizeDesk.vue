@@ -13,6 +13,7 @@ import StockPicture from '../stock/StockPicture.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { sizeFact } from '../ticket/ticket-lines.ts';
 import AroundChoice from './AroundChoice.vue';
+import FitTestCard from './FitTestCard.vue';
 import FlatDrawing from './FlatDrawing.vue';
 import MeasureCard from './MeasureCard.vue';
 import { measuredAgain } from './measures.ts';
@@ -110,6 +111,7 @@ function measure(key: string, value: number | string | null): void {
           {{ texts.size.sheetDecides(store.job?.stock.name ?? '') }}
         </p>
       </CardPanel>
+      <FitTestCard v-if="measured" :thing="measured" />
       <CardPanel
         v-for="warning in flat?.warnings"
         :key="warning"

@@ -1,0 +1,209 @@
+import type { Platform } from '../base/index.ts';
+import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
+import { translation, type Path } from '../geometry/index.ts';
+import { writePdf } from '../output/index.ts';
+import { shapePath } from '../shape/index.ts';
+import { printable, type Stock } from '../stock/index.ts';
+import { largerThing, trySize, type FlatSize, type MeasuredThing } from '../things/index.ts';
+import { loadShipped, setWords, type Typeface } from '../type/index.ts';
+import { formatLength, MM_PER_PT, type Unit } from '../units/index.ts';
+
+/** What is tried: the label of a thing, smaller and larger by steps, on plain paper. */
+export interface FitTest {
+  readonly thing: MeasuredThing;
+  /** Differences in mm, the smallest first. */
+  readonly steps: readonly number[];
+  /** The sheet that it is printed on; what is die-cut of it does not count. */
+  readonly paper: Stock;
+  /** Put at the head of each page. */
+  readonly name: string;
+  readonly unit: Unit;
+}
+
+const FACE = 'figtree-regular';
+const INK = solid('#000000');
+const THIN = 0.2; // mm
+const ROOM = { head: 14, foot: 18, gap: 6 } as const;
+const RULER = 100; // mm
+
+interface Tried {
+  readonly flat: FlatSize;
+  readonly label: string;
+}
+
+/** A difference as it is written in an outline: `−1 mm`, `as measured`, `+0.5 mm`. */
+export function stepName(by: number, unit: Unit): string {
+  if (by === 0) return 'as measured';
+  return `${by < 0 ? '−' : '+'}${formatLength(Math.abs(by), unit)}`;
+}
+
+function wordsAt(
+  typeface: Typeface,
+  text: string,
+  at: { x: number; y: number },
+  size: number,
+): DrawingNode {
+  const set = setWords(
+    {
+      text,
+      typeface: FACE,
+      size,
+      tracking: 0,
+      leading: 1.2,
+      align: 'centre',
+      fit: 'shrink',
+      least: 4,
+      path: { kind: 'straight' },
+    },
+    { width: 120, height: 10 },
+    typeface,
+  );
+  return {
+    kind: 'group',
+    transform: translation(at.x, at.y),
+    children: [
+      {
+        kind: 'glyphs',
+        typeface: FACE,
+        size: set.size * MM_PER_PT,
+        glyphs: set.glyphs,
+        fill: INK,
+        text,
+      },
+    ],
+  };
+}
+
+const line = (path: Path): DrawingNode => ({
+  kind: 'path',
+  path,
+  stroke: { paint: INK, width: THIN },
+});
+
+/** A ruler of 100 mm, with what it is for. */
+function ruler(typeface: Typeface, left: number, y: number): DrawingNode[] {
+  const ticks: Path = Array.from({ length: RULER + 1 }, (_, mm) => {
+    const long = mm % 10 === 0 ? 4 : mm % 5 === 0 ? 3 : 1.8;
+    return [
+      ['M', left + mm, y],
+      ['L', left + mm, y - long],
+    ] as const;
+  }).flat();
+  const base: Path = [
+    ['M', left, y],
+    ['L', left + RULER, y],
+  ];
+  const says = 'Hold a ruler here: it has to be 100 mm long. If it is not, print again at 100 %.';
+  return [
+    line([...base, ...ticks]),
+    wordsAt(typeface, says, { x: left + RULER / 2, y: y + 4.5 }, 8),
+  ];
+}
+
+/** Outlines in rows from the top, as many to a page as it holds. */
+function pagesOf(
+  tried: readonly Tried[],
+  paper: Stock,
+): (readonly { tried: Tried; x: number; y: number }[])[] {
+  const room = printable(paper);
+  const [top, bottom] = [room.top + ROOM.head, room.bottom - ROOM.foot];
+  const pages: { tried: Tried; x: number; y: number }[][] = [[]];
+  let [x, y, row] = [room.left, top, 0];
+  for (const one of tried) {
+    const { width, height } = one.flat;
+    if (x > room.left && x + width > room.right) [x, y, row] = [room.left, y + row + ROOM.gap, 0];
+    if (y > top && y + height > bottom) {
+      pages.push([]);
+      [x, y, row] = [room.left, top, 0];
+    }
+    pages[pages.length - 1]?.push({ tried: one, x: x + width / 2, y: y + height / 2 });
+    x += width + ROOM.gap;
+    row = Math.max(row, height);
+  }
+  return pages;
+}
+
+/**
+ * Bare outlines of a label in several sizes, to be cut out and held to the thing, with folds, names and
+ * a check ruler of 100 mm on every page. A label larger than the paper is turned; what is still larger
+ * runs over its edge, as the Size desk has said by then.
+ */
+export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uint8Array> {
+  const { thing, steps, unit, name } = test;
+  const typeface = await loadShipped(platform, FACE);
+  const tried = steps.flatMap((by): Tried[] => {
+    const size = trySize(largerThing(thing, by));
+    return size.ok ? [{ flat: size.value, label: stepName(by, unit) }] : [];
+  });
+  const widest = Math.max(...tried.map(({ flat }) => flat.width));
+  const paper = turnedFor(test.paper, widest);
+  const room = printable(paper);
+  const pages = pagesOf(tried, paper).map((outlines): { drawing: Drawing } => {
+    const nodes = outlines.flatMap(({ tried: { flat, label }, x, y }): DrawingNode[] => {
+      const size = `${formatLength(flat.width, unit)} × ${formatLength(flat.height, unit)}`;
+      const folds: Path = flat.folds.flatMap((fold) =>
+        fold.map(({ x: fx, y: fy }, at) => [at === 0 ? 'M' : 'L', fx, fy] as const),
+      );
+      return [
+        {
+          kind: 'group',
+          transform: translation(x, y),
+          children: [
+            line(shapePath(flat.shape)),
+            ...(folds.length
+              ? [
+                  {
+                    kind: 'path' as const,
+                    path: folds,
+                    stroke: { paint: INK, width: THIN, dash: [2, 1] },
+                  },
+                ]
+              : []),
+            wordsAt(
+              typeface,
+              label,
+              { x: 0, y: flat.shape.kind === 'ring' ? -flat.height * 0.36 : -2 },
+              11,
+            ),
+            wordsAt(
+              typeface,
+              size,
+              { x: 0, y: flat.shape.kind === 'ring' ? -flat.height * 0.36 + 5 : 3 },
+              8,
+            ),
+          ],
+        },
+      ];
+    });
+    const head = wordsAt(
+      typeface,
+      `Fit test: ${name}`,
+      { x: paper.width / 2, y: room.top + 5 },
+      11,
+    );
+    return {
+      drawing: {
+        width: paper.width,
+        height: paper.height,
+        symbols: {},
+        nodes: [head, ...nodes, ...ruler(typeface, paper.width / 2 - RULER / 2, room.bottom - 10)],
+      },
+    };
+  });
+  const sources = { typeface: () => typeface, art: () => undefined, bytes: () => undefined };
+  return writePdf(platform, pages, sources, `Fit test: ${name}`);
+}
+
+/** The sheet, laid on its side when that is what the widest outline needs. */
+function turnedFor(paper: Stock, widest: number): Stock {
+  const room = printable(paper);
+  const fits = widest <= room.right - room.left;
+  if (fits || paper.height <= paper.width) return paper;
+  const [top, right, bottom, left] = paper.margins;
+  return {
+    ...paper,
+    width: paper.height,
+    height: paper.width,
+    margins: [left, top, right, bottom],
+  };
+}
