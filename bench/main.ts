@@ -1,10 +1,11 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- pdf` or `page` runs one part.
+// `npm run bench -- pdf`, `stock` or `page` runs one part.
 import { benchPdf } from './pdf.ts';
+import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
 import type { Row } from './row.ts';
 
-const BENCHES = { pdf: benchPdf, page: benchPage };
+const BENCHES = { pdf: benchPdf, stock: benchStock, page: benchPage };
 const asked = process.argv.slice(2);
 const rows: Row[] = [];
 for (const [name, bench] of Object.entries(BENCHES))

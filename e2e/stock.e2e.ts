@@ -56,3 +56,37 @@ test('a sheet that holds none says so and comes last', async ({ page }) => {
   await enter(page, 'Wanted of Sweet Basil', '3');
   await expect(page.locator('[data-copy]').first()).toBeVisible();
 });
+
+test('a sheet of one’s own is measured, drawn as it is typed, kept and found again', async ({
+  page,
+}) => {
+  await openDesk(page, 'peat-free-dots', 'stock');
+  await page.getByRole('button', { name: 'Measure your own sheet' }).click();
+  await page.getByLabel('Name of the sheet').fill('Market stall rounds');
+  await page.getByRole('radio', { name: 'Round' }).click();
+  await enter(page, 'Labels across', '4');
+  await enter(page, 'Labels down', '5');
+  await enter(page, 'Diameter of a label', '44');
+  await enter(page, 'Pitch across', '48');
+  await enter(page, 'Pitch down', '52');
+  await expect(page.locator('.large .spot')).toHaveCount(20);
+  await expect(page.getByLabel('Left margin', { exact: true })).toHaveAttribute(
+    'placeholder',
+    '11 mm',
+  );
+  await enter(page, 'Left margin', '30');
+  await expect(page.locator('.wrong')).toContainText("run 8 mm over the sheet's width");
+  await expect(page.getByRole('button', { name: 'Use this sheet' })).toBeDisabled();
+  await enter(page, 'Left margin', '');
+  await page.getByRole('button', { name: 'Use this sheet' }).click();
+  await expect(page.locator('[data-line="stock"]')).toContainText('Market stall rounds');
+  await expect(page.locator('[data-line="size"]')).toContainText('Ø 44 mm');
+  await page.waitForTimeout(1000);
+  await page.reload();
+  const mine = page.getByRole('radiogroup', { name: 'Your sheets' }).getByRole('radio');
+  await expect(mine).toContainText('Market stall rounds');
+  await expect(mine).toContainText('20 on a sheet');
+  await page.getByRole('button', { name: 'Forget this sheet' }).click();
+  await expect(page.getByRole('radiogroup', { name: 'Your sheets' })).toHaveCount(0);
+  await expect(page.locator('[data-line="stock"]')).toContainText('Market stall rounds');
+});

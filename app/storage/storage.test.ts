@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { contentHash } from '../../core/base/index.ts';
+import { firstStock } from '../../core/stock/index.ts';
 import { createJob, type Job } from '../../core/job/index.ts';
 
 // The real library on a database in memory.
@@ -19,6 +20,7 @@ Object.defineProperty(globalThis, 'navigator', {
 
 const { database, isFull } = await import('./database.ts');
 const store = await import('./jobs.ts');
+const { forgetOwnSheet, keepOwnSheet, ownSheets } = await import('./own-sheets.ts');
 const { sweep, backUp, restore, removeDemo } = await import('./workshop.ts');
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -134,6 +136,22 @@ test('a backup that is none is refused and nothing here changes', async () => {
   await store.keepJob(jobOf('a'), 1);
   await expect(restore(new Uint8Array([1, 2, 3]), 'notes.txt', 5)).rejects.toThrow('notes.txt');
   expect((await store.allJobs()).jobs).toHaveLength(1);
+});
+
+test('measured sheets are kept, replaced by name, forgotten, and travel with a backup', async () => {
+  const sheet = { ...firstStock(true), id: 'own-rounds', name: 'Rounds' };
+  await keepOwnSheet(sheet);
+  await keepOwnSheet({ ...sheet, id: 'own-tags', name: 'Tags' });
+  await keepOwnSheet({ ...sheet, name: 'Rounds again' });
+  expect((await ownSheets()).map(({ name }) => name)).toEqual(['Rounds again', 'Tags']);
+  const file = await backUp();
+  await empty();
+  expect(await ownSheets()).toEqual([]);
+  await restore(file, 'backup.zip', 1);
+  expect((await ownSheets()).map(({ id }) => id).sort()).toEqual(['own-rounds', 'own-tags']);
+  expect((await forgetOwnSheet('own-tags')).map(({ id }) => id)).toEqual(['own-rounds']);
+  await database.workshop.setItem('own-sheets', [{ broken: true }, sheet]);
+  expect(await ownSheets()).toHaveLength(1);
 });
 
 test('runs come the latest first', async () => {

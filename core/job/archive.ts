@@ -107,7 +107,8 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
       }
     }
   }
-  if (jobs.length === 0 && damaged.length === 0)
+  // A workshop without jobs still has its other documents; a single job's file has none of them.
+  if (jobs.length === 0 && damaged.length === 0 && !('runs' in documents))
     return bad(
       'backup/unread',
       `“${name}” is not a Little Peel backup.`,

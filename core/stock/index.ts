@@ -16,3 +16,11 @@ export {
   type Spots,
   type Stock,
 } from './stock.ts';
+export {
+  READING_TOLERANCE,
+  tryDirection,
+  tryTemplate,
+  type Direction,
+  type MeasuredTemplate,
+  type Readings,
+} from './template.ts';

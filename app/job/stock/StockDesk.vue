@@ -1,25 +1,59 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import type { Stock } from '../../../core/stock/index.ts';
-import { formatLength } from '../../../core/units/index.ts';
+import { fileStem } from '../../../core/output/index.ts';
+import { formatLength, formatNumber } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
+import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { forgetOwnSheet, keepOwnSheet, ownSheets } from '../../storage/index.ts';
+import OwnSheetCard from './OwnSheetCard.vue';
+import { useOwnSheet } from './own-sheet.ts';
 import { useStockOffers } from './stock-offers.ts';
 import StockPicture from './StockPicture.vue';
 
 const store = useJobStore();
 const settings = useSettings();
 const typed = ref('');
+const yours = shallowRef<readonly Stock[]>([]);
 const groups = useStockOffers({
+  yours,
   job: computed(() => store.job),
   typed,
   unit: computed(() => settings.unit),
 });
 const chosen = computed(() => store.job?.stock);
+const messages = useMessages();
+const measuring = ref(false);
+const sheet = useOwnSheet();
+const drawn = computed(() => (sheet.made.value.ok ? sheet.made.value.value : undefined));
+const wrong = computed(() => (sheet.made.value.ok ? undefined : sheet.made.value.problem));
+
+onMounted(() => {
+  ownSheets().then((found) => (yours.value = found), messages.sayError);
+});
+
+async function useOwn(): Promise<void> {
+  const made = drawn.value;
+  if (!made?.spots) return;
+  const count = made.spots.columns * made.spots.rows;
+  const named = sheet.draft.name.trim() || texts.stock.own.unnamed(count);
+  const stock = { ...made, id: `own-${fileStem(named)}`, name: named };
+  yours.value = await keepOwnSheet(stock).catch((error: unknown) => {
+    messages.sayError(error);
+    return yours.value;
+  });
+  choose(stock);
+  measuring.value = false;
+}
+
+async function forget(id: string): Promise<void> {
+  yours.value = await forgetOwnSheet(id);
+}
 
 function choose(stock: Stock): void {
   if (stock.id !== chosen.value?.id) store.act({ name: 'choose-stock', args: { stock } });
@@ -34,7 +68,12 @@ function chooseFirst(): void {
 <template>
   <BenchLayout :cards="texts.stock.chosenStock">
     <template #bench>
-      <div class="room">
+      <div v-if="measuring" class="measured">
+        <StockPicture v-if="drawn" class="large" :stock="drawn" />
+        <p v-if="wrong" class="wrong" role="alert">{{ wrong.what }} {{ wrong.remedy }}</p>
+        <p v-else class="quiet">{{ texts.stock.own.hint }}</p>
+      </div>
+      <div v-else class="room">
         <div class="find">
           <input
             v-model="typed"
@@ -45,6 +84,9 @@ function chooseFirst(): void {
             @keydown.enter="chooseFirst"
             @keydown.esc="typed = ''"
           />
+          <button class="link" type="button" @click="measuring = true">
+            {{ texts.stock.measure }}
+          </button>
         </div>
         <section v-for="group in groups" :key="group.title">
           <h2>{{ group.title }}</h2>
@@ -63,7 +105,7 @@ function chooseFirst(): void {
               <strong>{{ stock.name }}</strong>
               <span class="quiet">{{
                 difference ??
-                `${formatLength(stock.width, settings.unit)} × ${formatLength(stock.height, settings.unit)}`
+                `${formatNumber(stock.width, settings.unit)} × ${formatLength(stock.height, settings.unit)}`
               }}</span>
               <span class="display count">{{
                 perSheet === 0 ? texts.stock.tooSmall : texts.stock.perSheet(perSheet)
@@ -73,7 +115,16 @@ function chooseFirst(): void {
         </section>
       </div>
     </template>
-    <template #cards>
+    <template v-if="measuring" #cards>
+      <v-btn color="primary" height="40" :disabled="!drawn" @click="useOwn">{{
+        texts.stock.use
+      }}</v-btn>
+      <button class="link" type="button" @click="measuring = false">
+        {{ texts.stock.cancel }}
+      </button>
+      <OwnSheetCard :sheet="sheet" />
+    </template>
+    <template v-else #cards>
       <CardPanel v-if="chosen" :title="chosen.name" peeled>
         <FactRow :label="texts.stock.sheet"
           ><span
@@ -87,6 +138,14 @@ function chooseFirst(): void {
         <FactRow v-if="chosen.spots" :label="texts.stock.labels"
           ><span>{{ chosen.spots.columns }} × {{ chosen.spots.rows }}</span></FactRow
         >
+        <button
+          v-if="yours.some(({ id }) => id === chosen?.id)"
+          class="link"
+          type="button"
+          @click="forget(chosen.id)"
+        >
+          {{ texts.stock.forget }}
+        </button>
       </CardPanel>
       <v-btn color="primary" height="40" :to="{ name: 'artwork' }">{{
         texts.stock.toArtwork
@@ -109,6 +168,26 @@ function chooseFirst(): void {
   background: var(--card);
   font-size: 14px;
   box-shadow: var(--shadow);
+}
+.measured {
+  display: flex;
+  flex-direction: column;
+  gap: 18px;
+  align-items: center;
+  justify-content: center;
+  height: 100%;
+}
+.large {
+  width: auto;
+  height: 74%;
+}
+.wrong {
+  max-width: 420px;
+  margin: 0;
+  border-radius: var(--r-card);
+  padding: 10px 18px;
+  background: var(--card);
+  color: var(--brick-text);
 }
 h2 {
   margin: 0 0 10px;

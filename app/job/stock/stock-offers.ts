@@ -44,7 +44,10 @@ function perSheetOf(job: Job, stock: Stock): number {
  * The sheets for a job: what was typed for, or else plain sheets by how much they hold and the die-cut
  * layouts that come nearest to the label.
  */
-export function stockOffers(job: Job, typed: string, unit: Unit): OfferGroup[] {
+export function stockOffers(
+  job: Job,
+  { typed, unit, yours }: { typed: string; unit: Unit; yours: readonly Stock[] },
+): OfferGroup[] {
   const offer = (found: FoundStock): StockOffer => ({
     stock: found.stock,
     perSheet: perSheetOf(job, found.stock),
@@ -54,9 +57,14 @@ export function stockOffers(job: Job, typed: string, unit: Unit): OfferGroup[] {
   const own = job.thing.kind === 'label-sheet';
   const words = texts.stock;
   if (typed.trim() !== '') {
-    const found = searchStock(own ? DIE_CUTS : SHIPPED_STOCK, readStockQuery(typed, unit), SHOWN);
+    const found = searchStock(
+      [...yours, ...(own ? DIE_CUTS : SHIPPED_STOCK)],
+      readStockQuery(typed, unit),
+      SHOWN,
+    );
     return [{ title: words.found, offers: found.map(offer) }];
   }
+  const mine = yours.length ? [{ title: words.yours, offers: yours.map(bare) }] : [];
   if (own) {
     const chosen = DIE_CUTS.filter(({ id }) => id === job.stock.id);
     const others = DIE_CUTS.filter(({ id }) => id !== job.stock.id).slice(0, SHOWN - 1);
@@ -64,7 +72,7 @@ export function stockOffers(job: Job, typed: string, unit: Unit): OfferGroup[] {
       ...bare(stock),
       difference: undefined,
     }));
-    return [{ title: words.dieCuts, offers: plain }];
+    return [...mine, { title: words.dieCuts, offers: plain }];
   }
   const edge = job.pieces[0]?.edge;
   const size = edge ? shapeSize(edge) : { width: 0, height: 0 };
@@ -74,6 +82,7 @@ export function stockOffers(job: Job, typed: string, unit: Unit): OfferGroup[] {
   const nearest = searchStock(DIE_CUTS, { sides, count: undefined, shape, words: [] }, NEAREST);
   const plain = PLAIN_SHEETS.map(bare);
   return [
+    ...mine,
     {
       title: words.plain,
       offers: [...plain].sort((a, b) => Number(b.perSheet > 0) - Number(a.perSheet > 0)),
@@ -87,8 +96,15 @@ export function useStockOffers(of: {
   job: Ref<Job | undefined>;
   typed: Ref<string>;
   unit: Ref<Unit>;
+  yours: Ref<readonly Stock[]>;
 }) {
   return computed(() =>
-    of.job.value ? stockOffers(of.job.value, of.typed.value, of.unit.value) : [],
+    of.job.value
+      ? stockOffers(of.job.value, {
+          typed: of.typed.value,
+          unit: of.unit.value,
+          yours: of.yours.value,
+        })
+      : [],
   );
 }
