@@ -40,6 +40,8 @@ try {
   await shoot('size');
   await page.locator('[data-line="stock"]').click();
   await shoot('stock');
+  await page.getByRole('button', { name: 'Measure your own sheet' }).click();
+  await shoot('own-sheet');
   await page.locator('[data-line="artwork"]').click();
   await page.locator('[data-element="words-3"] .hit').click();
   await shoot('artwork');
@@ -61,6 +63,12 @@ try {
   await page.keyboard.press('Escape');
   await page.locator('[data-line="artwork"]').click();
   await shoot('artwork-dark');
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: 'Light' }).click();
+  await page.keyboard.press('Escape');
+  await page.goto(`${URL}/job/demo-basil-pot-wrap/size`);
+  await proofIsDone();
+  await shoot('size-pot');
 } finally {
   await browser.close();
   server.kill();
