@@ -138,7 +138,7 @@ test('the shape and the bleed of the edge change every variety, and undo brings 
 
 test('another stock takes the copies along and says how many it holds', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'stock');
-  const letter = page.getByRole('radio', { name: /US letter/ });
+  const letter = page.getByRole('radio', { name: /^US letter matt/ });
   await expect(letter).toContainText('12 on a sheet');
   await letter.click();
   await expect(page.locator('[data-line="stock"]')).toContainText('US letter');

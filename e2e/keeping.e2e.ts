@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './workshop.ts';
+import { expect, fromShelf, test } from './workshop.ts';
 
 const SEALS = '/job/demo-pot-lid-seals';
 
@@ -70,8 +70,7 @@ test('a backup restores everything into another browser', async ({ page, browser
 
 test('a reload in the middle of a drag loses nothing', async ({ page }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(5);
-  await page.goto(`${SEALS}/artwork`);
+  await fromShelf(page, 'pot-lid-seals', 'artwork');
   const words = page.locator('[data-element="words-3"]');
   await expect(words.locator('path').first()).toBeAttached();
   const box = await words.boundingBox();
@@ -88,8 +87,7 @@ test('a reload in the middle of a drag loses nothing', async ({ page }) => {
 
 test('a second tab reads, says so, and takes over', async ({ page, context }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(5);
-  await page.goto(`${SEALS}/artwork`);
+  await fromShelf(page, 'pot-lid-seals', 'artwork');
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
   const second = await context.newPage();
   await second.goto(`${SEALS}/artwork`);
@@ -109,8 +107,7 @@ test('when the storage is full it is said once, and nothing is lost on screen', 
   page,
 }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(5);
-  await page.goto(`${SEALS}/artwork`);
+  await fromShelf(page, 'pot-lid-seals', 'artwork');
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
   // The browser's own refusal, as it comes when the disk is full.
   await page.evaluate(() => {

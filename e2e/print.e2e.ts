@@ -36,7 +36,7 @@ function meanAt(pixels: Pixels, x: number, y: number, reach: number): [number, n
   return [sum[0] / count, sum[1] / count, sum[2] / count];
 }
 
-for (const job of ['pot-lid-seals', 'seed-packet-fronts', 'peat-free-dots']) {
+for (const job of ['pot-lid-seals', 'basil-pot-wrap']) {
   test(`${job}: what is on the bench is what another program makes of the PDF`, async ({
     page,
   }) => {

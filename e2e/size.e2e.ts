@@ -94,16 +94,14 @@ test('measurements that leave nothing are refused in a sentence and the thing st
   await expect(page.locator('[data-line="size"]')).toContainText('Ring, Ø 116 mm');
 });
 
-test('every beginning on the shelf opens a desk that can be measured and designed', async ({
+test('a beginning of each make is measured and designed: a wall, a tag, a ring', async ({
   page,
 }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(5);
-  const count = await page.locator('.beginning').count();
-  expect(count).toBe(12);
-  for (let at = 0; at < count - 1; at++) {
+  await expect(page.locator('.beginning')).toHaveCount(12);
+  for (const hint of ['A straight wall', 'Hangs or folds', 'A ring with a hole']) {
     await page.getByRole('link', { name: 'Shelf' }).click();
-    await page.locator('.beginning').nth(at).click();
+    await page.locator('.beginning', { hasText: hint }).click();
     await expect(page.locator('.thing .label').first()).toBeAttached();
     await page.locator('.cards').getByRole('link', { name: 'Design the label' }).click();
     await page.getByRole('button', { name: 'Ring' }).click();
@@ -137,4 +135,32 @@ test('a fit test is saved, and the size that fits is taken over with a click', a
   await page.locator('[data-line="size"]').focus();
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-line="size"]')).toContainText('Round, Ø 58 mm');
+});
+
+test('one design fits three lids, each measured on its own, and follows its base', async ({
+  page,
+}) => {
+  await openDesk(page, 'pot-lid-seals', 'size');
+  await page.getByRole('button', { name: 'Add a size' }).click();
+  await enter(page, 'Across the flat top', '51');
+  const sizes = page.getByRole('radiogroup', { name: 'Sizes of this design' }).getByRole('radio');
+  await expect(sizes).toHaveCount(2);
+  await expect(sizes.nth(0)).toContainText('Round, Ø 58 mm');
+  await expect(sizes.nth(1)).toContainText('Round, Ø 42 mm');
+  await page.getByRole('button', { name: 'Add a size' }).click();
+  await enter(page, 'Across the flat top', '84');
+  await expect(sizes.nth(2)).toContainText('Round, Ø 75 mm');
+  await page.locator('[data-line="artwork"]').click();
+  await page.locator('[data-element="words-3"] .hit').click();
+  await page.getByLabel('The words', { exact: true }).fill('Ochre');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.locator('.cards').getByText('Sea Holly, 2', { exact: true }).click();
+  await expect(page.locator('[data-element="words-3"] [aria-label="Ochre"]')).toBeAttached();
+  await page.locator('[data-line="copies"]').click();
+  await expect(page.getByLabel('Wanted of Sea Holly, 2')).toHaveValue('12');
+  await page.locator('[data-line="size"]').click();
+  await sizes.nth(2).click();
+  await page.getByRole('button', { name: 'Remove this size' }).click();
+  await expect(sizes).toHaveCount(2);
 });

@@ -29,12 +29,20 @@ export async function emptyWorkshop(page: Page): Promise<void> {
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
 }
 
-/** A desk of a sample job, its first element or copy drawn. */
+/** A desk of a sample job, from the shelf. */
 export async function openDesk(page: Page, job: string, desk: string): Promise<void> {
   await page.goto('/');
+  await fromShelf(page, job, desk);
+}
+
+/** The same with the shelf already open. */
+export async function fromShelf(page: Page, job: string, desk: string): Promise<void> {
   await expect(page.locator('article')).toHaveCount(5);
-  await page.goto(`/job/demo-${job}/${desk}`);
+  await page.locator(`article a[href="/job/demo-${job}"]`).first().click();
   await expect(page.locator('.ticket')).toBeVisible();
+  if (desk === 'artwork') return;
+  await page.locator(`.ticket a[href="/job/demo-${job}/${desk}"]`).first().click();
+  await expect(page).toHaveURL(new RegExp(`/${desk}$`));
 }
 
 /** Presses on the middle of something and moves; lets go unless it is to be held. */

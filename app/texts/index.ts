@@ -123,6 +123,7 @@ export const texts = {
       own: 'Own size',
     },
     bent: (width: string, height: string): string => `Bent, ${width} × ${height}`,
+    moreSizes: (count: number): string => ` · ${count} more`,
     ring: (size: string): string => `Ring, Ø ${size}`,
     labelSheet: 'A bought label sheet',
     round: (size: string): string => `Round, Ø ${size}`,

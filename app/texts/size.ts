@@ -22,6 +22,10 @@ export const size = {
   tooLarge: (size: string, stock: string): string =>
     `${size} is larger than ${stock}: no sheet holds it whole. Make it in parts, or choose a larger sheet.`,
   makeParts: (count: number): string => `Make it in ${count} parts`,
+  sizes: 'Sizes of this design',
+  sizesHint: 'One design can fit several things: three lids, two pots.',
+  addSize: 'Add a size',
+  removeSize: 'Remove this size',
   fitTest: 'Fit test',
   fitTestHint: 'Bare outlines in three sizes on plain paper, to cut out and hold to the thing.',
   stepsOf: 'Steps of',

@@ -1,21 +1,13 @@
 import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
-import {
-  elementSchema,
-  elementSize,
-  elementTitle,
-  pieceSchema,
-  pieceSize,
-  resizedElement,
-  type Piece,
-  type PieceElement,
-} from '../piece/index.ts';
+import { elementTitle, pieceSchema, type Piece, type PieceElement } from '../piece/index.ts';
 import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
-import { shapeSize } from '../shape/index.ts';
 import { checkSpots, stockSchema, type Stock } from '../stock/index.ts';
-import { trySize, type Thing } from '../things/index.ts';
+import { trySize, type MeasuredThing, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
+import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
+import { changedElement, followBase, withEdge, type ElementChanges } from './variants.ts';
 
 /** A change of a job: pure, and what it says behind “Undo”. */
 export interface Command<A> {
@@ -24,18 +16,6 @@ export interface Command<A> {
   run(job: Job, args: A): Job | Problem;
 }
 
-/** The changes of one element; its id and kind stay. */
-export type ElementChanges = Partial<Record<string, unknown>>;
-
-const gone = (what: string): Problem =>
-  problem('job/gone', `The ${what} is no longer in this job.`, 'Choose another one.');
-const refused = (what: string, why: string | undefined): Problem =>
-  problem(
-    'job/refused',
-    `${what} cannot be: ${why ?? 'not allowed'}.`,
-    'Give a value within its limits.',
-  );
-
 function withPiece(job: Job, id: string, change: (piece: Piece) => Piece | Problem): Job | Problem {
   const piece = job.pieces.find((one) => one.id === id);
   if (!piece) return gone('piece');
@@ -43,35 +23,6 @@ function withPiece(job: Job, id: string, change: (piece: Piece) => Piece | Probl
   if (isProblem(changed)) return changed;
   if (changed === piece) return job;
   return { ...job, pieces: job.pieces.map((one) => (one === piece ? changed : one)) };
-}
-
-function withEdge(piece: Piece, edge: Piece['edge']): Piece {
-  const [before, after] = [pieceSize(piece), shapeSize(edge)];
-  const scale = Math.min(after.width / before.width, after.height / before.height);
-  const elements =
-    Math.abs(scale - 1) < 1e-9
-      ? piece.elements
-      : piece.elements.map((element) => scaled(element, scale));
-  return { ...piece, edge, elements };
-}
-
-function scaled(element: PieceElement, scale: number): PieceElement {
-  const { width, height } = elementSize(element);
-  const resized = resizedElement(element, width * scale, height * scale);
-  const sized = resized.kind === 'words' ? { ...resized, size: resized.size * scale } : resized;
-  return { ...sized, x: element.x * scale, y: element.y * scale };
-}
-
-function changedElement(element: PieceElement, changes: ElementChanges): PieceElement | Problem {
-  const read = elementSchema.safeParse({
-    ...element,
-    ...changes,
-    id: element.id,
-    kind: element.kind,
-  });
-  if (read.success) return read.data;
-  const [issue] = read.error.issues;
-  return refused(`“${issue?.path.join(' ') ?? 'the value'}”`, issue?.message.toLowerCase());
 }
 
 const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
@@ -83,6 +34,40 @@ const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
   const title = elementTitle(first, (id: string): Art | undefined => job.art[id]);
   return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
 };
+
+/** A size on which elements were changed: what it has of its own is kept beside its base. */
+function overridden(
+  piece: Piece,
+  variant: NonNullable<Piece['variant']>,
+  changes: Readonly<Record<string, ElementChanges>>,
+): Piece | Problem {
+  const overrides = { ...variant.overrides };
+  for (const element of piece.elements) {
+    const own = changes[element.id];
+    if (!own) continue;
+    const made = changedElement(element, own);
+    if (isProblem(made)) return made;
+    overrides[element.id] = { ...overrides[element.id], ...own };
+  }
+  return { ...piece, variant: { ...variant, overrides } };
+}
+
+/** A piece that elements can be added to and taken from: not one that only follows another. */
+function withOwnPiece(
+  job: Job,
+  id: string,
+  change: (piece: Piece) => Piece | Problem,
+): Job | Problem {
+  return withPiece(job, id, (piece) => {
+    if (!piece.variant) return change(piece);
+    const base = job.pieces.find((one) => one.id === piece.variant?.base);
+    return problem(
+      'job/follows',
+      `“${piece.name}” is a size of “${base?.name ?? ''}” and has its elements.`,
+      `Add, delete or reorder them there: every size follows.`,
+    );
+  });
+}
 
 interface Of {
   readonly piece: string;
@@ -108,9 +93,46 @@ export const COMMANDS = {
         if (!size.ok) return size.problem;
       }
       const edge = edgeFor(thing, job.stock);
-      return { ...job, thing, pieces: job.pieces.map((piece) => withEdge(piece, edge)) };
+      const pieces = job.pieces.map((piece) => (piece.variant ? piece : withEdge(piece, edge)));
+      return { ...job, thing, pieces };
     },
   } satisfies Command<{ thing: Thing }>,
+
+  /** Another size of a piece, for a thing of its own; it begins with the job's. */
+  'add-size': {
+    label: () => 'add a size',
+    run: (job, { piece }) => {
+      const base = job.pieces.find(({ id }) => id === piece);
+      if (!base || base.variant) return gone('piece');
+      if (job.thing.kind === 'label-sheet')
+        return refused('Another size', 'the bought sheet decides the size');
+      const id = freeId(
+        'piece',
+        job.pieces.map((one) => one.id),
+      );
+      const number = job.pieces.filter(({ variant }) => variant?.base === piece).length + 2;
+      const name = `${base.name}, ${number}`.slice(0, 120);
+      const variant = { base: piece, thing: job.thing, overrides: {} };
+      const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[piece] ?? 0 };
+      return {
+        ...job,
+        pieces: [...job.pieces, { ...base, id, name, variant }],
+        plan: { ...job.plan, wanted },
+      };
+    },
+  } satisfies Command<Of>,
+
+  /** New measurements of one size alone. */
+  'measure-size': {
+    label: () => 'measure a size again',
+    run: (job, { piece, thing }) => {
+      const size = trySize(thing);
+      if (!size.ok) return size.problem;
+      return withPiece(job, piece, (found) =>
+        found.variant ? { ...found, variant: { ...found.variant, thing } } : gone('size'),
+      );
+    },
+  } satisfies Command<Of & { thing: MeasuredThing }>,
 
   'choose-stock': {
     label: ({ stock }) => `choose ${stock.name}`,
@@ -172,14 +194,17 @@ export const COMMANDS = {
   'delete-piece': {
     label: () => 'delete variety',
     run: (job, { piece }) => {
-      if (job.pieces.length < 2)
+      // The sizes of a piece go with it.
+      const stays = (one: Piece): boolean => one.id !== piece && one.variant?.base !== piece;
+      const left = job.pieces.filter(stays);
+      if (!left.some(({ variant }) => !variant))
         return refused('Deleting the only piece', 'a job has at least one');
       const wanted = Object.fromEntries(
-        Object.entries(job.plan.wanted).filter(([id]) => id !== piece),
+        Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),
       );
       return {
         ...job,
-        pieces: job.pieces.filter(({ id }) => id !== piece),
+        pieces: left,
         plan: { ...job.plan, wanted },
       };
     },
@@ -188,7 +213,7 @@ export const COMMANDS = {
   'add-element': {
     label: ({ element }) => `add ${element.kind}`,
     run: (job, { piece, element, art, at }) => {
-      const added = withPiece(job, piece, (found) => {
+      const added = withOwnPiece(job, piece, (found) => {
         const id = freeId(
           element.kind,
           found.elements.map((one) => one.id),
@@ -213,6 +238,7 @@ export const COMMANDS = {
     run: (job, { piece, changes, art }) => {
       const changed = withPiece(job, piece, (found) => {
         let failure: Problem | undefined;
+        if (found.variant) return overridden(found, found.variant, changes);
         const elements = found.elements.map((element) => {
           const own = changes[element.id];
           if (!own) return element;
@@ -231,7 +257,7 @@ export const COMMANDS = {
   'delete-elements': {
     label: ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
     run: (job, { piece, elements }) =>
-      withPiece(job, piece, (found) => ({
+      withOwnPiece(job, piece, (found) => ({
         ...found,
         elements: found.elements.filter(({ id, locked }) => locked || !elements.includes(id)),
       })),
@@ -240,7 +266,7 @@ export const COMMANDS = {
   'duplicate-element': {
     label: ({ piece, element }, job) => `duplicate ${titleOf(job, piece, [element])}`,
     run: (job, { piece, element }) =>
-      withPiece(job, piece, (found) => {
+      withOwnPiece(job, piece, (found) => {
         const at = found.elements.findIndex(({ id }) => id === element);
         const source = found.elements[at];
         if (!source) return gone('element');
@@ -260,7 +286,7 @@ export const COMMANDS = {
   'reorder-element': {
     label: ({ piece, element }, job) => `reorder ${titleOf(job, piece, [element])}`,
     run: (job, { piece, element, to }) =>
-      withPiece(job, piece, (found) => {
+      withOwnPiece(job, piece, (found) => {
         const source = found.elements.find(({ id }) => id === element);
         if (!source) return gone('element');
         const others = found.elements.filter((one) => one !== source);
@@ -325,5 +351,7 @@ export type CommandCall = {
 export function runCommand(job: Job, call: CommandCall): { job: Job; label: string } | Problem {
   const command = COMMANDS[call.name] as unknown as Command<unknown>;
   const changed = command.run(job, call.args);
-  return isProblem(changed) ? changed : { job: changed, label: command.label(call.args, job) };
+  return isProblem(changed)
+    ? changed
+    : { job: followBase(changed), label: command.label(call.args, job) };
 }

@@ -14,7 +14,6 @@ export {
   type CommandArgs,
   type CommandCall,
   type CommandName,
-  type ElementChanges,
 } from './commands.ts';
 export { compileJob, compilePieces, type CompiledJob } from './compile.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
@@ -28,3 +27,4 @@ export {
   type JobResources,
 } from './resources.ts';
 export { jobSchema, VERSION, type Job } from './schema.ts';
+export { sizesOf, type ElementChanges } from './variants.ts';

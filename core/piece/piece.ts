@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { edgeShapeSchema, shapeSize } from '../shape/index.ts';
+import { thingSchema } from '../things/index.ts';
 import { elementSchema } from './elements/index.ts';
 
 /** One label, sticker or tag: an edge with print inside. Elements print from first to last. */
@@ -17,6 +18,17 @@ export const pieceSchema = z.object({
     .regex(/^#[0-9a-f]{6}$/i)
     .nullable(),
   elements: z.array(elementSchema).max(500),
+  /** Another size of a piece: it follows its base but for what was changed on it alone. */
+  variant: z
+    .object({
+      /** The piece that it is a size of. */
+      base: z.string(),
+      /** What it is measured for. */
+      thing: thingSchema,
+      /** What was changed on this size alone, by element and field. */
+      overrides: z.record(z.string(), z.record(z.string(), z.unknown())),
+    })
+    .optional(),
 });
 export type Piece = z.infer<typeof pieceSchema>;
 

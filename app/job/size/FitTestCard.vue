@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import { stepName } from '../../../core/proof/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
@@ -14,10 +14,14 @@ import FactRow from '../../ui/FactRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { sizeFact } from '../ticket/ticket-lines.ts';
 
 /** Bare outlines on plain paper, to be held to the thing; the one that fits is taken over. */
-const props = defineProps<{ thing: MeasuredThing }>();
+const props = defineProps<{
+  thing: MeasuredThing;
+  /** The size as it is told, once it is taken over. */
+  fact: string;
+  takeOver: (thing: MeasuredThing) => boolean;
+}>();
 const store = useJobStore();
 const settings = useSettings();
 const messages = useMessages();
@@ -44,14 +48,11 @@ async function print(): Promise<void> {
   }
 }
 
-function take(by: number): void {
-  if (
-    by !== 0 &&
-    !store.act({ name: 'measure-thing', args: { thing: largerThing(props.thing, by) } })
-  )
-    return;
+async function take(by: number): Promise<void> {
+  if (by !== 0 && !props.takeOver(largerThing(props.thing, by))) return;
   printed.value = false;
-  if (store.job) messages.say(texts.size.taken(sizeFact(store.job, settings.unit)));
+  await nextTick();
+  messages.say(texts.size.taken(props.fact));
 }
 </script>
 

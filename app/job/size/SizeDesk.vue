@@ -17,23 +17,31 @@ import FitTestCard from './FitTestCard.vue';
 import FlatDrawing from './FlatDrawing.vue';
 import MeasureCard from './MeasureCard.vue';
 import { measuredAgain } from './measures.ts';
+import SizesCard from './SizesCard.vue';
 import ThingDrawing from './ThingDrawing.vue';
 
 const store = useJobStore();
 const settings = useSettings();
 const seen = ref<'front' | 'back'>('front');
-const thing = computed(() => store.job?.thing);
+const chosen = ref('');
+/** The piece whose size is measured: the first, or another size of it. */
+const piece = computed(
+  () => store.job?.pieces.find(({ id }) => id === chosen.value) ?? store.job?.pieces[0],
+);
+const thing = computed(() => piece.value?.variant?.thing ?? store.job?.thing);
 const measured = computed(() =>
   thing.value && thing.value.kind !== 'label-sheet' ? thing.value : undefined,
 );
 const box = computed(() => (measured.value?.kind === 'band' ? measured.value : undefined));
 const round = computed(() => measured.value?.kind === 'wrap' || measured.value?.kind === 'taper');
-const edge = computed(() => store.job?.pieces[0]?.edge);
+const edge = computed(() => piece.value?.edge);
 const flat = computed(() => {
   const size = measured.value && trySize(measured.value);
   return size?.ok ? size.value : undefined;
 });
-const fact = computed(() => (store.job ? sizeFact(store.job, settings.unit) : ''));
+const fact = computed(() =>
+  piece.value ? sizeFact({ pieces: [piece.value] }, settings.unit) : '',
+);
 /** Larger than the job's sheet: in how many parts it would fit. */
 const tooLarge = computed(() => {
   const stock = store.job?.stock;
@@ -62,7 +70,13 @@ function measure(key: string, value: number | string | null): void {
   if (!measured.value) return;
   const again =
     value === null ? { ...measured.value, [key]: null } : measuredAgain(measured.value, key, value);
-  store.act({ name: 'measure-thing', args: { thing: again as MeasuredThing } });
+  remeasure(again as MeasuredThing);
+}
+
+function remeasure(again: MeasuredThing): boolean {
+  return piece.value?.variant
+    ? store.act({ name: 'measure-size', args: { piece: piece.value.id, thing: again } })
+    : store.act({ name: 'measure-thing', args: { thing: again } });
 }
 </script>
 
@@ -111,7 +125,12 @@ function measure(key: string, value: number | string | null): void {
           {{ texts.size.sheetDecides(store.job?.stock.name ?? '') }}
         </p>
       </CardPanel>
-      <FitTestCard v-if="measured" :thing="measured" />
+      <SizesCard
+        v-if="measured && piece"
+        :model-value="piece.id"
+        @update:model-value="chosen = $event"
+      />
+      <FitTestCard v-if="measured" :thing="measured" :fact="fact" :take-over="remeasure" />
       <CardPanel
         v-for="warning in flat?.warnings"
         :key="warning"

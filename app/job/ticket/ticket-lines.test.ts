@@ -1,6 +1,8 @@
 import { createJob, type Job } from '../../../core/job/index.ts';
 import { arrange } from '../../../core/sheet/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
+import { runAll } from '../../../core/testing/example-job.ts';
+import { usualThing, type MeasuredThing } from '../../../core/things/index.ts';
 import { ticketLines } from './ticket-lines.ts';
 
 const job = createJob('lid', { id: 'j', today: '2026-04-18' });
@@ -32,6 +34,21 @@ test('each line says its computed fact in the user’s unit', () => {
   expect(lines(job).size?.fact).toBe('Round, Ø 58 mm');
   expect(lines(job, [], { unit: 'in' }).size?.fact).toBe('Round, Ø 2.283 in');
   expect(lines(job).copies?.fact).toBe('12 wanted · 1 sheet');
+  const more = runAll(job, { name: 'add-size', args: { piece: 'piece-1' } });
+  expect(lines(more).size?.fact).toBe('Round, Ø 58 mm · 1 more');
+});
+
+test.each<[MeasuredThing, string, string]>([
+  [usualThing('wrap'), 'Wall, Ø 72 × 80 mm', '236.2 mm × 76 mm'],
+  [usualThing('taper'), 'Wall, 90 to 65 × 80 mm', 'Bent, 284 mm × 107.6 mm'],
+  [usualThing('band'), 'Box, 90 × 30 × 60 mm', '252 mm × 30 mm'],
+  [usualThing('tag'), 'Tag, 50 × 90 mm', '50 mm × 90 mm'],
+  [usualThing('disc'), 'Disc, Ø 116 mm', 'Ring, Ø 116 mm'],
+  [usualThing('envelope'), 'Envelope label, 99 × 38 mm', '99 mm × 38 mm'],
+  [usualThing('picture'), 'Picture, 60 mm', '60 mm × 60 mm'],
+])('a thing is told by what was measured of it', (thing, fact, size) => {
+  const told = lines(runAll(job, { name: 'measure-thing', args: { thing } }));
+  expect([told.thing?.fact, told.size?.fact]).toEqual([fact, size]);
 });
 
 test('an empty artwork is open, a finding shows at the line it belongs to', () => {

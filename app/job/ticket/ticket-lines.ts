@@ -1,4 +1,4 @@
-import type { Job } from '../../../core/job/index.ts';
+import { sizesOf, type Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
 import type { Layout } from '../../../core/sheet/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
@@ -55,7 +55,7 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
   const wrongSpot = findings.some(({ code }) => code === 'spot-shape-differs');
   return [
     line('thing', 'size', thingFact(job, unit), 'done'),
-    line('size', 'size', sizeFact(job, unit), 'done'),
+    line('size', 'size', sizeFact(job, unit) + moreSizes(job), 'done'),
     line('stock', 'stock', job.stock.name, wrongSpot ? 'look' : 'done'),
     line(
       'artwork',
@@ -117,6 +117,12 @@ function thingFact({ thing }: Job, unit: Unit): string {
     default:
       return words.sided(words.names[thing.kind], number(thing.width), say(thing.height));
   }
+}
+
+/** How many other sizes the first piece has. */
+function moreSizes(job: Job): string {
+  const count = job.pieces[0] ? sizesOf(job, job.pieces[0].id).length : 0;
+  return count === 0 ? '' : texts.ticket.moreSizes(count);
 }
 
 /** The finished size of a job's label as it is told. */

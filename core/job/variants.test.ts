@@ -1,0 +1,154 @@
+import { isProblem } from '../base/index.ts';
+import { shapeSize } from '../shape/index.ts';
+import { usualThing } from '../things/index.ts';
+import { exampleWords, runAll } from '../testing/example-job.ts';
+import { arrange } from '../sheet/index.ts';
+import {
+  createJob,
+  parsePeel,
+  redo,
+  runCommand,
+  sizesOf,
+  startHistory,
+  afterStep,
+  undo,
+  writePeel,
+  type Job,
+} from './index.ts';
+
+const BASE = 'piece-1';
+const lid = (size: number) => usualThing('lid', { size, clearance: 0 });
+
+/** One design for lids of 62, 46 and 75 mm. */
+const threeLids = (): Job =>
+  runAll(
+    createJob('lid', { id: 'caddies', today: '2026-04-18' }),
+    { name: 'measure-thing', args: { thing: lid(62) } },
+    {
+      name: 'add-element',
+      args: { piece: BASE, element: exampleWords({ y: 10, size: 14, width: 40 }) },
+    },
+    { name: 'add-size', args: { piece: BASE } },
+    { name: 'add-size', args: { piece: BASE } },
+    { name: 'measure-size', args: { piece: 'piece-2', thing: lid(46) } },
+    { name: 'measure-size', args: { piece: 'piece-3', thing: lid(75) } },
+  );
+const piece = (job: Job, id: string) => {
+  const found = job.pieces.find((one) => one.id === id);
+  if (!found) throw new Error(`no ${id}`);
+  return found;
+};
+const words = (job: Job, id: string) => {
+  const [element] = piece(job, id).elements;
+  if (element?.kind !== 'words') throw new Error('no words');
+  return element;
+};
+
+test('each size has its own measurements, and the design is fitted to it', () => {
+  const job = threeLids();
+  expect(job.pieces.map(({ edge }) => shapeSize(edge).width)).toEqual([62, 46, 75]);
+  expect(sizesOf(job, BASE).map(({ name }) => name)).toEqual(['Label, 2', 'Label, 3']);
+  expect(words(job, 'piece-2').y).toBeCloseTo((10 * 46) / 62, 9);
+  expect(words(job, 'piece-2').size).toBeCloseTo((14 * 46) / 62, 9);
+  expect(words(job, 'piece-3').width).toBeCloseTo((40 * 75) / 62, 9);
+});
+
+test('what is changed on the base is changed on every size', () => {
+  const job = runAll(
+    threeLids(),
+    {
+      name: 'change-elements',
+      args: { piece: BASE, changes: { 'words-1': { text: 'Ochre', color: '#b8862b' } } },
+    },
+    { name: 'change-piece', args: { piece: BASE, changes: { ground: '#f4e9d4', bleed: 3 } } },
+  );
+  for (const id of [BASE, 'piece-2', 'piece-3']) {
+    expect(words(job, id)).toMatchObject({ text: 'Ochre', color: '#b8862b' });
+    expect(piece(job, id)).toMatchObject({ ground: '#f4e9d4', bleed: 3 });
+  }
+});
+
+test('what is changed on one size stays there, and the rest of it still follows', () => {
+  const moved = runAll(
+    threeLids(),
+    { name: 'change-elements', args: { piece: 'piece-2', changes: { 'words-1': { y: 3 } } } },
+    {
+      name: 'change-elements',
+      args: { piece: BASE, changes: { 'words-1': { text: 'Ochre', y: 12 } } },
+    },
+  );
+  expect(words(moved, 'piece-2')).toMatchObject({ text: 'Ochre', y: 3 });
+  expect(words(moved, BASE).y).toBe(12);
+  expect(words(moved, 'piece-3').y).toBeCloseTo((12 * 75) / 62, 9);
+  expect(piece(moved, 'piece-2').variant?.overrides).toEqual({ 'words-1': { y: 3 } });
+});
+
+test('measuring the base again leaves the other sizes as they were measured', () => {
+  const job = runAll(threeLids(), { name: 'measure-thing', args: { thing: lid(60) } });
+  expect(job.pieces.map(({ edge }) => shapeSize(edge).width)).toEqual([60, 46, 75]);
+  expect(words(job, 'piece-2').y).toBeCloseTo((10 * 46) / 62, 6);
+});
+
+test('elements are added and deleted on the base only, and that is said', () => {
+  for (const call of [
+    { name: 'add-element', args: { piece: 'piece-2', element: exampleWords() } },
+    { name: 'delete-elements', args: { piece: 'piece-2', elements: ['words-1'] } },
+    { name: 'duplicate-element', args: { piece: 'piece-2', element: 'words-1' } },
+  ] as const) {
+    const refused = runCommand(threeLids(), call);
+    expect(isProblem(refused) && refused.what).toBe(
+      '“Label, 2” is a size of “Label” and has its elements.',
+    );
+  }
+  const bad = runCommand(threeLids(), {
+    name: 'measure-size',
+    args: { piece: 'piece-2', thing: usualThing('lid', { size: 5, clearance: 4 }) },
+  });
+  expect(isProblem(bad)).toBe(true);
+});
+
+test('a piece takes its sizes with it, and the last piece stays', () => {
+  const only = runCommand(threeLids(), { name: 'delete-piece', args: { piece: BASE } });
+  expect(isProblem(only) && only.what).toContain('a job has at least one');
+  const two = runAll(threeLids(), { name: 'copy-piece', args: { piece: BASE, name: 'Blue' } });
+  const left = runAll(two, { name: 'delete-piece', args: { piece: BASE } });
+  expect(left.pieces.map(({ name }) => name)).toEqual(['Blue']);
+  const fewer = runAll(threeLids(), { name: 'delete-piece', args: { piece: 'piece-3' } });
+  expect(fewer.pieces).toHaveLength(2);
+});
+
+test('undo and redo bring every size along, and it survives a file', () => {
+  const before = threeLids();
+  const done = runCommand(before, {
+    name: 'change-elements',
+    args: { piece: BASE, changes: { 'words-1': { text: 'Ochre' } } },
+  });
+  if (isProblem(done)) throw new Error(done.what);
+  const history = afterStep(startHistory(before), done.job, done.label);
+  expect(words(undo(history).now, 'piece-3').text).toBe('Sea Holly');
+  expect(words(redo(undo(history)).now, 'piece-3').text).toBe('Ochre');
+  const again = runAll(undo(history).now, { name: 'rename-job', args: { name: 'Caddies' } });
+  expect(words(again, 'piece-2').text).toBe('Sea Holly');
+  const read = parsePeel(writePeel({ job: done.job, art: new Map() }), 'caddies.peel');
+  expect(read.ok && read.value.job).toEqual(done.job);
+});
+
+test('all sizes find their places on sheets', () => {
+  const job = runAll(
+    threeLids(),
+    ...[BASE, 'piece-2', 'piece-3'].map((id) => ({
+      name: 'want' as const,
+      args: { piece: id, count: 4 },
+    })),
+  );
+  const placed = arrange(job).sheets.flatMap(({ placements }) =>
+    placements.map(({ piece: id }) => id),
+  );
+  for (const id of [BASE, 'piece-2', 'piece-3'])
+    expect(placed.filter((one) => one === id)).toHaveLength(4);
+});
+
+test('a bought sheet has one size', () => {
+  const job = createJob('label-sheet', { id: 'x', today: '2026-04-18' });
+  expect(isProblem(runCommand(job, { name: 'add-size', args: { piece: BASE } }))).toBe(true);
+});

@@ -1,0 +1,89 @@
+import { isProblem, type Problem } from '../base/index.ts';
+import {
+  elementSchema,
+  elementSize,
+  pieceSize,
+  resizedElement,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
+import { shapeSize } from '../shape/index.ts';
+import { edgeFor } from './create.ts';
+import { refused } from './refusals.ts';
+import type { Job } from './schema.ts';
+
+/** The changes of one element; its id and kind stay. */
+export type ElementChanges = Partial<Record<string, unknown>>;
+
+/** A piece with another edge; its artwork is scaled with it. */
+export function withEdge(piece: Piece, edge: Piece['edge']): Piece {
+  const [before, after] = [pieceSize(piece), shapeSize(edge)];
+  const scale = Math.min(after.width / before.width, after.height / before.height);
+  const elements =
+    Math.abs(scale - 1) < 1e-9
+      ? piece.elements
+      : piece.elements.map((element) => scaled(element, scale));
+  return { ...piece, edge, elements };
+}
+
+function scaled(element: PieceElement, scale: number): PieceElement {
+  const { width, height } = elementSize(element);
+  const resized = resizedElement(element, width * scale, height * scale);
+  const sized = resized.kind === 'words' ? { ...resized, size: resized.size * scale } : resized;
+  return { ...sized, x: element.x * scale, y: element.y * scale };
+}
+
+/** An element with changes, or why it cannot have them. */
+export function changedElement(
+  element: PieceElement,
+  changes: ElementChanges,
+): PieceElement | Problem {
+  const read = elementSchema.safeParse({
+    ...element,
+    ...changes,
+    id: element.id,
+    kind: element.kind,
+  });
+  if (read.success) return read.data;
+  const [issue] = read.error.issues;
+  return refused(`“${issue?.path.join(' ') ?? 'the value'}”`, issue?.message.toLowerCase());
+}
+
+/** The sizes of a piece that follow it. */
+export const sizesOf = (job: Job, base: string): Piece[] =>
+  job.pieces.filter(({ variant }) => variant?.base === base);
+
+const followed = new WeakMap<
+  NonNullable<Piece['variant']>,
+  { base: Piece; stock: Job['stock']; name: string; piece: Piece }
+>();
+
+/**
+ * Every size of a piece made anew from its base: fitted to its own edge, with what was changed on it
+ * alone. A size that has not changed stays the same value.
+ */
+export function followBase(job: Job): Job {
+  let changed = false;
+  const pieces = job.pieces.map((piece): Piece => {
+    const { variant } = piece;
+    if (!variant) return piece;
+    const base = job.pieces.find(({ id }) => id === variant.base);
+    const known = followed.get(variant);
+    if (!base || (known?.base === base && known.stock === job.stock && known.name === piece.name)) {
+      if (!known || known.piece === piece) return piece;
+      changed = true;
+      return known.piece;
+    }
+    const fitted = withEdge(base, edgeFor(variant.thing, job.stock));
+    const elements = fitted.elements.map((element) => {
+      const own = variant.overrides[element.id];
+      const made = own ? changedElement(element, own) : element;
+      return isProblem(made) ? element : made;
+    });
+    const made: Piece = { ...fitted, id: piece.id, name: piece.name, elements, variant };
+    followed.set(variant, { base, stock: job.stock, name: piece.name, piece: made });
+    changed = true;
+    return made;
+  });
+  return changed ? { ...job, pieces } : job;
+}
