@@ -136,18 +136,6 @@ test('the shape and the bleed of the edge change every variety, and undo brings 
   await expect(page.locator('[data-line="size"]')).toContainText('Round, Ø 58 mm');
 });
 
-test('another stock takes the copies along and says how many it holds', async ({ page }) => {
-  await openDesk(page, 'pot-lid-seals', 'stock');
-  const letter = page.getByRole('radio', { name: /^US letter matt/ });
-  await expect(letter).toContainText('12 on a sheet');
-  await letter.click();
-  await expect(page.locator('[data-line="stock"]')).toContainText('US letter');
-  await page.locator('[data-line="copies"]').click();
-  await expect(page.locator('[data-copy]')).toHaveCount(12);
-  await page.getByRole('button', { name: /^Undo choose/ }).click();
-  await expect(page.locator('[data-line="stock"]')).toContainText('A4');
-});
-
 test('copies are walked sheet by sheet, nudged by keys and put back', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'sheet');
   await expect(page.locator('[data-copy="sea-holly#1"]')).toBeVisible();

@@ -1,5 +1,5 @@
-// Every check, one after the other, with a count at the end that machines read: N passed, N failed.
-import { spawnSync } from 'node:child_process';
+// Every check, with a count at the end that machines read: N passed, N failed.
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { root } from './bundle.mjs';
 
@@ -10,23 +10,41 @@ const jest = [
   'node_modules/jest/bin/jest.js',
 ];
 const OUT = `${root}/.e2e-out`;
+const FOLDERS = ['core', 'app', 'devices', 'server', 'cli', 'demo', 'e2e', 'bench'];
 let passed = 0;
 let failed = 0;
 
+const env = { ...process.env, FORCE_COLOR: '0' };
+
 function run(command, args) {
-  const done = spawnSync(command, args, {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, FORCE_COLOR: '0' },
-  });
-  return done.status === 0;
+  return spawnSync(command, args, { cwd: root, stdio: 'inherit', env }).status === 0;
 }
 
-/** A check that is one thing: it passes or fails. */
-function check(name, command, args) {
-  console.log(`\n— ${name}`);
-  if (run(command, args)) passed++;
-  else failed++;
+/** A check that is one thing: it passes or fails. What it says is shown when it has ended. */
+function check([name, command, args]) {
+  return new Promise((end) => {
+    let said = '';
+    const child = spawn(command, args, { cwd: root, env });
+    const hear = (part) => (said += part);
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.on('error', (error) => hear(error.message));
+    child.on('close', (code) => {
+      console.log(`\n— ${name}\n${said.trimEnd()}`);
+      if (code === 0) passed++;
+      else failed++;
+      end();
+    });
+  });
+}
+
+/** Works through checks, two at a time. */
+async function checks(list) {
+  const left = [...list];
+  const lane = async () => {
+    for (let next = left.shift(); next; next = left.shift()) await check(next);
+  };
+  await Promise.all([lane(), lane()]);
 }
 
 /** A check of many tests: `count` reads how many there were; a run that failed fails at least one. */
@@ -42,23 +60,14 @@ function tests(name, [command, args], report, count) {
 }
 
 mkdirSync(OUT, { recursive: true });
-check('lint', bin('eslint'), ['.']);
-check('format', bin('prettier'), ['--check', '.', '--log-level', 'warn']);
-check('types of the core', bin('tsc'), ['-p', 'tsconfig.core.json']);
-check('types of all', bin('vue-tsc'), ['-p', 'tsconfig.json']);
-check('layers', bin('depcruise'), [
-  'core',
-  'app',
-  'devices',
-  'server',
-  'cli',
-  'demo',
-  'e2e',
-  'bench',
-  '--config',
-  '.dependency-cruiser.cjs',
+await checks([
+  ['lint', bin('eslint'), ['.']],
+  ['types of all', bin('vue-tsc'), ['-p', 'tsconfig.json']],
+  ['format', bin('prettier'), ['--check', '.', '--log-level', 'warn']],
+  ['types of the core', bin('tsc'), ['-p', 'tsconfig.core.json']],
+  ['layers', bin('depcruise'), [...FOLDERS, '--config', '.dependency-cruiser.cjs']],
+  ['licences', process.execPath, ['tools/licences.mjs']],
 ]);
-check('licences', process.execPath, ['tools/licences.mjs']);
 tests(
   'unit tests',
   [process.execPath, [...jest, '--json', `--outputFile=${OUT}/unit.json`]],
