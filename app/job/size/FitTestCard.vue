@@ -25,10 +25,11 @@ const props = defineProps<{
 const store = useJobStore();
 const settings = useSettings();
 const messages = useMessages();
-const step = ref<'0.5' | '1' | '2'>('1');
+const STEPS = { fine: 0.5, usual: 1, coarse: 2 } as const;
+const step = ref<keyof typeof STEPS>('usual');
 const printed = ref(false);
 const busy = ref(false);
-const steps = computed(() => [-Number(step.value), 0, Number(step.value)]);
+const steps = computed(() => [-STEPS[step.value], 0, STEPS[step.value]]);
 
 async function print(): Promise<void> {
   const job = store.job;
