@@ -81,11 +81,16 @@ test('a sheet of one’s own is measured, drawn as it is typed, kept and found a
   await page.getByRole('button', { name: 'Use this sheet' }).click();
   await expect(page.locator('[data-line="stock"]')).toContainText('Market stall rounds');
   await expect(page.locator('[data-line="size"]')).toContainText('Ø 44 mm');
+  const mine = page.getByRole('radiogroup', { name: 'Your sheets' }).getByRole('radio');
+  await expect(mine).toContainText('20 on a sheet');
+  await page.getByRole('button', { name: 'Measure your own sheet' }).click();
+  await enter(page, 'Labels down', '4');
+  await page.getByRole('button', { name: 'Use this sheet' }).click();
+  await expect(page.locator('.cards')).toContainText('4 × 4');
   await page.waitForTimeout(1000);
   await page.reload();
-  const mine = page.getByRole('radiogroup', { name: 'Your sheets' }).getByRole('radio');
   await expect(mine).toContainText('Market stall rounds');
-  await expect(mine).toContainText('20 on a sheet');
+  await expect(mine).toContainText('16 on a sheet');
   await page.getByRole('button', { name: 'Forget this sheet' }).click();
   await expect(page.getByRole('radiogroup', { name: 'Your sheets' })).toHaveCount(0);
   await expect(page.locator('[data-line="stock"]')).toContainText('Market stall rounds');

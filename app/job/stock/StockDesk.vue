@@ -47,7 +47,8 @@ async function useOwn(): Promise<void> {
     messages.sayError(error);
     return yours.value;
   });
-  choose(stock);
+  // Also when the name is that of the chosen one: it was measured again.
+  store.act({ name: 'choose-stock', args: { stock } });
   measuring.value = false;
 }
 
