@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import { formatLength, fromMm, parseLength, type Unit } from '../../core/units/index.ts';
+import { computed } from 'vue';
+import { fromMm, type Unit } from '../../core/units/index.ts';
 import { useSettings } from './settings-store.ts';
+import { useTypedLength } from './typed-length.ts';
 
 /** A length to read and type, in the user's unit unless another is set. Enter or leaving takes it over. */
 const props = defineProps<{
@@ -15,33 +16,19 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [mm: number] }>();
 const settings = useSettings();
 const unit = computed(() => props.unit ?? settings.unit);
-const written = computed(() => formatLength(props.modelValue, unit.value));
-const text = ref(written.value);
-const problem = ref('');
-watch(written, (value) => {
-  text.value = value;
-  problem.value = '';
-});
-
 function limited(mm: number): number {
   return Math.min(props.max ?? Infinity, Math.max(props.min ?? -Infinity, mm));
 }
 
-function take(): void {
-  if (text.value === written.value) {
-    problem.value = '';
-    return;
-  }
-  const read = parseLength(text.value, unit.value);
-  if (!read.ok) {
-    problem.value = `${read.problem.what} ${read.problem.remedy}`;
-    return;
-  }
-  const mm = limited(read.value);
-  problem.value = '';
-  if (Math.abs(mm - props.modelValue) > 1e-9) emit('update:modelValue', mm);
-  text.value = formatLength(mm, unit.value);
-}
+const { text, problem, take, giveUp } = useTypedLength({
+  value: () => props.modelValue,
+  unit: () => unit.value,
+  accept(typed) {
+    const mm = limited(typed);
+    if (Math.abs(mm - props.modelValue) > 1e-9) emit('update:modelValue', mm);
+    return mm;
+  },
+});
 
 function stepBy(direction: number, event: KeyboardEvent): void {
   const step = (props.step ?? 0.5) * (event.shiftKey ? 10 : 1);
@@ -49,11 +36,6 @@ function stepBy(direction: number, event: KeyboardEvent): void {
     'update:modelValue',
     limited(Math.round((props.modelValue + direction * step) * 1000) / 1000),
   );
-}
-
-function giveUp(): void {
-  text.value = written.value;
-  problem.value = '';
 }
 
 const size = computed(() =>

@@ -7,7 +7,7 @@ import { trySize, type MeasuredThing, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
-import { changedElement, followBase, withEdge, type ElementChanges } from './variants.ts';
+import { changedElement, followBase, sizesOf, withEdge, type ElementChanges } from './variants.ts';
 
 /** A change of a job: pure, and what it says behind “Undo”. */
 export interface Command<A> {
@@ -34,6 +34,20 @@ const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
   const title = elementTitle(first, (id: string): Art | undefined => job.art[id]);
   return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
 };
+
+/** The job with one more piece, like another but for what is given, and as many of it wanted. */
+function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
+  const id = freeId(
+    'piece',
+    job.pieces.map((one) => one.id),
+  );
+  const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[like.id] ?? 0 };
+  return {
+    ...job,
+    pieces: [...job.pieces, { ...like, ...given, id }],
+    plan: { ...job.plan, wanted },
+  };
+}
 
 /** A size on which elements were changed: what it has of its own is kept beside its base. */
 function overridden(
@@ -106,19 +120,11 @@ export const COMMANDS = {
       if (!base || base.variant) return gone('piece');
       if (job.thing.kind === 'label-sheet')
         return refused('Another size', 'the bought sheet decides the size');
-      const id = freeId(
-        'piece',
-        job.pieces.map((one) => one.id),
-      );
-      const number = job.pieces.filter(({ variant }) => variant?.base === piece).length + 2;
-      const name = `${base.name}, ${number}`.slice(0, 120);
-      const variant = { base: piece, thing: job.thing, overrides: {} };
-      const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[piece] ?? 0 };
-      return {
-        ...job,
-        pieces: [...job.pieces, { ...base, id, name, variant }],
-        plan: { ...job.plan, wanted },
-      };
+      const name = `${base.name}, ${sizesOf(job, piece).length + 2}`.slice(0, 120);
+      return withPieceLike(job, base, {
+        name,
+        variant: { base: piece, thing: job.thing, overrides: {} },
+      });
     },
   } satisfies Command<Of>,
 
@@ -177,17 +183,7 @@ export const COMMANDS = {
     label: () => 'add a variety',
     run: (job, { piece, name }) => {
       const found = job.pieces.find(({ id }) => id === piece);
-      if (!found) return gone('piece');
-      const id = freeId(
-        'piece',
-        job.pieces.map((one) => one.id),
-      );
-      const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[piece] ?? 0 };
-      return {
-        ...job,
-        pieces: [...job.pieces, { ...found, id, name }],
-        plan: { ...job.plan, wanted },
-      };
+      return found ? withPieceLike(job, found, { name }) : gone('piece');
     },
   } satisfies Command<Of & { name: string }>,
 

@@ -53,37 +53,35 @@ export function changedElement(
 export const sizesOf = (job: Job, base: string): Piece[] =>
   job.pieces.filter(({ variant }) => variant?.base === base);
 
-const followed = new WeakMap<
-  NonNullable<Piece['variant']>,
-  { base: Piece; stock: Job['stock']; name: string; piece: Piece }
->();
+type Variant = NonNullable<Piece['variant']>;
+
+const followed = new WeakMap<Variant, { from: readonly unknown[]; piece: Piece }>();
+
+/** A size of a piece as it follows from its base; the same value while nothing that it follows changes. */
+function following(piece: Piece, variant: Variant, base: Piece, stock: Job['stock']): Piece {
+  const from = [base, stock, piece.name];
+  const known = followed.get(variant);
+  if (known?.from.every((one, at) => one === from[at])) return known.piece;
+  const fitted = withEdge(base, edgeFor(variant.thing, stock));
+  const elements = fitted.elements.map((element) => {
+    const own = variant.overrides[element.id];
+    const made = own ? changedElement(element, own) : element;
+    return isProblem(made) ? element : made;
+  });
+  const made: Piece = { ...fitted, id: piece.id, name: piece.name, elements, variant };
+  followed.set(variant, { from, piece: made });
+  return made;
+}
 
 /**
- * Every size of a piece made anew from its base: fitted to its own edge, with what was changed on it
- * alone. A size that has not changed stays the same value.
+ * The job with every size of a piece made anew from its base: fitted to its own edge, with what was
+ * changed on it alone.
  */
 export function followBase(job: Job): Job {
-  let changed = false;
   const pieces = job.pieces.map((piece): Piece => {
     const { variant } = piece;
-    if (!variant) return piece;
-    const base = job.pieces.find(({ id }) => id === variant.base);
-    const known = followed.get(variant);
-    if (!base || (known?.base === base && known.stock === job.stock && known.name === piece.name)) {
-      if (!known || known.piece === piece) return piece;
-      changed = true;
-      return known.piece;
-    }
-    const fitted = withEdge(base, edgeFor(variant.thing, job.stock));
-    const elements = fitted.elements.map((element) => {
-      const own = variant.overrides[element.id];
-      const made = own ? changedElement(element, own) : element;
-      return isProblem(made) ? element : made;
-    });
-    const made: Piece = { ...fitted, id: piece.id, name: piece.name, elements, variant };
-    followed.set(variant, { base, stock: job.stock, name: piece.name, piece: made });
-    changed = true;
-    return made;
+    const base = variant && job.pieces.find(({ id }) => id === variant.base);
+    return base ? following(piece, variant, base, job.stock) : piece;
   });
-  return changed ? { ...job, pieces } : job;
+  return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }

@@ -141,6 +141,8 @@ export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uin
   const pages = pagesOf(tried, paper).map((outlines): { drawing: Drawing } => {
     const nodes = outlines.flatMap(({ tried: { flat, label }, x, y }): DrawingNode[] => {
       const size = `${formatLength(flat.width, unit)} × ${formatLength(flat.height, unit)}`;
+      // In the middle, or above the hole of a disc.
+      const names = flat.shape.kind === 'ring' ? -flat.height * 0.36 : -2;
       const folds: Path = flat.folds.flatMap((fold) =>
         fold.map(({ x: fx, y: fy }, at) => [at === 0 ? 'M' : 'L', fx, fy] as const),
       );
@@ -159,18 +161,8 @@ export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uin
                   },
                 ]
               : []),
-            wordsAt(
-              typeface,
-              label,
-              { x: 0, y: flat.shape.kind === 'ring' ? -flat.height * 0.36 : -2 },
-              11,
-            ),
-            wordsAt(
-              typeface,
-              size,
-              { x: 0, y: flat.shape.kind === 'ring' ? -flat.height * 0.36 + 5 : 3 },
-              8,
-            ),
+            wordsAt(typeface, label, { x: 0, y: names }, 11),
+            wordsAt(typeface, size, { x: 0, y: names + 5 }, 8),
           ],
         },
       ];

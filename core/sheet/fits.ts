@@ -7,7 +7,7 @@ interface Size {
   readonly height: number;
 }
 
-/** Whether a label fits on a sheet, upright or lying: in what its printer reaches, or in a spot. */
+/** Whether a label fits on a sheet, upright or lying, in what its printer reaches. */
 export function fitsOn(stock: Stock, { width, height }: Size): boolean {
   const room = printable(stock);
   const [wide, high] = [room.right - room.left + 1e-6, room.bottom - room.top + 1e-6];

@@ -17,7 +17,6 @@ export {
   type Stock,
 } from './stock.ts';
 export {
-  READING_TOLERANCE,
   tryDirection,
   tryTemplate,
   type Direction,

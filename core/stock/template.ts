@@ -24,6 +24,8 @@ export interface Readings {
 export interface Direction {
   readonly size: number;
   readonly pitch: number;
+  /** Between labels, edge to edge. */
+  readonly gap: number;
   readonly first: number;
   readonly last: number;
   /** Whether the labels were put in the middle because no margin was read. */
@@ -33,7 +35,7 @@ export interface Direction {
 type Known = { -readonly [K in 'size' | 'gap' | 'pitch' | 'first' | 'last']: number | undefined };
 
 /** How far two readings of a ruler may differ and still be the same, mm. */
-export const READING_TOLERANCE = 0.5;
+const READING_TOLERANCE = 0.5;
 
 /** One step of deriving: the first measure that follows from those that are known. */
 function derive(known: Known, sheet: number, count: number): boolean {
@@ -123,13 +125,20 @@ export function tryDirection(name: 'width' | 'height', readings: Readings): Resu
       `These readings leave nothing for a label across the ${name}.`,
       'Measure the margins and the gap again.',
     );
-  return good({ size, pitch, first: Math.max(0, first), last: Math.max(0, last), centred });
+  return good({
+    size,
+    pitch,
+    gap: pitch - size,
+    first: Math.max(0, first),
+    last: Math.max(0, last),
+    centred,
+  });
 }
 
 function contradictionOf(
   name: string,
   { sheet, count, gap }: Readings,
-  { size, pitch, first, last }: Omit<Direction, 'centred'>,
+  { size, pitch, first, last }: Omit<Direction, 'centred' | 'gap'>,
 ): Result<never> | undefined {
   if (count > 1 && gap !== undefined && Math.abs(size + gap - pitch) > READING_TOLERANCE)
     return bad(

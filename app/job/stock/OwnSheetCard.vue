@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { tryDirection } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
@@ -12,14 +10,9 @@ import ReadingRow from './ReadingRow.vue';
 
 /** What the ruler reads from a bought sheet; what is left empty is derived. */
 const props = defineProps<{ sheet: ReturnType<typeof useOwnSheet> }>();
-const draft = props.sheet.draft;
+const { draft, round, derived } = props.sheet;
 const words = texts.stock.own;
-const derivedOf = (name: 'width' | 'height') => {
-  const found = tryDirection(name, name === 'width' ? draft.across : draft.down);
-  return found.ok ? found.value : undefined;
-};
-const across = computed(() => derivedOf('width'));
-const down = computed(() => derivedOf('height'));
+const DIRECTIONS = ['across', 'down'] as const;
 </script>
 
 <template>
@@ -40,39 +33,38 @@ const down = computed(() => derivedOf('height'));
       :min="0"
       :max="200"
     />
-    <h3>{{ words.across }}</h3>
-    <LengthRow v-model="draft.across.sheet" :label="words.sheetWidth" :min="10" :max="2000" />
-    <NumberRow v-model="draft.across.count" :label="words.columns" :min="1" :max="100" />
-    <ReadingRow
-      v-model="draft.across.size"
-      :label="sheet.round.value ? words.diameter : words.labelWidth"
-      :derived="across?.size"
-    />
-    <ReadingRow v-model="draft.across.pitch" :label="words.pitchX" :derived="across?.pitch" />
-    <ReadingRow
-      v-model="draft.across.gap"
-      :label="words.gapX"
-      :derived="across && across.pitch - across.size"
-    />
-    <ReadingRow v-model="draft.across.first" :label="words.left" :derived="across?.first" />
-    <ReadingRow v-model="draft.across.last" :label="words.right" :derived="across?.last" />
-    <h3>{{ words.down }}</h3>
-    <LengthRow v-model="draft.down.sheet" :label="words.sheetHeight" :min="10" :max="2000" />
-    <NumberRow v-model="draft.down.count" :label="words.rows" :min="1" :max="200" />
-    <ReadingRow
-      v-if="!sheet.round.value"
-      v-model="draft.down.size"
-      :label="words.labelHeight"
-      :derived="down?.size"
-    />
-    <ReadingRow v-model="draft.down.pitch" :label="words.pitchY" :derived="down?.pitch" />
-    <ReadingRow
-      v-model="draft.down.gap"
-      :label="words.gapY"
-      :derived="down && down.pitch - down.size"
-    />
-    <ReadingRow v-model="draft.down.first" :label="words.top" :derived="down?.first" />
-    <ReadingRow v-model="draft.down.last" :label="words.bottom" :derived="down?.last" />
+    <template v-for="way in DIRECTIONS" :key="way">
+      <h3>{{ words[way].title }}</h3>
+      <LengthRow v-model="draft[way].sheet" :label="words[way].sheet" :min="10" :max="2000" />
+      <NumberRow
+        v-model="draft[way].count"
+        :label="words[way].count"
+        :min="1"
+        :max="way === 'across' ? 100 : 200"
+      />
+      <ReadingRow
+        v-if="way === 'across' || !round"
+        v-model="draft[way].size"
+        :label="round ? words.diameter : words[way].size"
+        :derived="derived[way]?.size"
+      />
+      <ReadingRow
+        v-model="draft[way].pitch"
+        :label="words[way].pitch"
+        :derived="derived[way]?.pitch"
+      />
+      <ReadingRow v-model="draft[way].gap" :label="words[way].gap" :derived="derived[way]?.gap" />
+      <ReadingRow
+        v-model="draft[way].first"
+        :label="words[way].first"
+        :derived="derived[way]?.first"
+      />
+      <ReadingRow
+        v-model="draft[way].last"
+        :label="words[way].last"
+        :derived="derived[way]?.last"
+      />
+    </template>
   </CardPanel>
 </template>
 

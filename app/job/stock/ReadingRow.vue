@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
-import { formatLength, parseLength } from '../../../core/units/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
+import { useTypedLength } from '../../ui/typed-length.ts';
 
 /** A reading that may be left out: an empty field is derived from the others. */
 const props = defineProps<{
@@ -12,23 +12,15 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ 'update:modelValue': [mm: number | undefined] }>();
 const settings = useSettings();
-const write = (): string =>
-  props.modelValue === undefined ? '' : formatLength(props.modelValue, settings.unit);
-const text = ref(write());
-const problem = ref('');
-watch([() => props.modelValue, () => settings.unit], () => {
-  text.value = write();
-  problem.value = '';
+const { text, problem, take, giveUp } = useTypedLength({
+  value: () => props.modelValue,
+  unit: () => settings.unit,
+  accept(mm) {
+    emit('update:modelValue', mm);
+    return mm;
+  },
+  clear: () => emit('update:modelValue', undefined),
 });
-
-function take(): void {
-  problem.value = '';
-  if (text.value === write()) return;
-  if (text.value.trim() === '') return emit('update:modelValue', undefined);
-  const read = parseLength(text.value, settings.unit);
-  if (!read.ok) problem.value = `${read.problem.what} ${read.problem.remedy}`;
-  else emit('update:modelValue', read.value);
-}
 </script>
 
 <template>
@@ -43,6 +35,7 @@ function take(): void {
       inputmode="decimal"
       @blur="take"
       @keydown.enter="take"
+      @keydown.esc="giveUp"
     />
   </FactRow>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
