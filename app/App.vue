@@ -6,11 +6,14 @@ import TopBar from './ui/TopBar.vue';
 
 const route = useRoute();
 const inJob = computed(() => route.path.startsWith('/job/'));
+const here = computed(() =>
+  inJob.value ? undefined : route.path.startsWith('/stock') ? 'stock-room' : 'shelf',
+);
 </script>
 
 <template>
   <v-app>
-    <TopBar :in-job="inJob" />
+    <TopBar :in-job="inJob" :here="here" />
     <main class="place"><router-view /></main>
     <MessageBar />
   </v-app>

@@ -25,6 +25,11 @@ export const router = createRouter({
         { path: 'run', name: 'run', component: () => import('./job/run/RunDesk.vue') },
       ],
     },
+    {
+      path: '/stock/:part(sheets|discs|materials|on-hand)?',
+      name: 'stock-room',
+      component: () => import('./stock/StockRoomView.vue'),
+    },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 });

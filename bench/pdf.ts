@@ -8,6 +8,7 @@ import { createCompiler } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { exampleWords, runAll } from '../core/testing/example-job.ts';
 import { median, type Row } from './row.ts';
+import { USUAL_MARKS } from '../core/stock/index.ts';
 import { usualThing } from '../core/things/index.ts';
 
 /** A photograph-like JPEG of 12 megapixels: soft colours with grain. */
@@ -69,7 +70,7 @@ export async function benchPdf(): Promise<Row[]> {
     { name: 'want', args: { piece, count: 24 } },
     {
       name: 'change-plan',
-      args: { changes: { gap: 4, marks: { on: false, size: 5, inset: 11 } } },
+      args: { changes: { gap: 4, marks: { ...USUAL_MARKS, on: false } } },
     },
   );
   const resources = await loadResources(nodePlatform, job, (id) =>

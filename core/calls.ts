@@ -11,9 +11,24 @@ import {
 import { exportFiles, type Format, type MadeFile } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler } from './piece/index.ts';
-import { allFindings, fitTestPdf, type Finding, type FitTest } from './proof/index.ts';
+import {
+  allFindings,
+  fitTestPdf,
+  templatePdf,
+  type Finding,
+  type FitTest,
+  type TemplateDrawing,
+} from './proof/index.ts';
 import type { RgbaImage } from './raster/index.ts';
+import { tryMarks, type MarkStyle, type MarkTrials } from './register/index.ts';
 import { runJob, type Devices, type RunReport } from './run/index.ts';
+import {
+  readTemplateFile,
+  templateFromPhoto,
+  type PhotoTemplate,
+  type SheetPhoto,
+  type Stock,
+} from './stock/index.ts';
 
 /** What heavy calls stand on: the platform, the art, and devices made anew for each run. */
 export interface CallGround {
@@ -28,6 +43,13 @@ export interface Calls {
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
+  templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
+  readTemplate(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<Stock>>;
+  templateFromPhoto(args: SheetPhoto, task: Task): Promise<Result<PhotoTemplate>>;
+  tryMarks(
+    args: { style: MarkStyle; sizes: readonly number[] },
+    task: Task,
+  ): Promise<readonly MarkTrials[]>;
   renderPage(args: RenderRequest, task: Task): Promise<RgbaImage>;
   run(
     args: { job: Job; seed: number; accept: readonly string[] },
@@ -59,6 +81,17 @@ export function createCalls(ground: CallGround): Calls {
       return exportFiles(compiled, { platform, resources, formats, task });
     },
     fitTest: (test) => fitTestPdf(platform, test),
+    templatePdf: (drawing) => templatePdf(platform, drawing),
+    readTemplate: ({ bytes, name }) => readTemplateFile(platform, bytes, name),
+    templateFromPhoto: (photo) => templateFromPhoto(platform, photo),
+    async tryMarks({ style, sizes }, task) {
+      const tried: MarkTrials[] = [];
+      for (const size of sizes) {
+        await task.breathe();
+        tried.push(tryMarks({ style, size }));
+      }
+      return tried;
+    },
     renderPage: (request) => renderPdf(platform, request),
     async run({ job, seed, accept }, task) {
       const { compiled, resources } = await ready(job);

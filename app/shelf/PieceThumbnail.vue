@@ -6,7 +6,7 @@ import { pageCompiler, pageSources, resourceVersion } from '../job/store/page-re
 import DrawnNodes from '../ui/DrawnNodes.vue';
 
 /** A piece as it will be in the hand: cut along its edge, on the paper's colour. */
-const props = defineProps<{ job: PieceSource & { stock: { color: string } }; piece: string }>();
+const props = defineProps<{ job: PieceSource & { material: { color: string } }; piece: string }>();
 const compiled = computed(() => {
   void resourceVersion.value;
   const found = props.job.pieces.find(({ id }) => id === props.piece);
@@ -23,7 +23,7 @@ const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''
     aria-hidden="true"
   >
     <clipPath :id="clip"><path :d="trim" /></clipPath>
-    <path class="paper" :d="trim" :fill="job.stock.color" />
+    <path class="paper" :d="trim" :fill="job.material.color" />
     <g :clip-path="`url(#${clip})`">
       <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
     </g>

@@ -1,7 +1,15 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { expectGood, freeId } from '../../core/base/index.ts';
-import { createJob, parsePeel, writePeel, type Beginning, type Job } from '../../core/job/index.ts';
+import { expectGood, freeId, isProblem } from '../../core/base/index.ts';
+import {
+  createJob,
+  parsePeel,
+  runCommand,
+  writePeel,
+  type Beginning,
+  type Job,
+} from '../../core/job/index.ts';
+import type { Material, Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import {
   allJobs,
@@ -78,10 +86,16 @@ export const useShelf = defineStore('shelf', () => {
     );
   }
 
-  async function create(beginning: Beginning): Promise<Job | undefined> {
+  async function create(
+    beginning: Beginning,
+    on: { stock: Stock; material: Material } | undefined = undefined,
+  ): Promise<Job | undefined> {
     const today = new Date();
     const day = `${today.getFullYear()}-${String(today.getMonth() + 1).padStart(2, '0')}-${String(today.getDate()).padStart(2, '0')}`;
-    const job = createJob(beginning, { id: newId(), today: day });
+    const bare = createJob(beginning, { id: newId(), today: day });
+    const laid = on && runCommand(bare, { name: 'choose-stock', args: on });
+    if (laid && isProblem(laid)) messages.sayProblem(laid);
+    const job = laid && !isProblem(laid) ? laid.job : bare;
     let made: Job | undefined;
     await doing(async () => {
       await keepJob(job, Date.now());

@@ -15,7 +15,14 @@ export {
   type KeptJob,
   type KeptRun,
 } from './jobs.ts';
-export { forgetOwnSheet, keepOwnSheet, ownSheets } from './own-sheets.ts';
 export { hearKept, tellKept } from './news.ts';
+export {
+  EMPTY_STOCK_ROOM,
+  keepStockRoom,
+  mergedStockRoom,
+  readStockRoom,
+  stockRoom,
+  type StockRoom,
+} from './stock-room.ts';
 export { askToKeep, backUp, bringDemo, removeDemo, restore, sweep, welcome } from './workshop.ts';
 export { askToWrite, type WriterLock } from './writer-lock.ts';

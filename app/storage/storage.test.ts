@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { contentHash } from '../../core/base/index.ts';
-import { firstStock } from '../../core/stock/index.ts';
+import { firstStock, MATT_PAPER } from '../../core/stock/index.ts';
 import { createJob, type Job } from '../../core/job/index.ts';
 
 // The real library on a database in memory.
@@ -20,7 +20,8 @@ Object.defineProperty(globalThis, 'navigator', {
 
 const { database, isFull } = await import('./database.ts');
 const store = await import('./jobs.ts');
-const { forgetOwnSheet, keepOwnSheet, ownSheets } = await import('./own-sheets.ts');
+const { EMPTY_STOCK_ROOM, keepStockRoom, mergedStockRoom, stockRoom } =
+  await import('./stock-room.ts');
 const { sweep, backUp, restore, removeDemo } = await import('./workshop.ts');
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -138,20 +139,58 @@ test('a backup that is none is refused and nothing here changes', async () => {
   expect((await store.allJobs()).jobs).toHaveLength(1);
 });
 
-test('measured sheets are kept, replaced by name, forgotten, and travel with a backup', async () => {
-  const sheet = { ...firstStock(true), id: 'own-rounds', name: 'Rounds' };
-  await keepOwnSheet(sheet);
-  await keepOwnSheet({ ...sheet, id: 'own-tags', name: 'Tags' });
-  await keepOwnSheet({ ...sheet, name: 'Rounds again' });
-  expect((await ownSheets()).map(({ name }) => name)).toEqual(['Rounds again', 'Tags']);
+const rounds = { ...firstStock(true), id: 'own-rounds', name: 'Rounds' };
+const supply = {
+  id: 'supply',
+  stock: rounds,
+  material: { ...MATT_PAPER, pack: { sheets: 25, price: 12 } },
+  packs: 1,
+  loose: 2,
+  started: [{ used: [0, 1, 2] }],
+};
+
+test('the Stock room is kept and travels with a backup', async () => {
+  const room = {
+    sheets: [rounds],
+    materials: [{ ...MATT_PAPER, name: 'Thick matt paper' }],
+    supplies: [supply],
+    favourites: ['own-rounds'],
+    recent: ['a4'],
+  };
+  await keepStockRoom(room);
   const file = await backUp();
   await empty();
-  expect(await ownSheets()).toEqual([]);
+  expect(await stockRoom()).toEqual(EMPTY_STOCK_ROOM);
   await restore(file, 'backup.zip', 1);
-  expect((await ownSheets()).map(({ id }) => id).sort()).toEqual(['own-rounds', 'own-tags']);
-  expect((await forgetOwnSheet('own-tags')).map(({ id }) => id)).toEqual(['own-rounds']);
-  await database.workshop.setItem('own-sheets', [{ broken: true }, sheet]);
-  expect(await ownSheets()).toHaveLength(1);
+  expect(await stockRoom()).toEqual(room);
+});
+
+test('sheets measured before materials stood apart are still there, a broken one takes no other along', async () => {
+  const old: Record<string, unknown> = { ...rounds, color: '#ffffff', spots: { ...rounds.spots } };
+  delete old.form;
+  delete (old.spots as Record<string, unknown>).layout;
+  const kept = [{ broken: true }, old];
+  await database.workshop.setItem('own-sheets', kept);
+  expect((await stockRoom()).sheets).toEqual([rounds]);
+});
+
+test('of two Stock rooms what the first has stays, and what it lacks comes from the other', () => {
+  const first = { ...EMPTY_STOCK_ROOM, sheets: [rounds], favourites: ['a'] };
+  const second = {
+    ...EMPTY_STOCK_ROOM,
+    sheets: [
+      { ...rounds, name: 'Others' },
+      { ...rounds, id: 'own-tags' },
+    ],
+    supplies: [supply],
+    favourites: ['a', 'b'],
+  };
+  const both = mergedStockRoom(first, second);
+  expect(both.sheets.map(({ id, name }) => [id, name])).toEqual([
+    ['own-rounds', 'Rounds'],
+    ['own-tags', 'Rounds'],
+  ]);
+  expect([both.supplies.length, both.favourites]).toEqual([1, ['a', 'b']]);
 });
 
 test('runs come the latest first', async () => {

@@ -1,6 +1,5 @@
 import { expectGood } from '../../core/base/index.ts';
 import { parseBackup, parsePeel, writeBackup, type JobWithArt } from '../../core/job/index.ts';
-import { stockSchema } from '../../core/stock/index.ts';
 import { database } from './database.ts';
 import {
   allJobs,
@@ -12,8 +11,7 @@ import {
   type KeptJob,
   type KeptRun,
 } from './jobs.ts';
-
-import { keepOwnSheet, ownSheets } from './own-sheets.ts';
+import { keepStockRoom, mergedStockRoom, readStockRoom, stockRoom } from './stock-room.ts';
 
 const DEMO_SHOWN = 'demo-shown';
 
@@ -70,7 +68,7 @@ export async function backUp(): Promise<Uint8Array> {
   const whole: JobWithArt[] = [];
   for (const { job } of jobs) whole.push(await withArt(job));
   const demo = jobs.filter(({ isDemo }) => isDemo).map(({ job }) => job.id);
-  return writeBackup(whole, { runs: await allRuns(), demo, sheets: await ownSheets() });
+  return writeBackup(whole, { runs: await allRuns(), demo, stock: await stockRoom() });
 }
 
 /** Puts everything of a backup back beside what is here; jobs of the same id are replaced. */
@@ -84,10 +82,9 @@ export async function restore(
   for (const [index, one] of jobs.entries())
     await keepJobWithArt(one, now - index, demo.has(one.job.id));
   const runs = Array.isArray(documents.runs) ? (documents.runs as KeptRun[]) : [];
-  for (const sheet of Array.isArray(documents.sheets) ? documents.sheets : []) {
-    const read = stockSchema.safeParse(sheet);
-    if (read.success) await keepOwnSheet(read.data);
-  }
+  // Earlier backups have the measured sheets alone.
+  const room = readStockRoom(documents.stock ?? { sheets: documents.sheets });
+  await keepStockRoom(mergedStockRoom(room, await stockRoom()));
   for (const run of runs) if (typeof run.id === 'string') await keepRun(run);
   return { jobs: jobs.length, damaged: damaged.length };
 }

@@ -13,12 +13,13 @@ const counted = (number: number, one: string): string =>
 /** Every word on the screen, in one place. */
 export const texts = {
   brand: 'Little Peel',
-  places: { shelf: 'Shelf' },
+  places: { shelf: 'Shelf', 'stock-room': 'Stock room' },
   search: 'Find a job',
   settings: {
     open: 'Settings',
     unit: 'Unit of length',
     theme: 'Light or dark',
+    currency: 'Prices in',
     themes: { light: 'Light', dark: 'Dark' },
   },
   kept: {

@@ -7,9 +7,14 @@ import { useJobStore } from '../job/store/job-store.ts';
 import { texts } from '../texts/index.ts';
 import { useShelf } from '../shelf/shelf-store.ts';
 import ChoiceRow from './ChoiceRow.vue';
+import { CURRENCIES } from './money.ts';
 import { useSettings } from './settings-store.ts';
 
-const props = defineProps<{ inJob: boolean }>();
+const props = defineProps<{
+  inJob: boolean;
+  /** The place of the workshop that is open; none in a job. */
+  here: keyof typeof texts.places | undefined;
+}>();
 const settings = useSettings();
 const shelf = useShelf();
 const store = useJobStore();
@@ -22,7 +27,7 @@ const keep = computed(() => {
 const units = Object.fromEntries(UNITS.map((unit) => [unit, unit])) as Record<Unit, string>;
 
 function search(): void {
-  if (props.inJob) void router.push('/');
+  if (props.here !== 'shelf') void router.push('/');
 }
 </script>
 
@@ -36,9 +41,14 @@ function search(): void {
       <span class="display">{{ texts.brand }}</span>
     </router-link>
     <nav>
-      <router-link class="place" to="/" :class="{ here: !inJob }">{{
-        texts.places.shelf
-      }}</router-link>
+      <router-link
+        v-for="(name, place) in texts.places"
+        :key="place"
+        class="place"
+        :to="{ name: place }"
+        :class="{ here: here === place }"
+        >{{ name }}</router-link
+      >
     </nav>
     <input
       v-model="shelf.query"
@@ -67,6 +77,10 @@ function search(): void {
           :label="texts.settings.theme"
           :choices="texts.settings.themes"
         />
+        <p>{{ texts.settings.currency }}</p>
+        <select v-model="settings.currency" class="well" :aria-label="texts.settings.currency">
+          <option v-for="one in CURRENCIES" :key="one" :value="one">{{ one }}</option>
+        </select>
       </div>
     </v-menu>
   </header>

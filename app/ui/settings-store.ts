@@ -2,12 +2,14 @@ import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 import { useTheme } from 'vuetify';
 import { UNITS, type Unit } from '../../core/units/index.ts';
+import { CURRENCIES, type Currency } from './money.ts';
 
 const KEY = 'little-peel-settings';
 
 interface Settings {
   unit: Unit;
   theme: 'light' | 'dark';
+  currency: Currency;
 }
 
 function read(): Settings {
@@ -17,29 +19,35 @@ function read(): Settings {
     return {
       unit: UNITS.find((unit) => unit === kept.unit) ?? 'mm',
       theme: kept.theme === 'dark' || kept.theme === 'light' ? kept.theme : preferred,
+      currency: CURRENCIES.find((one) => one === kept.currency) ?? 'EUR',
     };
   } catch {
-    return { unit: 'mm', theme: preferred };
+    return { unit: 'mm', theme: preferred, currency: 'EUR' };
   }
 }
 
-/** The user's unit and theme, remembered in this browser. */
+/** The user's unit, theme and currency, remembered in this browser. */
 export const useSettings = defineStore('settings', () => {
   const kept = read();
   const unit = ref(kept.unit);
   const theme = ref(kept.theme);
+  const currency = ref(kept.currency);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme],
+    [unit, theme, currency],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
       localStorage.setItem(
         KEY,
-        JSON.stringify({ unit: unit.value, theme: theme.value } satisfies Settings),
+        JSON.stringify({
+          unit: unit.value,
+          theme: theme.value,
+          currency: currency.value,
+        } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme };
+  return { unit, theme, currency };
 });

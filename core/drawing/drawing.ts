@@ -1,4 +1,11 @@
-import type { Affine, Path, Point } from '../geometry/index.ts';
+import {
+  compose,
+  IDENTITY,
+  mapPath,
+  type Affine,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 
 /**
  * What everything visible is compiled to: a closed list of nodes in mm, y down, from which the
@@ -152,4 +159,13 @@ export function walkDrawing(
   };
   all(drawing.nodes);
   for (const nodes of Object.values(drawing.symbols)) all(nodes);
+}
+
+/** The outlines of all paths in nodes, at their places; words and pictures have none. */
+export function outlinesOf(nodes: readonly DrawingNode[], map: Affine = IDENTITY): Path[] {
+  return nodes.flatMap((node): Path[] => {
+    if (node.kind === 'path') return [mapPath(node.path, map)];
+    if (node.kind !== 'group') return [];
+    return outlinesOf(node.children, node.transform ? compose(map, node.transform) : map);
+  });
 }

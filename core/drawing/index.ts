@@ -1,4 +1,5 @@
 export {
+  outlinesOf,
   solid,
   walkDrawing,
   type Drawing,

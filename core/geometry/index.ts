@@ -26,6 +26,7 @@ export {
   ellipsePath,
   findPath,
   flatten,
+  KAPPA,
   mapPath,
   mapRing,
   rectanglePath,
@@ -34,6 +35,7 @@ export {
   type PathStep,
   type Ring,
 } from './path.ts';
+export { fitPerspective, project, type Perspective } from './perspective.ts';
 export { differenceOf, offsetRegion, type CornerStyle } from './regions.ts';
 export {
   distanceBetween,
@@ -42,3 +44,4 @@ export {
   isInside,
   signedArea,
 } from './ring.ts';
+export { simplifiedRing } from './simplify.ts';

@@ -1,6 +1,8 @@
 import type { Point } from './affine.ts';
 import type { Ring } from './path.ts';
 
+const { max, min, sqrt } = Math;
+
 /** The area inside a ring in mm², positive when it runs clockwise as seen (y down). */
 export function signedArea(ring: Ring): number {
   let twice = 0;
@@ -34,8 +36,10 @@ export function distanceToSegment(point: Point, from: Point, to: Point): number 
   const dy = to.y - from.y;
   const length = dx * dx + dy * dy;
   const along = length === 0 ? 0 : ((point.x - from.x) * dx + (point.y - from.y) * dy) / length;
-  const t = Math.min(1, Math.max(0, along));
-  return Math.hypot(point.x - from.x - t * dx, point.y - from.y - t * dy);
+  const t = min(1, max(0, along));
+  const x = point.x - from.x - t * dx;
+  const y = point.y - from.y - t * dy;
+  return sqrt(x * x + y * y);
 }
 
 /** The distance in mm from a point to the nearest place on rings. */
@@ -44,7 +48,7 @@ export function distanceToRings(point: Point, rings: readonly Ring[]): number {
   for (const ring of rings) {
     let before = ring[ring.length - 1];
     for (const at of ring) {
-      if (before) least = Math.min(least, distanceToSegment(point, before, at));
+      if (before) least = min(least, distanceToSegment(point, before, at));
       before = at;
     }
   }
@@ -57,7 +61,7 @@ export function distanceToRings(point: Point, rings: readonly Ring[]): number {
  * is exact for outlines that do not cross.
  */
 export function distanceBetween(one: readonly Ring[], other: readonly Ring[]): number {
-  return Math.min(cornersAgainst(one, other), cornersAgainst(other, one));
+  return min(cornersAgainst(one, other), cornersAgainst(other, one));
 }
 
 function cornersAgainst(rings: readonly Ring[], others: readonly Ring[]): number {

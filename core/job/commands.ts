@@ -2,7 +2,13 @@ import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
 import { elementTitle, pieceSchema, type Piece, type PieceElement } from '../piece/index.ts';
 import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
-import { checkSpots, stockSchema, type Stock } from '../stock/index.ts';
+import {
+  checkSpots,
+  materialSchema,
+  stockSchema,
+  type Material,
+  type Stock,
+} from '../stock/index.ts';
 import { trySize, type MeasuredThing, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
 import { gone, refused } from './refusals.ts';
@@ -140,9 +146,10 @@ export const COMMANDS = {
     },
   } satisfies Command<Of & { thing: MeasuredThing }>,
 
+  /** Another sheet, with its material and the labels of it that are gone when these are known. */
   'choose-stock': {
     label: ({ stock }) => `choose ${stock.name}`,
-    run: (job, { stock }) => {
+    run: (job, { stock, material = job.material, used = [] }) => {
       const read = stockSchema.safeParse(stock);
       if (!read.success) return refused('This sheet', read.error.issues[0]?.message);
       const closes = checkSpots(stock);
@@ -152,6 +159,7 @@ export const COMMANDS = {
         ...job.plan,
         arrangement: spots ? 'spots' : 'step',
         marks: { ...job.plan.marks, on: spots ? false : job.plan.marks.on },
+        used: [...used],
         moved: {},
       };
       const edge = edgeFor(job.thing, stock);
@@ -159,11 +167,22 @@ export const COMMANDS = {
       return {
         ...job,
         stock,
+        material,
         plan,
         pieces: follows ? job.pieces.map((piece) => withEdge(piece, edge)) : job.pieces,
       };
     },
-  } satisfies Command<{ stock: Stock }>,
+  } satisfies Command<{ stock: Stock; material?: Material; used?: readonly number[] }>,
+
+  'choose-material': {
+    label: ({ material }) => `choose ${material.name.toLowerCase()}`,
+    run: (job, { material }) => {
+      const read = materialSchema.safeParse(material);
+      return read.success
+        ? { ...job, material: read.data }
+        : refused('This material', read.error.issues[0]?.message);
+    },
+  } satisfies Command<{ material: Material }>,
 
   'change-piece': {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,

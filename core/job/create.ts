@@ -1,6 +1,6 @@
 import { expectGood } from '../base/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
-import { firstStock, type Stock } from '../stock/index.ts';
+import { firstStock, MATT_PAPER, USUAL_MARKS, type Stock } from '../stock/index.ts';
 import {
   THING_KINDS,
   trySize,
@@ -59,12 +59,14 @@ export function createJob(beginning: Beginning, given: { id: string; today: stri
       },
     ],
     stock,
+    material: MATT_PAPER,
     plan: {
       arrangement: spots ? 'spots' : 'step',
       gap: spots ? 0 : 3,
-      marks: { on: !spots, size: 5, inset: 11 },
+      marks: { ...USUAL_MARKS, on: !spots },
       cut: 'kiss',
       wanted: { 'piece-1': spots ? 24 : 12 },
+      used: [],
       moved: {},
     },
     art: {},

@@ -185,6 +185,26 @@ test('a job of the first version is read as one of today', () => {
   expect(read.ok && 'quantity' in read.value.plan).toBe(false);
 });
 
+test('a job of the second version has its material apart from its sheet, and marks as they were', () => {
+  const old: unknown = JSON.parse(readFileSync('core/job/examples/version-2.json', 'utf8'));
+  const read = parseJob(old);
+  if (!read.ok) throw new Error(read.problem.what);
+  const { stock, material, plan } = read.value;
+  expect(stock).toMatchObject({ id: 'a4', name: 'A4', form: 'sheet', spots: null });
+  expect('color' in stock).toBe(false);
+  expect(material).toMatchObject({ id: 'matt-paper', color: '#ffffff', pack: null });
+  expect(plan.used).toEqual([]);
+  expect(plan.marks).toEqual({
+    on: true,
+    style: 'dot',
+    size: 5,
+    inset: 11,
+    insetEnds: 11,
+    number: 4,
+    quiet: 4,
+  });
+});
+
 test('newer, damaged and foreign files are each refused in a sentence', () => {
   const refused = (bytes: Uint8Array): string | false => {
     const read = parsePeel(bytes, 'x.peel');

@@ -1,7 +1,12 @@
 import { bad, good, type Result } from '../base/index.ts';
+import { MATT_PAPER, stockFromVersion2, USUAL_MARKS } from '../stock/index.ts';
 import { jobSchema, VERSION, type Job } from './schema.ts';
 
 type Plain = Record<string, unknown>;
+
+/** The material was part of a plain sheet's name. */
+const plainName = (name: unknown): unknown =>
+  typeof name === 'string' ? name.replace(/ matt sticker paper$/, '') : name;
 
 /** From each version to the next. Pure; each has an example in `examples/`. */
 const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
@@ -10,6 +15,19 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
     const { quantity, ...kept } = plan as Plain;
     const wanted = Object.fromEntries((pieces as Plain[]).map(({ id }) => [id, quantity]));
     return { ...rest, pieces, version: 2, plan: { ...kept, wanted, moved: {} } };
+  },
+  /** Sheets had a colour and no material; marks were dots in four corners; no sheet was started. */
+  2: ({ plan, stock, ...rest }) => {
+    const { marks, ...kept } = plan as Plain;
+    const { color, name } = stock as Plain;
+    const old = marks as Plain;
+    return {
+      ...rest,
+      version: 3,
+      stock: { ...(stockFromVersion2(stock) as Plain), name: plainName(name) },
+      material: { ...MATT_PAPER, color },
+      plan: { ...kept, used: [], marks: { ...USUAL_MARKS, ...old, insetEnds: old.inset } },
+    };
   },
 };
 

@@ -2,11 +2,11 @@ import { z } from 'zod';
 import { artSchema } from '../art/index.ts';
 import { pieceSchema } from '../piece/index.ts';
 import { planSchema } from '../sheet/index.ts';
-import { stockSchema } from '../stock/index.ts';
+import { materialSchema, stockSchema } from '../stock/index.ts';
 import { thingSchema } from '../things/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 2;
+export const VERSION = 3;
 
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({
@@ -19,6 +19,8 @@ export const jobSchema = z.object({
   pieces: z.array(pieceSchema).min(1).max(200),
   /** A copy of the stock as it was when it was chosen. */
   stock: stockSchema,
+  /** A copy of what the sheets are made of. */
+  material: materialSchema,
   plan: planSchema,
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),

@@ -1,5 +1,6 @@
 import { pathData, written } from '../drawing/index.ts';
-import { ellipsePath, ringsPath } from '../geometry/index.ts';
+import { ringsPath } from '../geometry/index.ts';
+import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
 import { orderCuts } from './cut-order.ts';
 
@@ -22,9 +23,7 @@ export function cutSvg(sheet: CompiledSheet): string {
         ]
       : [];
   });
-  const dots = sheet.marks.map(
-    (mark) => `<path d="${pathData(ellipsePath(mark, mark.size / 2, mark.size / 2))}"/>`,
-  );
+  const dots = sheet.marks.map((mark) => `<path d="${pathData(markPath(mark))}"/>`);
   if (dots.length) groups.push(`<g id="marks" class="marks">\n${dots.join('\n')}\n</g>`);
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">\n${groups.join('\n')}\n</svg>\n`;
 }

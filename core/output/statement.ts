@@ -22,11 +22,13 @@ function sheetStatement(sheet: CompiledSheet, files: SheetFiles | undefined): un
   return {
     width: sheet.drawing.width,
     height: sheet.drawing.height,
-    marks: sheet.marks.map(({ x, y, size, style }) => ({
+    marks: sheet.marks.map(({ x, y, size, style, turn }) => ({
       x: rounded(x),
       y: rounded(y),
       size,
       style,
+      // Which way the bars of a corner run, degrees clockwise from right and down.
+      ...(style === 'corner' ? { turn: turn ?? 0 } : {}),
     })),
     placements: sheet.copies.map(placementStatement),
     cuts: orderCuts(sheet.cuts).map(({ kind, copy, order, rings }) => ({

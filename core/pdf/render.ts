@@ -1,19 +1,6 @@
-import { PDFiumLibrary } from '@hyzyla/pdfium';
 import type { Platform } from '../base/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
-
-type Library = Awaited<ReturnType<typeof PDFiumLibrary.init>>;
-const libraries = new WeakMap<Platform, Promise<Library>>();
-
-function library(platform: Platform): Promise<Library> {
-  const known = libraries.get(platform);
-  if (known) return known;
-  const made = platform
-    .asset('pdfium.wasm')
-    .then((bytes) => PDFiumLibrary.init({ wasmBinary: bytes.slice().buffer }));
-  libraries.set(platform, made);
-  return made;
-}
+import { pdfLibrary } from './library.ts';
 
 /** What of a PDF is drawn and how finely. */
 export interface RenderRequest {
@@ -34,7 +21,7 @@ export interface PageImage extends RgbaImage {
 
 /** Draws one page of a PDF. The one renderer to pixels; rejects when the PDF is broken. */
 export async function renderPdf(platform: Platform, request: RenderRequest): Promise<PageImage> {
-  const document = await (await library(platform)).loadDocument(request.pdf);
+  const document = await (await pdfLibrary(platform)).loadDocument(request.pdf);
   try {
     const page = document.getPage(request.page);
     const { originalWidth, originalHeight } = page.getOriginalSize();
@@ -59,7 +46,7 @@ export async function renderPdf(platform: Platform, request: RenderRequest): Pro
 
 /** How many pages a PDF has. */
 export async function countPdfPages(platform: Platform, pdf: Uint8Array): Promise<number> {
-  const document = await (await library(platform)).loadDocument(pdf);
+  const document = await (await pdfLibrary(platform)).loadDocument(pdf);
   try {
     return document.getPageCount();
   } finally {

@@ -89,7 +89,7 @@ function wordsView(
   const paper: DrawingNode = {
     kind: 'path',
     path: rectanglePath({ x: 0, y: 0 }, piece.width * 2, piece.height * 2),
-    fill: solid(compiled.job.stock.color),
+    fill: solid(compiled.job.material.color),
   };
   return {
     key: elementKey(piece.piece.id, element.id),

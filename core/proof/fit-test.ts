@@ -1,12 +1,13 @@
 import type { Platform } from '../base/index.ts';
-import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
+import type { Drawing, DrawingNode } from '../drawing/index.ts';
 import { translation, type Path } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';
 import { shapePath } from '../shape/index.ts';
 import { printable, type Stock } from '../stock/index.ts';
 import { largerThing, trySize, type FlatSize, type MeasuredThing } from '../things/index.ts';
-import { loadShipped, setWords, type Typeface } from '../type/index.ts';
-import { formatLength, MM_PER_PT, type Unit } from '../units/index.ts';
+import { loadShipped } from '../type/index.ts';
+import { formatLength, type Unit } from '../units/index.ts';
+import { FACE, line, ruler, RULER, wordsAt } from './test-print.ts';
 
 /** What is tried: the label of a thing, smaller and larger by steps, on plain paper. */
 export interface FitTest {
@@ -20,11 +21,7 @@ export interface FitTest {
   readonly unit: Unit;
 }
 
-const FACE = 'figtree-regular';
-const INK = solid('#000000');
-const THIN = 0.2; // mm
 const ROOM = { head: 14, foot: 18, gap: 6 } as const;
-const RULER = 100; // mm
 
 interface Tried {
   readonly flat: FlatSize;
@@ -35,69 +32,6 @@ interface Tried {
 export function stepName(by: number, unit: Unit): string {
   if (by === 0) return 'as measured';
   return `${by < 0 ? '−' : '+'}${formatLength(Math.abs(by), unit)}`;
-}
-
-function wordsAt(
-  typeface: Typeface,
-  text: string,
-  at: { x: number; y: number },
-  size: number,
-): DrawingNode {
-  const set = setWords(
-    {
-      text,
-      typeface: FACE,
-      size,
-      tracking: 0,
-      leading: 1.2,
-      align: 'centre',
-      fit: 'shrink',
-      least: 4,
-      path: { kind: 'straight' },
-    },
-    { width: 120, height: 10 },
-    typeface,
-  );
-  return {
-    kind: 'group',
-    transform: translation(at.x, at.y),
-    children: [
-      {
-        kind: 'glyphs',
-        typeface: FACE,
-        size: set.size * MM_PER_PT,
-        glyphs: set.glyphs,
-        fill: INK,
-        text,
-      },
-    ],
-  };
-}
-
-const line = (path: Path): DrawingNode => ({
-  kind: 'path',
-  path,
-  stroke: { paint: INK, width: THIN },
-});
-
-/** A ruler of 100 mm, with what it is for. */
-function ruler(typeface: Typeface, left: number, y: number): DrawingNode[] {
-  const ticks: Path = Array.from({ length: RULER + 1 }, (_, mm) => {
-    const long = mm % 10 === 0 ? 4 : mm % 5 === 0 ? 3 : 1.8;
-    return [
-      ['M', left + mm, y],
-      ['L', left + mm, y - long],
-    ] as const;
-  }).flat();
-  const base: Path = [
-    ['M', left, y],
-    ['L', left + RULER, y],
-  ];
-  const says = 'Hold a ruler here: it has to be 100 mm long. If it is not, print again at 100 %.';
-  return [
-    line([...base, ...ticks]),
-    wordsAt(typeface, says, { x: left + RULER / 2, y: y + 4.5 }, 8),
-  ];
 }
 
 /** Outlines in rows from the top, as many to a page as it holds. */
@@ -152,15 +86,7 @@ export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uin
           transform: translation(x, y),
           children: [
             line(shapePath(flat.shape)),
-            ...(folds.length
-              ? [
-                  {
-                    kind: 'path' as const,
-                    path: folds,
-                    stroke: { paint: INK, width: THIN, dash: [2, 1] },
-                  },
-                ]
-              : []),
+            ...(folds.length ? [line(folds, [2, 1])] : []),
             wordsAt(typeface, label, { x: 0, y: names }, 11),
             wordsAt(typeface, size, { x: 0, y: names + 5 }, 8),
           ],

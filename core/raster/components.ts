@@ -13,76 +13,59 @@ export interface Component {
 /**
  * The 4-connected patches of a mask whose weight is over a threshold.
  * @param weights one value a pixel, row by row
+ * @param labels takes for each pixel the number of its patch, from 1; 0 where there is none
  */
 export function components(
   weights: ArrayLike<number>,
   width: number,
   threshold: number,
+  labels: Int32Array = new Int32Array(weights.length),
 ): Component[] {
   const count = weights.length;
-  const seen = new Uint8Array(count);
-  const stack: number[] = [];
+  const stack = new Int32Array(count);
   const found: Component[] = [];
   for (let start = 0; start < count; start++) {
-    if (seen[start] || (weights[start] ?? 0) <= threshold) continue;
-    const patch = new Patch(width);
-    seen[start] = 1;
-    stack.push(start);
-    for (let at = stack.pop(); at !== undefined; at = stack.pop()) {
-      patch.add(at, weights[at] ?? 0);
+    if (labels[start] !== 0 || (weights[start] as number) <= threshold) continue;
+    const number = found.length + 1;
+    let [area, weight, sumX, sumY] = [0, 0, 0, 0];
+    let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+    let high = 1;
+    stack[0] = start;
+    labels[start] = number;
+    while (high > 0) {
+      const at = stack[--high] as number;
       const x = at % width;
-      const next = [x > 0 ? at - 1 : -1, x + 1 < width ? at + 1 : -1, at - width, at + width];
-      for (const beside of next) {
-        if (beside < 0 || beside >= count || seen[beside] || (weights[beside] ?? 0) <= threshold) {
-          continue;
-        }
-        seen[beside] = 1;
-        stack.push(beside);
+      const y = (at - x) / width;
+      const value = weights[at] as number;
+      area++;
+      weight += value;
+      sumX += (x + 0.5) * value;
+      sumY += (y + 0.5) * value;
+      if (x < left) left = x;
+      if (x >= right) right = x + 1;
+      if (y < top) top = y;
+      if (y >= bottom) bottom = y + 1;
+      // Left, right, above, below: written out, since this runs for every pixel.
+      if (x > 0 && labels[at - 1] === 0 && (weights[at - 1] as number) > threshold) {
+        labels[at - 1] = number;
+        stack[high++] = at - 1;
+      }
+      if (x + 1 < width && labels[at + 1] === 0 && (weights[at + 1] as number) > threshold) {
+        labels[at + 1] = number;
+        stack[high++] = at + 1;
+      }
+      const above = at - width;
+      if (above >= 0 && labels[above] === 0 && (weights[above] as number) > threshold) {
+        labels[above] = number;
+        stack[high++] = above;
+      }
+      const below = at + width;
+      if (below < count && labels[below] === 0 && (weights[below] as number) > threshold) {
+        labels[below] = number;
+        stack[high++] = below;
       }
     }
-    found.push(patch.component());
+    found.push({ area, left, top, right, bottom, x: sumX / weight, y: sumY / weight });
   }
   return found;
-}
-
-class Patch {
-  private readonly width: number;
-  private area = 0;
-  private weight = 0;
-  private sumX = 0;
-  private sumY = 0;
-  private left = Infinity;
-  private top = Infinity;
-  private right = -Infinity;
-  private bottom = -Infinity;
-
-  constructor(width: number) {
-    this.width = width;
-  }
-
-  add(at: number, weight: number): void {
-    const x = at % this.width;
-    const y = (at - x) / this.width;
-    this.area++;
-    this.weight += weight;
-    this.sumX += (x + 0.5) * weight;
-    this.sumY += (y + 0.5) * weight;
-    this.left = Math.min(this.left, x);
-    this.right = Math.max(this.right, x + 1);
-    this.top = Math.min(this.top, y);
-    this.bottom = Math.max(this.bottom, y + 1);
-  }
-
-  component(): Component {
-    const { area, left, top, right, bottom } = this;
-    return {
-      area,
-      left,
-      top,
-      right,
-      bottom,
-      x: this.sumX / this.weight,
-      y: this.sumY / this.weight,
-    };
-  }
 }

@@ -1,1 +1,5 @@
-export { findMarks, type MarkPlace, type Registration, type SheetPicture } from './marks.ts';
+export { markBox, markPath, type MarkPlace, type MarkStyle } from './ink.ts';
+export { findMarks, type Registration, type SheetPicture } from './marks.ts';
+export { tryMarks, type MarkTrials } from './mark-trials.ts';
+export { findLabels, type SeenLabel } from './labels.ts';
+export { findSheetCorners, type SheetCorners } from './sheet-corners.ts';

@@ -6,15 +6,14 @@ import {
   type Point,
   type PointPair,
 } from '../geometry/index.ts';
-import { components, cropImage, darkness, type RgbaImage } from '../raster/index.ts';
-
-/** A printed registration mark: where its centre is on the sheet and how wide its dot is, in mm. */
-export interface MarkPlace {
-  readonly x: number;
-  readonly y: number;
-  readonly size: number;
-  readonly style: 'dot' | 'ring';
-}
+import {
+  components,
+  cropImage,
+  darkness,
+  type Component,
+  type RgbaImage,
+} from '../raster/index.ts';
+import { markInk, type MarkPlace } from './ink.ts';
 
 /** A picture of a loaded sheet, as a sensor or scanner gives it. */
 export interface SheetPicture {
@@ -43,19 +42,24 @@ const SEARCH = 9; // mm around the expected place: as far as a hand can misplace
  * marks, an affine map from four, by least squares.
  *
  * Each mark is looked for within 9 mm of its place: a threshold by Otsu's method in that window,
- * patches of the size and roundness of a dot, and the centroid weighted by darkness.
+ * patches of the size and form of its ink, and the centroid weighted by darkness, which of a corner
+ * is not its tip.
  */
 export function findMarks(picture: SheetPicture, marks: readonly MarkPlace[]): Registration {
-  const candidates = marks.map((mark) => findDot(picture, mark));
-  const pairs = marks.flatMap((from, index): PointPair[] => {
-    const dot = candidates[index];
-    return dot ? [{ from, to: dot.centre }] : [];
+  const candidates = marks.map((mark) => findMark(picture, mark));
+  const inks = marks.map((mark) => markInk(mark).centre);
+  const pairs = inks.flatMap((from, index): PointPair[] => {
+    const seen = candidates[index];
+    return seen ? [{ from, to: seen.centre }] : [];
   });
-  const rings = marks.map(
-    (mark, index) => (mark.style === 'ring') === (candidates[index]?.ringed ?? false),
-  );
-  const turned = pairs.length >= 3 && rings.some((fits, index) => !fits && candidates[index]);
-  const found = candidates.map((dot) => dot?.centre);
+  const turned = marks.some(({ style, size }, index) => {
+    if (style === 'ring') return pairs.length >= 3 && candidates[index]?.ringed === false;
+    if (style === 'dot') return pairs.length >= 3 && candidates[index]?.ringed === true;
+    // Where a bar mark is missing, the ring dot may stand.
+    const place = { ...marks[index], ...inks[index], size, style: 'ring' } as MarkPlace;
+    return !candidates[index] && findMark(picture, place)?.ringed === true;
+  });
+  const found = candidates.map((seen) => seen?.centre);
   if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };
   const map = pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
   const residual = Math.sqrt(
@@ -68,35 +72,39 @@ export function findMarks(picture: SheetPicture, marks: readonly MarkPlace[]): R
   return { map, found, residual, confidence, turned };
 }
 
-interface Dot {
+interface Seen {
+  /** Of the ink, mm in the picture. */
   readonly centre: Point;
   readonly ringed: boolean;
 }
 
-function findDot({ image, dpi }: SheetPicture, mark: MarkPlace): Dot | undefined {
+/** Whether a patch of pixels has the form of a mark: how full its box is tells dots from bars. */
+function hasForm(patch: Component, style: MarkPlace['style'], wanted: number): boolean {
+  const wide = patch.right - patch.left;
+  const high = patch.bottom - patch.top;
+  const full = patch.area / (wide * high);
+  const bars = style === 'cross' || style === 'corner';
+  return (
+    Math.abs(patch.area / wanted - 1) < (bars ? 0.45 : 0.35) &&
+    Math.abs(wide / high - 1) < 0.2 &&
+    (bars ? full > 0.18 && full < 0.48 : full > 0.68 && full < 0.88)
+  );
+}
+
+function findMark({ image, dpi }: SheetPicture, mark: MarkPlace): Seen | undefined {
   const perMm = dpi / 25.4;
+  const ink = markInk(mark);
   const reach = SEARCH + mark.size;
-  const left = Math.round((mark.x - reach) * perMm);
-  const top = Math.round((mark.y - reach) * perMm);
+  const left = Math.round((ink.centre.x - reach) * perMm);
+  const top = Math.round((ink.centre.y - reach) * perMm);
   const side = Math.round(reach * 2 * perMm);
   const dark = darkness(cropImage(image, { left, top, width: side, height: side }));
   const threshold = otsu(dark);
   if (threshold === undefined) return undefined;
-  const wanted = Math.PI * (mark.size * perMm * 0.5) ** 2;
   const patches = components(dark, side, threshold);
-  const dots = patches.filter((patch) => {
-    const wide = patch.right - patch.left;
-    const high = patch.bottom - patch.top;
-    const filled = patch.area / (wide * high);
-    return (
-      Math.abs(patch.area / wanted - 1) < 0.35 &&
-      Math.abs(wide / high - 1) < 0.2 &&
-      filled > 0.68 &&
-      filled < 0.88
-    );
-  });
+  const alike = patches.filter((patch) => hasForm(patch, mark.style, ink.area * perMm * perMm));
   const middle = side / 2;
-  const nearest = dots.sort(
+  const nearest = alike.sort(
     (one, other) =>
       Math.hypot(one.x - middle, one.y - middle) - Math.hypot(other.x - middle, other.y - middle),
   )[0];

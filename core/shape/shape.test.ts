@@ -18,6 +18,18 @@ const EXAMPLES: Record<EdgeShape['kind'], EdgeShape> = {
   rectangle: { kind: 'rectangle', width: 76, height: 102, radius: 4 },
   ring: { kind: 'ring', outer: 114, inner: 30 },
   arc: { kind: 'arc', radius: 260, slant: 62, angle: 66, wide: 'top' },
+  arch: { kind: 'arch', width: 60, height: 90, rise: 30 },
+  outline: {
+    kind: 'outline',
+    rings: [
+      [
+        { x: -30, y: -20 },
+        { x: 30, y: -20 },
+        { x: 30, y: 20 },
+        { x: -30, y: 20 },
+      ],
+    ],
+  },
   tag: {
     kind: 'tag',
     width: 50,

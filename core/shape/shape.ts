@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import type { Path } from '../geometry/index.ts';
 import { arc, arcSchema } from './kinds/arc.ts';
+import { arch, archSchema } from './kinds/arch.ts';
 import { circle, circleSchema } from './kinds/circle.ts';
 import { ellipse, ellipseSchema } from './kinds/ellipse.ts';
 import type { ShapeKind } from './kinds/kind.ts';
+import { outline, outlineSchema } from './kinds/outline.ts';
 import { rectangle, rectangleSchema } from './kinds/rectangle.ts';
 import { ring, ringSchema } from './kinds/ring.ts';
 import { tag, tagSchema } from './kinds/tag.ts';
@@ -15,11 +17,13 @@ export const edgeShapeSchema = z.discriminatedUnion('kind', [
   rectangleSchema,
   ringSchema,
   arcSchema,
+  archSchema,
   tagSchema,
+  outlineSchema,
 ]);
 export type EdgeShape = z.infer<typeof edgeShapeSchema>;
 
-const KINDS = { circle, ellipse, rectangle, ring, arc, tag };
+const KINDS = { circle, ellipse, rectangle, ring, arc, arch, tag, outline };
 
 /** The kinds of shape there are. */
 export const SHAPE_KINDS = Object.keys(KINDS) as readonly EdgeShape['kind'][];

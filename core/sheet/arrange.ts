@@ -1,6 +1,6 @@
 import { boxAbout, grown, type Box } from '../geometry/index.ts';
 import { pieceSize, type Piece } from '../piece/index.ts';
-import { keepClear, printable, spotCentres, type Stock } from '../stock/index.ts';
+import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
 import { copyId, type CopyId, type Plan } from './plan.ts';
 import { stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
 
@@ -32,6 +32,8 @@ export interface Layout {
   readonly sheets: readonly SheetLayout[];
   /** How many copies a full sheet of the first piece that is wanted takes. */
   readonly perSheet: number;
+  /** How many more of it the sheets that are begun would take. */
+  readonly spare: number;
   /** Copies of each piece that fit on no sheet at all. */
   readonly left: Readonly<Record<string, number>>;
 }
@@ -57,31 +59,43 @@ export function arrange(job: Arrangeable): Layout {
   const perSheet = first ? spotsFor(job, first.shape, []).length : 0;
   const sheets: Placement[][] = [];
   while (wanted.some(({ left }) => left > 0) && sheets.length < MOST_SHEETS) {
-    const sheet = job.plan.arrangement === 'spots' ? fillSpots(job, wanted) : fillRows(job, wanted);
-    if (sheet.length === 0) break;
+    const started = sheets.length === 0 ? job.plan.used : [];
+    const sheet =
+      job.plan.arrangement === 'spots' ? fillSpots(job, wanted, started) : fillRows(job, wanted);
+    if (sheet.length === 0 && started.length === 0) break;
     sheets.push(sheet);
   }
   const left = Object.fromEntries(
     wanted.filter(({ left }) => left > 0).map(({ piece, left }) => [piece.id, left]),
   );
   const moved = sheets.length ? withHandPlaces(sheets, job.plan.moved) : sheets;
-  return { sheets: moved.map((placements) => ({ placements })), perSheet, left };
+  const gone = job.plan.arrangement === 'spots' ? job.plan.used.length : 0;
+  const placed = sheets.reduce((sum, { length }) => sum + length, 0);
+  const spare = Math.max(0, sheets.length * perSheet - (sheets.length ? gone : 0) - placed);
+  return { sheets: moved.map((placements) => ({ placements })), perSheet, spare, left };
 }
 
 /** The free places for one shape on a sheet on which some room is taken. */
 function spotsFor({ stock, plan }: Arrangeable, shape: Repeated, taken: readonly Box[]): Spot[] {
   if (plan.arrangement === 'spots' && stock.spots) {
-    return spotCentres(stock.spots).map((centre) => ({ ...centre, angle: 0 }));
+    return [...spotPlaces(stock.spots)];
   }
   const zones = keepClear(stock, plan.marks);
   const room = { area: printable(stock), taken: [...zones, ...taken], gap: plan.gap };
   return stepAndRepeat(shape, room, true);
 }
 
-function fillSpots(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
+/** One copy in each label, but for those of a started sheet that are gone. */
+function fillSpots(
+  job: Arrangeable,
+  wanted: readonly Wanted[],
+  started: readonly number[],
+): Placement[] {
   const queue = wanted.filter(({ left }) => left > 0);
   const sheet: Placement[] = [];
-  for (const spot of queue[0] ? spotsFor(job, queue[0].shape, []) : []) {
+  const spots = queue[0] ? spotsFor(job, queue[0].shape, []) : [];
+  const gone = new Set(started);
+  for (const spot of spots.filter((_, at) => !gone.has(at))) {
     const next = queue.find(({ left }) => left > 0);
     if (next) sheet.push(take(next, spot));
   }

@@ -5,7 +5,6 @@ import {
   corners,
   differenceOf,
   distanceBetween,
-  ellipsePath,
   flatten,
   grown,
   invert,
@@ -18,7 +17,8 @@ import {
 } from '../geometry/index.ts';
 import type { CompiledPiece, Need } from '../piece/index.ts';
 import { placeEdge, shapePath, type CutLine, type EdgeRings } from '../shape/index.ts';
-import { keepClear, RING, sheetMarks, type Mark } from '../stock/index.ts';
+import { markPath } from '../register/index.ts';
+import { keepClear, sheetMarks, type Mark } from '../stock/index.ts';
 import type { Arrangeable, Placement, SheetLayout } from './arrange.ts';
 
 /** A copy with its lines on the sheet. */
@@ -106,7 +106,7 @@ export function compileSheet(
       width: job.stock.width,
       height: job.stock.height,
       symbols,
-      nodes: [...copies.map((copy) => copyNode(copy, zones)), ...marks.map(markNode).flat()],
+      nodes: [...copies.map((copy) => copyNode(copy, zones)), ...marks.map(markNode)],
     },
     copies,
     marks,
@@ -142,21 +142,8 @@ function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {
   return { kind: 'group', transform, clip, children: [use] };
 }
 
-function markNode(mark: Mark): DrawingNode[] {
-  const ink = solid('#000000');
-  const dot: DrawingNode = {
-    kind: 'path',
-    path: ellipsePath(mark, mark.size / 2, mark.size / 2),
-    fill: ink,
-  };
-  if (mark.style === 'dot') return [dot];
-  const radius = mark.size * RING.radius;
-  return [
-    dot,
-    {
-      kind: 'path',
-      path: ellipsePath(mark, radius, radius),
-      stroke: { paint: ink, width: mark.size * RING.width },
-    },
-  ];
-}
+const markNode = (mark: Mark): DrawingNode => ({
+  kind: 'path',
+  path: markPath(mark),
+  fill: solid('#000000'),
+});

@@ -29,6 +29,8 @@ export const planSchema = z.object({
   cut: z.enum(['kiss', 'through']),
   /** How many copies of each piece are wanted. */
   wanted: z.record(z.string(), z.number().int().min(0).max(5000)),
+  /** Labels of the first sheet that are gone already, by their number from 0: a started sheet. */
+  used: z.array(z.number().int().min(0).max(20_000)).max(20_000),
   /** Copies that were moved by hand. */
   moved: z.record(z.string(), handPlaceSchema),
 });

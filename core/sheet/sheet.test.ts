@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { createCompiler, type Piece } from '../piece/index.ts';
-import { firstStock, type Stock } from '../stock/index.ts';
+import { firstStock, USUAL_MARKS, type Stock } from '../stock/index.ts';
 import {
   arrange,
   compileSheet,
@@ -25,9 +25,10 @@ const SEAL: Piece['edge'] = { kind: 'circle', diameter: 58 };
 const plan = (changes: Partial<Plan> = {}): Plan => ({
   arrangement: 'step',
   gap: 3,
-  marks: { on: false, size: 5, inset: 10 },
+  marks: { ...USUAL_MARKS, on: false, inset: 10, insetEnds: 10 },
   cut: 'kiss',
   wanted: {},
+  used: [],
   moved: {},
   ...changes,
 });
@@ -102,7 +103,11 @@ test('no copy meets another, a mark or the margin, whatever the size', () => {
       const tag = piece('t', { kind: 'rectangle', width, height, radius: 0 });
       const arranged = job({
         pieces: [tag],
-        plan: plan({ gap, wanted: { t: 200 }, marks: { on: true, size: 5, inset: 10 } }),
+        plan: plan({
+          gap,
+          wanted: { t: 200 },
+          marks: { ...USUAL_MARKS, inset: 10, insetEnds: 10 },
+        }),
       });
       const [sheet] = arrange(arranged).sheets;
       if (!sheet) return true;
@@ -148,7 +153,7 @@ test('a piece is drawn once and used for each copy; bleeds that would meet end h
 test('bleed does not print into a keep-clear zone', () => {
   const moved = { 'seal#1': { sheet: 0, x: 45, y: 45, angle: 0 } };
   const arranged = job({
-    plan: plan({ wanted: { seal: 1 }, moved, marks: { on: true, size: 5, inset: 14 } }),
+    plan: plan({ wanted: { seal: 1 }, moved, marks: { ...USUAL_MARKS, inset: 14, insetEnds: 14 } }),
   });
   const seal = arranged.pieces[0] as Piece;
   const compiled = createCompiler({ typeface: () => undefined, vector: () => undefined }).compile(

@@ -1,6 +1,6 @@
 import { shapeSize, type EdgeShape } from '../shape/index.ts';
 import { formatLength, type Unit } from '../units/index.ts';
-import type { Stock } from './stock.ts';
+import type { GridStock, SpotPlace, Stock } from './stock.ts';
 
 const inch = (inches: number): number => inches * 25.4;
 
@@ -29,14 +29,15 @@ const [A4, LETTER] = PAPERS as readonly [Paper, Paper];
 const sheetOf = ({ width, height, margin }: Paper) => ({
   width,
   height,
+  form: 'sheet' as const,
   margins: [margin, margin, margin, margin] as [number, number, number, number],
-  color: '#ffffff',
 });
 
 const plain = (paper: Paper): Stock => ({
   ...sheetOf(paper),
   id: paper.id,
-  name: `${paper.name} matt sticker paper`,
+  name: paper.name,
+  form: paper.id.startsWith('roll') ? 'roll' : 'sheet',
   spots: null,
 });
 
@@ -47,6 +48,8 @@ const WORDS: Partial<Record<EdgeShape['kind'], string>> = {
   circle: 'round',
   ellipse: 'oval',
   ring: 'disc',
+  arch: 'arched',
+  arc: 'bent',
 };
 
 /** How large a label is, in words: `40 mm`, `2 x 4 in`. */
@@ -57,7 +60,18 @@ function sizeWords(shape: EdgeShape, unit: Unit): string {
   return shape.kind === 'circle' || shape.kind === 'ring' ? across : `${bare} x ${down}`;
 }
 
-function dieCut(paper: Paper, shape: EdgeShape, [columns, rows, gapX = 0, gapY = 0]: Grid): Stock {
+/** `24 round labels`, `2 discs`. */
+function countWords({ kind }: EdgeShape, count: number): string {
+  const [one, many] = kind === 'ring' ? ['disc', 'discs'] : ['label', 'labels'];
+  const word = WORDS[kind];
+  return `${count} ${word && kind !== 'ring' ? `${word} ` : ''}${count === 1 ? one : many}`;
+}
+
+function dieCut(
+  paper: Paper,
+  shape: EdgeShape,
+  [columns, rows, gapX = 0, gapY = 0]: Grid,
+): GridStock {
   const { width, height } = shapeSize(shape);
   const [pitchX, pitchY] = [width + gapX, height + gapY];
   const word = WORDS[shape.kind];
@@ -67,8 +81,9 @@ function dieCut(paper: Paper, shape: EdgeShape, [columns, rows, gapX = 0, gapY =
   return {
     ...sheetOf(paper),
     id: `${paper.id}-${word ? `${word}-` : ''}${slug}-${count}`,
-    name: `${paper.name} die-cut, ${count} ${word ? `${word} ` : ''}${count === 1 ? 'label' : 'labels'} of ${size}`,
+    name: `${paper.name} die-cut, ${countWords(shape, count)} of ${size}`,
     spots: {
+      layout: 'grid',
       shape,
       columns,
       rows,
@@ -82,10 +97,9 @@ function dieCut(paper: Paper, shape: EdgeShape, [columns, rows, gapX = 0, gapY =
 }
 
 /** Every other row moved by half a pitch, the rows pushed together as far as circles allow. */
-function staggered(paper: Paper, diameter: number, [columns, rows, gap = 2]: Grid): Stock {
+function staggered(paper: Paper, diameter: number, [columns, rows, gap = 2]: Grid): GridStock {
   const made = dieCut(paper, { kind: 'circle', diameter }, [columns, rows, gap, gap]);
-  const spots = made.spots;
-  if (!spots) return made;
+  const { spots } = made;
   const pitch = diameter + gap;
   const pitchY = (pitch * Math.sqrt(3)) / 2;
   return {
@@ -109,6 +123,21 @@ const square = (width: number, height: number, radius = 0): EdgeShape => ({
   radius,
 });
 const round = (diameter: number): EdgeShape => ({ kind: 'circle', diameter });
+/** A round arch: straight sides under half a circle. */
+const arched = (width: number, height: number): EdgeShape => ({
+  kind: 'arch',
+  width,
+  height,
+  rise: width / 2,
+});
+/** A bent band for tapered cups and pots. */
+const bent = (radius: number, slant: number, angle: number): EdgeShape => ({
+  kind: 'arc',
+  radius,
+  slant,
+  angle,
+  wide: 'top',
+});
 const oval = (width: number, height: number): EdgeShape => ({ kind: 'ellipse', width, height });
 
 const ON_A4: readonly (readonly [EdgeShape, Grid])[] = [
@@ -169,8 +198,11 @@ const ON_A4: readonly (readonly [EdgeShape, Grid])[] = [
   [oval(95, 53), [2, 5, 5, 4]],
   [oval(63.5, 42.3), [3, 6, 2.5, 4]],
   [oval(40, 30), [4, 8, 8, 4]],
-  [{ kind: 'ring', outer: 117, inner: 22 }, [1, 2, 0, 12]],
-  [{ kind: 'ring', outer: 80, inner: 18 }, [2, 3, 10, 8]],
+  [arched(90, 120), [2, 2, 10, 12]],
+  [arched(60, 80), [3, 3, 6, 8]],
+  [arched(45, 60), [4, 4, 4, 6]],
+  [bent(180, 40, 60), [1, 4, 0, 6]],
+  [bent(130, 45, 80), [1, 4, 0, 6]],
 ];
 
 const ON_LETTER: readonly (readonly [EdgeShape, Grid])[] = [
@@ -198,11 +230,101 @@ const ON_LETTER: readonly (readonly [EdgeShape, Grid])[] = [
   [oval(inch(2.5), inch(1.5)), [3, 6, 3, 3]],
 ];
 
+/** Labels of one shape, each at a place of its own, told by what they are for. */
+function placedOn(
+  paper: Paper,
+  shape: EdgeShape,
+  {
+    id,
+    what,
+    places,
+  }: { id: string; what: string; places: readonly (readonly [number, number])[] },
+): Stock {
+  return {
+    ...sheetOf(paper),
+    id: `${paper.id}-${id}`,
+    name: `${paper.name} die-cut, ${what}`,
+    spots: {
+      layout: 'free',
+      shape,
+      places: places.map(([x, y]): SpotPlace => ({ x, y, angle: 0 })),
+    },
+  };
+}
+
+const LABEL_DISC: EdgeShape = { kind: 'ring', outer: 117, inner: 22 };
+const SMALL_DISC: EdgeShape = { kind: 'ring', outer: 78, inner: 18 };
+const A5 = PAPERS[4] as Paper;
+
+const DISC_SHEETS: readonly Stock[] = [
+  dieCut(A4, LABEL_DISC, [1, 2, 0, 12]),
+  dieCut(A5, LABEL_DISC, [1, 1]),
+  dieCut(LETTER, LABEL_DISC, [1, 2, 0, 10]),
+  dieCut(A4, SMALL_DISC, [2, 3, 10, 8]),
+  placedOn(A4, SMALL_DISC, {
+    id: 'discs-80-3',
+    what: '3 discs of 78 mm, set off',
+    places: [
+      [60, 55],
+      [150, 148.5],
+      [60, 242],
+    ],
+  }),
+];
+
+/** How wide the rim of a carrier is around its disc, mm. */
+const CARRIER_RIM = { side: 6, end: 25 } as const;
+
+/** The tray that a printer takes printable discs in: discs one below the other, printed to their rims. */
+export function discCarrier(disc: { outer: number; inner: number }, count = 1): Stock {
+  const width = disc.outer + 2 * CARRIER_RIM.side;
+  const pitch = disc.outer + CARRIER_RIM.side;
+  return {
+    id: `carrier-${disc.outer}-${count}`,
+    name: `Disc carrier, ${count === 1 ? 'one disc' : `${count} discs`} of ${disc.outer} mm`,
+    form: 'carrier',
+    width,
+    height: 2 * CARRIER_RIM.end + (count - 1) * pitch + disc.outer,
+    margins: [0, 0, 0, 0],
+    spots: {
+      layout: 'grid',
+      shape: { kind: 'ring', outer: disc.outer - 2, inner: disc.inner + 2 },
+      columns: 1,
+      rows: count,
+      left: width / 2,
+      top: CARRIER_RIM.end + disc.outer / 2,
+      pitchX: disc.outer,
+      pitchY: pitch,
+      stagger: 0,
+    },
+  };
+}
+
+/** Carriers for printable discs of 120 and 80 mm. */
+export const DISC_CARRIERS: readonly Stock[] = [
+  discCarrier({ outer: 120, inner: 15 }),
+  discCarrier({ outer: 80, inner: 15 }),
+  discCarrier({ outer: 80, inner: 15 }, 2),
+];
+
 /** The die-cut layouts that ship: geometry in common use, named by size and number alone. */
 export const DIE_CUTS: readonly Stock[] = [
   ...ON_A4.map(([shape, grid]) => dieCut(A4, shape, grid)),
   staggered(A4, 30, [6, 9, 2]),
   staggered(A4, 20, [9, 14, 2]),
+  placedOn(A4, square(90, 60, 3), {
+    id: 'large-and-rows',
+    what: '6 labels of 90 x 60 mm in two heights',
+    places: [
+      [55, 45],
+      [155, 45],
+      [55, 125],
+      [155, 125],
+      [55, 225],
+      [155, 225],
+    ],
+  }),
+  ...DISC_SHEETS,
   ...ON_LETTER.map(([shape, grid]) => dieCut(LETTER, shape, grid)),
 ];
 
@@ -210,7 +332,7 @@ export const DIE_CUTS: readonly Stock[] = [
 export const PLAIN_SHEETS: readonly Stock[] = PAPERS.map(plain);
 
 /** Every sheet that ships, plain ones first. */
-export const SHIPPED_STOCK: readonly Stock[] = [...PLAIN_SHEETS, ...DIE_CUTS];
+export const SHIPPED_STOCK: readonly Stock[] = [...PLAIN_SHEETS, ...DIE_CUTS, ...DISC_CARRIERS];
 
 /** The stock that a new job begins on. */
 export function firstStock(spots: boolean): Stock {

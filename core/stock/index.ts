@@ -1,21 +1,45 @@
-export { DIE_CUTS, firstStock, PLAIN_SHEETS, SHIPPED_STOCK } from './catalogue.ts';
+export {
+  DIE_CUTS,
+  DISC_CARRIERS,
+  discCarrier,
+  firstStock,
+  PLAIN_SHEETS,
+  SHIPPED_STOCK,
+} from './catalogue.ts';
 export {
   differenceWords,
+  formOf,
   readStockQuery,
   searchStock,
   type FoundStock,
   type StockQuery,
 } from './search.ts';
-export { keepClear, marksSchema, RING, sheetMarks, type Mark, type Marks } from './marks.ts';
+export { keepClear, marksSchema, sheetMarks, USUAL_MARKS, type Mark, type Marks } from './marks.ts';
+export {
+  labelCost,
+  MATERIAL_KINDS,
+  materialSchema,
+  packSchema,
+  type CutSetting,
+  type Material,
+  type MaterialKind,
+  type Pack,
+} from './material.ts';
+export { MATT_PAPER, SHIPPED_MATERIALS } from './materials.ts';
+export { supplySchema, supplySheets, withUsed, type Supply } from './supply.ts';
 export {
   checkSpots,
   printable,
-  spotCentres,
+  spotCount,
+  spotPlaces,
   spotsSchema,
   stockSchema,
+  type GridStock,
+  type SpotPlace,
   type Spots,
   type Stock,
 } from './stock.ts';
+export { stockFromVersion2 } from './stock-version-2.ts';
 export {
   tryDirection,
   tryTemplate,
@@ -23,3 +47,11 @@ export {
   type MeasuredTemplate,
   type Readings,
 } from './template.ts';
+export { templateFromLabels, type Sharpness } from './template-from-labels.ts';
+export {
+  readTemplateFile,
+  templateFileSchema,
+  templateJson,
+  templateSvg,
+} from './template-file.ts';
+export { templateFromPhoto, type PhotoTemplate, type SheetPhoto } from './template-picture.ts';

@@ -1,50 +1,67 @@
 import { z } from 'zod';
-import { boxAbout, type Box } from '../geometry/index.ts';
+import { grown, type Box } from '../geometry/index.ts';
+import { markBox, type MarkPlace } from '../register/index.ts';
 import type { Stock } from './stock.ts';
 
-/** The registration marks of a sheet. */
+/**
+ * The registration marks of a sheet. A cutter with marks of its own brings such a record: how they
+ * look, where they stand, and what its sensor needs free around them.
+ */
 export const marksSchema = z.object({
   on: z.boolean(),
-  /** Width of a dot, mm. */
-  size: z.number().min(2).max(12),
-  /** From the sheet's sides to the middle of a dot, mm. */
-  inset: z.number().min(3).max(60),
+  style: z.enum(['dot', 'cross', 'corner']),
+  /** Width of a dot or length of the bars, mm. */
+  size: z.number().min(2).max(30),
+  /** From the sheet's sides to the middle of a mark (the tip of a corner), mm. */
+  inset: z.number().min(3).max(100),
+  /** The same from top and bottom. */
+  insetEnds: z.number().min(3).max(100),
+  number: z.union([z.literal(3), z.literal(4), z.literal(6)]),
+  /** What the sensor needs free around the ink, mm. */
+  quiet: z.number().min(0).max(30),
 });
 export type Marks = z.infer<typeof marksSchema>;
+export type Mark = MarkPlace;
 
-/** One printed mark by its centre, mm on the sheet. */
-export interface Mark {
-  readonly x: number;
-  readonly y: number;
-  readonly size: number;
-  readonly style: 'dot' | 'ring';
-}
+/** The marks that a new job prints. */
+export const USUAL_MARKS: Marks = {
+  on: true,
+  style: 'dot',
+  size: 5,
+  inset: 11,
+  insetEnds: 11,
+  number: 4,
+  quiet: 4,
+};
 
-/** The radius of the ring around the first dot and the width of its line, as shares of the size. */
-export const RING = { radius: 0.775, width: 0.15 } as const;
-
-/** What the sensor needs free around a dot, mm. */
-const QUIET = 4;
-
-/** The marks of a sheet, from the top left clockwise; the first has a ring, so that the sheet's way round is known. */
+/**
+ * The marks of a sheet, from the top left clockwise, those in the middle of its sides last. The first
+ * is a dot in a ring, whatever the others are, so that the sheet's way round is known.
+ */
 export function sheetMarks(
   { width, height }: Pick<Stock, 'width' | 'height'>,
   marks: Marks,
 ): Mark[] {
   if (!marks.on) return [];
-  const { size, inset } = marks;
-  return [
-    { x: inset, y: inset, size, style: 'ring' },
-    { x: width - inset, y: inset, size, style: 'dot' },
-    { x: width - inset, y: height - inset, size, style: 'dot' },
-    { x: inset, y: height - inset, size, style: 'dot' },
+  const { size, inset, insetEnds, style, number } = marks;
+  const [right, bottom] = [width - inset, height - insetEnds];
+  const around: Mark[] = [
+    { x: inset, y: insetEnds, size: Math.min(size, 12), style: 'ring' },
+    { x: right, y: insetEnds, size, style, turn: 90 },
+    { x: right, y: bottom, size, style, turn: 180 },
+    { x: inset, y: bottom, size, style, turn: 270 },
   ];
+  // A corner has its tip where it is measured to, a ring dot its middle.
+  const middle = style === 'corner' ? 'cross' : style;
+  const sides: Mark[] = [
+    { x: right, y: height / 2, size, style: middle },
+    { x: inset, y: height / 2, size, style: middle },
+  ];
+  if (number === 3) return around.filter((_, at) => at !== 2);
+  return number === 6 ? [...around, ...sides] : around;
 }
 
 /** The zones around the marks in which nothing may stand. */
 export function keepClear(stock: Pick<Stock, 'width' | 'height'>, marks: Marks): Box[] {
-  return sheetMarks(stock, marks).map((mark) => {
-    const side = 2 * (mark.size * (RING.radius + RING.width / 2) + QUIET);
-    return boxAbout(mark, side, side);
-  });
+  return sheetMarks(stock, marks).map((mark) => grown(markBox(mark), marks.quiet));
 }

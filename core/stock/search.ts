@@ -1,13 +1,13 @@
 import { shapeSize, type EdgeShape } from '../shape/index.ts';
 import { formatLength, parseLength, type Unit } from '../units/index.ts';
-import type { Stock } from './stock.ts';
+import { spotCount, type Stock } from './stock.ts';
 
 /** What was typed to find a sheet: any of these may be missing. */
 export interface StockQuery {
   /** Sides in mm; one side is a diameter or either side. */
   readonly sides: readonly number[];
   readonly count: number | undefined;
-  readonly shape: 'round' | 'oval' | 'square' | undefined;
+  readonly shape: 'round' | 'disc' | 'oval' | 'square' | 'arched' | 'bent' | undefined;
   /** Other words, lower case: the name of the sheet or the paper. */
   readonly words: readonly string[];
 }
@@ -24,8 +24,12 @@ const SHAPES: Readonly<Record<string, StockQuery['shape']>> = {
   round: 'round',
   circle: 'round',
   circles: 'round',
-  disc: 'round',
-  discs: 'round',
+  disc: 'disc',
+  discs: 'disc',
+  arch: 'arched',
+  arched: 'arched',
+  bent: 'bent',
+  curved: 'bent',
   oval: 'oval',
   ovals: 'oval',
   ellipse: 'oval',
@@ -96,12 +100,25 @@ export function readStockQuery(text: string, unit: Unit = 'mm'): StockQuery {
   return { sides: sides.slice(0, 2), count: count && Number(count.value), shape, words };
 }
 
-const kindOf = (shape: EdgeShape): StockQuery['shape'] =>
-  shape.kind === 'circle' || shape.kind === 'ring'
-    ? 'round'
-    : shape.kind === 'ellipse'
-      ? 'oval'
-      : 'square';
+const FORMS: Partial<Record<EdgeShape['kind'], StockQuery['shape']>> = {
+  circle: 'round',
+  ring: 'disc',
+  ellipse: 'oval',
+  arch: 'arched',
+  arc: 'bent',
+};
+
+/** The word by which labels of a shape are looked for. */
+export function formOf({ kind }: EdgeShape): NonNullable<StockQuery['shape']> {
+  return FORMS[kind] ?? 'square';
+}
+
+/** What another form than the one asked for costs; a disc is a round label with a hole. */
+function formCost(wanted: StockQuery['shape'], shape: EdgeShape): number {
+  const form = formOf(shape);
+  if (!wanted || wanted === form) return 0;
+  return [wanted, form].every((one) => one === 'round' || one === 'disc') ? 4 : 40;
+}
 
 /** How a label's sides differ from those asked for, in the direction that fits better. */
 function differences(stock: Stock, sides: readonly number[]): number[] {
@@ -124,8 +141,8 @@ function cost(found: FoundStock, query: StockQuery): number {
   const size = off.reduce((sum, by) => sum + Math.abs(by), 0);
   // One side alone means a round label or the nearer side; a true round one comes first.
   const guess =
-    query.sides.length === 1 && stock.spots && kindOf(stock.spots.shape) !== 'round' ? 3 : 0;
-  const shape = query.shape && stock.spots && kindOf(stock.spots.shape) !== query.shape ? 40 : 0;
+    query.sides.length === 1 && stock.spots && formOf(stock.spots.shape) !== 'round' ? 3 : 0;
+  const shape = stock.spots ? formCost(query.shape, stock.spots.shape) : 0;
   const asksLabels =
     query.sides.length > 0 || query.count !== undefined || query.shape !== undefined;
   const name = stock.name.toLowerCase().split(/[\s,]+/);
@@ -138,7 +155,7 @@ function cost(found: FoundStock, query: StockQuery): number {
 export function searchStock(stocks: readonly Stock[], query: StockQuery, most = 24): FoundStock[] {
   return stocks
     .map((stock, at) => {
-      const count = stock.spots ? stock.spots.columns * stock.spots.rows : 1;
+      const count = stock.spots ? spotCount(stock.spots) : 1;
       const found: FoundStock = {
         stock,
         off: differences(stock, query.sides),

@@ -1,13 +1,23 @@
 import { z } from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
-import type { Box, Point } from '../geometry/index.ts';
-import { edgeShapeSchema, shapeSize } from '../shape/index.ts';
+import {
+  boxesMeet,
+  boxOf,
+  distanceBetween,
+  flatten,
+  mapRing,
+  placed,
+  type Box,
+  type Ring,
+} from '../geometry/index.ts';
+import { edgeShapeSchema, shapePath, shapeSize } from '../shape/index.ts';
 import { formatLength } from '../units/index.ts';
 
 const mm = z.number().positive().max(2000);
 
-/** Where the labels of a die-cut sheet are: rows and columns by their measured pitches. */
-export const spotsSchema = z.object({
+/** Labels in rows and columns, by their measured pitches. */
+const gridSpotsSchema = z.object({
+  layout: z.literal('grid'),
   shape: edgeShapeSchema,
   columns: z.number().int().min(1).max(100),
   rows: z.number().int().min(1).max(200),
@@ -20,21 +30,45 @@ export const spotsSchema = z.object({
   /** How far every other row is moved to the right, mm. */
   stagger: z.number().min(0).max(500).default(0),
 });
-export type Spots = z.infer<typeof spotsSchema>;
 
-/** A sheet to print on. */
+/** Labels of one shape, each at a place of its own. */
+const freeSpotsSchema = z.object({
+  layout: z.literal('free'),
+  shape: edgeShapeSchema,
+  /** The centre of each label on the sheet, mm, and how far it is turned clockwise, degrees. */
+  places: z
+    .array(z.object({ x: mm, y: mm, angle: z.number().min(-360).max(360) }))
+    .min(1)
+    .max(2000),
+});
+
+/** Where the labels of a die-cut sheet are, or the discs in a carrier. */
+export const spotsSchema = z.discriminatedUnion('layout', [gridSpotsSchema, freeSpotsSchema]);
+export type Spots = z.infer<typeof spotsSchema>;
+export type GridSpots = z.infer<typeof gridSpotsSchema>;
+
+/** A sheet to print on: its measures alone; what it is made of is its material. */
 export const stockSchema = z.object({
-  id: z.string().min(1),
+  id: z.string().min(1).max(200),
   name: z.string().min(1).max(120),
+  /** A carrier is the tray that a printer takes printable discs in. */
+  form: z.enum(['sheet', 'roll', 'carrier']),
   width: mm,
   height: mm,
   /** What the printer cannot reach: top, right, bottom, left, mm. */
   margins: z.tuple([z.number().min(0), z.number().min(0), z.number().min(0), z.number().min(0)]),
-  /** The colour of the paper, for the screen and for contrast. */
-  color: z.string().regex(/^#[0-9a-f]{6}$/i),
   spots: spotsSchema.nullable(),
 });
 export type Stock = z.infer<typeof stockSchema>;
+/** A sheet with labels in rows and columns. */
+export type GridStock = Stock & { spots: GridSpots };
+
+/** One label's place on a sheet: its centre in mm and its turn in degrees. */
+export interface SpotPlace {
+  readonly x: number;
+  readonly y: number;
+  readonly angle: number;
+}
 
 /** The part of a sheet that the printer reaches. */
 export function printable({ width, height, margins }: Stock): Box {
@@ -42,20 +76,67 @@ export function printable({ width, height, margins }: Stock): Box {
   return { left, top, right: width - right, bottom: height - bottom };
 }
 
-/** The centres of a die-cut sheet's labels, row by row. */
-export function spotCentres(spots: Spots): Point[] {
-  return Array.from({ length: spots.rows * spots.columns }, (_, index) => ({
-    x:
-      spots.left +
-      (index % spots.columns) * spots.pitchX +
-      (Math.floor(index / spots.columns) % 2) * spots.stagger,
-    y: spots.top + Math.floor(index / spots.columns) * spots.pitchY,
-  }));
+/** How many labels a die-cut sheet has. */
+export function spotCount(spots: Spots): number {
+  return spots.layout === 'free' ? spots.places.length : spots.columns * spots.rows;
+}
+
+/** The places of a die-cut sheet's labels, row by row. */
+export function spotPlaces(spots: Spots): readonly SpotPlace[] {
+  if (spots.layout === 'free') return spots.places;
+  const { columns, left, top, pitchX, pitchY, stagger } = spots;
+  return Array.from({ length: spotCount(spots) }, (_, index) => {
+    const row = Math.floor(index / columns);
+    return {
+      x: left + (index % columns) * pitchX + (row % 2) * stagger,
+      y: top + row * pitchY,
+      angle: 0,
+    };
+  });
 }
 
 /** Whether a die-cut sheet closes: no label over the sheet's edge and none over another. */
 export function checkSpots({ width, height, spots }: Stock): Result<true> {
   if (!spots) return good(true);
+  return spots.layout === 'grid'
+    ? checkGrid(spots, width, height)
+    : checkPlaces(spots, width, height);
+}
+
+const TOUCH = 0.05; // mm: outlines that were read from a file or a picture may touch
+
+function checkPlaces(
+  { shape, places }: { shape: Spots['shape']; places: readonly SpotPlace[] },
+  width: number,
+  height: number,
+): Result<true> {
+  const outline = flatten(shapePath(shape), 0.05).slice(0, 1);
+  const labels = places.map((place) => {
+    const rings = outline.map((ring): Ring => mapRing(ring, placed(place.x, place.y, place.angle)));
+    return { rings, box: boxOf(rings.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 } };
+  });
+  for (const [at, { box, rings }] of labels.entries()) {
+    if (Math.min(box.left, box.top, width - box.right, height - box.bottom) < -TOUCH)
+      return bad(
+        'stock/does-not-close',
+        `Label ${at + 1} runs over the edge of the sheet.`,
+        'Move it, or correct the size of the sheet.',
+      );
+    const over = labels.findIndex(
+      (other, index) =>
+        index < at && boxesMeet(box, other.box) && distanceBetween(rings, other.rings) < -TOUCH,
+    );
+    if (over >= 0)
+      return bad(
+        'stock/overlap',
+        `Labels ${over + 1} and ${at + 1} lie over each other.`,
+        'Take one away, or correct the size of the label.',
+      );
+  }
+  return good(true);
+}
+
+function checkGrid(spots: GridSpots, width: number, height: number): Result<true> {
   const size = shapeSize(spots.shape);
   const across = [
     {
@@ -86,8 +167,10 @@ export function checkSpots({ width, height, spots }: Stock): Result<true> {
         'Measure the margins and the pitch again.',
       );
     }
-    const interlocks = way.name === 'height' && spots.stagger > 0;
-    if (way.count > 1 && !interlocks && way.pitch < way.label - 1e-6) {
+    if (way.count > 1 && way.pitch < way.label - 1e-6) {
+      // Staggered rounds and bent bands reach between each other: their outlines decide.
+      if (way.name === 'height' && spots.shape.kind !== 'rectangle')
+        return checkPlaces({ shape: spots.shape, places: spotPlaces(spots) }, width, height);
       return bad(
         'stock/overlap',
         `A pitch of ${formatLength(way.pitch, 'mm')} lays labels of ${formatLength(way.label, 'mm')} over each other.`,

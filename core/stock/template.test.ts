@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { DIE_CUTS, spotCentres, tryDirection, tryTemplate, type Readings } from './index.ts';
+import { shapeSize, type PlainShape } from '../shape/index.ts';
+import { DIE_CUTS, spotPlaces, tryDirection, tryTemplate, type Readings } from './index.ts';
 
 const NAMES = ['size', 'gap', 'pitch', 'first', 'last'] as const;
 const side = (min: number, max: number) =>
@@ -138,17 +139,14 @@ test('too few readings say what to read next', () => {
 test('every layout of the catalogue is found again from its label, pitch and first margin', () => {
   for (const stock of DIE_CUTS) {
     const { spots } = stock;
-    if (!spots || spots.stagger > 0 || spots.shape.kind === 'ring') continue;
-    const [first] = spotCentres(spots);
-    if (spots.shape.kind === 'arc' || spots.shape.kind === 'tag') throw new Error('unexpected');
-    const size =
-      spots.shape.kind === 'circle'
-        ? { width: spots.shape.diameter, height: spots.shape.diameter }
-        : spots.shape;
+    if (spots?.layout !== 'grid' || spots.stagger > 0) continue;
+    const [first] = spotPlaces(spots);
+    if (!['circle', 'ellipse', 'rectangle'].includes(spots.shape.kind)) continue;
+    const size = shapeSize(spots.shape);
     const made = tryTemplate({
       id: 'own',
       name: 'Own',
-      shape: spots.shape.kind,
+      shape: spots.shape.kind as PlainShape['kind'],
       radius: spots.shape.kind === 'rectangle' ? spots.shape.radius : 0,
       across: {
         sheet: stock.width,
@@ -166,7 +164,7 @@ test('every layout of the catalogue is found again from its label, pitch and fir
       },
     });
     if (!made.ok) throw new Error(`${stock.name}: ${made.problem.what}`);
-    expect(made.value.spots?.left).toBeCloseTo(spots.left, 6);
-    expect(made.value.spots?.top).toBeCloseTo(spots.top, 6);
+    expect(made.value.spots.left).toBeCloseTo(spots.left, 6);
+    expect(made.value.spots.top).toBeCloseTo(spots.top, 6);
   }
 });

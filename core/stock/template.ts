@@ -1,7 +1,7 @@
 import { bad, good, type Result } from '../base/index.ts';
 import { plainShape, type PlainShape } from '../shape/index.ts';
 import { formatLength } from '../units/index.ts';
-import { checkSpots, type Stock } from './stock.ts';
+import { checkSpots, type GridStock } from './stock.ts';
 
 /** What a ruler reads from one direction of a die-cut sheet, mm; what was not read is left out. */
 export interface Readings {
@@ -163,25 +163,28 @@ export interface MeasuredTemplate {
   readonly shape: PlainShape['kind'];
   /** Of the corners of four-cornered labels, mm. */
   readonly radius: number;
+  /** How far every other row is moved to the right, mm. */
+  readonly stagger?: number;
   readonly across: Readings;
   readonly down: Readings;
 }
 
 /** The sheet that readings describe, or what is missing or wrong with them. */
-export function tryTemplate(measured: MeasuredTemplate): Result<Stock> {
+export function tryTemplate(measured: MeasuredTemplate): Result<GridStock> {
   const across = tryDirection('width', measured.across);
   if (!across.ok) return across;
   const down = tryDirection('height', measured.down);
   if (!down.ok) return down;
   const [x, y] = [across.value, down.value];
-  const stock: Stock = {
+  const stock: GridStock = {
     id: measured.id,
     name: measured.name,
     width: measured.across.sheet,
     height: measured.down.sheet,
+    form: 'sheet',
     margins: [5, 5, 5, 5],
-    color: '#ffffff',
     spots: {
+      layout: 'grid',
       shape: plainShape(measured.shape, x.size, y.size, measured.radius),
       columns: measured.across.count,
       rows: measured.down.count,
@@ -189,7 +192,7 @@ export function tryTemplate(measured: MeasuredTemplate): Result<Stock> {
       top: y.first + y.size / 2,
       pitchX: x.pitch,
       pitchY: y.pitch,
-      stagger: 0,
+      stagger: measured.stagger ?? 0,
     },
   };
   const closes = checkSpots(stock);

@@ -96,7 +96,7 @@ defineExpose({ bench });
       />
       <clipPath id="bleed-clip"><path :d="pathData(compiled.bleed)" /></clipPath>
       <g clip-path="url(#bleed-clip)">
-        <path class="stock" :d="pathData(compiled.bleed)" :fill="desk.store.job?.stock.color" />
+        <path class="stock" :d="pathData(compiled.bleed)" :fill="desk.store.job?.material.color" />
         <DrawnNodes
           v-if="compiled.ground"
           :nodes="[compiled.ground]"

@@ -2,6 +2,8 @@
 import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import { pathData } from '../../../core/drawing/index.ts';
+import { markPath } from '../../../core/register/index.ts';
 import { compileSheet } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
@@ -53,7 +55,7 @@ const over = computed(() => {
     transform: `translate3d(${x}px, ${y}px, 0)`,
   };
 });
-const paper = computed(() => ({ ...over.value, background: stock.value?.color }));
+const paper = computed(() => ({ ...over.value, background: store.job?.material.color }));
 const legend = computed(() => [
   store.job?.plan.cut ?? 'kiss',
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
@@ -127,17 +129,12 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
             rx="5"
           />
           <SheetCopies :sheet="sheet" @grip="drag.start" />
-          <g v-for="(mark, at) in sheet.marks" :key="`mark${at}`" class="dot">
-            <circle :cx="mark.x" :cy="mark.y" :r="mark.size / 2" />
-            <circle
-              v-if="mark.style === 'ring'"
-              class="ring"
-              :cx="mark.x"
-              :cy="mark.y"
-              :r="mark.size * 0.775"
-              :stroke-width="mark.size * 0.15"
-            />
-          </g>
+          <path
+            v-for="(mark, at) in sheet.marks"
+            :key="`mark${at}`"
+            class="dot"
+            :d="pathData(markPath(mark))"
+          />
         </svg>
         <svg
           v-if="stock && copy"
@@ -149,7 +146,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
           <CopyMarks
             :copy="copy"
             :away="drag.dragged.value?.copy.placement.copy === selected"
-            :paper="stock.color"
+            :paper="store.job?.material.color ?? ''"
           />
         </svg>
       </div>
@@ -221,10 +218,6 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 .dot {
   fill: #111;
   pointer-events: none;
-}
-.ring {
-  fill: none;
-  stroke: #111;
 }
 .tray,
 .empty {

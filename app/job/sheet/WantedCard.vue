@@ -10,11 +10,7 @@ const store = useJobStore();
 const total = computed(() =>
   Object.values(store.job?.plan.wanted ?? {}).reduce((sum, count) => sum + count, 0),
 );
-const spare = computed(() => {
-  const sheets = store.layout?.sheets ?? [];
-  const used = sheets.reduce((sum, { placements }) => sum + placements.length, 0);
-  return sheets.length * (store.layout?.perSheet ?? 0) - used;
-});
+const spare = computed(() => store.layout?.spare ?? 0);
 
 /** Fills the last sheet with copies of the last piece. */
 function fill(): void {

@@ -9,7 +9,7 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import StockPicture from '../stock/StockPicture.vue';
+import StockPicture from '../../stock/StockPicture.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { sizeFact } from '../ticket/ticket-lines.ts';
 import AroundChoice from './AroundChoice.vue';

@@ -6,22 +6,35 @@ import { arrange } from '../../../core/sheet/index.ts';
 import {
   DIE_CUTS,
   differenceWords,
+  DISC_CARRIERS,
+  formOf,
+  labelCost,
   PLAIN_SHEETS,
   readStockQuery,
   searchStock,
   SHIPPED_STOCK,
+  spotCount,
   type FoundStock,
   type Stock,
+  type Supply,
 } from '../../../core/stock/index.ts';
 import type { Unit } from '../../../core/units/index.ts';
+import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { sheetSize } from '../../stock/stock-words.ts';
 import { texts } from '../../texts/index.ts';
+import { formatMoney, type Currency } from '../../ui/money.ts';
+import { useSettings } from '../../ui/settings-store.ts';
+import { useJobStore } from '../store/job-store.ts';
 
 /** A sheet as it is offered. */
 export interface StockOffer {
   readonly stock: Stock;
+  /** What is on hand of it, where that is offered. */
+  readonly supply: Supply | undefined;
   readonly perSheet: number;
-  /** How its labels differ from what is wanted; undefined for a plain sheet. */
-  readonly difference: string | undefined;
+  /** How its labels differ from what is wanted, what a label costs, or how large it is. */
+  readonly note: string;
+  readonly fact: string;
 }
 
 /** Sheets under one heading. */
@@ -30,81 +43,140 @@ export interface OfferGroup {
   readonly offers: readonly StockOffer[];
 }
 
+/** The sheets of a workshop beside those that ship. */
+export interface OwnStock {
+  readonly yours: readonly Stock[];
+  readonly supplies: readonly Supply[];
+  readonly favourites: readonly Stock[];
+  readonly recent: readonly Stock[];
+}
+
+/** How offers are told. */
+interface Telling {
+  readonly typed: string;
+  readonly unit: Unit;
+  readonly currency: Currency;
+}
+
 const SHOWN = 24;
 const NEAREST = 8;
 
 /** How many labels of a job lie on a sheet. */
 function perSheetOf(job: Job, stock: Stock): number {
-  if (stock.spots) return stock.spots.columns * stock.spots.rows;
+  if (stock.spots) return spotCount(stock.spots);
   const tried = runCommand(job, { name: 'choose-stock', args: { stock } });
   return isProblem(tried) ? 0 : arrange(tried.job).perSheet;
 }
 
+/** The die-cut layouts that come nearest to a job's label, discs in carriers among them. */
+function nearestTo(job: Job): FoundStock[] {
+  const edge = job.pieces[0]?.edge;
+  if (!edge) return [];
+  const { width, height } = shapeSize(edge);
+  const shape = formOf(edge);
+  const sides = width === height ? [width] : [width, height];
+  const among = shape === 'disc' ? [...DISC_CARRIERS, ...DIE_CUTS] : DIE_CUTS;
+  return searchStock(among, { sides, count: undefined, shape, words: [] }, NEAREST);
+}
+
 /**
- * The sheets for a job: what was typed for, or else plain sheets by how much they hold and the die-cut
- * layouts that come nearest to the label.
+ * The sheets for a job: what was typed for, or else what is on hand, favourites and what was used
+ * last, plain sheets by how much they hold and the die-cut layouts that come nearest to the label.
  */
-export function stockOffers(
-  job: Job,
-  { typed, unit, yours }: { typed: string; unit: Unit; yours: readonly Stock[] },
-): OfferGroup[] {
-  const offer = (found: FoundStock): StockOffer => ({
-    stock: found.stock,
-    perSheet: perSheetOf(job, found.stock),
-    difference: found.stock.spots ? differenceWords(found, unit) : undefined,
-  });
-  const bare = (stock: Stock): StockOffer => offer({ stock, off: [], countOff: 0 });
-  const own = job.thing.kind === 'label-sheet';
+export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGroup[] {
+  const { typed, unit, currency } = telling;
   const words = texts.stock;
+  const offer = (found: FoundStock, supply?: Supply): StockOffer => {
+    const perSheet = perSheetOf(job, found.stock);
+    return {
+      stock: found.stock,
+      supply,
+      perSheet,
+      note: found.stock.spots ? differenceWords(found, unit) : sheetSize(found.stock, unit),
+      fact: perSheet === 0 ? words.tooSmall : words.perSheet(perSheet),
+    };
+  };
+  const bare = (stock: Stock): StockOffer => ({
+    ...offer({ stock, off: [], countOff: 0 }),
+    note: sheetSize(stock, unit),
+  });
+  const group = (title: string, stocks: readonly Stock[]): OfferGroup[] =>
+    stocks.length ? [{ title, offers: stocks.map(bare) }] : [];
+  const bought = job.thing.kind === 'label-sheet';
   if (typed.trim() !== '') {
-    const found = searchStock(
-      [...yours, ...(own ? DIE_CUTS : SHIPPED_STOCK)],
-      readStockQuery(typed, unit),
-      SHOWN,
-    );
-    return [{ title: words.found, offers: found.map(offer) }];
+    const among = [...own.yours, ...(bought ? [...DIE_CUTS, ...DISC_CARRIERS] : SHIPPED_STOCK)];
+    const found = searchStock(among, readStockQuery(typed, unit), SHOWN);
+    return [{ title: words.found, offers: found.map((one) => offer(one)) }];
   }
-  const mine = yours.length ? [{ title: words.yours, offers: yours.map(bare) }] : [];
-  if (own) {
+  const fits = (stock: Stock): boolean => !bought || stock.spots !== null;
+  const first = [
+    ...onHand(
+      job,
+      own.supplies.filter(({ stock }) => fits(stock)),
+      currency,
+    ),
+    ...group(words.yours, own.yours),
+    ...group(words.favourites, own.favourites.filter(fits)),
+    ...group(words.recent, own.recent.filter(fits)),
+  ];
+  if (bought) {
     const chosen = DIE_CUTS.filter(({ id }) => id === job.stock.id);
     const others = DIE_CUTS.filter(({ id }) => id !== job.stock.id).slice(0, SHOWN - 1);
-    const plain = [...chosen, ...others].map((stock) => ({
-      ...bare(stock),
-      difference: undefined,
-    }));
-    return [...mine, { title: words.dieCuts, offers: plain }];
+    return [...first, ...group(words.dieCuts, [...chosen, ...others])];
   }
-  const edge = job.pieces[0]?.edge;
-  const size = edge ? shapeSize(edge) : { width: 0, height: 0 };
-  const shapes = { circle: 'round', ring: 'round', ellipse: 'oval' } as const;
-  const shape = edge && edge.kind in shapes ? shapes[edge.kind as keyof typeof shapes] : 'square';
-  const sides = shape === 'round' ? [size.width] : [size.width, size.height];
-  const nearest = searchStock(DIE_CUTS, { sides, count: undefined, shape, words: [] }, NEAREST);
   const plain = PLAIN_SHEETS.map(bare);
   return [
-    ...mine,
+    ...first,
     {
       title: words.plain,
       offers: [...plain].sort((a, b) => Number(b.perSheet > 0) - Number(a.perSheet > 0)),
     },
-    { title: words.nearest, offers: nearest.map(offer) },
+    { title: words.nearest, offers: nearestTo(job).map((one) => offer(one)) },
   ];
 }
 
-/** The offers for the open job, anew when it or what is typed changes. */
-export function useStockOffers(of: {
-  job: Ref<Job | undefined>;
-  typed: Ref<string>;
-  unit: Ref<Unit>;
-  yours: Ref<readonly Stock[]>;
-}) {
+/** What is on hand, the cheapest label first where prices are known. */
+function onHand(job: Job, supplies: readonly Supply[], currency: Currency): OfferGroup[] {
+  if (supplies.length === 0) return [];
+  const words = texts.stock;
+  const told = supplies
+    .map((supply) => {
+      const perSheet = perSheetOf(job, supply.stock);
+      return { supply, perSheet, cost: labelCost(supply.material.pack, perSheet) };
+    })
+    .sort((one, other) => (one.cost ?? Infinity) - (other.cost ?? Infinity));
+  const compared = told.filter(({ cost }) => cost !== undefined).length > 1;
+  const offers = told.map(({ supply, perSheet, cost }, at): StockOffer => {
+    const money = cost === undefined ? undefined : formatMoney(cost, currency);
+    const priced = money && (compared && at === 0 ? words.cheapest(money) : words.each(money));
+    return {
+      stock: supply.stock,
+      supply,
+      perSheet,
+      note: priced ?? supply.material.name,
+      fact: perSheet === 0 ? words.tooSmall : words.perSheet(perSheet),
+    };
+  });
+  return [{ title: words.onHand, offers }];
+}
+
+/** The offers for the open job, anew when it, the Stock room or what is typed changes. */
+export function useStockOffers(typed: Ref<string>) {
+  const store = useJobStore();
+  const room = useStockRoom();
+  const settings = useSettings();
   return computed(() =>
-    of.job.value
-      ? stockOffers(of.job.value, {
-          typed: of.typed.value,
-          unit: of.unit.value,
-          yours: of.yours.value,
-        })
+    store.job
+      ? stockOffers(
+          store.job,
+          {
+            yours: room.room.sheets,
+            supplies: room.room.supplies,
+            favourites: room.favourites,
+            recent: room.recent,
+          },
+          { typed: typed.value, unit: settings.unit, currency: settings.currency },
+        )
       : [],
   );
 }

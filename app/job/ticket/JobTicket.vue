@@ -39,11 +39,7 @@ const copies = computed(
 );
 const summary = computed(() => {
   const sheets = store.layout?.sheets.length ?? 0;
-  return texts.ticket.summary(
-    copies.value,
-    sheets,
-    sheets * (store.layout?.perSheet ?? 0) - copies.value,
-  );
+  return texts.ticket.summary(copies.value, sheets, store.layout?.spare ?? 0);
 });
 const next = computed(() => {
   if (store.job?.pieces.every(({ elements }) => elements.length === 0))

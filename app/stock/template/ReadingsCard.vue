@@ -5,24 +5,18 @@ import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import type { useOwnSheet } from './own-sheet.ts';
+import type { useReadings } from './readings.ts';
 import ReadingRow from './ReadingRow.vue';
 
 /** What the ruler reads from a bought sheet; what is left empty is derived. */
-const props = defineProps<{ sheet: ReturnType<typeof useOwnSheet> }>();
-const { draft, round, derived } = props.sheet;
+const props = defineProps<{ readings: ReturnType<typeof useReadings> }>();
+const { draft, round, derived } = props.readings;
 const words = texts.stock.own;
 const DIRECTIONS = ['across', 'down'] as const;
 </script>
 
 <template>
-  <CardPanel :title="words.title" peeled>
-    <input
-      v-model="draft.name"
-      class="well name"
-      :aria-label="words.name"
-      :placeholder="words.name"
-    />
+  <CardPanel :title="words.readings">
     <FactRow :label="texts.edge.shape"
       ><ChoiceRow v-model="draft.shape" :label="texts.edge.shape" :choices="texts.artwork.shapes"
     /></FactRow>
@@ -32,6 +26,13 @@ const DIRECTIONS = ['across', 'down'] as const;
       :label="words.radius"
       :min="0"
       :max="200"
+    />
+    <LengthRow
+      v-model="draft.stagger"
+      :label="words.stagger"
+      :name="words.staggerLong"
+      :min="0"
+      :max="500"
     />
     <template v-for="way in DIRECTIONS" :key="way">
       <h3>{{ words[way].title }}</h3>
@@ -69,11 +70,6 @@ const DIRECTIONS = ['across', 'down'] as const;
 </template>
 
 <style scoped>
-.name {
-  box-sizing: border-box;
-  width: 100%;
-  margin-bottom: 8px;
-}
 h3 {
   margin: 12px 0 2px;
   font-size: 13.5px;

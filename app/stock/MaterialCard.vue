@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import {
+  SHIPPED_MATERIALS,
+  type CutSetting,
+  type Material,
+  type MaterialKind,
+} from '../../core/stock/index.ts';
+import { texts } from '../texts/index.ts';
+import CardPanel from '../ui/CardPanel.vue';
+import ChoiceRow from '../ui/ChoiceRow.vue';
+import FactRow from '../ui/FactRow.vue';
+import LengthRow from '../ui/LengthRow.vue';
+import NumberRow from '../ui/NumberRow.vue';
+import PackRows from './PackRows.vue';
+import { useStockRoom } from './stock-room-store.ts';
+
+/** A material with all that is known of it, to be changed. */
+const props = defineProps<{ material: Material }>();
+const emit = defineEmits<{ open: [id: string] }>();
+const words = texts.stock.material;
+const room = useStockRoom();
+const CUTS = ['kiss', 'through', 'crease'] as const;
+const FIRST_CUT: CutSetting = { force: null, speed: null, passes: 1 };
+
+function change(changes: Partial<Material>): void {
+  void room.keepMaterial({ ...props.material, ...changes });
+}
+
+function changeCut(kind: (typeof CUTS)[number], changes: Partial<CutSetting> | null): void {
+  const now = props.material.cut[kind] ?? FIRST_CUT;
+  change({ cut: { ...props.material.cut, [kind]: changes && { ...now, ...changes } } });
+}
+
+const value = (event: Event): string =>
+  (event.target as HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement).value;
+const named = (event: Event): void => {
+  const name = value(event).trim().slice(0, 120);
+  if (name) change({ name });
+};
+const isShipped = (id: string): boolean => SHIPPED_MATERIALS.some((one) => one.id === id);
+
+async function copy(): Promise<void> {
+  emit('open', (await room.copyMaterial(props.material)).id);
+}
+</script>
+
+<template>
+  <CardPanel :title="material.name" peeled>
+    <FactRow as="label" :label="words.name"
+      ><input class="well text" :value="material.name" maxlength="120" @change="named"
+    /></FactRow>
+    <FactRow as="label" :label="words.kind">
+      <select
+        class="well"
+        :value="material.kind"
+        @change="change({ kind: value($event) as MaterialKind })"
+      >
+        <option v-for="(name, kind) in words.kinds" :key="kind" :value="kind">{{ name }}</option>
+      </select>
+    </FactRow>
+    <FactRow as="label" :label="words.color"
+      ><input
+        type="color"
+        class="color"
+        :value="material.color"
+        @change="change({ color: value($event) })"
+    /></FactRow>
+    <FactRow :label="words.needsWhite"
+      ><ChoiceRow
+        :model-value="material.needsWhite ? 'yes' : 'no'"
+        :label="words.needsWhite"
+        :choices="words.yesNo"
+        @update:model-value="change({ needsWhite: $event === 'yes' })"
+    /></FactRow>
+    <LengthRow
+      :label="words.thickness"
+      :model-value="material.thickness"
+      :min="0.02"
+      :max="10"
+      @update:model-value="change({ thickness: $event })"
+    />
+  </CardPanel>
+  <CardPanel :title="words.price">
+    <PackRows :pack="material.pack" @change="change({ pack: $event })" />
+  </CardPanel>
+  <CardPanel :title="texts.ticket.run">
+    <FactRow :label="words.ink"
+      ><ChoiceRow
+        :model-value="material.ink"
+        :label="words.ink"
+        :choices="words.inks"
+        @update:model-value="change({ ink: $event })"
+    /></FactRow>
+    <NumberRow
+      :label="words.drying"
+      :model-value="material.drying"
+      :min="0"
+      :max="10000"
+      @update:model-value="change({ drying: $event })"
+    />
+    <FactRow :label="words.mirrored"
+      ><ChoiceRow
+        :model-value="material.mirrored ? 'yes' : 'no'"
+        :label="words.mirrored"
+        :choices="words.mirror"
+        @update:model-value="change({ mirrored: $event === 'yes' })"
+    /></FactRow>
+    <h3>{{ words.dialog }}</h3>
+    <FactRow as="label" :label="words.dialogPaper"
+      ><input
+        class="well text"
+        maxlength="120"
+        :value="material.print.paper"
+        @change="change({ print: { ...material.print, paper: value($event) } })"
+    /></FactRow>
+    <FactRow as="label" :label="words.dialogQuality"
+      ><input
+        class="well text"
+        maxlength="120"
+        :value="material.print.quality"
+        @change="change({ print: { ...material.print, quality: value($event) } })"
+    /></FactRow>
+    <p class="quiet">{{ words.dialogScale }}</p>
+  </CardPanel>
+  <CardPanel :title="words.cutting">
+    <FactRow as="label" :label="words.tool">
+      <select
+        class="well"
+        :value="material.tool"
+        @change="change({ tool: value($event) as Material['tool'] })"
+      >
+        <option v-for="(name, tool) in words.tools" :key="tool" :value="tool">{{ name }}</option>
+      </select>
+    </FactRow>
+    <FactRow as="label" :label="words.carrier">
+      <select
+        class="well"
+        :value="material.carrier"
+        @change="change({ carrier: value($event) as Material['carrier'] })"
+      >
+        <option v-for="(name, carrier) in words.carriers" :key="carrier" :value="carrier">
+          {{ name }}
+        </option>
+      </select>
+    </FactRow>
+    <template v-for="kind in CUTS" :key="kind">
+      <h3>{{ words.cuts[kind] }}</h3>
+      <template v-if="material.cut[kind]">
+        <NumberRow
+          :label="words.force"
+          :model-value="material.cut[kind].force ?? 0"
+          :min="0"
+          :max="2000"
+          @update:model-value="changeCut(kind, { force: $event || null })"
+        />
+        <NumberRow
+          :label="words.speed"
+          :model-value="material.cut[kind].speed ?? 0"
+          :min="0"
+          :max="2000"
+          @update:model-value="changeCut(kind, { speed: $event || null })"
+        />
+        <NumberRow
+          :label="words.passes"
+          :model-value="material.cut[kind].passes"
+          :min="1"
+          :max="10"
+          @update:model-value="changeCut(kind, { passes: Math.round($event) })"
+        />
+        <button class="link" type="button" @click="changeCut(kind, null)">{{ words.noCut }}</button>
+      </template>
+      <button v-else class="link" type="button" @click="changeCut(kind, {})">
+        {{ words.canCut }}
+      </button>
+    </template>
+  </CardPanel>
+  <CardPanel :title="words.applying">
+    <textarea
+      class="well note"
+      rows="3"
+      maxlength="600"
+      :aria-label="words.applying"
+      :value="material.applying"
+      @change="change({ applying: value($event) })"
+    />
+    <h3>{{ words.wear }}</h3>
+    <textarea
+      class="well note"
+      rows="3"
+      maxlength="600"
+      :aria-label="words.wear"
+      :value="material.wear"
+      @change="change({ wear: value($event) })"
+    />
+  </CardPanel>
+  <button class="link" type="button" @click="copy">{{ words.copy }}</button>
+  <button
+    v-if="room.isChanged(material.id)"
+    class="link"
+    type="button"
+    @click="room.forgetMaterial(material)"
+  >
+    {{ isShipped(material.id) ? words.reset : words.forget }}
+  </button>
+</template>
+
+<style scoped>
+h3 {
+  margin: 12px 0 2px;
+  font-size: 13.5px;
+}
+p {
+  margin: 6px 0 0;
+}
+.text {
+  flex: 0 1 150px;
+  min-width: 0;
+}
+.note {
+  width: 100%;
+  resize: vertical;
+}
+.color {
+  width: 44px;
+  height: 28px;
+  border: 1px solid var(--field-line);
+  border-radius: var(--r-field);
+  padding: 2px;
+  background: var(--well);
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { pathData } from '../../core/drawing/index.ts';
+import { mapPath, placed } from '../../core/geometry/index.ts';
+import { shapePath } from '../../core/shape/index.ts';
+import { spotPlaces, type Stock } from '../../core/stock/index.ts';
+
+/** A sheet with its labels when it is die-cut; those that are gone are left empty. */
+const {
+  used = [],
+  color = '#ffffff',
+  ...props
+} = defineProps<{
+  stock: Stock;
+  used?: readonly number[] | undefined;
+  color?: string | undefined;
+}>();
+const spots = computed(() => {
+  const { spots: found } = props.stock;
+  if (!found) return [];
+  const outline = shapePath(found.shape);
+  return spotPlaces(found).map(({ x, y, angle }) =>
+    pathData(mapPath(outline, placed(x, y, angle))),
+  );
+});
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${stock.width} ${stock.height}`" aria-hidden="true">
+    <rect
+      class="sheet"
+      :width="stock.width"
+      :height="stock.height"
+      :rx="stock.form === 'carrier' ? 8 : 3"
+      :fill="color"
+    />
+    <path
+      v-for="(spot, index) in spots"
+      :key="index"
+      class="spot"
+      :class="{ gone: used.includes(index) }"
+      :d="spot"
+    />
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  width: 92px;
+  height: 118px;
+  overflow: visible;
+}
+.sheet {
+  filter: drop-shadow(0 3px 6px #44203d33);
+}
+.spot {
+  fill: #fbe3c8;
+  stroke: #8c7d8d;
+}
+.gone {
+  fill: none;
+  stroke-dasharray: 3 3;
+}
+</style>

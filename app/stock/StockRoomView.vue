@@ -1,0 +1,263 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { MATT_PAPER, supplySheets, type Stock } from '../../core/stock/index.ts';
+import { useSettings } from '../ui/settings-store.ts';
+import { texts } from '../texts/index.ts';
+import BenchLayout from '../ui/BenchLayout.vue';
+import ChoiceRow from '../ui/ChoiceRow.vue';
+import MaterialCard from './MaterialCard.vue';
+import MaterialSwatch from './MaterialSwatch.vue';
+import SheetCard from './SheetCard.vue';
+import { roomGroups } from './room-groups.ts';
+import StockOffer from './StockOffer.vue';
+import { useStockRoom } from './stock-room-store.ts';
+import SupplyCard from './SupplyCard.vue';
+import SupplySheets from './SupplySheets.vue';
+import TemplateBench from './template/TemplateBench.vue';
+import TemplateCards from './template/TemplateCards.vue';
+import { useTemplateEditor } from './template/template-editor.ts';
+
+type Part = keyof typeof texts.stock.parts;
+
+const words = texts.stock;
+const route = useRoute();
+const router = useRouter();
+const room = useStockRoom();
+const settings = useSettings();
+const editor = useTemplateEditor();
+const describing = ref(false);
+const typed = ref('');
+
+const part = computed({
+  get: (): Part => (route.params.part || 'sheets') as Part,
+  set: (next) => void router.replace({ name: 'stock-room', params: { part: next } }),
+});
+/** What is open at the right, by its id. */
+const open = computed({
+  get: () => (typeof route.query.open === 'string' ? route.query.open : undefined),
+  set: (id) => void router.replace({ ...route, query: id ? { open: id } : {} } as never),
+});
+const groups = computed(() =>
+  part.value === 'sheets' || part.value === 'discs'
+    ? roomGroups(part.value, room, { typed: typed.value, unit: settings.unit })
+    : [],
+);
+const sheet = computed(() =>
+  part.value === 'sheets' || part.value === 'discs'
+    ? (room.sheets.find(({ id }) => id === open.value) ?? groups.value[0]?.offers[0]?.stock)
+    : undefined,
+);
+const material = computed(() =>
+  part.value === 'materials'
+    ? (room.materials.find(({ id }) => id === open.value) ?? room.materials[0])
+    : undefined,
+);
+const supply = computed(() =>
+  part.value === 'on-hand'
+    ? (room.room.supplies.find(({ id }) => id === open.value) ?? room.room.supplies[0])
+    : undefined,
+);
+
+onMounted(room.start);
+watch(part, () => (describing.value = false));
+
+async function putOnHand(stock: Stock): Promise<void> {
+  const made = await room.addSupply(stock, supply.value?.material ?? MATT_PAPER);
+  await router.replace({
+    name: 'stock-room',
+    params: { part: 'on-hand' },
+    query: { open: made.id },
+  });
+}
+
+async function keepDescribed(): Promise<void> {
+  const stock = editor.finished();
+  if (!stock) return;
+  await room.keepSheet(stock);
+  describing.value = false;
+  open.value = stock.id;
+}
+
+function measureAgain(stock: Stock): void {
+  editor.edit(stock);
+  describing.value = true;
+}
+</script>
+
+<template>
+  <BenchLayout :cards="words.room">
+    <template #bench>
+      <TemplateBench v-if="describing" :editor="editor" />
+      <div v-else class="room">
+        <h1 class="visually-hidden">{{ words.room }}</h1>
+        <div class="find">
+          <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
+          <template v-if="part === 'sheets' || part === 'discs'">
+            <input
+              v-model="typed"
+              class="well"
+              type="search"
+              :aria-label="words.find"
+              :placeholder="words.findHint"
+              @keydown.esc="typed = ''"
+            />
+            <button class="link" type="button" @click="describing = true">
+              {{ words.measure }}
+            </button>
+          </template>
+        </div>
+        <section v-for="group in groups" :key="group.title">
+          <h2>{{ group.title }}</h2>
+          <div class="offers" role="radiogroup" :aria-label="group.title">
+            <StockOffer
+              v-for="offer in group.offers"
+              :key="offer.stock.id"
+              :stock="offer.stock"
+              :note="offer.note"
+              :fact="offer.fact"
+              :chosen="offer.stock.id === sheet?.id"
+              @choose="open = offer.stock.id"
+            />
+          </div>
+        </section>
+        <div
+          v-if="part === 'materials'"
+          class="offers materials"
+          role="radiogroup"
+          :aria-label="words.parts.materials"
+        >
+          <button
+            v-for="one in room.materials"
+            :key="one.id"
+            type="button"
+            role="radio"
+            class="material"
+            :aria-checked="one.id === material?.id"
+            @click="open = one.id"
+          >
+            <MaterialSwatch :material="one" />
+            <strong>{{ one.name }}</strong>
+            <span class="quiet">{{ words.material.kinds[one.kind] }}</span>
+          </button>
+        </div>
+        <template v-if="part === 'on-hand'">
+          <div
+            v-if="room.room.supplies.length"
+            class="offers"
+            role="radiogroup"
+            :aria-label="words.onHand"
+          >
+            <StockOffer
+              v-for="one in room.room.supplies"
+              :key="one.id"
+              :stock="one.stock"
+              :note="one.material.name"
+              :fact="words.supply.whole(supplySheets(one))"
+              :used="one.started[0]?.used"
+              :color="one.material.color"
+              :chosen="one.id === supply?.id"
+              @choose="open = one.id"
+            />
+          </div>
+          <div v-else class="empty">
+            <p>{{ words.supply.empty }}</p>
+            <v-btn color="primary" @click="part = 'sheets'">{{ words.supply.toSheets }}</v-btn>
+          </div>
+          <SupplySheets v-if="supply?.stock.spots" :supply="supply" />
+        </template>
+      </div>
+    </template>
+    <template #cards>
+      <TemplateCards
+        v-if="describing"
+        :editor="editor"
+        :done-label="words.keep"
+        @done="keepDescribed"
+        @cancel="describing = false"
+      />
+      <SheetCard
+        v-else-if="sheet"
+        :stock="sheet"
+        @put-on-hand="putOnHand(sheet)"
+        @measure-again="measureAgain(sheet)"
+      />
+      <MaterialCard v-else-if="material" :material="material" @open="open = $event" />
+      <SupplyCard v-else-if="supply" :supply="supply" />
+    </template>
+  </BenchLayout>
+</template>
+
+<style scoped>
+.room {
+  box-sizing: border-box;
+  height: 100%;
+  padding: 22px 30px;
+  overflow: auto;
+}
+.find {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin-bottom: 18px;
+}
+.find input {
+  flex: 0 1 400px;
+  min-width: 0;
+  border-radius: var(--r-tray);
+  padding: 9px 18px;
+  background: var(--card);
+  font-size: 14px;
+  box-shadow: var(--shadow);
+}
+.find .link {
+  white-space: nowrap;
+}
+h2 {
+  margin: 0 0 10px;
+  font-size: 14.5px;
+}
+.offers {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
+  gap: 16px;
+  margin-bottom: 24px;
+}
+.materials {
+  grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
+}
+.material {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  align-items: center;
+  border: 2px solid transparent;
+  border-radius: var(--r-job);
+  padding: 16px 10px 12px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  line-height: 1.3;
+  cursor: pointer;
+  box-shadow: var(--shadow);
+}
+.material .swatch {
+  width: 58px;
+  margin-bottom: 6px;
+}
+.material:hover {
+  border-color: var(--apricot-soft);
+}
+.material[aria-checked='true'] {
+  border-color: var(--apricot);
+}
+.empty {
+  max-width: 380px;
+  margin: 80px auto;
+  border-radius: var(--r-job);
+  padding: 26px;
+  background: var(--card);
+  text-align: center;
+  box-shadow: var(--shadow);
+}
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { labelCost, spotCount, type Material, type Supply } from '../../core/stock/index.ts';
+import { texts } from '../texts/index.ts';
+import CardPanel from '../ui/CardPanel.vue';
+import FactRow from '../ui/FactRow.vue';
+import { formatMoney } from '../ui/money.ts';
+import NumberRow from '../ui/NumberRow.vue';
+import { useSettings } from '../ui/settings-store.ts';
+import MaterialFacts from './MaterialFacts.vue';
+import PackRows from './PackRows.vue';
+import { useStockRoom } from './stock-room-store.ts';
+
+/** What is on hand of a sheet: packs, loose ones, what they are made of and what they cost. */
+const props = defineProps<{ supply: Supply }>();
+const words = texts.stock.supply;
+const room = useStockRoom();
+const settings = useSettings();
+const cost = computed(() => {
+  const { stock, material } = props.supply;
+  return stock.spots ? labelCost(material.pack, spotCount(stock.spots)) : undefined;
+});
+
+function change(changes: Partial<Supply>): void {
+  void room.keepSupply({ ...props.supply, ...changes });
+}
+
+/** Another material; the price of the pack stays where the other has none. */
+function makeOf(id: string): void {
+  const material = room.materials.find((one) => one.id === id);
+  if (material)
+    change({ material: { ...material, pack: material.pack ?? props.supply.material.pack } });
+}
+
+function changePack(pack: Material['pack']): void {
+  change({ material: { ...props.supply.material, pack } });
+}
+</script>
+
+<template>
+  <CardPanel :title="supply.stock.name" :aside="words.title" peeled>
+    <NumberRow
+      :label="words.packs"
+      :model-value="supply.packs"
+      :min="0"
+      :max="10000"
+      @update:model-value="change({ packs: Math.round($event) })"
+    />
+    <NumberRow
+      :label="words.loose"
+      :model-value="supply.loose"
+      :min="0"
+      :max="100000"
+      @update:model-value="change({ loose: Math.round($event) })"
+    />
+    <PackRows :pack="supply.material.pack" @change="changePack" />
+    <FactRow v-if="cost !== undefined" :label="texts.stock.material.costs"
+      ><strong>{{ formatMoney(cost, settings.currency) }}</strong></FactRow
+    >
+  </CardPanel>
+  <CardPanel :title="words.material">
+    <select
+      class="well material"
+      :aria-label="words.material"
+      :value="supply.material.id"
+      @change="makeOf(($event.target as HTMLSelectElement).value)"
+    >
+      <option v-for="one in room.materials" :key="one.id" :value="one.id">{{ one.name }}</option>
+    </select>
+    <MaterialFacts :material="supply.material" />
+  </CardPanel>
+  <button class="link" type="button" @click="room.removeSupply(supply)">{{ words.remove }}</button>
+</template>
+
+<style scoped>
+.material {
+  width: 100%;
+}
+</style>

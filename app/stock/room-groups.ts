@@ -1,0 +1,67 @@
+import {
+  differenceWords,
+  DIE_CUTS,
+  DISC_CARRIERS,
+  PLAIN_SHEETS,
+  readStockQuery,
+  searchStock,
+  spotCount,
+  type FoundStock,
+  type Stock,
+} from '../../core/stock/index.ts';
+import type { Unit } from '../../core/units/index.ts';
+import { texts } from '../texts/index.ts';
+import { sheetSize } from './stock-words.ts';
+
+/** A sheet of the Stock room as it is shown. */
+export interface RoomOffer {
+  readonly stock: Stock;
+  readonly note: string;
+  readonly fact: string;
+}
+
+/** Sheets of the Stock room under one heading. */
+export interface RoomGroup {
+  readonly title: string;
+  readonly offers: readonly RoomOffer[];
+}
+
+const isDisc = ({ form, spots }: Stock): boolean =>
+  form === 'carrier' || spots?.shape.kind === 'ring';
+
+/** The sheets or the discs of the Stock room, or those of them that come nearest to what is typed. */
+export function roomGroups(
+  part: 'sheets' | 'discs',
+  own: {
+    readonly room: { readonly sheets: readonly Stock[] };
+    readonly favourites: readonly Stock[];
+    readonly recent: readonly Stock[];
+  },
+  { typed, unit }: { typed: string; unit: Unit },
+): RoomGroup[] {
+  const words = texts.stock;
+  const belongs = (stock: Stock): boolean => isDisc(stock) === (part === 'discs');
+  const offer = (stock: Stock, found?: FoundStock): RoomOffer => ({
+    stock,
+    note: found && stock.spots ? differenceWords(found, unit) : sheetSize(stock, unit),
+    fact: stock.spots ? words.perSheetUp(spotCount(stock.spots)) : '',
+  });
+  const group = (title: string, stocks: readonly Stock[]): RoomGroup[] => {
+    const offers = stocks.filter(belongs).map((stock) => offer(stock));
+    return offers.length ? [{ title, offers }] : [];
+  };
+  const { sheets } = own.room;
+  if (typed.trim() !== '') {
+    const among = [...sheets, ...PLAIN_SHEETS, ...DIE_CUTS, ...DISC_CARRIERS].filter(belongs);
+    const found = searchStock(among, readStockQuery(typed, unit), 40);
+    return [{ title: words.found, offers: found.map((one) => offer(one.stock, one)) }];
+  }
+  return [
+    ...group(words.favourites, own.favourites),
+    ...group(words.recent, own.recent),
+    ...group(words.yours, sheets),
+    ...(part === 'sheets'
+      ? [...group(words.plain, PLAIN_SHEETS), ...group(words.dieCuts, DIE_CUTS)]
+      : [...group(words.carriers, DISC_CARRIERS), ...group(words.discs, DIE_CUTS)]),
+  ];
+}

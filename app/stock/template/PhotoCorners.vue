@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import type { PhotoTemplate } from '../../../core/stock/index.ts';
+import { texts } from '../../texts/index.ts';
+import PixelPicture from '../../ui/PixelPicture.vue';
+import type { TemplateEditor } from './template-editor.ts';
+
+/** The picture as it was taken, with a dot to put on each corner of the sheet. */
+const { photo, editor } = defineProps<{ editor: TemplateEditor; photo: PhotoTemplate }>();
+const words = texts.stock.read;
+const corners = ref(photo.corners.map((at) => ({ ...at })));
+const frame = ref<HTMLElement | null>(null);
+
+function drag(event: PointerEvent, at: number): void {
+  const box = frame.value?.getBoundingClientRect();
+  if (!box || !(event.target as Element).hasPointerCapture(event.pointerId)) return;
+  corners.value[at] = {
+    x: Math.min(1, Math.max(0, (event.clientX - box.left) / box.width)),
+    y: Math.min(1, Math.max(0, (event.clientY - box.top) / box.height)),
+  };
+}
+
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+function key(event: KeyboardEvent, at: number): void {
+  const step = STEPS[event.key];
+  const corner = corners.value[at];
+  if (!step || !corner) return;
+  event.preventDefault();
+  const by = (event.shiftKey ? 10 : 1) / photo.picture.width;
+  corners.value[at] = { x: corner.x + step[0] * by, y: corner.y + step[1] * by };
+}
+
+/** The sheet's top is another side of the picture. */
+function turn(): void {
+  const [first, ...others] = corners.value;
+  if (first) corners.value = [...others, first];
+}
+
+function grip(event: PointerEvent): void {
+  (event.target as Element).setPointerCapture(event.pointerId);
+}
+</script>
+
+<template>
+  <div class="setting">
+    <div
+      ref="frame"
+      class="frame"
+      :style="{ aspectRatio: photo.picture.width / photo.picture.height }"
+    >
+      <PixelPicture class="photo" :image="photo.picture" :label="words.picture" />
+      <svg class="photo" viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden="true">
+        <polygon :points="corners.map(({ x, y }) => `${x},${y}`).join(' ')" />
+      </svg>
+      <button
+        v-for="({ x, y }, at) in corners"
+        :key="at"
+        type="button"
+        class="dot"
+        :aria-label="words.corner(at)"
+        :style="{ left: `${x * 100}%`, top: `${y * 100}%` }"
+        @pointerdown.prevent="grip"
+        @pointermove="drag($event, at)"
+        @keydown="key($event, at)"
+      >
+        {{ at + 1 }}
+      </button>
+    </div>
+    <div class="ways">
+      <button class="link" type="button" @click="turn">{{ words.turn }}</button>
+      <v-btn color="primary" height="36" @click="editor.look(corners as never)">{{
+        words.cornersDone
+      }}</v-btn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.setting {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  align-items: center;
+  height: calc(100% - 62px);
+  max-width: 100%;
+}
+.frame {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  max-width: 100%;
+  box-shadow: var(--shadow-paper);
+}
+.photo {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+polygon {
+  fill: none;
+  stroke: var(--apricot);
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.dot {
+  position: absolute;
+  width: 26px;
+  height: 26px;
+  border: 2px solid var(--on-plum);
+  border-radius: 50%;
+  padding: 0;
+  background: #5d2a53cc;
+  color: #fffdf9;
+  font: inherit;
+  font-weight: 600;
+  transform: translate(-50%, -50%);
+  cursor: move;
+  touch-action: none;
+}
+.ways {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+</style>

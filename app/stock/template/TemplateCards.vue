@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { spotPlaces } from '../../../core/stock/index.ts';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import FactRow from '../../ui/FactRow.vue';
+import LengthRow from '../../ui/LengthRow.vue';
+import NumberRow from '../../ui/NumberRow.vue';
+import ReadingsCard from './ReadingsCard.vue';
+import type { PICTURED, TemplateEditor } from './template-editor.ts';
+
+/** What describes the sheet: its name, a file it comes from, readings, and the label that is chosen. */
+const { editor } = defineProps<{ editor: TemplateEditor; doneLabel: string }>();
+defineEmits<{ done: []; cancel: [] }>();
+const words = texts.stock;
+const { draft } = editor.readings;
+const { busy, canCorrect, chosen, found, paper, photo, settingCorners, stock } = editor;
+const label = computed(() => {
+  const at = chosen.value;
+  const spots = stock.value?.spots;
+  return at === undefined || !spots ? undefined : spotPlaces(spots)[at];
+});
+const PAPERS: Record<keyof typeof PICTURED, string> = {
+  a4: 'A4',
+  letter: 'US letter',
+  legal: 'US legal',
+  a5: 'A5',
+};
+
+function move(to: { x?: number; y?: number; angle?: number }): void {
+  if (chosen.value !== undefined) editor.move(chosen.value, to);
+}
+</script>
+
+<template>
+  <v-btn color="primary" height="40" :disabled="!stock" @click="$emit('done')">{{
+    doneLabel
+  }}</v-btn>
+  <button class="link" type="button" @click="$emit('cancel')">{{ words.cancel }}</button>
+  <CardPanel :title="words.own.title" peeled>
+    <input
+      v-model="draft.name"
+      class="well name"
+      :aria-label="words.own.name"
+      :placeholder="words.own.name"
+    />
+  </CardPanel>
+  <CardPanel :title="words.read.title">
+    <p class="hint">{{ words.read.hint }}</p>
+    <FactRow as="label" :label="words.read.paper">
+      <select v-model="paper" class="well" @change="photo && editor.look()">
+        <option v-for="(name, id) in PAPERS" :key="id" :value="id">{{ name }}</option>
+      </select>
+    </FactRow>
+    <div class="ways">
+      <button class="link" type="button" :disabled="busy" @click="editor.choose">
+        {{ words.read.choose }}
+      </button>
+      <button
+        v-if="photo && !settingCorners"
+        class="link"
+        type="button"
+        @click="settingCorners = true"
+      >
+        {{ words.read.corners }}
+      </button>
+    </div>
+  </CardPanel>
+  <template v-if="found">
+    <CardPanel v-if="label" :title="words.read.chosen((chosen ?? 0) + 1)">
+      <LengthRow
+        :label="words.read.labelX"
+        :model-value="label.x"
+        :min="0"
+        :max="2000"
+        @update:model-value="move({ x: $event })"
+      />
+      <LengthRow
+        :label="words.read.labelY"
+        :model-value="label.y"
+        :min="0"
+        :max="2000"
+        @update:model-value="move({ y: $event })"
+      />
+      <NumberRow
+        :label="words.read.labelAngle"
+        :model-value="label.angle"
+        :min="-180"
+        :max="180"
+        @update:model-value="move({ angle: $event })"
+      />
+      <button class="link" type="button" @click="editor.remove(chosen ?? 0)">
+        {{ words.read.deleteLabel }}
+      </button>
+    </CardPanel>
+    <button class="link" type="button" @click="editor.add">{{ words.read.add }}</button>
+    <button v-if="canCorrect" class="link" type="button" @click="editor.toReadings">
+      {{ words.read.correct }}
+    </button>
+  </template>
+  <template v-else>
+    <ReadingsCard :readings="editor.readings" />
+    <button v-if="stock" class="link" type="button" @click="editor.byHand">
+      {{ words.own.byHand }}
+    </button>
+  </template>
+</template>
+
+<style scoped>
+.name {
+  width: 100%;
+}
+.hint {
+  margin: 0 0 8px;
+  color: var(--ink-2);
+}
+.ways {
+  display: flex;
+  gap: 14px;
+}
+</style>

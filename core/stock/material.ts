@@ -1,0 +1,74 @@
+import { z } from 'zod';
+
+/** What materials are, in the order in which they are offered. */
+export const MATERIAL_KINDS = [
+  'paper',
+  'film',
+  'clear',
+  'holographic',
+  'pearl',
+  'metallic',
+  'coloured',
+  'card',
+  'fabric',
+  'transfer',
+] as const;
+export type MaterialKind = (typeof MATERIAL_KINDS)[number];
+
+/** How a knife goes through a material, for one kind of cut. */
+const cutSettingSchema = z.object({
+  /** Of the knife on the material, grams of force; null where the tool has no setting for it. */
+  force: z.number().min(1).max(2000).nullable(),
+  /** Of the knife, mm a second. */
+  speed: z.number().min(1).max(2000).nullable(),
+  passes: z.number().int().min(1).max(10),
+});
+export type CutSetting = z.infer<typeof cutSettingSchema>;
+
+/** How a pack of a material is sold. */
+export const packSchema = z.object({
+  sheets: z.number().int().min(1).max(10_000),
+  /** In the workshop's currency. */
+  price: z.number().min(0).max(100_000),
+});
+export type Pack = z.infer<typeof packSchema>;
+
+const line = z.string().max(120);
+const note = z.string().max(600);
+
+/** What is printed on, with all that has to be known to print, cut and apply it. */
+export const materialSchema = z.object({
+  id: z.string().min(1).max(100),
+  name: z.string().min(1).max(120),
+  kind: z.enum(MATERIAL_KINDS),
+  /** As it is seen, for the screen and for contrast. */
+  color: z.string().regex(/^#[0-9a-f]{6}$/i),
+  /** Whether light art vanishes on it without white under it. */
+  needsWhite: z.boolean(),
+  /** With its backing, mm. */
+  thickness: z.number().min(0.02).max(10),
+  ink: z.enum(['inkjet', 'laser', 'any']),
+  /** Until it can be touched and cut, minutes. */
+  drying: z.number().min(0).max(10_000),
+  /** Printed the other way round, because it is turned over to be applied. */
+  mirrored: z.boolean(),
+  /** What to choose in the print dialog of another program. */
+  print: z.object({ paper: line, quality: line }),
+  tool: z.enum(['knife', 'scissors', 'trimmer']),
+  /** How strongly the cutting mat holds it; a material on its own backing needs none. */
+  carrier: z.enum(['none', 'light', 'standard', 'strong']),
+  cut: z.object({
+    kiss: cutSettingSchema.nullable(),
+    through: cutSettingSchema.nullable(),
+    crease: cutSettingSchema.nullable(),
+  }),
+  applying: note,
+  wear: note,
+  pack: packSchema.nullable(),
+});
+export type Material = z.infer<typeof materialSchema>;
+
+/** What one label costs, in the currency of its pack; undefined where no price is known. */
+export function labelCost(pack: Pack | null, perSheet: number): number | undefined {
+  return pack && perSheet > 0 ? pack.price / pack.sheets / perSheet : undefined;
+}
