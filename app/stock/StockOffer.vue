@@ -28,7 +28,7 @@ defineEmits<{ choose: [] }>();
     <StockPicture :stock="stock" :used="used ?? []" :color="color" />
     <strong>{{ name ?? stock.name }}</strong>
     <span class="quiet">{{ note }}</span>
-    <span class="display fact">{{ fact }}</span>
+    <span v-if="fact" class="display fact">{{ fact }}</span>
   </button>
 </template>
 
@@ -54,7 +54,9 @@ defineEmits<{ choose: [] }>();
   border-color: var(--apricot-soft);
 }
 strong {
-  min-height: 38px;
+  display: flex;
+  flex: 1;
+  align-items: center;
   margin-top: 6px;
   line-height: 1.3;
 }

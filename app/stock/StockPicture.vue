@@ -15,6 +15,13 @@ const {
   used?: readonly number[] | undefined;
   color?: string | undefined;
 }>();
+const LARGEST = { width: 304.8, height: 420 }; // mm
+/** Plain sheets are told apart by how large they are; of die-cut ones the labels have to be seen. */
+const share = computed(() =>
+  props.stock.spots
+    ? 1
+    : Math.max(props.stock.width / LARGEST.width, props.stock.height / LARGEST.height),
+);
 const spots = computed(() => {
   const { spots: found } = props.stock;
   if (!found) return [];
@@ -26,7 +33,11 @@ const spots = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${stock.width} ${stock.height}`" aria-hidden="true">
+  <svg
+    :viewBox="`0 0 ${stock.width} ${stock.height}`"
+    :style="{ '--share': share }"
+    aria-hidden="true"
+  >
     <rect
       class="sheet"
       :width="stock.width"
@@ -46,8 +57,9 @@ const spots = computed(() => {
 
 <style scoped>
 svg {
-  width: 92px;
-  height: 118px;
+  width: calc(92px * var(--share));
+  height: calc(118px * var(--share));
+  margin: auto;
   overflow: visible;
 }
 .sheet {

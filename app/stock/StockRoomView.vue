@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { MATT_PAPER, supplySheets, type Stock } from '../../core/stock/index.ts';
+import { MATT_PAPER, type Stock } from '../../core/stock/index.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { texts } from '../texts/index.ts';
 import BenchLayout from '../ui/BenchLayout.vue';
@@ -10,6 +10,7 @@ import MaterialCard from './MaterialCard.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
 import SheetCard from './SheetCard.vue';
 import { roomGroups } from './room-groups.ts';
+import { materialNote, supplyFact } from './stock-words.ts';
 import StockOffer from './StockOffer.vue';
 import { useStockRoom } from './stock-room-store.ts';
 import SupplyCard from './SupplyCard.vue';
@@ -138,7 +139,7 @@ function measureAgain(stock: Stock): void {
           >
             <MaterialSwatch :material="one" />
             <strong>{{ one.name }}</strong>
-            <span class="quiet">{{ words.material.kinds[one.kind] }}</span>
+            <span class="quiet">{{ materialNote(one) }}</span>
           </button>
         </div>
         <template v-if="part === 'on-hand'">
@@ -153,7 +154,7 @@ function measureAgain(stock: Stock): void {
               :key="one.id"
               :stock="one.stock"
               :note="one.material.name"
-              :fact="words.supply.whole(supplySheets(one))"
+              :fact="supplyFact(one)"
               :used="one.started[0]?.used"
               :color="one.material.color"
               :chosen="one.id === supply?.id"

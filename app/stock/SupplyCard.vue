@@ -38,7 +38,7 @@ function changePack(pack: Material['pack']): void {
 </script>
 
 <template>
-  <CardPanel :title="supply.stock.name" :aside="words.title" peeled>
+  <CardPanel :title="supply.stock.name" peeled>
     <NumberRow
       :label="words.packs"
       :model-value="supply.packs"

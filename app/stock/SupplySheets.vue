@@ -94,8 +94,13 @@ svg {
   stroke: #8c7d8d;
   cursor: pointer;
 }
-.spot:hover {
+.spot:not(.gone):hover {
   fill: var(--apricot);
+}
+.spot:focus-visible {
+  outline: none;
+  stroke: var(--plum);
+  stroke-width: 2.5px;
 }
 .gone {
   fill: #ffffff66;

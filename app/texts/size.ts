@@ -19,8 +19,10 @@ export const size = {
   strips: { strip: 'Strip', sleeve: 'Sleeve' },
   takeShape: (name: string): string => `Take the shape of “${name}”`,
   parts: (count: number, width: string): string => `${count} labels of ${width} go around.`,
-  tooLarge: (size: string, stock: string): string =>
-    `${size} is larger than ${stock}: no sheet holds it whole. Make it in parts, or choose a larger sheet.`,
+  tooLarge: (size: string, stock: string, others: readonly string[]): string =>
+    others.length
+      ? `${size} is larger than ${stock}. It fits on ${others.join(', ')}; or make it in parts.`
+      : `${size} is larger than any sheet in the Stock room. Make it in parts.`,
   makeParts: (count: number): string => `Make it in ${count} parts`,
   sizes: 'Sizes of this design',
   sizesHint: 'One design can fit several things: three lids, two pots.',

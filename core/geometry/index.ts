@@ -27,6 +27,7 @@ export {
   findPath,
   flatten,
   KAPPA,
+  linesPath,
   mapPath,
   mapRing,
   rectanglePath,

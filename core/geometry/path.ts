@@ -65,6 +65,13 @@ export function ringsPath(rings: readonly Ring[]): Path {
   ]);
 }
 
+/** The path of lines that stay open. */
+export function linesPath(lines: readonly (readonly Point[])[]): Path {
+  return lines.flatMap((line) =>
+    line.map(({ x, y }, at): PathStep => [at === 0 ? 'M' : 'L', x, y]),
+  );
+}
+
 /** The path under a map. */
 export function mapPath(path: Path, map: Affine): Path {
   const at = (x: number, y: number): Point => apply(map, { x, y });

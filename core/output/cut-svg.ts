@@ -1,5 +1,5 @@
 import { pathData, written } from '../drawing/index.ts';
-import { ringsPath } from '../geometry/index.ts';
+import { linesPath, ringsPath } from '../geometry/index.ts';
 import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
 import { orderCuts } from './cut-order.ts';
@@ -15,7 +15,7 @@ export function cutSvg(sheet: CompiledSheet): string {
       .filter((cut) => cut.kind === kind)
       .map(
         ({ rings, copy }) =>
-          `<path data-copy="${escaped(copy)}" d="${pathData(ringsPath(rings))}"/>`,
+          `<path data-copy="${escaped(copy)}" d="${pathData(kind === 'crease' ? linesPath(rings) : ringsPath(rings))}"/>`,
       );
     return paths.length
       ? [

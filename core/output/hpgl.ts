@@ -10,7 +10,7 @@ export const HPGL_PENS = { kiss: 1, through: 2, crease: 3 } as const;
 
 /**
  * The cut lines of a sheet in the plotter language of many cutters: pen up to the start of each
- * line, pen down along it and back to its start.
+ * line, pen down along it and, but for a crease, back to its start.
  */
 export function cutHpgl(sheet: CompiledSheet): string {
   const { height } = sheet.drawing;
@@ -26,7 +26,8 @@ export function cutHpgl(sheet: CompiledSheet): string {
     for (const ring of rings) {
       const [start] = ring;
       if (!start) continue;
-      lines.push(`PU${at(start)};PD${[...ring.slice(1), start].map(at).join(',')};`);
+      const along = kind === 'crease' ? ring.slice(1) : [...ring.slice(1), start];
+      lines.push(`PU${at(start)};PD${along.map(at).join(',')};`);
     }
   }
   lines.push('PU0,0;SP0;');

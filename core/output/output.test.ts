@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
+import { createJob } from '../job/index.ts';
 import { countPdfPages, renderPdf } from '../pdf/index.ts';
 import { boxOf, ellipsePath, rectanglePath, translation } from '../geometry/index.ts';
 import { solid, type Drawing, type DrawingNode, type Paint } from '../drawing/index.ts';
@@ -301,4 +302,58 @@ test('cuts go by kind, folds first and what falls out last, and nearest next', (
 test('file names are plain whatever the job is called', () => {
   expect(fileStem('Crème & Co. — 3/8')).toBe('creme-co-3-8');
   expect(fileStem('漢字')).toBe('job');
+});
+
+describe('the folds of a box band', () => {
+  let band: Record<string, MadeFile>;
+  beforeAll(async () => {
+    const job = runAll(createJob('band', { id: 'band', today: '2026-04-18' }), {
+      name: 'want',
+      args: { piece: 'piece-1', count: 2 },
+    });
+    const laid = await compiled(job, new Map());
+    const list = await exportFiles(laid.compiled, {
+      platform: nodePlatform,
+      resources: laid.resources,
+      formats: ['svg', 'hpgl', 'json'],
+    });
+    band = Object.fromEntries(list.map((one) => [one.format, one]));
+  });
+
+  test('are creases in the cut files, before anything is cut, and stay open', () => {
+    const stated = JSON.parse(textOf(band.json as MadeFile)) as {
+      sheets: { cuts: { kind: string; rings: [number, number][][] }[] }[];
+    };
+    const cuts = stated.sheets[0]?.cuts ?? [];
+    expect(cuts.map(({ kind }) => kind)).toEqual(['crease', 'crease', 'kiss', 'kiss']);
+    // Four folds across the band, each a line of two points straight from edge to edge.
+    const [first] = cuts;
+    expect(first?.rings).toHaveLength(4);
+    for (const line of first?.rings ?? []) {
+      const [from, to] = line;
+      expect(line).toHaveLength(2);
+      const straight = Math.min(
+        Math.abs((from?.[0] ?? 0) - (to?.[0] ?? 9)),
+        Math.abs((from?.[1] ?? 0) - (to?.[1] ?? 9)),
+      );
+      expect(straight).toBeCloseTo(0, 6);
+    }
+  });
+
+  test('are drawn once along in HPGL, by a pen of their own', () => {
+    const [creases, edges] = textOf(band.hpgl as MadeFile).split('SP1;');
+    const lines = [...(creases ?? '').matchAll(/PU(-?\d+,-?\d+);PD([^;]+);/g)];
+    expect(creases).toContain('SP3;');
+    expect(lines).toHaveLength(8);
+    expect(lines.every(([, , to]) => to?.split(',').length === 2)).toBe(true);
+    const edge = /PU(-?\d+,-?\d+);PD([^;]+);/.exec(edges ?? '');
+    expect(edge?.[2]?.endsWith(edge[1] ?? '?')).toBe(true);
+  });
+
+  test('stand in a group of their own in SVG, not closed', () => {
+    const svg = textOf(band.svg as MadeFile);
+    const group = /<g id="crease"[^>]*>([\s\S]*?)<\/g>/.exec(svg)?.[1] ?? '';
+    expect(group.match(/<path/g)).toHaveLength(2);
+    expect(group).not.toContain('Z');
+  });
 });

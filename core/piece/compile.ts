@@ -10,7 +10,8 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { edgeRings, shapePath, type EdgeRings } from '../shape/index.ts';
+import { creaseLines, edgeRings, shapePath, type EdgeRings } from '../shape/index.ts';
+import { foldsOf, type Fold, type Thing } from '../things/index.ts';
 import type { Typeface } from '../type/index.ts';
 import {
   compileElement,
@@ -40,6 +41,8 @@ export interface CompiledPiece {
   readonly safe: Path;
   /** The finished outline as rings, for the knife. */
   readonly rings: EdgeRings;
+  /** Where it is folded: open lines. */
+  readonly creases: EdgeRings;
   readonly ground: DrawingNode | undefined;
   readonly elements: readonly PlacedElement[];
   /** All that prints, clipped where the bleed ends. */
@@ -47,10 +50,11 @@ export interface CompiledPiece {
   readonly needs: readonly Need[];
 }
 
-/** The pieces and art that a compiler looks names up in: those of one job. */
+/** The pieces and art that a compiler looks names up in, and the thing that they are for: those of one job. */
 export interface PieceSource {
   readonly pieces: readonly Piece[];
   readonly art: Readonly<Record<string, Art>>;
+  readonly thing?: Thing;
 }
 
 /** Compiles pieces and remembers what has not changed. */
@@ -71,17 +75,17 @@ const NESTING = 8;
  */
 export function createCompiler(resources: Resources): PieceCompiler {
   const elements = new WeakMap<PieceElement, Remembered>();
-  const pieces = new WeakMap<
-    Piece,
-    { elements: readonly PlacedElement[]; compiled: CompiledPiece }
-  >();
+  const pieces = new WeakMap<Piece, { uses: readonly unknown[]; compiled: CompiledPiece }>();
 
   const compile = (piece: Piece, source: PieceSource, depth: number): CompiledPiece => {
     const placedElements = piece.elements.map((element) => place(element, source, depth));
     const known = pieces.get(piece);
-    if (known && sameItems(known.elements, placedElements)) return known.compiled;
-    const compiled = assemble(piece, placedElements);
-    pieces.set(piece, { elements: placedElements, compiled });
+    const thing = piece.variant?.thing ?? source.thing;
+    const folds = thing ? foldsOf(thing, piece.edge) : [];
+    const uses = [...placedElements, ...folds];
+    if (known && sameItems(known.uses, uses)) return known.compiled;
+    const compiled = assemble(piece, placedElements, folds);
+    pieces.set(piece, { uses, compiled });
     return compiled;
   };
 
@@ -137,7 +141,11 @@ function used(
   }
 }
 
-function assemble(piece: Piece, elements: readonly PlacedElement[]): CompiledPiece {
+function assemble(
+  piece: Piece,
+  elements: readonly PlacedElement[],
+  folds: readonly Fold[],
+): CompiledPiece {
   const bleed = shapePath(piece.edge, piece.bleed);
   const ground: DrawingNode | undefined =
     piece.ground === null ? undefined : { kind: 'path', path: bleed, fill: solid(piece.ground) };
@@ -149,17 +157,21 @@ function assemble(piece: Piece, elements: readonly PlacedElement[]): CompiledPie
     bleed,
     safe: shapePath(piece.edge, -piece.safe),
     rings: edgeRings(piece.edge),
+    creases: creaseLines(folds),
     ground,
     elements,
-    nodes: overflows(bleed, elements) ? [{ kind: 'group', clip: bleed, children }] : children,
+    nodes:
+      piece.edge.kind === 'outline' || overflows(bleed, elements)
+        ? [{ kind: 'group', clip: bleed, children }]
+        : children,
     needs: elements.flatMap(({ compiled }) => compiled.needs),
   };
 }
 
 /**
  * Whether something reaches beyond where the bleed ends, so that it has to be clipped. Hundreds of
- * copies without a clip are drawn much faster. All outlines here bulge outwards: what has its points
- * inside lies inside.
+ * copies without a clip are drawn much faster. Outlines bulge outwards, but for free ones, which are
+ * always clipped: what has its points inside lies inside.
  */
 function overflows(bleed: Path, elements: readonly PlacedElement[]): boolean {
   const rings = flatten(bleed);

@@ -1,6 +1,6 @@
 import type { Platform } from '../base/index.ts';
 import type { Drawing, DrawingNode } from '../drawing/index.ts';
-import { translation, type Path } from '../geometry/index.ts';
+import { linesPath, translation } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';
 import { shapePath } from '../shape/index.ts';
 import { printable, type Stock } from '../stock/index.ts';
@@ -77,9 +77,7 @@ export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uin
       const size = `${formatLength(flat.width, unit)} × ${formatLength(flat.height, unit)}`;
       // In the middle, or above the hole of a disc.
       const names = flat.shape.kind === 'ring' ? -flat.height * 0.36 : -2;
-      const folds: Path = flat.folds.flatMap((fold) =>
-        fold.map(({ x: fx, y: fy }, at) => [at === 0 ? 'M' : 'L', fx, fy] as const),
-      );
+      const folds = linesPath(flat.folds);
       return [
         {
           kind: 'group',

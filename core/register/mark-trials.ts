@@ -31,6 +31,7 @@ export function tryMarks(mark: Omit<MarkPlace, 'x' | 'y'>, tries = 60, seed = 1)
   const inkOf = markInk(place).centre;
   const perMm = POOR.dpi / 25.4;
   const side = round(2 * AROUND * perMm + mark.size * perMm);
+  const grain = Float32Array.from({ length: 4093 }, () => POOR.noise * random.normal());
   let found = 0;
   let squares = 0;
   for (let at = 0; at < tries; at++) {
@@ -41,7 +42,9 @@ export function tryMarks(mark: Omit<MarkPlace, 'x' | 'y'>, tries = 60, seed = 1)
     for (let y = 0, to = 0; y < side; y++)
       for (let x = 0; x < side; x++, to += 4) {
         let ink = 0;
-        for (let sample = 0; sample < POOR.samples ** 2; sample++) {
+        const far =
+          hypot(x / perMm - AROUND - offsetX, y / perMm - AROUND - offsetY) > mark.size * 1.7 + 1;
+        for (let sample = 0; !far && sample < POOR.samples ** 2; sample++) {
           const u = (x + ((sample % POOR.samples) + 0.5) / POOR.samples) / perMm;
           const v = (y + (floor(sample / POOR.samples) + 0.5) / POOR.samples) / perMm;
           const [dx, dy] = [u - AROUND - offsetX, v - AROUND - offsetY];
@@ -50,8 +53,12 @@ export function tryMarks(mark: Omit<MarkPlace, 'x' | 'y'>, tries = 60, seed = 1)
           if (near && isInside(on, rings)) ink++;
         }
         const value =
-          POOR.paper - (ink / POOR.samples ** 2) * POOR.ink + POOR.noise * random.normal();
-        image.data.fill(value, to, to + 3);
+          POOR.paper -
+          (ink / POOR.samples ** 2) * POOR.ink +
+          (grain[(to + at * 977) % grain.length] as number);
+        image.data[to] = value;
+        image.data[to + 1] = value;
+        image.data[to + 2] = value;
       }
     const [seen] = findMarks({ image, dpi: POOR.dpi }, [place]).found;
     if (!seen) continue;

@@ -1,7 +1,16 @@
-import { apply, compose, invert, placed, scaling, type Affine } from '../geometry/index.ts';
+import {
+  apply,
+  compose,
+  invert,
+  placed,
+  scaling,
+  signedArea,
+  flatten,
+  type Affine,
+} from '../geometry/index.ts';
 import { seededRandom } from '../base/index.ts';
 import { blankImage, type RgbaImage } from '../raster/index.ts';
-import { findMarks, type MarkPlace } from './index.ts';
+import { findMarks, markBox, markPath, tryMarks, type MarkPlace } from './index.ts';
 
 const MARKS: MarkPlace[] = [
   { x: 12, y: 12, size: 5, style: 'ring' },
@@ -11,7 +20,7 @@ const MARKS: MarkPlace[] = [
 ];
 const DPI = 150;
 
-const { floor, hypot, round } = Math;
+const { abs, floor, hypot, round } = Math;
 
 /** Draws analytic dots, anti-aliased by 4 x 4 samples, as a sheet under `map` would show them. */
 function picture(map: Affine, marks: readonly MarkPlace[], noise = 0): RgbaImage {
@@ -21,14 +30,26 @@ function picture(map: Affine, marks: readonly MarkPlace[], noise = 0): RgbaImage
   const random = seededRandom(3);
   for (const mark of marks) {
     const middle = apply(map, mark);
-    for (let y = floor((middle.y - 8) * perMm); y < (middle.y + 8) * perMm; y++) {
-      for (let x = floor((middle.x - 8) * perMm); x < (middle.x + 8) * perMm; x++) {
+    for (let y = floor((middle.y - 14) * perMm); y < (middle.y + 14) * perMm; y++) {
+      for (let x = floor((middle.x - 14) * perMm); x < (middle.x + 14) * perMm; x++) {
         const value = 245 - inkAt(back, mark, x, y) * 220 + noise * random.normal();
         image.data.fill(value, (y * image.width + x) * 4, (y * image.width + x) * 4 + 3);
       }
     }
   }
   return image;
+}
+
+/** What is black of a mark, told apart from how it is drawn: bars are 0.16 of their length wide. */
+function isInked({ size, style, turn = 0 }: MarkPlace, dx: number, dy: number): boolean {
+  const [x, y] =
+    turn === 90 ? [dy, -dx] : turn === 180 ? [-dx, -dy] : turn === 270 ? [-dy, dx] : [dx, dy];
+  const bar = size * 0.16;
+  if (style === 'corner') return x > 0 && y > 0 && x < size && y < size && (x < bar || y < bar);
+  if (style === 'cross')
+    return abs(x) < size / 2 && abs(y) < size / 2 && (abs(x) < bar / 2 || abs(y) < bar / 2);
+  const r = hypot(x, y) / size;
+  return r < 0.5 || (style === 'ring' && r > 0.7 && r < 0.85);
 }
 
 function inkAt(back: Affine, mark: MarkPlace, x: number, y: number): number {
@@ -38,8 +59,7 @@ function inkAt(back: Affine, mark: MarkPlace, x: number, y: number): number {
       x: ((x + (s % 4) / 4 + 0.125) * 25.4) / DPI,
       y: ((y + floor(s / 4) / 4 + 0.125) * 25.4) / DPI,
     });
-    const r = hypot(at.x - mark.x, at.y - mark.y) / mark.size;
-    if (r < 0.5 || (mark.style === 'ring' && r > 0.7 && r < 0.85)) ink += 1 / 16;
+    if (isInked(mark, at.x - mark.x, at.y - mark.y)) ink += 1 / 16;
   }
   return ink;
 }
@@ -78,4 +98,60 @@ test('an empty sheet gives no map and no confidence', () => {
   const found = findMarks({ image: picture(LIES, [], 6), dpi: DPI }, MARKS);
   expect(found.map).toBeUndefined();
   expect(found.confidence).toBe(0);
+});
+
+const BARS: MarkPlace[] = [
+  { x: 14, y: 14, size: 5, style: 'ring' },
+  { x: 198, y: 12, size: 10, style: 'corner', turn: 90 },
+  { x: 198, y: 285, size: 10, style: 'corner', turn: 180 },
+  { x: 12, y: 285, size: 10, style: 'corner', turn: 270 },
+];
+const CROSSES = BARS.map((mark): MarkPlace =>
+  mark.style === 'ring' ? mark : { ...mark, size: 8, style: 'cross' },
+);
+
+test.each([
+  ['corner angles', BARS],
+  ['crosses', CROSSES],
+])('%s are found by their ink as well as dots are', (_, marks) => {
+  const found = findMarks({ image: picture(LIES, marks, 6), dpi: DPI }, marks);
+  expect(found.found.every(Boolean)).toBe(true);
+  expect(found.residual).toBeLessThan(0.06);
+  expect(found.confidence).toBeGreaterThan(0.75);
+  const truth = apply(LIES, { x: 105, y: 148 });
+  const said = apply(found.map ?? [0, 0, 0, 0, 0, 0], { x: 105, y: 148 });
+  expect(Math.hypot(truth.x - said.x, truth.y - said.y)).toBeLessThan(0.08);
+});
+
+test('a sheet with crosses that lies the other way round is noticed by its ring dot', () => {
+  const round = CROSSES.map((mark) => ({ ...mark, x: 210 - mark.x, y: 297 - mark.y }));
+  const placed = CROSSES.map((mark, at) => ({ ...mark, ...(at === 0 ? { x: 12, y: 12 } : {}) }));
+  const turned = round.map((mark, at) => ({ ...mark, ...(at === 0 ? { x: 198, y: 285 } : {}) }));
+  expect(findMarks({ image: picture(LIES, turned), dpi: DPI }, placed).turned).toBe(true);
+  expect(findMarks({ image: picture(LIES, placed), dpi: DPI }, placed).turned).toBe(false);
+});
+
+test('marks are drawn as they are looked for', () => {
+  const area = (mark: MarkPlace): number =>
+    Math.abs(flatten(markPath(mark), 0.002).reduce((sum, ring) => sum + signedArea(ring), 0));
+  expect(area({ x: 9, y: 9, size: 10, style: 'cross' })).toBeCloseTo(2 * 16 - 1.6 * 1.6, 6);
+  expect(area({ x: 9, y: 9, size: 10, style: 'corner' })).toBeCloseTo(2 * 16 - 1.6 * 1.6, 6);
+  const dot = Math.PI * 2.5 ** 2;
+  const ring = Math.PI * ((5 * 0.85) ** 2 - (5 * 0.7) ** 2);
+  expect(area({ x: 9, y: 9, size: 5, style: 'dot' }) / dot).toBeCloseTo(1, 2);
+  expect(area({ x: 9, y: 9, size: 5, style: 'ring' }) / (dot + ring)).toBeCloseTo(1, 2);
+  expect(markBox({ x: 198, y: 285, size: 10, style: 'corner', turn: 180 })).toEqual({
+    left: 188,
+    top: 275,
+    right: 198,
+    bottom: 285,
+  });
+});
+
+test('smaller marks are found less often, and the tries can be repeated', () => {
+  const [small, usual] = [3, 6].map((size) => tryMarks({ size, style: 'dot' }, 24));
+  expect(small?.found).toBeLessThan(20);
+  expect(usual?.found).toBe(24);
+  expect(usual?.error).toBeLessThan(0.05);
+  expect(tryMarks({ size: 3, style: 'dot' }, 24)).toEqual(small);
 });

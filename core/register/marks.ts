@@ -52,12 +52,13 @@ export function findMarks(picture: SheetPicture, marks: readonly MarkPlace[]): R
     const seen = candidates[index];
     return seen ? [{ from, to: seen.centre }] : [];
   });
-  const turned = marks.some(({ style, size }, index) => {
-    if (style === 'ring') return pairs.length >= 3 && candidates[index]?.ringed === false;
-    if (style === 'dot') return pairs.length >= 3 && candidates[index]?.ringed === true;
-    // Where a bar mark is missing, the ring dot may stand.
-    const place = { ...marks[index], ...inks[index], size, style: 'ring' } as MarkPlace;
-    return !candidates[index] && findMark(picture, place)?.ringed === true;
+  const ring = marks.find(({ style }) => style === 'ring');
+  const turned = marks.some(({ style }, index) => {
+    const seen = candidates[index];
+    if (style === 'ring') return pairs.length >= 3 && seen?.ringed === false;
+    if (style === 'dot') return pairs.length >= 3 && seen?.ringed === true;
+    // Where a mark of bars is missing, the ring dot may stand.
+    return !seen && ring !== undefined && findMark(picture, { ...ring, ...inks[index] })?.ringed;
   });
   const found = candidates.map((seen) => seen?.centre);
   if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };

@@ -1,6 +1,6 @@
 import type { Platform } from '../base/index.ts';
 import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
-import { rectanglePath, ringsPath, translation } from '../geometry/index.ts';
+import { linesPath, rectanglePath, ringsPath, translation } from '../geometry/index.ts';
 import { HPGL_PENS, writePdf } from '../output/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
@@ -37,7 +37,7 @@ export async function runPictures(
     const line = LINES[pen] ?? { color: '#3b3a9c' };
     return {
       kind: 'path',
-      path: ringsPath([ring]),
+      path: pen === HPGL_PENS.crease ? linesPath([ring]) : ringsPath([ring]),
       stroke: { paint: solid(line.color), width: 0.25, ...(line.dash ? { dash: line.dash } : {}) },
     };
   });
@@ -46,7 +46,8 @@ export async function runPictures(
     path: rectanglePath({ x: width / 2, y: height / 2 }, width, height),
     fill: solid(RELEASE),
   };
-  const labels = cuts.flatMap(({ ring }): DrawingNode[] => [
+  const peeled = cuts.filter(({ pen }) => pen !== HPGL_PENS.crease);
+  const labels = peeled.flatMap(({ ring }): DrawingNode[] => [
     {
       kind: 'group',
       transform: translation(0.5, 0.9),

@@ -1,6 +1,7 @@
 import { compose, ellipsePath, flatten, placed, scaling, translation } from '../geometry/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
 import { readHpgl } from '../../devices/simulated/cutter.ts';
+import { createJob } from '../job/index.ts';
 import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { warpImage } from '../raster/index.ts';
@@ -131,3 +132,24 @@ test('a blocker stops the run before anything is sent, unless it is accepted', a
   expect(passed.ok).toBe(true);
   expect(sent).toBe(1);
 }, 60_000);
+
+test('creases and holes are lines of their own, and each copy has one outcome', async () => {
+  for (const kind of ['band', 'tag', 'disc'] as const) {
+    const job = runAll(
+      createJob(kind, { id: kind, today: '2026-04-18' }),
+      { name: 'change-piece', args: { piece: 'piece-1', changes: { ground: '#f4e9d4' } } },
+      { name: 'want', args: { piece: 'piece-1', count: 2 } },
+    );
+    const made = await compiled(job, new Map());
+    const done = await runJob(made.compiled, {
+      platform: nodePlatform,
+      resources: made.resources,
+      devices: simulatedDevices(nodePlatform, 5),
+      accept: [],
+    });
+    if (!done.ok) throw new Error(done.problem.what);
+    const copies = done.value.sheets.flatMap((sheet) => sheet.copies);
+    expect(copies).toHaveLength(2);
+    expect(Math.max(...copies.map(({ deviation }) => deviation))).toBeLessThan(0.2);
+  }
+});

@@ -96,12 +96,15 @@ function outcomes(
   done: CutSheet,
   truth: Parameters<typeof copyOutcome>[1],
 ): CopyOutcome[] {
-  const cuts = orderCuts(sheet.cuts);
-  if (done.cuts.length !== cuts.length) return [];
-  return cuts.flatMap(({ copy, rings }, index): CopyOutcome[] => {
+  // The knife draws one line for each ring: holes are lines of their own, creases cut nothing.
+  const lines = orderCuts(sheet.cuts).flatMap(({ copy, kind, rings }) =>
+    rings.map((_, at) => ({ copy, trim: kind !== 'crease' && at === 0 ? rings : undefined })),
+  );
+  if (done.cuts.length !== lines.length) return [];
+  return lines.flatMap(({ copy, trim }, index): CopyOutcome[] => {
     const ring = done.cuts[index]?.ring;
     const bleed = sheet.copies.find(({ placement }) => placement.copy === copy)?.bleed ?? 0;
-    return ring ? [copyOutcome({ copy, trim: rings, bleed }, truth, ring)] : [];
+    return ring && trim ? [copyOutcome({ copy, trim, bleed }, truth, ring)] : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { flatten, mapRing, type Affine, type Ring } from '../geometry/index.ts';
+import { flatten, mapRing, type Affine, type Point, type Ring } from '../geometry/index.ts';
 import { shapePath, type EdgeShape } from './shape.ts';
 
 declare const ofAnEdge: unique symbol;
@@ -12,7 +12,7 @@ export type EdgeRings = readonly Ring[] & { readonly [ofAnEdge]: true };
 /** How deep a line is cut: into the label layer, through everything, or pressed as a fold. */
 export type CutKind = 'kiss' | 'through' | 'crease';
 
-/** A line for the knife. How it is cut belongs to the use of an edge, not to the edge. */
+/** A line for the knife: closed, but for a crease, which is open. How it is cut belongs to the use of an edge, not to the edge. */
 export interface CutLine {
   readonly kind: CutKind;
   readonly rings: EdgeRings;
@@ -23,7 +23,12 @@ export function edgeRings(shape: EdgeShape): EdgeRings {
   return flatten(shapePath(shape), 0.005) as unknown as EdgeRings;
 }
 
-/** An edge at its place on a sheet. */
+/** Folds of a finished label about its centre; each is an open line that is pressed and not cut. */
+export function creaseLines(folds: readonly (readonly Point[])[]): EdgeRings {
+  return folds as unknown as EdgeRings;
+}
+
+/** An edge or its folds at their place on a sheet. */
 export function placeEdge(rings: EdgeRings, map: Affine): EdgeRings {
   return rings.map((ring) => mapRing(ring, map)) as unknown as EdgeRings;
 }

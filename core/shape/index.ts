@@ -1,4 +1,11 @@
-export { edgeRings, placeEdge, type CutKind, type CutLine, type EdgeRings } from './cut-line.ts';
+export {
+  creaseLines,
+  edgeRings,
+  placeEdge,
+  type CutKind,
+  type CutLine,
+  type EdgeRings,
+} from './cut-line.ts';
 export { arcPoint, type ArcShape } from './kinds/arc.ts';
 export { MOST_OUTLINE_POINTS, type OutlineShape } from './kinds/outline.ts';
 export type { TagShape } from './kinds/tag.ts';

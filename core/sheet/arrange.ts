@@ -58,20 +58,22 @@ export function arrange(job: Arrangeable): Layout {
   const first = wanted.find(({ left }) => left > 0) ?? wanted[0];
   const perSheet = first ? spotsFor(job, first.shape, []).length : 0;
   const sheets: Placement[][] = [];
+  // A started sheet comes first; one of which nothing is left is no sheet.
+  let gone = job.plan.arrangement === 'spots' ? job.plan.used : [];
   while (wanted.some(({ left }) => left > 0) && sheets.length < MOST_SHEETS) {
-    const started = sheets.length === 0 ? job.plan.used : [];
+    const started = sheets.length === 0 ? gone : [];
     const sheet =
       job.plan.arrangement === 'spots' ? fillSpots(job, wanted, started) : fillRows(job, wanted);
-    if (sheet.length === 0 && started.length === 0) break;
-    sheets.push(sheet);
+    if (sheet.length > 0) sheets.push(sheet);
+    else if (started.length > 0) gone = [];
+    else break;
   }
   const left = Object.fromEntries(
     wanted.filter(({ left }) => left > 0).map(({ piece, left }) => [piece.id, left]),
   );
   const moved = sheets.length ? withHandPlaces(sheets, job.plan.moved) : sheets;
-  const gone = job.plan.arrangement === 'spots' ? job.plan.used.length : 0;
   const placed = sheets.reduce((sum, { length }) => sum + length, 0);
-  const spare = Math.max(0, sheets.length * perSheet - (sheets.length ? gone : 0) - placed);
+  const spare = Math.max(0, sheets.length * perSheet - (sheets.length ? gone.length : 0) - placed);
   return { sheets: moved.map((placements) => ({ placements })), perSheet, spare, left };
 }
 

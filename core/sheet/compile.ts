@@ -27,6 +27,8 @@ export interface SheetCopy {
   readonly piece: CompiledPiece;
   /** The finished outline on the sheet. */
   readonly trim: EdgeRings;
+  /** Its folds on the sheet. */
+  readonly creases: EdgeRings;
   readonly box: Box;
   /** How far its bleed reaches, mm: half way to its nearest neighbour at most. */
   readonly bleed: number;
@@ -55,9 +57,11 @@ export function sheetCopies(
   const bare = placements.flatMap((placement): SheetCopy[] => {
     const piece = pieces.get(placement.piece);
     if (!piece) return [];
-    const trim = placeEdge(piece.rings, placed(placement.x, placement.y, placement.angle));
+    const map = placed(placement.x, placement.y, placement.angle);
+    const trim = placeEdge(piece.rings, map);
+    const creases = placeEdge(piece.creases, map);
     const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-    return [{ placement, piece, trim, box, bleed: piece.piece.bleed }];
+    return [{ placement, piece, trim, creases, box, bleed: piece.piece.bleed }];
   });
   return bare.map((copy) => ({ ...copy, bleed: reach(copy, bare) }));
 }
@@ -111,11 +115,12 @@ export function compileSheet(
     copies,
     marks,
     zones,
-    cuts: copies.map(({ placement, trim }) => ({
-      kind: job.plan.cut,
-      rings: trim,
-      copy: placement.copy,
-    })),
+    cuts: copies.flatMap(({ placement, piece, trim, creases }) => [
+      { kind: job.plan.cut, rings: trim, copy: placement.copy },
+      ...(piece.creases.length
+        ? [{ kind: 'crease' as const, rings: creases, copy: placement.copy }]
+        : []),
+    ]),
     needs: [...present.values()].flatMap(({ needs }) => needs),
   };
 }

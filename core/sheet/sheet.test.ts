@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { createCompiler, type Piece } from '../piece/index.ts';
-import { firstStock, USUAL_MARKS, type Stock } from '../stock/index.ts';
+import { firstStock, spotPlaces, USUAL_MARKS, type Stock } from '../stock/index.ts';
 import {
   arrange,
   compileSheet,
@@ -263,4 +263,36 @@ test.each([
 ])('a bad request is refused: %j', (request, code) => {
   const packed = tryPack(request);
   expect(!packed.ok && packed.problem.code).toBe(code);
+});
+
+test('a started sheet is filled from its first label that is there; the next one is whole', () => {
+  const spots = DIE_CUT.spots;
+  if (!spots) throw new Error('no die-cut sheet');
+  const used = Array.from({ length: 11 }, (_, at) => at);
+  const layout = arrange({
+    pieces: [{ ...piece('seal', spots.shape), bleed: 1 }],
+    stock: DIE_CUT,
+    plan: plan({ arrangement: 'spots', wanted: { seal: 20 }, used }),
+  });
+  const [first, second] = layout.sheets.map(({ placements }) => placements);
+  const twelfth = spotPlaces(spots)[11];
+  expect(first).toHaveLength(13);
+  expect(first?.[0]).toMatchObject({ x: twelfth?.x, y: twelfth?.y });
+  expect(second).toHaveLength(7);
+  expect(second?.[0]).toMatchObject({ ...spotPlaces(spots)[0] });
+  expect([layout.perSheet, layout.spare]).toEqual([24, 17]);
+});
+
+test('a started sheet with nothing left is passed over', () => {
+  const layout = arrange({
+    pieces: [piece('seal', { kind: 'circle', diameter: 40 })],
+    stock: DIE_CUT,
+    plan: plan({
+      arrangement: 'spots',
+      wanted: { seal: 3 },
+      used: Array.from({ length: 24 }, (_, at) => at),
+    }),
+  });
+  expect(layout.sheets.map(({ placements }) => placements.length)).toEqual([3]);
+  expect(layout.spare).toBe(21);
 });

@@ -14,7 +14,15 @@ export {
   type FoundStock,
   type StockQuery,
 } from './search.ts';
-export { keepClear, marksSchema, sheetMarks, USUAL_MARKS, type Mark, type Marks } from './marks.ts';
+export {
+  keepClear,
+  marksSchema,
+  sheetMarks,
+  usableShare,
+  USUAL_MARKS,
+  type Mark,
+  type Marks,
+} from './marks.ts';
 export {
   labelCost,
   MATERIAL_KINDS,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { grown, type Box } from '../geometry/index.ts';
 import { markBox, type MarkPlace } from '../register/index.ts';
-import type { Stock } from './stock.ts';
+import { printable, type Stock } from './stock.ts';
 
 /**
  * The registration marks of a sheet. A cutter with marks of its own brings such a record: how they
@@ -22,6 +22,9 @@ export const marksSchema = z.object({
 });
 export type Marks = z.infer<typeof marksSchema>;
 export type Mark = MarkPlace;
+
+/** How wide the ring dot is beside marks of bars, mm. */
+const RING_SIZE = 5;
 
 /** The marks that a new job prints. */
 export const USUAL_MARKS: Marks = {
@@ -46,7 +49,7 @@ export function sheetMarks(
   const { size, inset, insetEnds, style, number } = marks;
   const [right, bottom] = [width - inset, height - insetEnds];
   const around: Mark[] = [
-    { x: inset, y: insetEnds, size: Math.min(size, 12), style: 'ring' },
+    { x: inset, y: insetEnds, size: style === 'dot' ? size : RING_SIZE, style: 'ring' },
     { x: right, y: insetEnds, size, style, turn: 90 },
     { x: right, y: bottom, size, style, turn: 180 },
     { x: inset, y: bottom, size, style, turn: 270 },
@@ -64,4 +67,20 @@ export function sheetMarks(
 /** The zones around the marks in which nothing may stand. */
 export function keepClear(stock: Pick<Stock, 'width' | 'height'>, marks: Marks): Box[] {
   return sheetMarks(stock, marks).map((mark) => grown(markBox(mark), marks.quiet));
+}
+
+/** The share of a sheet on which copies may stand: inside its margins and outside the marks' zones. */
+export function usableShare(stock: Stock, marks: Marks): number {
+  const room = printable(stock);
+  const within = (low: number, high: number, from: number, to: number): number =>
+    Math.max(0, Math.min(high, to) - Math.max(low, from));
+  const taken = keepClear(stock, marks).reduce(
+    (sum, zone) =>
+      sum +
+      within(room.left, room.right, zone.left, zone.right) *
+        within(room.top, room.bottom, zone.top, zone.bottom),
+    0,
+  );
+  const all = (room.right - room.left) * (room.bottom - room.top);
+  return (all - taken) / (stock.width * stock.height);
 }

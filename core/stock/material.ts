@@ -70,5 +70,5 @@ export type Material = z.infer<typeof materialSchema>;
 
 /** What one label costs, in the currency of its pack; undefined where no price is known. */
 export function labelCost(pack: Pack | null, perSheet: number): number | undefined {
-  return pack && perSheet > 0 ? pack.price / pack.sheets / perSheet : undefined;
+  return pack && pack.price > 0 && perSheet > 0 ? pack.price / pack.sheets / perSheet : undefined;
 }

@@ -50,7 +50,9 @@ export function simulatedCutter(seed: number): Cutter {
         const ring = line.map(({ x, y }) =>
           apply(map, { x: x / UNITS_PER_MM, y: sheet.height - y / UNITS_PER_MM }),
         );
-        return { pen, ring: ring.slice(0, -1) };
+        const [first, last] = [line[0], line[line.length - 1]];
+        const closed = first?.x === last?.x && first?.y === last?.y;
+        return { pen, ring: closed ? ring.slice(0, -1) : ring };
       });
       return { registration, cuts };
     },

@@ -2,7 +2,6 @@ import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { PieceElement } from '../../../core/piece/index.ts';
 import type { ElementChanges } from '../../../core/job/index.ts';
-import { trySize } from '../../../core/things/index.ts';
 import { useJobStore } from '../store/job-store.ts';
 
 /** Which piece is on the desk and what of it is selected; the piece stands in the address. */
@@ -17,12 +16,8 @@ export function useDeskState() {
     return store.job?.pieces.find(({ id }) => id === wanted) ?? store.job?.pieces[0];
   });
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
-  /** Where the label is folded on its thing. */
-  const folds = computed(() => {
-    const thing = store.job?.thing;
-    const size = thing && thing.kind !== 'label-sheet' ? trySize(thing) : undefined;
-    return size?.ok ? size.value.folds : [];
-  });
+  /** Where the label is folded. */
+  const folds = computed(() => compiled.value?.creases ?? []);
   const elements = computed<readonly PieceElement[]>(
     () => piece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
   );

@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boxWithin } from '../../../core/geometry/index.ts';
-import { keepClear, printable, sheetMarks } from '../../../core/stock/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
@@ -13,18 +11,6 @@ import { texts } from '../../texts/index.ts';
 const store = useJobStore();
 const plan = computed(() => store.job?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
-const unprinted = computed(() => {
-  if (!store.job || !plan.value?.marks.on) return false;
-  const room = printable(store.job.stock);
-  return sheetMarks(store.job.stock, plan.value.marks).some(
-    ({ x, y, size }) =>
-      !boxWithin({ left: x - size, right: x + size, top: y - size, bottom: y + size }, room),
-  );
-});
-const zone = computed(() =>
-  store.job && plan.value ? keepClear(store.job.stock, plan.value.marks)[0] : undefined,
-);
-
 function change(changes: Partial<Plan>, key?: string): void {
   store.act({ name: 'change-plan', args: { changes } }, key);
 }
@@ -60,29 +46,6 @@ function change(changes: Partial<Plan>, key?: string): void {
         :choices="texts.sheet.marksOn"
         @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
     /></FactRow>
-    <template v-if="plan.marks.on">
-      <LengthRow
-        :label="texts.sheet.markSize"
-        :model-value="plan.marks.size"
-        :min="2"
-        :max="12"
-        @update:model-value="change({ marks: { ...plan.marks, size: $event } }, 'mark size')"
-      />
-      <LengthRow
-        :label="texts.sheet.inset"
-        :name="texts.sheet.insetLong"
-        :model-value="plan.marks.inset"
-        :min="3"
-        :max="60"
-        @update:model-value="change({ marks: { ...plan.marks, inset: $event } }, 'mark inset')"
-      />
-      <p v-if="unprinted" class="why">
-        {{ texts.sheet.markOff }}
-      </p>
-      <p v-else-if="zone" class="quiet">
-        {{ texts.sheet.clear((zone.right - zone.left).toFixed(0)) }}
-      </p>
-    </template>
     <button
       v-if="moved.length"
       class="link"
@@ -93,13 +56,3 @@ function change(changes: Partial<Plan>, key?: string): void {
     </button>
   </CardPanel>
 </template>
-
-<style scoped>
-p {
-  margin: 6px 0 0;
-  font-size: 12.5px;
-}
-.why {
-  color: var(--amber-text);
-}
-</style>

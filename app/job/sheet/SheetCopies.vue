@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, toRef, useId } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
+import { linesPath } from '../../../core/geometry/index.ts';
 import type { CompiledSheet, SheetCopy } from '../../../core/sheet/index.ts';
 import { useCopyPictures } from './copy-pictures.ts';
 
@@ -9,6 +10,7 @@ const props = defineProps<{ sheet: CompiledSheet }>();
 const emit = defineEmits<{ grip: [event: PointerEvent, copy: SheetCopy] }>();
 const id = useId();
 const pieces = computed(() => [...new Set(props.sheet.copies.map(({ piece }) => piece))]);
+const creased = computed(() => pieces.value.filter(({ creases }) => creases.length > 0));
 const kind = computed(() => props.sheet.cuts[0]?.kind ?? 'kiss');
 const pictures = useCopyPictures(toRef(props, 'sheet'));
 const drawn = computed(() =>
@@ -19,6 +21,7 @@ const drawn = computed(() =>
       transform: `translate(${x} ${y}) rotate(${angle})`,
       picture: pictures.find(copy),
       edge: `#${id}-${copy.piece.piece.id}`,
+      folds: copy.piece.creases.length ? `#${id}-${copy.piece.piece.id}-folds` : undefined,
     };
   }),
 );
@@ -44,9 +47,15 @@ function press(event: PointerEvent): void {
         :key="piece.piece.id"
         :d="pathData(piece.trim)"
       />
+      <path
+        v-for="piece in creased"
+        :id="`${id}-${piece.piece.id}-folds`"
+        :key="piece.piece.id"
+        :d="pathData(linesPath(piece.creases))"
+      />
     </defs>
     <g
-      v-for="{ name, transform, picture, edge } in drawn"
+      v-for="{ name, transform, picture, edge, folds } in drawn"
       :key="name"
       data-grip
       :data-copy="name"
@@ -63,6 +72,7 @@ function press(event: PointerEvent): void {
         :height="2 * picture.rim"
       />
       <use :href="edge" class="cut" :class="kind" />
+      <use v-if="folds" :href="folds" class="crease" />
     </g>
   </g>
 </template>
@@ -85,5 +95,13 @@ function press(event: PointerEvent): void {
 }
 .through {
   stroke: var(--through);
+}
+.crease {
+  fill: none;
+  stroke: var(--crease);
+  stroke-width: 0.3;
+  stroke-dasharray: 0.2 0.9;
+  stroke-linecap: round;
+  pointer-events: none;
 }
 </style>

@@ -3,7 +3,10 @@ import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
+import { mapPath, placed } from '../../../core/geometry/index.ts';
 import { markPath } from '../../../core/register/index.ts';
+import { shapePath } from '../../../core/shape/index.ts';
+import { spotPlaces } from '../../../core/stock/index.ts';
 import { compileSheet } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
@@ -19,6 +22,7 @@ import { useCopyDrag } from './copy-drag.ts';
 import CopyCard from './CopyCard.vue';
 import CopyMarks from './CopyMarks.vue';
 import DraggedCopy from './DraggedCopy.vue';
+import MarksCard from './MarksCard.vue';
 import SheetCopies from './SheetCopies.vue';
 import SheetStrip from './SheetStrip.vue';
 import WantedCard from './WantedCard.vue';
@@ -55,9 +59,20 @@ const over = computed(() => {
     transform: `translate3d(${x}px, ${y}px, 0)`,
   };
 });
+/** Labels of a started sheet that are gone already. */
+const gone = computed(() => {
+  const spots = stock.value?.spots;
+  if (!spots || index.value > 0) return [];
+  const [outline, places] = [shapePath(spots.shape), spotPlaces(spots)];
+  return (store.job?.plan.used ?? []).flatMap((at) => {
+    const place = places[at];
+    return place ? [pathData(mapPath(outline, placed(place.x, place.y, place.angle)))] : [];
+  });
+});
 const paper = computed(() => ({ ...over.value, background: store.job?.material.color }));
 const legend = computed(() => [
   store.job?.plan.cut ?? 'kiss',
+  ...(sheet.value?.copies.some(({ creases }) => creases.length) ? (['fold'] as const) : []),
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
 ]);
 const copy = computed(() =>
@@ -128,6 +143,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
             :height="zone.bottom - zone.top"
             rx="5"
           />
+          <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="spot" />
           <SheetCopies :sheet="sheet" @grip="drag.start" />
           <path
             v-for="(mark, at) in sheet.marks"
@@ -179,6 +195,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
       <ArrangementCard />
+      <MarksCard />
     </template>
   </BenchLayout>
 </template>
@@ -214,6 +231,12 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 .zone {
   fill: #f2a65a;
   fill-opacity: 0.24;
+}
+.gone {
+  fill: #8c7d8d22;
+  stroke: #8c7d8d;
+  stroke-width: 0.3px;
+  stroke-dasharray: 1.5 1.5;
 }
 .dot {
   fill: #111;

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
 import { fitsOn, partsThatFit } from '../../../core/sheet/index.ts';
+import { PLAIN_SHEETS } from '../../../core/stock/index.ts';
 import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -42,11 +43,13 @@ const flat = computed(() => {
 const fact = computed(() =>
   piece.value ? sizeFact({ pieces: [piece.value] }, settings.unit) : '',
 );
-/** Larger than the job's sheet: in how many parts it would fit. */
+/** Larger than the job's sheet: on which others it fits, or in how many parts. */
 const tooLarge = computed(() => {
   const stock = store.job?.stock;
   if (!flat.value || !measured.value || !stock || fitsOn(stock, flat.value)) return undefined;
-  return { stock: stock.name, parts: partsThatFit(measured.value, [stock]) };
+  const size = flat.value;
+  const others = PLAIN_SHEETS.filter((sheet) => fitsOn(sheet, size)).map(({ name }) => name);
+  return { stock: stock.name, others, parts: partsThatFit(measured.value, [stock]) };
 });
 const around = computed(() =>
   flat.value && flat.value.parts > 1
@@ -139,7 +142,7 @@ function remeasure(again: MeasuredThing): boolean {
         ><p class="hint">{{ warning }}</p></CardPanel
       >
       <CardPanel v-if="tooLarge" :title="texts.size.lookAgain" tone="amber" data-too-large>
-        <p class="hint">{{ texts.size.tooLarge(fact, tooLarge.stock) }}</p>
+        <p class="hint">{{ texts.size.tooLarge(fact, tooLarge.stock, tooLarge.others) }}</p>
         <button
           v-if="tooLarge.parts"
           class="link"

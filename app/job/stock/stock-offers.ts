@@ -61,9 +61,17 @@ interface Telling {
 const SHOWN = 24;
 const NEAREST = 8;
 
-/** How many labels of a job lie on a sheet. */
+/** How much larger than a die-cut label a piece may be and still be laid on it, mm. */
+const OVER = 1;
+
+/** How many labels of a job lie on a sheet; none where they are larger than its labels. */
 function perSheetOf(job: Job, stock: Stock): number {
-  if (stock.spots) return spotCount(stock.spots);
+  if (stock.spots) {
+    const [spot, edge] = [shapeSize(stock.spots.shape), job.pieces[0]?.edge];
+    const piece = edge && job.thing.kind !== 'label-sheet' ? shapeSize(edge) : spot;
+    const fits = piece.width <= spot.width + OVER && piece.height <= spot.height + OVER;
+    return fits ? spotCount(stock.spots) : 0;
+  }
   const tried = runCommand(job, { name: 'choose-stock', args: { stock } });
   return isProblem(tried) ? 0 : arrange(tried.job).perSheet;
 }
@@ -86,20 +94,27 @@ function nearestTo(job: Job): FoundStock[] {
 export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGroup[] {
   const { typed, unit, currency } = telling;
   const words = texts.stock;
+  // What a label would cost on another sheet of the same material.
+  const costWords = (perSheet: number): string => {
+    const cost = labelCost(job.material.pack, perSheet);
+    return cost === undefined ? '' : ` · ${words.each(formatMoney(cost, currency))}`;
+  };
   const offer = (found: FoundStock, supply?: Supply): StockOffer => {
     const perSheet = perSheetOf(job, found.stock);
     return {
       stock: found.stock,
       supply,
       perSheet,
-      note: found.stock.spots ? differenceWords(found, unit) : sheetSize(found.stock, unit),
+      note:
+        (found.stock.spots ? differenceWords(found, unit) : sheetSize(found.stock, unit)) +
+        costWords(perSheet),
       fact: perSheet === 0 ? words.tooSmall : words.perSheet(perSheet),
     };
   };
-  const bare = (stock: Stock): StockOffer => ({
-    ...offer({ stock, off: [], countOff: 0 }),
-    note: sheetSize(stock, unit),
-  });
+  const bare = (stock: Stock): StockOffer => {
+    const made = offer({ stock, off: [], countOff: 0 });
+    return { ...made, note: sheetSize(stock, unit) + costWords(made.perSheet) };
+  };
   const group = (title: string, stocks: readonly Stock[]): OfferGroup[] =>
     stocks.length ? [{ title, offers: stocks.map(bare) }] : [];
   const bought = job.thing.kind === 'label-sheet';

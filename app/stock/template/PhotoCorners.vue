@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
+import type { Point } from '../../../core/geometry/index.ts';
 import type { PhotoTemplate } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
@@ -8,16 +9,20 @@ import type { TemplateEditor } from './template-editor.ts';
 /** The picture as it was taken, with a dot to put on each corner of the sheet. */
 const { photo, editor } = defineProps<{ editor: TemplateEditor; photo: PhotoTemplate }>();
 const words = texts.stock.read;
-const corners = ref(photo.corners.map((at) => ({ ...at })));
+/** As shares of the picture; replaced whole, since a worker takes no proxies. */
+const corners = shallowRef<readonly Point[]>(photo.corners);
+const put = (at: number, to: Point): void => {
+  corners.value = corners.value.map((one, index) => (index === at ? to : one));
+};
 const frame = ref<HTMLElement | null>(null);
 
 function drag(event: PointerEvent, at: number): void {
   const box = frame.value?.getBoundingClientRect();
   if (!box || !(event.target as Element).hasPointerCapture(event.pointerId)) return;
-  corners.value[at] = {
+  put(at, {
     x: Math.min(1, Math.max(0, (event.clientX - box.left) / box.width)),
     y: Math.min(1, Math.max(0, (event.clientY - box.top) / box.height)),
-  };
+  });
 }
 
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
@@ -32,7 +37,7 @@ function key(event: KeyboardEvent, at: number): void {
   if (!step || !corner) return;
   event.preventDefault();
   const by = (event.shiftKey ? 10 : 1) / photo.picture.width;
-  corners.value[at] = { x: corner.x + step[0] * by, y: corner.y + step[1] * by };
+  put(at, { x: corner.x + step[0] * by, y: corner.y + step[1] * by });
 }
 
 /** The sheet's top is another side of the picture. */
@@ -73,9 +78,12 @@ function grip(event: PointerEvent): void {
     </div>
     <div class="ways">
       <button class="link" type="button" @click="turn">{{ words.turn }}</button>
-      <v-btn color="primary" height="36" @click="editor.look(corners as never)">{{
-        words.cornersDone
-      }}</v-btn>
+      <v-btn
+        color="primary"
+        height="36"
+        @click="editor.look(corners as PhotoTemplate['corners'])"
+        >{{ words.cornersDone }}</v-btn
+      >
     </div>
   </div>
 </template>
@@ -91,8 +99,7 @@ function grip(event: PointerEvent): void {
 }
 .frame {
   position: relative;
-  flex: 1;
-  min-height: 0;
+  height: calc(100% - 50px);
   max-width: 100%;
   box-shadow: var(--shadow-paper);
 }

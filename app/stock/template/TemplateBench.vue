@@ -168,6 +168,13 @@ svg {
 .held:hover {
   fill: #f2a65a66;
 }
+.label:focus {
+  outline: none;
+}
+.label:focus-visible {
+  stroke: var(--plum);
+  stroke-width: 3px;
+}
 .chosen {
   fill: #f2a65a88;
   stroke-width: 2.4px;

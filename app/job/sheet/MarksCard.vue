@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { boxWithin } from '../../../core/geometry/index.ts';
+import { markBox } from '../../../core/register/index.ts';
+import { printable, sheetMarks, usableShare, type Marks } from '../../../core/stock/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import ChoiceRow from '../../ui/ChoiceRow.vue';
+import FactRow from '../../ui/FactRow.vue';
+import LengthRow from '../../ui/LengthRow.vue';
+import { useMessages } from '../../ui/messages-store.ts';
+import { useSettings } from '../../ui/settings-store.ts';
+import { useJobStore } from '../store/job-store.ts';
+import { useMarkGains } from './mark-gains.ts';
+
+/** The registration marks: their form and place, the room they take, and what other sizes would bring. */
+const store = useJobStore();
+const settings = useSettings();
+const words = texts.sheet;
+const marks = computed(() => store.job?.plan.marks);
+const gains = useMarkGains(
+  computed(() => store.job),
+  useMessages().sayError,
+);
+const markNumber = computed(() => String(marks.value?.number ?? 4) as '3' | '4' | '6');
+const unprinted = computed(() => {
+  if (!store.job || !marks.value?.on) return false;
+  const room = printable(store.job.stock);
+  return sheetMarks(store.job.stock, marks.value).some((mark) => !boxWithin(markBox(mark), room));
+});
+const usable = computed(() =>
+  store.job && marks.value ? usableShare(store.job.stock, marks.value) : 0,
+);
+
+function change(changes: Partial<Marks>, key?: string): void {
+  if (!marks.value) return;
+  const next = { ...marks.value, ...changes };
+  store.act({ name: 'change-plan', args: { changes: { marks: next } } }, key);
+}
+
+/** Bars are thinner than dots and have to be longer to be found. */
+function restyle(style: Marks['style']): void {
+  const now = marks.value;
+  if (!now || now.style === style) return;
+  const size = style === 'dot' ? Math.min(now.size, 5) : Math.max(now.size, 8);
+  change({ style, size });
+}
+</script>
+
+<template>
+  <CardPanel v-if="marks?.on" :title="words.marksLong">
+    <FactRow :label="words.markStyle"
+      ><ChoiceRow
+        :model-value="marks.style"
+        :label="words.markStyle"
+        :choices="words.markStyles"
+        @update:model-value="restyle"
+    /></FactRow>
+    <FactRow :label="words.markNumber"
+      ><ChoiceRow
+        :model-value="markNumber"
+        :label="words.markNumber"
+        :choices="words.markNumbers"
+        @update:model-value="change({ number: Number($event) as Marks['number'] })"
+    /></FactRow>
+    <LengthRow
+      :label="words.markSize"
+      :model-value="marks.size"
+      :min="2"
+      :max="30"
+      @update:model-value="change({ size: $event }, 'mark size')"
+    />
+    <LengthRow
+      :label="words.inset"
+      :name="words.insetLong"
+      :model-value="marks.inset"
+      :min="3"
+      :max="100"
+      @update:model-value="change({ inset: $event }, 'mark inset')"
+    />
+    <LengthRow
+      :label="words.insetEnds"
+      :model-value="marks.insetEnds"
+      :min="3"
+      :max="100"
+      @update:model-value="change({ insetEnds: $event }, 'mark inset ends')"
+    />
+    <LengthRow
+      :label="words.quiet"
+      :model-value="marks.quiet"
+      :min="0"
+      :max="30"
+      @update:model-value="change({ quiet: $event }, 'mark quiet')"
+    />
+    <p v-if="unprinted" class="why">{{ words.markOff }}</p>
+    <p v-else class="quiet">{{ words.usable(words.percent(usable)) }}</p>
+    <table>
+      <caption>
+        {{
+          words.gains
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">{{ words.gainSize }}</th>
+          <th scope="col">{{ words.gainCopies }}</th>
+          <th scope="col">{{ words.gainFound }}</th>
+          <th scope="col">{{ words.gainOff }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="gain in gains" :key="gain.size" :class="{ now: gain.size === marks.size }">
+          <th scope="row">
+            <button class="link" type="button" @click="change({ size: gain.size })">
+              {{ formatLength(gain.size, settings.unit) }}
+            </button>
+          </th>
+          <td>{{ gain.perSheet }}</td>
+          <td>
+            {{ gain.trials ? words.percent(gain.trials.found / gain.trials.tries) : '…' }}
+          </td>
+          <td>
+            {{
+              gain.trials && gain.trials.found
+                ? formatLength(Math.round(gain.trials.error * 100) / 100, 'mm')
+                : words.none
+            }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="quiet">{{ words.gainsHint }}</p>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 6px 0 0;
+  font-size: 12.5px;
+}
+.why {
+  color: var(--amber-text);
+}
+table {
+  width: 100%;
+  margin-top: 10px;
+  border-collapse: collapse;
+}
+caption {
+  padding-bottom: 4px;
+  font-weight: 600;
+  text-align: left;
+}
+th,
+td {
+  padding: 2px 4px;
+  text-align: right;
+}
+th:first-child {
+  text-align: left;
+}
+thead th {
+  color: var(--ink-2);
+  font-weight: 500;
+}
+.now {
+  background: var(--apricot-soft);
+}
+</style>
