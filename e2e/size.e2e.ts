@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
+import { countActions, emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
 
 /** Starts a job from the shelf by what is being labelled. */
 async function begin(page: Page, hint: string): Promise<void> {
@@ -12,30 +12,37 @@ async function begin(page: Page, hint: string): Promise<void> {
 const warning = (page: Page, text: string | RegExp) =>
   page.locator('.cards').getByText(text).first();
 
-test('a pot is measured into a bent label and lies on a sheet in seven actions', async ({
+test('a pot is measured, its fit test printed, and it lies on A4 in under fifteen actions', async ({
   page,
 }) => {
   await emptyWorkshop(page);
-  await page.locator('.beginning', { hasText: 'A wall that tapers' }).click(); // 1
+  const actions = await countActions(page);
+  await page.locator('.beginning', { hasText: 'A wall that tapers' }).click();
   for (const [name, value] of [
     ['across the top', '90'],
     ['across the bottom', '65'],
     ['upright height', '80'],
   ] as const) {
-    const field = page.getByLabel(`Measure: ${name}`, { exact: true }); // 2 to 4
+    const field = page.getByLabel(`Measure: ${name}`, { exact: true });
     await field.fill(value);
     await field.press('Enter');
   }
   await expect(page.locator('[data-line="size"]')).toContainText('Bent, 284 mm × 107.6 mm');
   await expect(page.locator('[data-line="thing"]')).toContainText('Wall, 90 to 65 × 80 mm');
   await expect(page.locator('.flat .zone')).toHaveCount(6);
-  await page.getByRole('radio', { name: 'Back' }).click(); // 5
+  await page.getByRole('radio', { name: 'Back' }).click();
   await expect(page.locator('.thing .overlap')).toBeVisible();
-  await page.locator('[data-line="copies"]').click(); // 6
-  await enter(page, 'Wanted of Label', '1'); // 7
+  const printed = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the fit test as PDF' }).click();
+  expect((await printed).suggestedFilename()).toBe('pot-wrap-fit-test.pdf');
+  await page.locator('[data-line="copies"]').click();
+  await enter(page, 'Wanted of Label', '1');
   await expect(page.locator('[data-copy]')).toHaveCount(1);
   const box = await page.locator('[data-copy]').boundingBox();
   expect((box?.width ?? 0) > 0 && (box?.height ?? 0) > 0).toBe(true);
+  const done = await actions();
+  expect(done).toBeGreaterThan(8);
+  expect(done).toBeLessThan(15);
 });
 
 test('the way round a band is chosen from pictures of this very box, as a strip or a sleeve', async ({
@@ -59,7 +66,12 @@ test('the way round a band is chosen from pictures of this very box, as a strip 
 test('a wall larger than any sheet is made in parts with one click', async ({ page }) => {
   await begin(page, 'A straight wall');
   await enter(page, 'Across the wall', '160');
-  await expect(page.locator('[data-too-large]')).toContainText('larger than A4 matt sticker paper');
+  await expect(page.locator('[data-too-large]')).toContainText(
+    'larger than any sheet in the Stock room',
+  );
+  await enter(page, 'Across the wall', '100');
+  await expect(page.locator('[data-too-large]')).toContainText('It fits on US legal, A3');
+  await enter(page, 'Across the wall', '160');
   await page.getByRole('button', { name: 'Make it in 2 parts' }).click();
   await expect(page.locator('[data-too-large]')).toHaveCount(0);
   await expect(page.getByText('2 labels of 261.3 mm go around.')).toBeVisible();

@@ -45,6 +45,28 @@ export async function fromShelf(page: Page, job: string, desk: string): Promise<
   await expect(page).toHaveURL(new RegExp(`/${desk}$`));
 }
 
+/** Counts from now on what a person does: presses, fields typed into, and Enter. */
+export async function countActions(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    const counted = window as unknown as { actions: number };
+    counted.actions = 0;
+    const add = (): void => void counted.actions++;
+    let typing: EventTarget | null = null;
+    addEventListener('pointerdown', add, true);
+    addEventListener('keydown', ({ key }) => key === 'Enter' && add(), true);
+    addEventListener('focusout', () => (typing = null), true);
+    addEventListener(
+      'input',
+      ({ target }) => {
+        if (target !== typing) add();
+        typing = target;
+      },
+      true,
+    );
+  });
+  return () => page.evaluate(() => (window as unknown as { actions: number }).actions);
+}
+
 /** Presses on the middle of something and moves; lets go unless it is to be held. */
 export async function dragBy(
   page: Page,

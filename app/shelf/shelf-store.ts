@@ -9,7 +9,7 @@ import {
   type Beginning,
   type Job,
 } from '../../core/job/index.ts';
-import type { Material, Stock } from '../../core/stock/index.ts';
+import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import {
   allJobs,
@@ -93,9 +93,7 @@ export const useShelf = defineStore('shelf', () => {
     const today = new Date();
     const day = `${today.getFullYear()}-${String(today.getMonth() + 1).padStart(2, '0')}-${String(today.getDate()).padStart(2, '0')}`;
     const bare = createJob(beginning, { id: newId(), today: day });
-    const laid = on && runCommand(bare, { name: 'choose-stock', args: on });
-    if (laid && isProblem(laid)) messages.sayProblem(laid);
-    const job = laid && !isProblem(laid) ? laid.job : bare;
+    const job = on ? laidOn(bare, on) : bare;
     let made: Job | undefined;
     await doing(async () => {
       await keepJob(job, Date.now());
@@ -103,6 +101,16 @@ export const useShelf = defineStore('shelf', () => {
       made = job;
     });
     return made;
+  }
+
+  /** A job on a sheet, one label wanted for each of its places. */
+  function laidOn(bare: Job, on: { stock: Stock; material: Material }): Job {
+    const count = on.stock.spots ? spotCount(on.stock.spots) : 12;
+    const args = { piece: bare.pieces[0]?.id ?? '', count };
+    const laid = runCommand(bare, { name: 'choose-stock', args: on });
+    if (isProblem(laid)) messages.sayProblem(laid);
+    const full = isProblem(laid) ? laid : runCommand(laid.job, { name: 'want', args });
+    return isProblem(full) ? bare : full.job;
   }
 
   function rename(job: Job, name: string): Promise<void> {

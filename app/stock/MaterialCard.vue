@@ -9,7 +9,6 @@ import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
 import FactRow from '../ui/FactRow.vue';
-import LengthRow from '../ui/LengthRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
 import PackRows from './PackRows.vue';
 import { useStockRoom } from './stock-room-store.ts';
@@ -72,7 +71,7 @@ async function copy(): Promise<void> {
         :choices="words.yesNo"
         @update:model-value="change({ needsWhite: $event === 'yes' })"
     /></FactRow>
-    <LengthRow
+    <NumberRow
       :label="words.thickness"
       :model-value="material.thickness"
       :min="0.02"

@@ -25,10 +25,11 @@ defineProps<{ material: Pick<Material, 'color' | 'kind'> }>();
   background: var(--material);
 }
 .clear {
+  --shade: color-mix(in oklab, var(--material), black 14%);
   background: conic-gradient(
-      var(--line) 25%,
+      var(--shade) 25%,
       var(--material) 0 50%,
-      var(--line) 0 75%,
+      var(--shade) 0 75%,
       var(--material) 0
     )
     0 0 / 10px 10px;
@@ -45,7 +46,12 @@ defineProps<{ material: Pick<Material, 'color' | 'kind'> }>();
   );
 }
 .pearl {
-  background: radial-gradient(circle at 35% 30%, var(--card), var(--material) 60%, var(--line));
+  background: radial-gradient(
+    circle at 35% 30%,
+    white,
+    var(--material) 60%,
+    color-mix(in oklab, var(--material), black 16%)
+  );
 }
 .metallic {
   background: linear-gradient(
@@ -57,14 +63,19 @@ defineProps<{ material: Pick<Material, 'color' | 'kind'> }>();
   );
 }
 .fabric {
+  --thread: color-mix(in oklab, var(--material), black 12%);
   background:
-    repeating-linear-gradient(45deg, transparent 0 3px, var(--line) 3px 4px),
-    repeating-linear-gradient(-45deg, transparent 0 3px, var(--line) 3px 4px), var(--material);
+    repeating-linear-gradient(45deg, transparent 0 3px, var(--thread) 3px 4px),
+    repeating-linear-gradient(-45deg, transparent 0 3px, var(--thread) 3px 4px), var(--material);
 }
 .card {
   box-shadow: inset 0 0 0 3px color-mix(in oklab, var(--material), black 8%);
 }
 .transfer {
-  background: linear-gradient(to right, var(--material) 50%, var(--apricot-soft) 50%);
+  background: linear-gradient(
+    to right,
+    var(--material) 50%,
+    color-mix(in oklab, var(--material), var(--apricot) 45%) 50%
+  );
 }
 </style>

@@ -2,7 +2,6 @@
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { fileStem } from '../../core/output/index.ts';
-import { shapeSize } from '../../core/shape/index.ts';
 import {
   MATT_PAPER,
   spotCount,
@@ -17,6 +16,7 @@ import { download } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import FactRow from '../ui/FactRow.vue';
+import { shapeWords } from '../ui/shape-words.ts';
 import { useMessages } from '../ui/messages-store.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { sheetSize } from './stock-words.ts';
@@ -33,7 +33,13 @@ const settings = useSettings();
 const messages = useMessages();
 
 const say = (mm: number): string => formatLength(mm, settings.unit);
-const size = computed(() => props.stock.spots && shapeSize(props.stock.spots.shape));
+/** From label to label, where there are several. */
+const pitch = computed(() => {
+  const { spots } = props.stock;
+  if (spots?.layout !== 'grid' || spotCount(spots) < 2) return undefined;
+  const [width, height] = [spots.pitchX, spots.pitchY];
+  return sheetSize({ width, height }, settings.unit);
+});
 const favourite = computed(() => room.room.favourites.includes(props.stock.id));
 const stem = computed(() => fileStem(props.stock.name));
 
@@ -76,11 +82,11 @@ async function pdf(purpose: 'outlines' | 'test'): Promise<void> {
       <FactRow :label="words.labels"
         ><span>{{ spotCount(stock.spots) }}</span></FactRow
       >
-      <FactRow v-if="size" :label="texts.edge.shape"
-        ><span>{{ say(size.width) }} × {{ say(size.height) }}</span></FactRow
+      <FactRow :label="words.label"
+        ><span>{{ shapeWords(stock.spots.shape, settings.unit) }}</span></FactRow
       >
-      <FactRow v-if="stock.spots.layout === 'grid'" :label="words.pitch"
-        ><span>{{ say(stock.spots.pitchX) }} × {{ say(stock.spots.pitchY) }}</span></FactRow
+      <FactRow v-if="pitch" :label="words.pitch"
+        ><span>{{ pitch }}</span></FactRow
       >
     </template>
     <label class="favourite">

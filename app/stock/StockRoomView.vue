@@ -8,6 +8,7 @@ import BenchLayout from '../ui/BenchLayout.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
 import MaterialCard from './MaterialCard.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
+import OwnDiscCard from './OwnDiscCard.vue';
 import SheetCard from './SheetCard.vue';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
@@ -72,12 +73,16 @@ async function putOnHand(stock: Stock): Promise<void> {
   });
 }
 
+async function keepSheet(stock: Stock): Promise<void> {
+  await room.keepSheet(stock);
+  open.value = stock.id;
+}
+
 async function keepDescribed(): Promise<void> {
   const stock = editor.finished();
   if (!stock) return;
-  await room.keepSheet(stock);
   describing.value = false;
-  open.value = stock.id;
+  await keepSheet(stock);
 }
 
 function measureAgain(stock: Stock): void {
@@ -177,12 +182,14 @@ function measureAgain(stock: Stock): void {
         @done="keepDescribed"
         @cancel="describing = false"
       />
-      <SheetCard
-        v-else-if="sheet"
-        :stock="sheet"
-        @put-on-hand="putOnHand(sheet)"
-        @measure-again="measureAgain(sheet)"
-      />
+      <template v-else-if="sheet">
+        <SheetCard
+          :stock="sheet"
+          @put-on-hand="putOnHand(sheet)"
+          @measure-again="measureAgain(sheet)"
+        />
+        <OwnDiscCard v-if="part === 'discs'" @keep="keepSheet" />
+      </template>
       <MaterialCard v-else-if="material" :material="material" @open="open = $event" />
       <SupplyCard v-else-if="supply" :supply="supply" />
     </template>

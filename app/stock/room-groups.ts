@@ -44,13 +44,17 @@ export function roomGroups(
   const offer = (stock: Stock, found?: FoundStock): RoomOffer => ({
     stock,
     note: found && stock.spots ? differenceWords(found, unit) : sheetSize(stock, unit),
-    fact: stock.spots ? words.perSheetUp(spotCount(stock.spots)) : '',
+    fact: stock.spots
+      ? (isDisc(stock) ? words.discsUp : words.perSheetUp)(spotCount(stock.spots))
+      : '',
   });
   const group = (title: string, stocks: readonly Stock[]): RoomGroup[] => {
     const offers = stocks.filter(belongs).map((stock) => offer(stock));
     return offers.length ? [{ title, offers }] : [];
   };
   const { sheets } = own.room;
+  // Of what was used last, only what does not stand above already.
+  const shown = new Set([...sheets, ...own.favourites].map(({ id }) => id));
   if (typed.trim() !== '') {
     const among = [...sheets, ...PLAIN_SHEETS, ...DIE_CUTS, ...DISC_CARRIERS].filter(belongs);
     const found = searchStock(among, readStockQuery(typed, unit), 40);
@@ -58,8 +62,11 @@ export function roomGroups(
   }
   return [
     ...group(words.favourites, own.favourites),
-    ...group(words.recent, own.recent),
     ...group(words.yours, sheets),
+    ...group(
+      words.recent,
+      own.recent.filter(({ id }) => !shown.has(id)),
+    ),
     ...(part === 'sheets'
       ? [...group(words.plain, PLAIN_SHEETS), ...group(words.dieCuts, DIE_CUTS)]
       : [...group(words.carriers, DISC_CARRIERS), ...group(words.discs, DIE_CUTS)]),

@@ -7,11 +7,11 @@ export function sheetSize({ width, height }: Pick<Stock, 'width' | 'height'>, un
   return `${formatNumber(width, unit)} × ${formatLength(height, unit)}`;
 }
 
-/** What tells a material from others at a glance: `Inkjet, dries 20 min`. */
+/** What tells a material from others at a glance: `Inkjet · dries 20 min`. */
 export function materialNote({ ink, drying }: Material): string {
   const words = texts.stock.material;
   const printer = ink === 'any' ? words.anyPrinter : words.inks[ink];
-  return `${printer}, ${drying > 0 ? words.dries(drying) : words.dry}`;
+  return `${printer} · ${drying > 0 ? words.dries(drying) : words.dry}`;
 }
 
 /** How much is on hand: whole sheets, or else started ones. */

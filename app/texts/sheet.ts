@@ -20,7 +20,7 @@ export const sheet = {
   gainSize: 'Size',
   gainCopies: 'A sheet',
   gainFound: 'Found',
-  gainOff: 'Off by',
+  gainOff: 'Off, mm',
   percent: (share: number): string => `${Math.round(share * 100)} %`,
   none: '–',
   markSize: 'Size of a mark',

@@ -19,6 +19,6 @@ export function formatMoney(amount: number, currency: Currency, locale?: string)
   return new Intl.NumberFormat(locale, {
     style: 'currency',
     currency,
-    ...(small ? { minimumFractionDigits: 3, maximumFractionDigits: 3 } : {}),
+    ...(small ? { minimumFractionDigits: 2, maximumFractionDigits: 3 } : {}),
   }).format(amount);
 }

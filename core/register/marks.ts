@@ -92,6 +92,18 @@ function hasForm(patch: Component, style: MarkPlace['style'], wanted: number): b
   );
 }
 
+/** Whether a patch lies around a dot, about the same middle. */
+function isRingOf(patch: Component, dot: Component): boolean {
+  const wide = dot.right - dot.left;
+  return (
+    patch !== dot &&
+    patch.right - patch.left > 1.3 * wide &&
+    patch.right - patch.left < 2.2 * wide &&
+    Math.hypot((patch.left + patch.right) / 2 - dot.x, (patch.top + patch.bottom) / 2 - dot.y) <
+      0.3 * wide
+  );
+}
+
 function findMark({ image, dpi }: SheetPicture, mark: MarkPlace): Seen | undefined {
   const perMm = dpi / 25.4;
   const ink = markInk(mark);
@@ -103,23 +115,17 @@ function findMark({ image, dpi }: SheetPicture, mark: MarkPlace): Seen | undefin
   const threshold = otsu(dark);
   if (threshold === undefined) return undefined;
   const patches = components(dark, side, threshold);
-  const alike = patches.filter((patch) => hasForm(patch, mark.style, ink.area * perMm * perMm));
+  const wanted = ink.area * perMm * perMm;
+  const alike = patches.filter(
+    (patch) => hasForm(patch, mark.style, wanted) && !patches.some((dot) => isRingOf(patch, dot)),
+  );
   const middle = side / 2;
   const nearest = alike.sort(
     (one, other) =>
       Math.hypot(one.x - middle, one.y - middle) - Math.hypot(other.x - middle, other.y - middle),
   )[0];
   if (!nearest) return undefined;
-  const ringed = patches.some(
-    (patch) =>
-      patch !== nearest &&
-      Math.hypot(
-        (patch.left + patch.right) / 2 - nearest.x,
-        (patch.top + patch.bottom) / 2 - nearest.y,
-      ) <
-        0.3 * mark.size * perMm &&
-      patch.right - patch.left > 1.3 * (nearest.right - nearest.left),
-  );
+  const ringed = patches.some((patch) => isRingOf(patch, nearest));
   return {
     centre: { x: (left + nearest.x) / perMm, y: (top + nearest.y) / perMm },
     ringed,

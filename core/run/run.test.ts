@@ -153,3 +153,25 @@ test('creases and holes are lines of their own, and each copy has one outcome', 
     expect(Math.max(...copies.map(({ deviation }) => deviation))).toBeLessThan(0.2);
   }
 });
+
+test.each(['cross', 'corner'] as const)(
+  'marks of the form %s are found as they were printed',
+  async (style) => {
+    const { job, art } = await exampleJob();
+    const marks = { ...job.plan.marks, style, size: 9, inset: 14, insetEnds: 16 };
+    const marked = runAll(job, { name: 'change-plan', args: { changes: { marks } } });
+    const made = await compiled(marked, art);
+    const done = await runJob(made.compiled, {
+      platform: nodePlatform,
+      resources: made.resources,
+      devices: simulatedDevices(nodePlatform, 5),
+      accept: [],
+    });
+    if (!done.ok) throw new Error(done.problem.what);
+    const [sheet] = done.value.sheets;
+    expect(sheet?.registration.found.filter(Boolean)).toHaveLength(4);
+    const worst = Math.max(...(sheet?.copies ?? []).map(({ deviation }) => deviation));
+    expect(sheet?.copies).toHaveLength(6);
+    expect(worst).toBeLessThan(0.15);
+  },
+);

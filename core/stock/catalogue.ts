@@ -75,7 +75,7 @@ function dieCut(
   const { width, height } = shapeSize(shape);
   const [pitchX, pitchY] = [width + gapX, height + gapY];
   const word = WORDS[shape.kind];
-  const size = sizeWords(shape, paper.unit);
+  const size = sizeWords(shape, shape.kind === 'ring' ? 'mm' : paper.unit);
   const count = columns * rows;
   const slug = size.replace(/ (mm|in)$/, '').replace(/\s*x\s*/, 'x');
   return {

@@ -121,11 +121,7 @@ function restyle(style: Marks['style']): void {
             {{ gain.trials ? words.percent(gain.trials.found / gain.trials.tries) : '…' }}
           </td>
           <td>
-            {{
-              gain.trials && gain.trials.found
-                ? formatLength(Math.round(gain.trials.error * 100) / 100, 'mm')
-                : words.none
-            }}
+            {{ gain.trials?.found ? gain.trials.error.toFixed(2) : words.none }}
           </td>
         </tr>
       </tbody>

@@ -124,6 +124,8 @@ export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGro
     return [{ title: words.found, offers: found.map((one) => offer(one)) }];
   }
   const fits = (stock: Stock): boolean => !bought || stock.spots !== null;
+  // Of what was used last, only what does not stand above already.
+  const shown = new Set([...own.yours, ...own.favourites].map(({ id }) => id));
   const first = [
     ...onHand(
       job,
@@ -132,7 +134,10 @@ export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGro
     ),
     ...group(words.yours, own.yours),
     ...group(words.favourites, own.favourites.filter(fits)),
-    ...group(words.recent, own.recent.filter(fits)),
+    ...group(
+      words.recent,
+      own.recent.filter((stock) => fits(stock) && !shown.has(stock.id)),
+    ),
   ];
   if (bought) {
     const chosen = DIE_CUTS.filter(({ id }) => id === job.stock.id);

@@ -1,7 +1,7 @@
 import { sizesOf, type Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
 import type { Layout } from '../../../core/sheet/index.ts';
-import { shapeSize } from '../../../core/shape/index.ts';
+import { shapeWords } from '../../ui/shape-words.ts';
 import { formatLength, formatNumber, type Unit } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -56,7 +56,12 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
   return [
     line('thing', 'size', thingFact(job, unit), 'done'),
     line('size', 'size', sizeFact(job, unit) + moreSizes(job), 'done'),
-    line('stock', 'stock', job.stock.name, wrongSpot ? 'look' : 'done'),
+    line(
+      'stock',
+      'stock',
+      texts.ticket.stockOf(job.stock.name, job.material.name),
+      wrongSpot ? 'look' : 'done',
+    ),
     line(
       'artwork',
       'artwork',
@@ -128,21 +133,7 @@ function moreSizes(job: Job): string {
 /** The finished size of a job's label as it is told. */
 export function sizeFact({ pieces }: Pick<Job, 'pieces'>, unit: Unit): string {
   const edge = pieces[0]?.edge;
-  if (!edge) return '';
-  const { width, height } = shapeSize(edge);
-  const [across, down] = [formatLength(width, unit), formatLength(height, unit)];
-  switch (edge.kind) {
-    case 'circle':
-      return texts.ticket.round(across);
-    case 'ring':
-      return texts.ticket.ring(across);
-    case 'ellipse':
-      return texts.ticket.oval(across, down);
-    case 'arc':
-      return texts.ticket.bent(across, down);
-    default:
-      return texts.ticket.square(across, down);
-  }
+  return edge ? shapeWords(edge, unit) : '';
 }
 
 function copiesFact({ job, layout }: TicketFacts): string {
