@@ -66,6 +66,18 @@ try {
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Light' }).click();
   await page.keyboard.press('Escape');
+  await page.goto(`${URL}/stock/materials?open=pearl-film`);
+  await shoot('materials');
+  await page.goto(`${URL}/stock/sheets?open=a4-round-40-24`);
+  await page.getByRole('button', { name: 'Put on hand' }).click();
+  await page.getByRole('button', { name: 'Add a price' }).click();
+  const price = page.getByLabel('A pack costs, EUR');
+  await price.fill('14.50');
+  await price.press('Enter');
+  await page.getByRole('button', { name: 'Start a sheet' }).click();
+  for (const label of [2, 3, 4, 5, 6, 7])
+    await page.getByRole('button', { name: `Label ${label}, there` }).click();
+  await shoot('on-hand');
   await page.goto(`${URL}/job/demo-basil-pot-wrap/size`);
   await proofIsDone();
   await shoot('size-pot');
