@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { BROWSER } from './tools/browser.ts';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -12,18 +13,7 @@ export default defineConfig({
     baseURL: 'http://localhost:4399',
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-dev-shm-usage',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-      ],
-    },
+    launchOptions: BROWSER,
   },
   webServer: {
     command: 'node dist/node/server.mjs',

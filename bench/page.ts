@@ -4,6 +4,7 @@ import { writePeel } from '../core/job/index.ts';
 import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { demoJobs } from '../demo/index.ts';
+import { BROWSER } from '../tools/browser.ts';
 import { median, percentile95, type Row } from './row.ts';
 import { usualThing } from '../core/things/index.ts';
 
@@ -16,16 +17,7 @@ export async function benchPage(): Promise<Row[]> {
     env: { ...process.env, PORT: String(PORT) },
     stdio: 'ignore',
   });
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-dev-shm-usage',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--disable-component-update',
-    ],
-  });
+  const browser = await chromium.launch(BROWSER);
   try {
     const page = await (
       await browser.newContext({ viewport: { width: 1280, height: 800 } })

@@ -1,6 +1,7 @@
 // Makes every picture in docs/screenshots/ from the demo workshop: npm run screenshots
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
+import { BROWSER } from './browser.ts';
 
 const PORT = 4377;
 const URL = `http://localhost:${PORT}`;
@@ -10,15 +11,7 @@ const server = spawn(process.execPath, ['dist/node/server.mjs'], {
   env: { ...process.env, PORT: String(PORT) },
   stdio: 'ignore',
 });
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-dev-shm-usage',
-    '--disable-gpu',
-    '--disable-background-networking',
-  ],
-});
+const browser = await chromium.launch(BROWSER);
 const page = await (
   await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme: 'light' })
 ).newPage();

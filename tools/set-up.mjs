@@ -24,7 +24,11 @@ function installPackages() {
 }
 
 /** What the checks need from Debian: a browser, and readers of PDF that are not ours. */
-const TOOLS = { chromium: 'chromium', pdftotext: 'poppler-utils', qpdf: 'qpdf' };
+const TOOLS = {
+  'chromium-headless-shell': 'chromium-headless-shell',
+  pdftotext: 'poppler-utils',
+  qpdf: 'qpdf',
+};
 
 function installTools() {
   const missing = Object.entries(TOOLS).filter(([tool]) => !existsSync(`/usr/bin/${tool}`));

@@ -67,7 +67,7 @@ export const useShelf = defineStore('shelf', () => {
     runs.value = await allRuns();
     if (read.unread > 0) messages.say(texts.shelf.unread(read.unread));
     ready.value = true;
-    for (const { job } of read.jobs) await loadFor(job);
+    await Promise.all(read.jobs.map(({ job }) => loadFor(job)));
   }
 
   function start(): Promise<void> {

@@ -74,6 +74,8 @@ async function copy(): Promise<void> {
     <NumberRow
       :label="words.thickness"
       :model-value="material.thickness"
+      :digits="2"
+      :step="0.05"
       :min="0.02"
       :max="10"
       @update:model-value="change({ thickness: $event })"

@@ -27,6 +27,7 @@ function change(changes: Partial<Pack>): void {
     <NumberRow
       :label="`${words.priceOf}, ${settings.currency}`"
       :model-value="pack.price"
+      :digits="2"
       :min="0"
       :max="100000"
       @update:model-value="change({ price: $event })"

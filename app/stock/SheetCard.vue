@@ -123,7 +123,7 @@ async function pdf(purpose: 'outlines' | 'test'): Promise<void> {
     </FactRow>
   </CardPanel>
   <template v-if="room.isOwn(stock.id)">
-    <button class="link" type="button" @click="$emit('measure-again')">
+    <button v-if="stock.spots" class="link" type="button" @click="$emit('measure-again')">
       {{ words.read.correct }}
     </button>
     <button class="link" type="button" @click="room.forgetSheet(stock)">{{ words.forget }}</button>

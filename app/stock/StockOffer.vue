@@ -25,7 +25,7 @@ defineEmits<{ choose: [] }>();
     :class="{ faded }"
     @click="$emit('choose')"
   >
-    <StockPicture :stock="stock" :used="used ?? []" :color="color" />
+    <span class="picture"><StockPicture :stock="stock" :used="used ?? []" :color="color" /></span>
     <strong>{{ name ?? stock.name }}</strong>
     <span class="quiet">{{ note }}</span>
     <span v-if="fact" class="display fact">{{ fact }}</span>
@@ -52,6 +52,11 @@ defineEmits<{ choose: [] }>();
 }
 .offer:hover {
   border-color: var(--apricot-soft);
+}
+.picture {
+  display: grid;
+  place-items: center;
+  height: 118px;
 }
 strong {
   display: flex;

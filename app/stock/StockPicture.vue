@@ -59,7 +59,6 @@ const spots = computed(() => {
 svg {
   width: calc(92px * var(--share));
   height: calc(118px * var(--share));
-  margin: auto;
   overflow: visible;
 }
 .sheet {

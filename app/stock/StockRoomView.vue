@@ -9,6 +9,7 @@ import ChoiceRow from '../ui/ChoiceRow.vue';
 import MaterialCard from './MaterialCard.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
 import OwnDiscCard from './OwnDiscCard.vue';
+import OwnPlainCard from './OwnPlainCard.vue';
 import SheetCard from './SheetCard.vue';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
@@ -189,6 +190,7 @@ function measureAgain(stock: Stock): void {
           @measure-again="measureAgain(sheet)"
         />
         <OwnDiscCard v-if="part === 'discs'" @keep="keepSheet" />
+        <OwnPlainCard v-else @keep="keepSheet" />
       </template>
       <MaterialCard v-else-if="material" :material="material" @open="open = $event" />
       <SupplyCard v-else-if="supply" :supply="supply" />

@@ -17,10 +17,12 @@ const outline = computed(() =>
   props.supply.stock.spots ? pathData(shapePath(props.supply.stock.spots.shape)) : '',
 );
 
-function flip(sheet: number, spot: number): void {
+/** Whether a label is gone, the other way round; with Shift, it and all before it are gone. */
+function flip(sheet: number, spot: number, upTo = false): void {
   const used = props.supply.started[sheet]?.used ?? [];
+  const all = Array.from({ length: spot + 1 }, (_, at) => at);
   const next = used.includes(spot) ? used.filter((one) => one !== spot) : [...used, spot];
-  void room.useSpots(props.supply, sheet, next);
+  void room.useSpots(props.supply, sheet, upTo ? [...used, ...all] : next);
 }
 </script>
 
@@ -47,7 +49,7 @@ function flip(sheet: number, spot: number): void {
             :d="outline"
             :transform="`translate(${x} ${y}) rotate(${angle})`"
             :aria-label="words.spot(spot + 1, sheet.used.includes(spot))"
-            @click="flip(at, spot)"
+            @click="flip(at, spot, $event.shiftKey)"
             @keydown.enter.prevent="flip(at, spot)"
             @keydown.space.prevent="flip(at, spot)"
           />
@@ -97,8 +99,10 @@ svg {
 .spot:not(.gone):hover {
   fill: var(--apricot);
 }
-.spot:focus-visible {
+.spot:focus {
   outline: none;
+}
+.spot:focus-visible {
   stroke: var(--plum);
   stroke-width: 2.5px;
 }

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { freeId } from '../../core/base/index.ts';
+import { freeId, isSame } from '../../core/base/index.ts';
 import {
   SHIPPED_MATERIALS,
   SHIPPED_STOCK,
@@ -23,6 +23,15 @@ function withOne<T extends { readonly id: string }>(all: readonly T[], one: T): 
   return all.some(({ id }) => id === one.id)
     ? all.map((other) => (other.id === one.id ? one : other))
     : [one, ...all];
+}
+
+/** What a job's copy has become in the Stock room; undefined while both are alike, or it is gone. */
+export function changedSince<T extends { readonly id: string }>(
+  all: readonly T[],
+  copy: T | undefined,
+): T | undefined {
+  const now = copy && all.find(({ id }) => id === copy.id);
+  return now && !isSame(now, copy) ? now : undefined;
 }
 
 /** The Stock room: what ships, what was added here, what is on hand and what was used. */

@@ -1,4 +1,12 @@
-import { contentHash, freeId, remembering, seededRandom, watchedTask, Cancelled } from './index.ts';
+import {
+  contentHash,
+  freeId,
+  isSame,
+  remembering,
+  seededRandom,
+  watchedTask,
+  Cancelled,
+} from './index.ts';
 
 test('an id is the lowest number that is free', () => {
   expect(freeId('piece', [])).toBe('piece-1');
@@ -47,4 +55,13 @@ test('a cancelled task stops at its next breath', async () => {
   await task.breathe();
   cancel();
   await expect(task.breathe()).rejects.toBeInstanceOf(Cancelled);
+});
+
+test('plain values are the same whatever the order of their keys', () => {
+  expect(isSame({ a: 1, b: [{ c: null }] }, { b: [{ c: null }], a: 1 })).toBe(true);
+  expect(isSame({ a: 1 }, { a: 1, b: undefined })).toBe(false);
+  expect(isSame([1, 2], [2, 1])).toBe(false);
+  expect(isSame([], {})).toBe(false);
+  expect(isSame(NaN, NaN)).toBe(true);
+  expect(isSame(null, {})).toBe(false);
 });

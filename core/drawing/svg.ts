@@ -22,8 +22,18 @@ const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 const matrix = (map: Affine): string => `matrix(${writtenAll(map, 5)})`;
 
+const writtenPaths = new WeakMap<Path, string>();
+
 /** SVG path data of a path. */
 export function pathData(path: Path): string {
+  const known = writtenPaths.get(path);
+  if (known !== undefined) return known;
+  const data = writtenPath(path);
+  writtenPaths.set(path, data);
+  return data;
+}
+
+function writtenPath(path: Path): string {
   return path.map(([letter, ...values]) => letter + writtenAll(values as number[])).join('');
 }
 

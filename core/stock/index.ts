@@ -55,11 +55,11 @@ export {
   type MeasuredTemplate,
   type Readings,
 } from './template.ts';
-export { templateFromLabels, type Sharpness } from './template-from-labels.ts';
+export { templateFromLabels } from './found/template-from-labels.ts';
 export {
   readTemplateFile,
   templateFileSchema,
   templateJson,
   templateSvg,
-} from './template-file.ts';
-export { templateFromPhoto, type PhotoTemplate, type SheetPhoto } from './template-picture.ts';
+} from './found/template-file.ts';
+export { templateFromPhoto, type PhotoTemplate, type SheetPhoto } from './found/template-photo.ts';

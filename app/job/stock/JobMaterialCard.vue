@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { labelCost } from '../../../core/stock/index.ts';
 import MaterialFacts from '../../stock/MaterialFacts.vue';
 import MaterialSwatch from '../../stock/MaterialSwatch.vue';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { changedSince, useStockRoom } from '../../stock/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
@@ -16,6 +16,14 @@ const store = useJobStore();
 const room = useStockRoom();
 const settings = useSettings();
 const material = computed(() => store.job?.material);
+/** The material as the Stock room has it now, when that is another than the job's copy. */
+const changed = computed(() => {
+  const copy = material.value;
+  // What a pack costs may be that of the one on hand.
+  const unpriced = room.room.materials.map((one) => ({ ...one, pack: null }));
+  const now = changedSince(unpriced, copy && { ...copy, pack: null });
+  return now && { ...now, pack: copy?.pack ?? null };
+});
 const cost = computed(() =>
   material.value && store.layout
     ? labelCost(material.value.pack, store.layout.perSheet)
@@ -43,6 +51,16 @@ const cost = computed(() =>
     <FactRow v-if="cost !== undefined" :label="texts.stock.material.costs"
       ><strong>{{ formatMoney(cost, settings.currency) }}</strong></FactRow
     >
+    <p v-if="changed" class="changed">
+      {{ texts.stock.changedMaterial }}
+      <button
+        class="link"
+        type="button"
+        @click="store.act({ name: 'choose-material', args: { material: changed } })"
+      >
+        {{ texts.stock.takeOver }}
+      </button>
+    </p>
     <router-link
       class="link"
       :to="{ name: 'stock-room', params: { part: 'materials' }, query: { open: material.id } }"
@@ -69,6 +87,9 @@ const cost = computed(() =>
 }
 .swatches button:hover {
   border-color: var(--apricot);
+}
+.changed {
+  margin: 6px 0 0;
 }
 a {
   display: inline-block;

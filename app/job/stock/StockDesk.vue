@@ -3,7 +3,8 @@ import { computed, onMounted, ref } from 'vue';
 import { spotCount, type Stock } from '../../../core/stock/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import StockOffer from '../../stock/StockOffer.vue';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { sheetSize } from '../../stock/stock-words.ts';
+import { changedSince, useStockRoom } from '../../stock/stock-room-store.ts';
 import TemplateBench from '../../stock/template/TemplateBench.vue';
 import TemplateCards from '../../stock/template/TemplateCards.vue';
 import { useTemplateEditor } from '../../stock/template/template-editor.ts';
@@ -14,14 +15,29 @@ import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import JobMaterialCard from './JobMaterialCard.vue';
-import { useStockOffers, type StockOffer as Offer } from './stock-offers.ts';
+import { stockOffers, type StockOffer as Offer } from './stock-offers.ts';
 
 const store = useJobStore();
 const settings = useSettings();
 const room = useStockRoom();
 const typed = ref('');
-const groups = useStockOffers(typed);
+const groups = computed(() =>
+  store.job
+    ? stockOffers(
+        store.job,
+        {
+          yours: room.room.sheets,
+          supplies: room.room.supplies,
+          favourites: room.favourites,
+          recent: room.recent,
+        },
+        { typed: typed.value, unit: settings.unit, currency: settings.currency },
+      )
+    : [],
+);
 const chosen = computed(() => store.job?.stock);
+/** The sheet as the Stock room has it now, when that is another than the job's copy. */
+const changed = computed(() => changedSince(room.room.sheets, chosen.value));
 const used = computed(() => store.job?.plan.used.length ?? 0);
 const describing = ref(false);
 const editor = useTemplateEditor();
@@ -108,10 +124,7 @@ async function useDescribed(): Promise<void> {
       <template v-else>
         <CardPanel v-if="chosen" :title="chosen.name" peeled>
           <FactRow :label="texts.stock.sheet"
-            ><span
-              >{{ formatLength(chosen.width, settings.unit) }} ×
-              {{ formatLength(chosen.height, settings.unit) }}</span
-            ></FactRow
+            ><span>{{ sheetSize(chosen, settings.unit) }}</span></FactRow
           >
           <FactRow :label="texts.stock.margins"
             ><span>{{ formatLength(chosen.margins[0], settings.unit) }}</span></FactRow
@@ -127,6 +140,12 @@ async function useDescribed(): Promise<void> {
             {{ texts.stock.gone(used, chosen.spots ? spotCount(chosen.spots) : 0) }}
             <button class="link" type="button" @click="wholeSheet">
               {{ texts.stock.newSheet }}
+            </button>
+          </p>
+          <p v-if="changed" class="started">
+            {{ texts.stock.changedSheet }}
+            <button class="link" type="button" @click="take({ stock: changed, supply: undefined })">
+              {{ texts.stock.takeOver }}
             </button>
           </p>
           <button

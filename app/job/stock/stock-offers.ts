@@ -1,4 +1,3 @@
-import { computed, type Ref } from 'vue';
 import { isProblem } from '../../../core/base/index.ts';
 import { runCommand, type Job } from '../../../core/job/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
@@ -19,12 +18,9 @@ import {
   type Supply,
 } from '../../../core/stock/index.ts';
 import type { Unit } from '../../../core/units/index.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { sheetSize } from '../../stock/stock-words.ts';
 import { texts } from '../../texts/index.ts';
 import { formatMoney, type Currency } from '../../ui/money.ts';
-import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
 
 /** A sheet as it is offered. */
 export interface StockOffer {
@@ -52,7 +48,7 @@ export interface OwnStock {
 }
 
 /** How offers are told. */
-interface Telling {
+export interface Telling {
   readonly typed: string;
   readonly unit: Unit;
   readonly currency: Currency;
@@ -178,25 +174,4 @@ function onHand(job: Job, supplies: readonly Supply[], currency: Currency): Offe
     };
   });
   return [{ title: words.onHand, offers }];
-}
-
-/** The offers for the open job, anew when it, the Stock room or what is typed changes. */
-export function useStockOffers(typed: Ref<string>) {
-  const store = useJobStore();
-  const room = useStockRoom();
-  const settings = useSettings();
-  return computed(() =>
-    store.job
-      ? stockOffers(
-          store.job,
-          {
-            yours: room.room.sheets,
-            supplies: room.room.supplies,
-            favourites: room.favourites,
-            recent: room.recent,
-          },
-          { typed: typed.value, unit: settings.unit, currency: settings.currency },
-        )
-      : [],
-  );
 }

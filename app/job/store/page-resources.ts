@@ -48,7 +48,19 @@ async function once(key: string, load: () => Promise<void>): Promise<void> {
   if (asked.has(key)) return;
   asked.add(key);
   await load();
-  resourceVersion.value++;
+  announce();
+}
+
+const TOGETHER = 25; // ms in which what is loaded is drawn at once
+let announcing = false;
+
+function announce(): void {
+  if (announcing) return;
+  announcing = true;
+  setTimeout(() => {
+    announcing = false;
+    resourceVersion.value++;
+  }, TOGETHER);
 }
 
 async function loadTypeface(id: string): Promise<void> {

@@ -85,6 +85,7 @@ function move(to: { x?: number; y?: number; angle?: number }): void {
       <NumberRow
         :label="words.read.labelAngle"
         :model-value="label.angle"
+        :digits="1"
         :min="-180"
         :max="180"
         @update:model-value="move({ angle: $event })"

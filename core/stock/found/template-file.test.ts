@@ -1,8 +1,8 @@
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { readFileSync } from 'node:fs';
-import { templatePdf } from '../proof/index.ts';
-import { shapeSize } from '../shape/index.ts';
-import { nodePlatform } from '../testing/node-platform.ts';
+import { templatePdf } from '../../proof/index.ts';
+import { shapeSize } from '../../shape/index.ts';
+import { nodePlatform } from '../../testing/node-platform.ts';
 import {
   DIE_CUTS,
   DISC_CARRIERS,
@@ -12,7 +12,7 @@ import {
   templateJson,
   templateSvg,
   type Stock,
-} from './index.ts';
+} from '../index.ts';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const read = async (content: Uint8Array, name: string): Promise<Stock> => {

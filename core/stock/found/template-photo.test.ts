@@ -1,5 +1,5 @@
-import { seededRandom } from '../base/index.ts';
-import { solid, type DrawingNode } from '../drawing/index.ts';
+import { seededRandom } from '../../base/index.ts';
+import { solid, type DrawingNode } from '../../drawing/index.ts';
 import {
   apply,
   fitPerspective,
@@ -8,14 +8,14 @@ import {
   project,
   rectanglePath,
   type Perspective,
-} from '../geometry/index.ts';
-import { blankImage, type RgbaImage } from '../raster/index.ts';
-import { findLabels, findSheetCorners } from '../register/index.ts';
-import { shapePath, shapeSize } from '../shape/index.ts';
-import { DIE_CUTS, spotPlaces, templateFromLabels, type Stock } from './index.ts';
-import { nodePlatform } from '../testing/node-platform.ts';
-import { renderPdf } from '../pdf/index.ts';
-import { writePdf } from '../output/index.ts';
+} from '../../geometry/index.ts';
+import { blankImage, type RgbaImage } from '../../raster/index.ts';
+import { findLabels, findSheetCorners } from '../../register/index.ts';
+import { shapePath, shapeSize } from '../../shape/index.ts';
+import { DIE_CUTS, spotPlaces, templateFromLabels, type Stock } from '../index.ts';
+import { nodePlatform } from '../../testing/node-platform.ts';
+import { renderPdf } from '../../pdf/index.ts';
+import { writePdf } from '../../output/index.ts';
 
 const platform = nodePlatform;
 const { floor, hypot, max, min } = Math;

@@ -1,10 +1,10 @@
-import { good, type Platform, type Result } from '../base/index.ts';
-import { readPixels } from '../art/index.ts';
-import { fitPerspective, scaling, type Point } from '../geometry/index.ts';
-import { renderPdf } from '../pdf/index.ts';
-import { rectifyGrey, warpImage, type RgbaImage } from '../raster/index.ts';
-import { findLabels, findSheetCorners, type SheetCorners } from '../register/index.ts';
-import type { Stock } from './stock.ts';
+import { good, type Platform, type Result } from '../../base/index.ts';
+import { readPixels } from '../../art/index.ts';
+import { fitPerspective, scaling, type Point } from '../../geometry/index.ts';
+import { renderPdf } from '../../pdf/index.ts';
+import { rectifyGrey, warpImage, type RgbaImage } from '../../raster/index.ts';
+import { findLabels, findSheetCorners, type SheetCorners } from '../../register/index.ts';
+import type { Stock } from '../stock.ts';
 import { templateFromLabels } from './template-from-labels.ts';
 
 /** A picture of a sheet in which its labels are looked for. */

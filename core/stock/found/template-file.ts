@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { bad, good, type Platform, type Result } from '../base/index.ts';
-import { parseSvg } from '../art/index.ts';
-import { outlinesOf, pathData, written } from '../drawing/index.ts';
+import { bad, good, type Platform, type Result } from '../../base/index.ts';
+import { parseSvg } from '../../art/index.ts';
+import { outlinesOf, pathData, written } from '../../drawing/index.ts';
 import {
   boxOf,
   flatten,
@@ -11,11 +11,11 @@ import {
   type Box,
   type Path,
   type Ring,
-} from '../geometry/index.ts';
-import { readPdfPaths } from '../pdf/index.ts';
-import type { SeenLabel } from '../register/index.ts';
-import { shapePath } from '../shape/index.ts';
-import { checkSpots, spotPlaces, spotsSchema, stockSchema, type Stock } from './stock.ts';
+} from '../../geometry/index.ts';
+import { readPdfPaths } from '../../pdf/index.ts';
+import type { SeenLabel } from '../../register/index.ts';
+import { shapePath } from '../../shape/index.ts';
+import { checkSpots, spotPlaces, spotsSchema, stockSchema, type Stock } from '../stock.ts';
 import { templateFromLabels } from './template-from-labels.ts';
 
 /** The version of template files; it goes up when their meaning changes. */

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { computed, reactive } from 'vue';
+import { fileStem } from '../../core/output/index.ts';
+import type { Stock } from '../../core/stock/index.ts';
+import { texts } from '../texts/index.ts';
+import CardPanel from '../ui/CardPanel.vue';
+import ChoiceRow from '../ui/ChoiceRow.vue';
+import FactRow from '../ui/FactRow.vue';
+import LengthRow from '../ui/LengthRow.vue';
+import { useSettings } from '../ui/settings-store.ts';
+import { sheetSize } from './stock-words.ts';
+
+/** A plain sheet, or a roll and how much of it one print takes, of one's own size. */
+const emit = defineEmits<{ keep: [stock: Stock] }>();
+const words = texts.stock.plainSheet;
+const settings = useSettings();
+const sheet = reactive({ form: 'sheet' as 'sheet' | 'roll', width: 200, height: 200, margin: 5 });
+const made = computed((): Stock => {
+  const { form, width, height, margin } = sheet;
+  const name = words.name(sheetSize(sheet, settings.unit), form);
+  const margins: Stock['margins'] = [margin, margin, margin, margin];
+  return { id: `own-${fileStem(name)}`, name, form, width, height, margins, spots: null };
+});
+</script>
+
+<template>
+  <CardPanel :title="words.title">
+    <FactRow :label="words.form"
+      ><ChoiceRow v-model="sheet.form" :label="words.form" :choices="words.forms"
+    /></FactRow>
+    <LengthRow v-model="sheet.width" :label="words.width" :min="20" :max="2000" />
+    <LengthRow v-model="sheet.height" :label="words.height" :min="20" :max="2000" />
+    <LengthRow
+      v-model="sheet.margin"
+      :label="words.margin"
+      :min="0"
+      :max="Math.min(sheet.width, sheet.height) / 2 - 5"
+    />
+    <button class="link" type="button" @click="emit('keep', made)">{{ words.keep }}</button>
+  </CardPanel>
+</template>
