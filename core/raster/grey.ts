@@ -45,31 +45,44 @@ export function rectifyGrey(
 
 /** Each pixel as the mean of the square of `2 radius + 1` pixels about it; at the sides of what there is of it. */
 export function boxBlur({ width, height, data }: GreyImage, radius: number): GreyImage {
+  const shares = (length: number): Float64Array =>
+    Float64Array.from(
+      { length },
+      (_, at) => 1 / (min(at + radius, length - 1) - max(at - radius, 0) + 1),
+    );
+  const [acrossShare, downShare] = [shares(width), shares(height)];
   const across = new Float32Array(data.length);
+  const ahead = min(radius, width);
   for (let y = 0; y < height; y++) {
     const row = y * width;
     let sum = 0;
-    for (let x = 0; x < min(radius, width); x++) sum += data[row + x] as number;
+    for (let x = 0; x < ahead; x++) sum += data[row + x] as number;
     for (let x = 0; x < width; x++) {
       if (x + radius < width) sum += data[row + x + radius] as number;
       if (x > radius) sum -= data[row + x - radius - 1] as number;
-      across[row + x] = sum / (min(x + radius, width - 1) - max(x - radius, 0) + 1);
+      across[row + x] = sum * (acrossShare[x] as number);
     }
   }
   // Down all columns at once: row by row is how they lie in memory.
   const sums = new Float64Array(width);
   const both = new Float32Array(data.length);
-  const add = (y: number, sign: 1 | -1): void => {
-    const row = y * width;
-    for (let x = 0; x < width; x++)
-      sums[x] = (sums[x] as number) + sign * (across[row + x] as number);
-  };
-  for (let y = 0; y < min(radius, height); y++) add(y, 1);
+  const lead = min(radius, height) * width;
+  for (let at = 0; at < lead; at++) {
+    const x = at % width;
+    sums[x] = (sums[x] as number) + (across[at] as number);
+  }
   for (let y = 0; y < height; y++) {
-    if (y + radius < height) add(y + radius, 1);
-    if (y > radius) add(y - radius - 1, -1);
-    const count = min(y + radius, height - 1) - max(y - radius, 0) + 1;
-    for (let x = 0; x < width; x++) both[y * width + x] = (sums[x] as number) / count;
+    const row = y * width;
+    const share = downShare[y] as number;
+    const next = y + radius < height ? row + radius * width : -1;
+    const gone = y > radius ? row - (radius + 1) * width : -1;
+    for (let x = 0; x < width; x++) {
+      let sum = sums[x] as number;
+      if (next >= 0) sum += across[next + x] as number;
+      if (gone >= 0) sum -= across[gone + x] as number;
+      sums[x] = sum;
+      both[row + x] = sum * share;
+    }
   }
   return { width, height, data: both };
 }

@@ -1,6 +1,7 @@
 import { decode as decodePng, encode } from 'fast-png';
 import { IDENTITY, translation } from '../geometry/index.ts';
 import {
+  boxBlur,
   blankImage,
   components,
   cropImage,
@@ -78,4 +79,21 @@ test('darkness counts ink on white paper', () => {
     data: Uint8ClampedArray.of(0, 0, 0, 255, 255, 255, 255, 255, 0, 0, 0, 0),
   };
   expect([...darkness(image)]).toEqual([255, 0, 0]);
+});
+
+test('a blurred pixel is the mean of what lies about it, at the sides of what there is', () => {
+  const [width, height] = [7, 5];
+  const data = Float32Array.from({ length: width * height }, (_, at) => (at * 37) % 101);
+  const radius = 2;
+  const blurred = boxBlur({ width, height, data }, radius);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      let [sum, count] = [0, 0];
+      for (let v = Math.max(0, y - radius); v <= Math.min(height - 1, y + radius); v++)
+        for (let u = Math.max(0, x - radius); u <= Math.min(width - 1, x + radius); u++) {
+          sum += data[v * width + u] ?? 0;
+          count++;
+        }
+      expect(blurred.data[y * width + x]).toBeCloseTo(sum / count, 3);
+    }
 });

@@ -40,10 +40,10 @@ const names = (group: OfferGroup | undefined): string[] =>
   (group?.offers ?? []).map(({ stock }) => stock.name);
 
 test('an empty workshop is offered plain sheets and the nearest die-cut ones', () => {
-  const groups = offered(lid(39));
+  const groups = offered(lid(40));
   expect([...groups.keys()]).toEqual(['Plain sheets', 'Die-cut, nearest to your label']);
   const [nearest] = groups.get('Die-cut, nearest to your label')?.offers ?? [];
-  expect(nearest).toMatchObject({ note: '1 mm larger', fact: '24 on a sheet', perSheet: 24 });
+  expect(nearest).toMatchObject({ note: 'exactly', fact: '24 on a sheet', perSheet: 24 });
   expect(groups.get('Plain sheets')?.offers[0]?.note).toBe('210 × 297 mm');
 });
 
