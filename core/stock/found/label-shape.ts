@@ -36,7 +36,7 @@ export function shapeOf(
     const inner = mean(holes.map((hole) => (hole.right - hole.left + hole.bottom - hole.top) / 2));
     return { shape: { kind: 'ring', outer: diameter, inner: stepped(inner, step) }, lower: 0 };
   }
-  const radius = cornerRadius(rings, width, height);
+  const radius = cornerRadius(rings, { width, height }, step);
   const plain: EdgeShape[] = [
     ...(round ? [{ kind: 'circle' as const, diameter }] : []),
     ...(round && radius > width * 0.42
@@ -47,7 +47,7 @@ export function shapeOf(
   ];
   const candidates = [
     ...plain.map((shape) => ({ shape, lower: 0 })),
-    ...some.flatMap((one) => bentBand(one, width)),
+    ...some.flatMap((one) => bentBand(one, width, step)),
   ];
   const best = candidates
     .map((found) => ({ ...found, off: min(...some.map((one) => offBy(found, one))) }))
@@ -90,7 +90,11 @@ function offBy({ shape, lower }: FoundShape, ring: Ring): number {
 }
 
 /** The radius of rounded corners, from how far the outlines stay away from the corners of their boxes. */
-function cornerRadius(rings: readonly Ring[], width: number, height: number): number {
+function cornerRadius(
+  rings: readonly Ring[],
+  { width, height }: { width: number; height: number },
+  step: number,
+): number {
   const away = rings
     .slice(0, 40)
     .flatMap((ring) =>
@@ -99,12 +103,12 @@ function cornerRadius(rings: readonly Ring[], width: number, height: number): nu
       ),
     );
   const radius = mean(away) / (Math.SQRT2 - 1);
-  // A pixel's blur makes every corner look a little round.
-  return radius < 0.8 ? 0 : min(round(radius * 10) / 10, width / 2, height / 2);
+  // The blur of pixels makes every corner look a little round.
+  return radius < 8 * step ? 0 : min(stepped(radius, step), width / 2, height / 2);
 }
 
 /** A band bent along an arc, from circles through its long edges; none when it is not bent. */
-function bentBand(ring: Ring, width: number): FoundShape[] {
+function bentBand(ring: Ring, width: number, step: number): FoundShape[] {
   const near = ({ x }: Point): boolean => abs(x) < width * 0.25;
   const [above, below] = edgesOf(ring).map((points) => points.filter(near));
   const found = above && below && circlesThrough(above, below);
@@ -122,9 +126,9 @@ function bentBand(ring: Ring, width: number): FoundShape[] {
   const angle = (2 * mean(turns) * 180) / Math.PI;
   const shape: EdgeShape = {
     kind: 'arc',
-    radius: round(outer * 10) / 10,
-    slant: round((outer - inner) * 10) / 10,
-    angle: round(angle * 10) / 10,
+    radius: stepped(outer, step),
+    slant: stepped(outer - inner, step),
+    angle: stepped(angle, step),
     wide,
   };
   const { height } = shapeSize(shape);
