@@ -1,15 +1,11 @@
 <script setup lang="ts">
-import {
-  SHIPPED_MATERIALS,
-  type CutSetting,
-  type Material,
-  type MaterialKind,
-} from '../../core/stock/index.ts';
+import { SHIPPED_MATERIALS, type CutSetting, type Material } from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
 import FactRow from '../ui/FactRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
+import SelectRow from '../ui/SelectRow.vue';
 import PackRows from './PackRows.vue';
 import { useStockRoom } from './stock-room-store.ts';
 
@@ -31,7 +27,7 @@ function changeCut(kind: (typeof CUTS)[number], changes: Partial<CutSetting> | n
 }
 
 const value = (event: Event): string =>
-  (event.target as HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement).value;
+  (event.target as HTMLInputElement | HTMLTextAreaElement).value;
 const named = (event: Event): void => {
   const name = value(event).trim().slice(0, 120);
   if (name) change({ name });
@@ -48,15 +44,12 @@ async function copy(): Promise<void> {
     <FactRow as="label" :label="words.name"
       ><input class="well text" :value="material.name" maxlength="120" @change="named"
     /></FactRow>
-    <FactRow as="label" :label="words.kind">
-      <select
-        class="well"
-        :value="material.kind"
-        @change="change({ kind: value($event) as MaterialKind })"
-      >
-        <option v-for="(name, kind) in words.kinds" :key="kind" :value="kind">{{ name }}</option>
-      </select>
-    </FactRow>
+    <SelectRow
+      :label="words.kind"
+      :model-value="material.kind"
+      :choices="words.kinds"
+      @update:model-value="change({ kind: $event })"
+    />
     <FactRow as="label" :label="words.color"
       ><input
         type="color"
@@ -124,26 +117,18 @@ async function copy(): Promise<void> {
     <p class="quiet">{{ words.dialogScale }}</p>
   </CardPanel>
   <CardPanel :title="words.cutting">
-    <FactRow as="label" :label="words.tool">
-      <select
-        class="well"
-        :value="material.tool"
-        @change="change({ tool: value($event) as Material['tool'] })"
-      >
-        <option v-for="(name, tool) in words.tools" :key="tool" :value="tool">{{ name }}</option>
-      </select>
-    </FactRow>
-    <FactRow as="label" :label="words.carrier">
-      <select
-        class="well"
-        :value="material.carrier"
-        @change="change({ carrier: value($event) as Material['carrier'] })"
-      >
-        <option v-for="(name, carrier) in words.carriers" :key="carrier" :value="carrier">
-          {{ name }}
-        </option>
-      </select>
-    </FactRow>
+    <SelectRow
+      :label="words.tool"
+      :model-value="material.tool"
+      :choices="words.tools"
+      @update:model-value="change({ tool: $event })"
+    />
+    <SelectRow
+      :label="words.carrier"
+      :model-value="material.carrier"
+      :choices="words.carriers"
+      @update:model-value="change({ carrier: $event })"
+    />
     <template v-for="kind in CUTS" :key="kind">
       <h3>{{ words.cuts[kind] }}</h3>
       <template v-if="material.cut[kind]">

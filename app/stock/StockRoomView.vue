@@ -13,7 +13,8 @@ import OwnPlainCard from './OwnPlainCard.vue';
 import SheetCard from './SheetCard.vue';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
-import StockOffer from './StockOffer.vue';
+import StockOffers from './StockOffers.vue';
+import StockSearch from './StockSearch.vue';
 import { useStockRoom } from './stock-room-store.ts';
 import SupplyCard from './SupplyCard.vue';
 import SupplySheets from './SupplySheets.vue';
@@ -46,6 +47,17 @@ const groups = computed(() =>
     ? roomGroups(part.value, room, { typed: typed.value, unit: settings.unit })
     : [],
 );
+const supplies = computed(() => [
+  {
+    title: words.onHand,
+    offers: room.room.supplies.map((one) => ({
+      stock: one.stock,
+      supply: one,
+      note: one.material.name,
+      fact: supplyFact(one),
+    })),
+  },
+]);
 const sheet = computed(() =>
   part.value === 'sheets' || part.value === 'discs'
     ? (room.sheets.find(({ id }) => id === open.value) ?? groups.value[0]?.offers[0]?.stock)
@@ -64,6 +76,10 @@ const supply = computed(() =>
 
 onMounted(room.start);
 watch(part, () => (describing.value = false));
+
+function openFirst(): void {
+  open.value = groups.value[0]?.offers[0]?.stock.id;
+}
 
 async function putOnHand(stock: Stock): Promise<void> {
   const made = await room.addSupply(stock, supply.value?.material ?? MATT_PAPER);
@@ -101,36 +117,16 @@ function measureAgain(stock: Stock): void {
         <div class="find">
           <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
           <template v-if="part === 'sheets' || part === 'discs'">
-            <input
-              v-model="typed"
-              class="well"
-              type="search"
-              :aria-label="words.find"
-              :placeholder="words.findHint"
-              @keydown.esc="typed = ''"
-            />
+            <StockSearch v-model="typed" @first="openFirst" />
             <button class="link" type="button" @click="describing = true">
               {{ words.measure }}
             </button>
           </template>
         </div>
-        <section v-for="group in groups" :key="group.title">
-          <h2>{{ group.title }}</h2>
-          <div class="offers" role="radiogroup" :aria-label="group.title">
-            <StockOffer
-              v-for="offer in group.offers"
-              :key="offer.stock.id"
-              :stock="offer.stock"
-              :note="offer.note"
-              :fact="offer.fact"
-              :chosen="offer.stock.id === sheet?.id"
-              @choose="open = offer.stock.id"
-            />
-          </div>
-        </section>
+        <StockOffers :groups="groups" :chosen="sheet?.id" @choose="open = $event.stock.id" />
         <div
           v-if="part === 'materials'"
-          class="offers materials"
+          class="materials"
           role="radiogroup"
           :aria-label="words.parts.materials"
         >
@@ -149,24 +145,12 @@ function measureAgain(stock: Stock): void {
           </button>
         </div>
         <template v-if="part === 'on-hand'">
-          <div
+          <StockOffers
             v-if="room.room.supplies.length"
-            class="offers"
-            role="radiogroup"
-            :aria-label="words.onHand"
-          >
-            <StockOffer
-              v-for="one in room.room.supplies"
-              :key="one.id"
-              :stock="one.stock"
-              :note="one.material.name"
-              :fact="supplyFact(one)"
-              :used="one.started[0]?.used"
-              :color="one.material.color"
-              :chosen="one.id === supply?.id"
-              @choose="open = one.id"
-            />
-          </div>
+            :groups="supplies"
+            :chosen="supply?.id"
+            @choose="open = $event.supply.id"
+          />
           <div v-else class="empty">
             <p>{{ words.supply.empty }}</p>
             <v-btn color="primary" @click="part = 'sheets'">{{ words.supply.toSheets }}</v-btn>
@@ -211,30 +195,13 @@ function measureAgain(stock: Stock): void {
   align-items: center;
   margin-bottom: 18px;
 }
-.find input {
-  flex: 0 1 400px;
-  min-width: 0;
-  border-radius: var(--r-tray);
-  padding: 9px 18px;
-  background: var(--card);
-  font-size: 14px;
-  box-shadow: var(--shadow);
-}
 .find .link {
   white-space: nowrap;
 }
-h2 {
-  margin: 0 0 10px;
-  font-size: 14.5px;
-}
-.offers {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
-  gap: 16px;
-  margin-bottom: 24px;
-}
 .materials {
+  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
+  gap: 16px;
 }
 .material {
   display: flex;

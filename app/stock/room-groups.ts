@@ -11,20 +11,8 @@ import {
 } from '../../core/stock/index.ts';
 import type { Unit } from '../../core/units/index.ts';
 import { texts } from '../texts/index.ts';
+import type { Offered, OfferGroup } from './offered.ts';
 import { sheetSize } from './stock-words.ts';
-
-/** A sheet of the Stock room as it is shown. */
-export interface RoomOffer {
-  readonly stock: Stock;
-  readonly note: string;
-  readonly fact: string;
-}
-
-/** Sheets of the Stock room under one heading. */
-export interface RoomGroup {
-  readonly title: string;
-  readonly offers: readonly RoomOffer[];
-}
 
 const isDisc = ({ form, spots }: Stock): boolean =>
   form === 'carrier' || spots?.shape.kind === 'ring';
@@ -38,17 +26,17 @@ export function roomGroups(
     readonly recent: readonly Stock[];
   },
   { typed, unit }: { typed: string; unit: Unit },
-): RoomGroup[] {
+): OfferGroup[] {
   const words = texts.stock;
   const belongs = (stock: Stock): boolean => isDisc(stock) === (part === 'discs');
-  const offer = (stock: Stock, found?: FoundStock): RoomOffer => ({
+  const offer = (stock: Stock, found?: FoundStock): Offered => ({
     stock,
     note: found && stock.spots ? differenceWords(found, unit) : sheetSize(stock, unit),
     fact: stock.spots
       ? (isDisc(stock) ? words.discsUp : words.perSheetUp)(spotCount(stock.spots))
       : '',
   });
-  const group = (title: string, stocks: readonly Stock[]): RoomGroup[] => {
+  const group = (title: string, stocks: readonly Stock[]): OfferGroup[] => {
     const offers = stocks.filter(belongs).map((stock) => offer(stock));
     return offers.length ? [{ title, offers }] : [];
   };

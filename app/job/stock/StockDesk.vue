@@ -2,7 +2,8 @@
 import { computed, onMounted, ref } from 'vue';
 import { spotCount, type Stock } from '../../../core/stock/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
-import StockOffer from '../../stock/StockOffer.vue';
+import StockOffers from '../../stock/StockOffers.vue';
+import StockSearch from '../../stock/StockSearch.vue';
 import { sheetSize } from '../../stock/stock-words.ts';
 import { changedSince, useStockRoom } from '../../stock/stock-room-store.ts';
 import TemplateBench from '../../stock/template/TemplateBench.vue';
@@ -81,36 +82,12 @@ async function useDescribed(): Promise<void> {
       <TemplateBench v-if="describing" :editor="editor" />
       <div v-else class="room">
         <div class="find">
-          <input
-            v-model="typed"
-            class="well"
-            type="search"
-            :aria-label="texts.stock.find"
-            :placeholder="texts.stock.findHint"
-            @keydown.enter="chooseFirst"
-            @keydown.esc="typed = ''"
-          />
+          <StockSearch v-model="typed" @first="chooseFirst" />
           <button class="link" type="button" @click="describing = true">
             {{ texts.stock.measure }}
           </button>
         </div>
-        <section v-for="group in groups" :key="group.title">
-          <h2>{{ group.title }}</h2>
-          <div class="offers" role="radiogroup" :aria-label="group.title">
-            <StockOffer
-              v-for="offer in group.offers"
-              :key="offer.supply?.id ?? offer.stock.id"
-              :stock="offer.stock"
-              :note="offer.note"
-              :fact="offer.fact"
-              :used="offer.supply?.started[0]?.used"
-              :color="offer.supply?.material.color"
-              :chosen="offer.stock.id === chosen?.id"
-              :faded="offer.perSheet === 0"
-              @choose="choose(offer)"
-            />
-          </div>
-        </section>
+        <StockOffers :groups="groups" :chosen="chosen?.id" @choose="choose" />
       </div>
     </template>
     <template #cards>
@@ -172,24 +149,6 @@ async function useDescribed(): Promise<void> {
   gap: 12px;
   align-items: center;
   margin-bottom: 16px;
-}
-.find input {
-  width: min(420px, 100%);
-  border-radius: var(--r-tray);
-  padding: 9px 18px;
-  background: var(--card);
-  font-size: 14px;
-  box-shadow: var(--shadow);
-}
-h2 {
-  margin: 0 0 10px;
-  font-size: 14.5px;
-}
-.offers {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
-  gap: 16px;
-  margin-bottom: 24px;
 }
 .room {
   box-sizing: border-box;

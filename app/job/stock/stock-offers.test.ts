@@ -9,7 +9,8 @@ import {
 } from '../../../core/stock/index.ts';
 import { runAll } from '../../../core/testing/example-job.ts';
 import { usualThing } from '../../../core/things/index.ts';
-import { stockOffers, type OfferGroup, type OwnStock } from './stock-offers.ts';
+import type { OfferGroup } from '../../stock/offered.ts';
+import { stockOffers, type OwnStock, type StockOffer } from './stock-offers.ts';
 
 const NOTHING: OwnStock = { yours: [], supplies: [], favourites: [], recent: [] };
 const lid = (size: number): Job =>
@@ -17,7 +18,11 @@ const lid = (size: number): Job =>
     name: 'measure-thing',
     args: { thing: usualThing('lid', { size, clearance: 0 }) },
   });
-const offered = (job: Job, own: Partial<OwnStock> = {}, typed = ''): Map<string, OfferGroup> =>
+const offered = (
+  job: Job,
+  own: Partial<OwnStock> = {},
+  typed = '',
+): Map<string, OfferGroup<StockOffer>> =>
   new Map(
     stockOffers(job, { ...NOTHING, ...own }, { typed, unit: 'mm', currency: 'EUR' }).map(
       (group) => [group.title, group],
@@ -36,7 +41,7 @@ const supply = (id: string, stock: Stock, pack: Material['pack']): Supply => ({
   loose: 0,
   started: [],
 });
-const names = (group: OfferGroup | undefined): string[] =>
+const names = (group: OfferGroup<StockOffer> | undefined): string[] =>
   (group?.offers ?? []).map(({ stock }) => stock.name);
 
 test('an empty workshop is offered plain sheets and the nearest die-cut ones', () => {

@@ -18,25 +18,15 @@ import {
   type Supply,
 } from '../../../core/stock/index.ts';
 import type { Unit } from '../../../core/units/index.ts';
+import type { Offered, OfferGroup } from '../../stock/offered.ts';
 import { sheetSize } from '../../stock/stock-words.ts';
 import { texts } from '../../texts/index.ts';
 import { formatMoney, type Currency } from '../../ui/money.ts';
 
-/** A sheet as it is offered. */
-export interface StockOffer {
-  readonly stock: Stock;
-  /** What is on hand of it, where that is offered. */
+/** A sheet as it is offered for a job. */
+export interface StockOffer extends Offered {
   readonly supply: Supply | undefined;
   readonly perSheet: number;
-  /** How its labels differ from what is wanted, what a label costs, or how large it is. */
-  readonly note: string;
-  readonly fact: string;
-}
-
-/** Sheets under one heading. */
-export interface OfferGroup {
-  readonly title: string;
-  readonly offers: readonly StockOffer[];
 }
 
 /** The sheets of a workshop beside those that ship. */
@@ -87,7 +77,7 @@ function nearestTo(job: Job): FoundStock[] {
  * The sheets for a job: what was typed for, or else what is on hand, favourites and what was used
  * last, plain sheets by how much they hold and the die-cut layouts that come nearest to the label.
  */
-export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGroup[] {
+export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGroup<StockOffer>[] {
   const { typed, unit, currency } = telling;
   const words = texts.stock;
   // What a label would cost on another sheet of the same material.
@@ -111,7 +101,7 @@ export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGro
     const made = offer({ stock, off: [], countOff: 0 });
     return { ...made, note: sheetSize(stock, unit) + costWords(made.perSheet) };
   };
-  const group = (title: string, stocks: readonly Stock[]): OfferGroup[] =>
+  const group = (title: string, stocks: readonly Stock[]): OfferGroup<StockOffer>[] =>
     stocks.length ? [{ title, offers: stocks.map(bare) }] : [];
   const bought = job.thing.kind === 'label-sheet';
   if (typed.trim() !== '') {
@@ -152,7 +142,11 @@ export function stockOffers(job: Job, own: OwnStock, telling: Telling): OfferGro
 }
 
 /** What is on hand, the cheapest label first where prices are known. */
-function onHand(job: Job, supplies: readonly Supply[], currency: Currency): OfferGroup[] {
+function onHand(
+  job: Job,
+  supplies: readonly Supply[],
+  currency: Currency,
+): OfferGroup<StockOffer>[] {
   if (supplies.length === 0) return [];
   const words = texts.stock;
   const told = supplies

@@ -3,9 +3,9 @@ import { computed } from 'vue';
 import { spotPlaces } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import SelectRow from '../../ui/SelectRow.vue';
 import ReadingsCard from './ReadingsCard.vue';
 import type { PICTURED, TemplateEditor } from './template-editor.ts';
 
@@ -47,11 +47,12 @@ function move(to: { x?: number; y?: number; angle?: number }): void {
   </CardPanel>
   <CardPanel :title="words.read.title">
     <p class="hint">{{ words.read.hint }}</p>
-    <FactRow as="label" :label="words.read.paper">
-      <select v-model="paper" class="well" @change="photo && editor.look()">
-        <option v-for="(name, id) in PAPERS" :key="id" :value="id">{{ name }}</option>
-      </select>
-    </FactRow>
+    <SelectRow
+      v-model="paper"
+      :label="words.read.paper"
+      :choices="PAPERS"
+      @update:model-value="photo && editor.look()"
+    />
     <div class="ways">
       <button class="link" type="button" :disabled="busy" @click="editor.choose">
         {{ words.read.choose }}

@@ -1,0 +1,19 @@
+<script setup lang="ts" generic="T extends string">
+import FactRow from './FactRow.vue';
+
+/** A named choice of many in a card; `choices` gives the name of each value. */
+defineProps<{ modelValue: T; label: string; choices: Readonly<Record<T, string>> }>();
+defineEmits<{ 'update:modelValue': [value: T] }>();
+</script>
+
+<template>
+  <FactRow as="label" :label="label">
+    <select
+      class="well"
+      :value="modelValue"
+      @change="$emit('update:modelValue', ($event.target as HTMLSelectElement).value as T)"
+    >
+      <option v-for="(name, value) in choices" :key="value" :value="value">{{ name }}</option>
+    </select>
+  </FactRow>
+</template>
