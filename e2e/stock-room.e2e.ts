@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { encode } from 'fast-png';
-import { dropFile, enter, expect, fromShelf, test } from './workshop.ts';
+import { discPng, dropFile, enter, expect, fromShelf, test } from './workshop.ts';
 
 test('what is on hand is noted with its price and its gone labels, and a job begins at the first that is there', async ({
   page,
@@ -118,6 +118,14 @@ test('a sheet is found in a phone picture, corrected by hand, kept and handed on
   await page.getByRole('button', { name: 'Forget this sheet' }).click();
   await expect(page.getByRole('heading', { name: 'Your sheets' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Measure your own sheet' }).click();
+  await dropFile(page, '.measured', {
+    name: 'Jam sheet.json',
+    type: 'application/json',
+    bytes: file,
+  });
+  await expect(page.getByText('12 labels found')).toBeVisible();
+  await dropFile(page, '.measured', { name: 'Empty.png', type: 'image/png', bytes: discPng(40) });
+  await expect(page.getByText('No cut line was seen')).toBeVisible({ timeout: 20_000 });
   await dropFile(page, '.measured', {
     name: 'Jam sheet.json',
     type: 'application/json',

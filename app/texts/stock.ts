@@ -119,6 +119,8 @@ export const stock = {
     paper: 'Sheet pictured',
     looking: 'Looking for the labels …',
     found: (count: number): string => `${counted(count, 'label')} found`,
+    whole:
+      'No cut line was seen: the whole sheet is one label. If that is wrong, set the corners, or take the picture in even light.',
     check: 'Do the outlines lie on the labels? Click one to move or delete it.',
     corners: 'Set the corners',
     cornersHint: 'Put the four dots on the corners of the sheet.',

@@ -11,7 +11,7 @@ import type { TemplateEditor } from './template-editor.ts';
 /** The sheet that is described: its labels, over the picture in which they were found. */
 const { editor } = defineProps<{ editor: TemplateEditor }>();
 const words = texts.stock;
-const { stock, photo, found, chosen, wrong, busy, settingCorners } = editor;
+const { stock, photo, found, chosen, wrong, busy, isWhole, settingCorners } = editor;
 const svg = ref<SVGSVGElement | null>(null);
 const over = ref(false);
 const outline = computed(() =>
@@ -118,7 +118,9 @@ function drop(event: DragEvent): void {
         settingCorners
           ? words.read.cornersHint
           : found
-            ? `${words.read.found(labels.length)}. ${words.read.check}`
+            ? isWhole
+              ? words.read.whole
+              : `${words.read.found(labels.length)}. ${words.read.check}`
             : words.own.hint
       }}
     </p>

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef } from 'vue';
-import type { Result } from '../../../core/base/index.ts';
+import { Cancelled, type Result } from '../../../core/base/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
 import {
@@ -72,7 +72,7 @@ export function useTemplateEditor() {
       found.value = { photo: read.value, stock: read.value.stock };
       readings.draft.name ||= file.name.replace(/\.[^.]+$/, '');
     } catch (error) {
-      messages.sayError(error);
+      if (!(error instanceof Cancelled)) messages.sayError(error);
     } finally {
       busy.value = false;
     }
@@ -95,7 +95,7 @@ export function useTemplateEditor() {
       found.value = { photo: undefined, stock: read };
       readings.draft.name ||= read.value.name;
     } catch (error) {
-      messages.sayError(error);
+      if (!(error instanceof Cancelled)) messages.sayError(error);
     } finally {
       busy.value = false;
     }
@@ -177,6 +177,14 @@ export function useTemplateEditor() {
     chosen.value = undefined;
   }
 
+  /** Whether no cut line was seen, so that the one label is the sheet itself. */
+  const isWhole = computed(() => {
+    const now = stock.value;
+    if (!now?.spots || !photo.value || spotCount(now.spots) !== 1) return false;
+    const { width, height } = shapeSize(now.spots.shape);
+    return width > now.width - 1 && height > now.height - 1;
+  });
+
   /** The sheet to keep, under its name. */
   function finished(): Stock | undefined {
     const now = stock.value;
@@ -196,6 +204,7 @@ export function useTemplateEditor() {
     chosen,
     stock,
     wrong,
+    isWhole,
     look,
     take,
     choose,
