@@ -1,5 +1,6 @@
 import { onBeforeUnmount } from 'vue';
 import type { Point } from '../../core/geometry/index.ts';
+import { findArrow } from '../ui/arrow-keys.ts';
 import type { useJobStore } from './store/job-store.ts';
 
 /** Whether a key is being typed into a field. */
@@ -9,20 +10,11 @@ export function isTyping(event: KeyboardEvent): boolean {
   );
 }
 
-const ARROWS: Record<string, readonly [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
 /** How far an arrow key moves what is selected, mm: 1, with Shift 10, with Ctrl 0.1. */
 export function findNudge(
   event: Pick<KeyboardEvent, 'key' | 'shiftKey' | 'ctrlKey' | 'metaKey'>,
 ): Point | undefined {
-  const arrow = ARROWS[event.key];
-  const step = event.shiftKey ? 10 : event.ctrlKey || event.metaKey ? 0.1 : 1;
-  return arrow && { x: arrow[0] * step, y: arrow[1] * step };
+  return findArrow(event.key, event.shiftKey ? 10 : event.ctrlKey || event.metaKey ? 0.1 : 1);
 }
 
 /** Undo and redo by keys, wherever the job is open. */

@@ -5,7 +5,6 @@ import StockPicture from './StockPicture.vue';
 /** A sheet to choose: how it looks, what it is called, and what speaks for it. */
 defineProps<{
   stock: Stock;
-  name?: string;
   note: string;
   fact: string;
   chosen: boolean;
@@ -26,7 +25,7 @@ defineEmits<{ choose: [] }>();
     @click="$emit('choose')"
   >
     <span class="picture"><StockPicture :stock="stock" :used="used ?? []" :color="color" /></span>
-    <strong>{{ name ?? stock.name }}</strong>
+    <strong>{{ stock.name }}</strong>
     <span class="quiet">{{ note }}</span>
     <span v-if="fact" class="display fact">{{ fact }}</span>
   </button>

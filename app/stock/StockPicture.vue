@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { pathData } from '../../core/drawing/index.ts';
-import { mapPath, placed } from '../../core/geometry/index.ts';
-import { shapePath } from '../../core/shape/index.ts';
-import { spotPlaces, type Stock } from '../../core/stock/index.ts';
+import { spotPaths, type Stock } from '../../core/stock/index.ts';
 
 /** A sheet with its labels when it is die-cut; those that are gone are left empty. */
 const {
@@ -22,14 +20,7 @@ const share = computed(() =>
     ? 1
     : Math.max(props.stock.width / LARGEST.width, props.stock.height / LARGEST.height),
 );
-const spots = computed(() => {
-  const { spots: found } = props.stock;
-  if (!found) return [];
-  const outline = shapePath(found.shape);
-  return spotPlaces(found).map(({ x, y, angle }) =>
-    pathData(mapPath(outline, placed(x, y, angle))),
-  );
-});
+const spots = computed(() => (props.stock.spots ? spotPaths(props.stock.spots).map(pathData) : []));
 </script>
 
 <template>

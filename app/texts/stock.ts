@@ -5,7 +5,6 @@ const counted = (count: number, one: string): string => `${count} ${one}${count 
 /** Words of the Stock room and of the choice of stock for a job. */
 export const stock = {
   chosenStock: 'Chosen stock',
-  sheets: 'Sheets',
   sheet: 'Sheet',
   margins: 'Printer reaches to',
   labels: 'Labels',
@@ -211,7 +210,6 @@ export const stock = {
     costs: 'A label costs',
   },
   supply: {
-    title: 'On hand',
     packs: 'Packs, unopened',
     loose: 'Loose sheets',
     whole: (count: number): string => counted(count, 'whole sheet'),

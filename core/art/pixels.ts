@@ -1,9 +1,45 @@
 import { bad, good, type Platform, type Result } from '../base/index.ts';
 import { compose, invert, scaling } from '../geometry/index.ts';
-import { decodePixels, warpImage, type RgbaImage } from '../raster/index.ts';
-import { parseHeader, sniffFormat } from './header.ts';
+import { decodePixels, warpImage, type PixelFormat, type RgbaImage } from '../raster/index.ts';
+import { parseHeader, sniffFormat, type PixelHeader } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { orientationMap } from './orientation.ts';
+
+/** A file of pixels, decoded once it is known not to be too large. */
+interface DecodedFile {
+  readonly header: PixelHeader;
+  /** As they are stored; the orientation of the header is not applied. */
+  readonly stored: RgbaImage;
+}
+
+/** Decodes a picture file of a known kind, within the limits. */
+export async function decodeFile(
+  platform: Platform,
+  { format, bytes, name }: { format: PixelFormat; bytes: Uint8Array; name: string },
+): Promise<Result<DecodedFile>> {
+  const header = await parseHeader(format, bytes, name);
+  if (!header.ok) return header;
+  const { width, height } = header.value;
+  if (width * height > ART_LIMITS.pixels) {
+    const count = (value: number): string => value.toLocaleString('en').replace(/,/g, ' ');
+    return bad(
+      'art/too-large',
+      `“${name}” is ${count(width)} x ${count(height)} pixels; at most ${ART_LIMITS.pixels / 1e6} million can be taken in.`,
+      'Save it smaller: a label needs 300 pixels for each inch of its width.',
+      name,
+    );
+  }
+  try {
+    return good({ header: header.value, stored: await decodePixels(platform, format, bytes) });
+  } catch {
+    return bad(
+      'art/broken',
+      `“${name}” is damaged or not finished.`,
+      'Save it again from the program it came from.',
+      name,
+    );
+  }
+}
 
 /** The pixels of a picture file as they are meant to be seen, for looking into them. */
 export async function readPixels(
@@ -19,17 +55,10 @@ export async function readPixels(
       'Choose a PNG, JPEG or WebP picture.',
       name,
     );
-  const header = await parseHeader(format, bytes, name);
-  if (!header.ok) return header;
-  if (header.value.width * header.value.height > ART_LIMITS.pixels)
-    return bad('art/too-large', `“${name}” has too many pixels.`, 'Save it smaller.', name);
-  let stored: RgbaImage;
-  try {
-    stored = await decodePixels(platform, format, bytes);
-  } catch {
-    return bad('art/broken', `“${name}” is damaged or not finished.`, 'Take it again.', name);
-  }
-  const { orientation } = header.value;
+  const read = await decodeFile(platform, { format, bytes, name });
+  if (!read.ok) return read;
+  const { stored, header } = read.value;
+  const { orientation } = header;
   if (orientation === 1) return good(stored);
   const lying = orientation >= 5;
   const [width, height] = lying ? [stored.height, stored.width] : [stored.width, stored.height];

@@ -1,8 +1,8 @@
 import { bad, contentHash, good, type Platform, type Result } from '../base/index.ts';
-import { decodePixels } from '../raster/index.ts';
 import type { Art, VectorNodes } from './art.ts';
-import { parseHeader, sniffFormat, withoutExif } from './header.ts';
+import { sniffFormat, withoutExif } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
+import { decodeFile } from './pixels.ts';
 import { parseSvg } from './svg.ts';
 
 /** A picture file that was taken in: what is known of it and the bytes to keep. */
@@ -51,28 +51,9 @@ export async function readArt(
     );
   const title = name.replace(/\.[^.]+$/, '') || name;
   if (format === 'svg') return readSvg(bytes, name, title);
-  const header = await parseHeader(format, bytes, name);
-  if (!header.ok) return header;
-  const { width, height, orientation, dpi } = header.value;
-  if (width * height > ART_LIMITS.pixels) {
-    const count = (value: number): string => value.toLocaleString('en').replace(/,/g, ' ');
-    return bad(
-      'art/too-large',
-      `“${name}” is ${count(width)} x ${count(height)} pixels; at most ${ART_LIMITS.pixels / 1e6} million can be taken in.`,
-      'Save it smaller: a label needs 300 pixels for each inch of its width.',
-      name,
-    );
-  }
-  try {
-    await decodePixels(platform, format, bytes);
-  } catch {
-    return bad(
-      'art/broken',
-      `“${name}” is damaged or not finished.`,
-      'Save it again from the program it came from.',
-      name,
-    );
-  }
+  const read = await decodeFile(platform, { format, bytes, name });
+  if (!read.ok) return read;
+  const { width, height, orientation, dpi } = read.value.header;
   const kept = format === 'jpeg' ? withoutExif(bytes) : bytes;
   const art: Art = {
     kind: 'pixels',

@@ -56,12 +56,13 @@ export async function readPdfPaths(
     );
   }
   try {
-    const opened = document.getPage(page) as unknown as { pageIdx: number };
-    const { originalWidth, originalHeight } = document.getPage(page).getOriginalSize();
+    const opened = document.getPage(page);
+    const { originalWidth, originalHeight } = opened.getOriginalSize();
+    const { pageIdx } = opened as unknown as { pageIdx: number };
     const { module } = library as unknown as { module: PathReader };
     const reader = new Reader(module);
     const flip: Affine = [MM_PER_PT, 0, 0, -MM_PER_PT, 0, originalHeight * MM_PER_PT];
-    const paths = reader.pathsOf(opened.pageIdx, flip);
+    const paths = reader.pathsOf(pageIdx, flip);
     return paths
       ? good({ width: originalWidth * MM_PER_PT, height: originalHeight * MM_PER_PT, paths })
       : bad(

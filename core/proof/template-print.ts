@@ -1,9 +1,8 @@
 import type { Platform } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
-import { mapPath, placed, rectanglePath } from '../geometry/index.ts';
+import { rectanglePath } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';
-import { shapePath } from '../shape/index.ts';
-import { spotPlaces, type Stock } from '../stock/index.ts';
+import { spotPaths, type Stock } from '../stock/index.ts';
 import { loadShipped } from '../type/index.ts';
 import { FACE, line, ruler, RULER, wordsAt } from './test-print.ts';
 
@@ -24,11 +23,7 @@ export async function templatePdf(
 ): Promise<Uint8Array> {
   const { width, height, spots, name } = stock;
   const typeface = await loadShipped(platform, FACE);
-  const outlines = spots
-    ? spotPlaces(spots).map(({ x, y, angle }) =>
-        line(mapPath(shapePath(spots.shape), placed(x, y, angle))),
-      )
-    : [];
+  const outlines = spots ? spotPaths(spots).map((path) => line(path)) : [];
   const middle = { x: width / 2, y: height / 2 };
   const test: DrawingNode[] = [
     line(rectanglePath(middle, width - 0.4, height - 0.4), [3, 2]),

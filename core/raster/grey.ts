@@ -43,6 +43,19 @@ export function rectifyGrey(
   return { width, height, data };
 }
 
+/** A grey picture in colours, to be shown. */
+export function greyToRgba({ width, height, data: grey }: GreyImage): RgbaImage {
+  const data = new Uint8ClampedArray(grey.length * 4);
+  for (let at = 0, to = 0; at < grey.length; at++, to += 4) {
+    const value = grey[at] as number;
+    data[to] = value;
+    data[to + 1] = value;
+    data[to + 2] = value;
+    data[to + 3] = 255;
+  }
+  return { width, height, data };
+}
+
 /** Each pixel as the mean of the square of `2 radius + 1` pixels about it; at the sides of what there is of it. */
 export function boxBlur({ width, height, data }: GreyImage, radius: number): GreyImage {
   const shares = (length: number): Float64Array =>

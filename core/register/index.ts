@@ -1,3 +1,4 @@
+export { sheetFromAbove } from './from-above.ts';
 export { markBox, markPath, type MarkPlace, type MarkStyle } from './ink.ts';
 export { findMarks, type Registration, type SheetPicture } from './marks.ts';
 export { tryMarks, type MarkTrials } from './mark-trials.ts';

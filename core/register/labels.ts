@@ -1,21 +1,13 @@
 import {
   boxAbout,
-  fitPerspective,
   offsetRegion,
   simplifiedRing,
   type Box,
   type Point,
   type Ring,
 } from '../geometry/index.ts';
-import {
-  boxBlur,
-  components,
-  rectifyGrey,
-  type Component,
-  type GreyImage,
-  type RgbaImage,
-} from '../raster/index.ts';
-import type { SheetCorners } from './sheet-corners.ts';
+import { boxBlur, components, type Component, type GreyImage } from '../raster/index.ts';
+import { PER_MM } from './from-above.ts';
 
 /** A label that was seen on a sheet, mm from the sheet's top left corner. */
 export interface SeenLabel {
@@ -26,7 +18,6 @@ export interface SeenLabel {
   readonly hole: Box | undefined;
 }
 
-const PER_MM = 5; // px
 const AROUND = 4; // mm: how far the paper is looked at to know how light it is in a place
 const OUTLINES = 12; // labels whose outlines are followed
 const LEAST_SIDE = 4; // mm
@@ -38,34 +29,20 @@ const WELL_COVERED = 0.35; // of the sheet: no second way of looking is needed
 const { abs, ceil, floor, max, round } = Math;
 
 /**
- * Finds the labels of a die-cut sheet in a picture of it, whose corners are known. The sheet is drawn
- * anew without perspective; cut lines are what is darker than the paper around them, or, where the
- * paper between labels was taken off, what is darker altogether. A label is a patch between lines;
- * what encloses labels, and what has another size than most, is none.
+ * Finds the labels of a die-cut sheet that is seen from straight above. Cut lines are what is darker
+ * than the paper around them, or, where the paper between labels was taken off, what is darker
+ * altogether. A label is a patch between lines; what encloses labels, and what has another size than
+ * most, is none.
  *
  * The middle of a label is the centroid of its patch, its sides run along the middle of the lines.
  */
-export function findLabels(
-  image: RgbaImage,
-  corners: SheetCorners,
-  sheet: { readonly width: number; readonly height: number },
-): SeenLabel[] {
-  const size = { width: round(sheet.width * PER_MM), height: round(sheet.height * PER_MM) };
-  const [right, bottom] = [sheet.width * PER_MM, sheet.height * PER_MM];
-  const places = [
-    { x: 0, y: 0 },
-    { x: right, y: 0 },
-    { x: right, y: bottom },
-    { x: 0, y: bottom },
-  ];
-  const back = fitPerspective(
-    places.map((from, at) => ({ from, to: corners[at] ?? { x: 0, y: 0 } })),
-  );
-  const grey = boxBlur(rectifyGrey(image, back, size), 1);
-  const byLines = labelsIn(lines(grey), size);
-  if (covered(byLines) > sheet.width * sheet.height * WELL_COVERED) return byLines;
+export function findLabels(sheet: GreyImage): SeenLabel[] {
+  const grey = boxBlur(sheet, 1);
+  const byLines = labelsIn(lines(grey), sheet);
+  const area = (sheet.width * sheet.height) / (PER_MM * PER_MM);
+  if (covered(byLines) > area * WELL_COVERED) return byLines;
   const light = shades(grey);
-  const byShades = light ? labelsIn(light, size) : [];
+  const byShades = light ? labelsIn(light, sheet) : [];
   return covered(byShades) > covered(byLines) * 1.05 ? byShades : byLines;
 }
 

@@ -47,16 +47,26 @@ interface Wanted {
   left: number;
 }
 
+const repeated = (piece: Piece): Repeated => ({
+  ...pieceSize(piece),
+  round: piece.edge.kind === 'circle',
+});
+
+/** How many copies a full sheet of the first piece that is wanted takes, without laying any out. */
+export function copiesPerSheet(job: Arrangeable): number {
+  const first = job.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job.pieces[0];
+  return first ? spotsFor(job, repeated(first), []).length : 0;
+}
+
 /** Fills sheets with the wanted copies, then puts those that a hand has moved where it left them. */
 export function arrange(job: Arrangeable): Layout {
   const wanted = job.pieces.map((piece): Wanted => ({
     piece,
-    shape: { ...pieceSize(piece), round: piece.edge.kind === 'circle' },
+    shape: repeated(piece),
     next: 1,
     left: job.plan.wanted[piece.id] ?? 0,
   }));
-  const first = wanted.find(({ left }) => left > 0) ?? wanted[0];
-  const perSheet = first ? spotsFor(job, first.shape, []).length : 0;
+  const perSheet = copiesPerSheet(job);
   const sheets: Placement[][] = [];
   // A started sheet comes first; one of which nothing is left is no sheet.
   let gone = job.plan.arrangement === 'spots' ? job.plan.used : [];

@@ -1,5 +1,6 @@
 export {
   arrange,
+  copiesPerSheet,
   type Arrangeable,
   type Layout,
   type Placement,

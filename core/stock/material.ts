@@ -26,7 +26,7 @@ const cutSettingSchema = z.object({
 export type CutSetting = z.infer<typeof cutSettingSchema>;
 
 /** How a pack of a material is sold. */
-export const packSchema = z.object({
+const packSchema = z.object({
   sheets: z.number().int().min(1).max(10_000),
   /** In the workshop's currency. */
   price: z.number().min(0).max(100_000),

@@ -5,9 +5,11 @@ import {
   boxOf,
   distanceBetween,
   flatten,
+  mapPath,
   mapRing,
   placed,
   type Box,
+  type Path,
   type Ring,
 } from '../geometry/index.ts';
 import { edgeShapeSchema, shapePath, shapeSize } from '../shape/index.ts';
@@ -93,6 +95,12 @@ export function spotPlaces(spots: Spots): readonly SpotPlace[] {
       angle: 0,
     };
   });
+}
+
+/** The outlines of a die-cut sheet's labels at their places, in the same order. */
+export function spotPaths(spots: Spots): Path[] {
+  const outline = shapePath(spots.shape);
+  return spotPlaces(spots).map(({ x, y, angle }) => mapPath(outline, placed(x, y, angle)));
 }
 
 /** Whether a die-cut sheet closes: no label over the sheet's edge and none over another. */

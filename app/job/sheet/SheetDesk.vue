@@ -3,10 +3,8 @@ import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
-import { mapPath, placed } from '../../../core/geometry/index.ts';
 import { markPath } from '../../../core/register/index.ts';
-import { shapePath } from '../../../core/shape/index.ts';
-import { spotPlaces } from '../../../core/stock/index.ts';
+import { spotPaths } from '../../../core/stock/index.ts';
 import { compileSheet } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
@@ -63,11 +61,8 @@ const over = computed(() => {
 const gone = computed(() => {
   const spots = stock.value?.spots;
   if (!spots || index.value > 0) return [];
-  const [outline, places] = [shapePath(spots.shape), spotPlaces(spots)];
-  return (store.job?.plan.used ?? []).flatMap((at) => {
-    const place = places[at];
-    return place ? [pathData(mapPath(outline, placed(place.x, place.y, place.angle)))] : [];
-  });
+  const used = new Set(store.job?.plan.used);
+  return used.size ? spotPaths(spots).filter((_, at) => used.has(at)) : [];
 });
 const paper = computed(() => ({ ...over.value, background: store.job?.material.color }));
 const legend = computed(() => [
@@ -143,7 +138,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
             :height="zone.bottom - zone.top"
             rx="5"
           />
-          <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="spot" />
+          <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="pathData(spot)" />
           <SheetCopies :sheet="sheet" @grip="drag.start" />
           <path
             v-for="(mark, at) in sheet.marks"

@@ -1,8 +1,9 @@
-import { computed, ref, watch, type Ref } from 'vue';
+import { computed, shallowReactive, watch, type Ref } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { Job } from '../../../core/job/index.ts';
-import type { MarkStyle, MarkTrials } from '../../../core/register/index.ts';
-import { arrange } from '../../../core/sheet/index.ts';
+import type { MarkTrials } from '../../../core/register/index.ts';
+import { copiesPerSheet } from '../../../core/sheet/index.ts';
+import type { Marks } from '../../../core/stock/index.ts';
 import { calls } from '../../calls/index.ts';
 
 /** A size of marks, what a sheet would hold with it, and how well it is found. */
@@ -13,36 +14,39 @@ export interface MarkGain {
   readonly trials: MarkTrials | undefined;
 }
 
-const SIZES: Readonly<Record<MarkStyle, readonly number[]>> = {
+type Style = Marks['style'];
+
+const SIZES: Readonly<Record<Style, readonly number[]>> = {
   dot: [3, 4, 5, 6, 8],
-  ring: [],
   cross: [6, 8, 10, 12],
   corner: [6, 8, 10, 12],
 };
-const tried = new Map<string, readonly MarkTrials[]>();
+
+/** What was tried on this page: the same tries come out the same. */
+const tried = shallowReactive(new Map<string, MarkTrials>());
+const keyOf = (style: Style, size: number): string => `${style}:${size}`;
 
 /** The sizes that are compared for a style, the one in use among them. */
-export function comparedSizes(style: MarkStyle, size: number): number[] {
+function comparedSizes({ style, size }: Marks): number[] {
   return [...new Set([...SIZES[style], size])].sort((one, other) => one - other);
 }
 
 /** What marks of other sizes would gain in copies and cost in detection. */
 export function useMarkGains(job: Ref<Job | undefined>, problem: (error: unknown) => void) {
   const marks = computed(() => job.value?.plan.marks);
-  const key = computed(() => (marks.value?.on ? `${marks.value.style}:${marks.value.size}` : ''));
-  const trials = ref<readonly MarkTrials[]>([]);
+  const untried = computed(() => {
+    const now = marks.value;
+    return now?.on ? comparedSizes(now).filter((size) => !tried.has(keyOf(now.style, size))) : [];
+  });
 
   watch(
-    key,
-    async (wanted) => {
-      trials.value = tried.get(wanted) ?? [];
-      if (!marks.value || wanted === '' || tried.has(wanted)) return;
-      const { style, size } = marks.value;
+    () => marks.value && `${marks.value.on}:${keyOf(marks.value.style, marks.value.size)}`,
+    async () => {
+      const [style, sizes] = [marks.value?.style, untried.value];
+      if (!style || sizes.length === 0) return;
       try {
-        const sizes = comparedSizes(style, size);
         const found = await calls.call('tryMarks', { style, sizes }).answer;
-        tried.set(wanted, found);
-        if (key.value === wanted) trials.value = found;
+        found.forEach((trials, at) => tried.set(keyOf(style, sizes[at] ?? 0), trials));
       } catch (error) {
         if (!(error instanceof Cancelled)) problem(error);
       }
@@ -53,14 +57,11 @@ export function useMarkGains(job: Ref<Job | undefined>, problem: (error: unknown
   return computed((): MarkGain[] => {
     const now = job.value;
     if (!now?.plan.marks.on) return [];
-    const { style, size } = now.plan.marks;
-    return comparedSizes(style, size).map((one, at) => ({
-      size: one,
-      perSheet: arrange({
-        ...now,
-        plan: { ...now.plan, marks: { ...now.plan.marks, size: one } },
-      }).perSheet,
-      trials: trials.value[at],
+    const { marks: used } = now.plan;
+    return comparedSizes(used).map((size) => ({
+      size,
+      perSheet: copiesPerSheet({ ...now, plan: { ...now.plan, marks: { ...used, size } } }),
+      trials: tried.get(keyOf(used.style, size)),
     }));
   });
 }

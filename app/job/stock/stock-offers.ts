@@ -1,7 +1,7 @@
 import { isProblem } from '../../../core/base/index.ts';
 import { runCommand, type Job } from '../../../core/job/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
-import { arrange } from '../../../core/sheet/index.ts';
+import { copiesPerSheet } from '../../../core/sheet/index.ts';
 import {
   DIE_CUTS,
   differenceWords,
@@ -59,7 +59,7 @@ function perSheetOf(job: Job, stock: Stock): number {
     return fits ? spotCount(stock.spots) : 0;
   }
   const tried = runCommand(job, { name: 'choose-stock', args: { stock } });
-  return isProblem(tried) ? 0 : arrange(tried.job).perSheet;
+  return isProblem(tried) ? 0 : copiesPerSheet(tried.job);
 }
 
 /** The die-cut layouts that come nearest to a job's label, discs in carriers among them. */

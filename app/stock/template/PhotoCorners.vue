@@ -3,6 +3,7 @@ import { ref, shallowRef } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
 import type { PhotoTemplate } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
+import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import type { TemplateEditor } from './template-editor.ts';
 
@@ -25,19 +26,12 @@ function drag(event: PointerEvent, at: number): void {
   });
 }
 
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 function key(event: KeyboardEvent, at: number): void {
-  const step = STEPS[event.key];
+  const step = findArrow(event.key, (event.shiftKey ? 10 : 1) / photo.picture.width);
   const corner = corners.value[at];
   if (!step || !corner) return;
   event.preventDefault();
-  const by = (event.shiftKey ? 10 : 1) / photo.picture.width;
-  put(at, { x: corner.x + step[0] * by, y: corner.y + step[1] * by });
+  put(at, { x: corner.x + step.x, y: corner.y + step.y });
 }
 
 /** The sheet's top is another side of the picture. */

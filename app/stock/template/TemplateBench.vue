@@ -4,6 +4,7 @@ import { pathData } from '../../../core/drawing/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import { spotPlaces } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
+import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import PhotoCorners from './PhotoCorners.vue';
 import type { TemplateEditor } from './template-editor.ts';
@@ -43,22 +44,12 @@ function release(event: PointerEvent, at: number): void {
   held = undefined;
 }
 
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-0.1, 0],
-  ArrowRight: [0.1, 0],
-  ArrowUp: [0, -0.1],
-  ArrowDown: [0, 0.1],
-};
 function key(event: KeyboardEvent, at: number): void {
   const label = labels.value[at];
-  const step = STEPS[event.key];
+  const step = findArrow(event.key, event.shiftKey ? 1 : 0.1);
   if (!found.value || !label) return;
   if (event.key === 'Delete' || event.key === 'Backspace') editor.remove(at);
-  else if (step)
-    editor.move(at, {
-      x: label.x + step[0] * (event.shiftKey ? 10 : 1),
-      y: label.y + step[1] * (event.shiftKey ? 10 : 1),
-    });
+  else if (step) editor.move(at, { x: label.x + step.x, y: label.y + step.y });
   else return;
   event.preventDefault();
 }

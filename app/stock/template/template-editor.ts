@@ -10,7 +10,7 @@ import {
   type SpotPlace,
   type Stock,
 } from '../../../core/stock/index.ts';
-import { calls, type Ongoing } from '../../calls/index.ts';
+import { calls } from '../../calls/index.ts';
 import { bytesOf, chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -47,35 +47,38 @@ export function useTemplateEditor() {
   const settingCorners = ref(false);
   const chosen = ref<number>();
   let file: { bytes: Uint8Array; name: string } | undefined;
-  let ongoing: Ongoing<'templateFromPhoto'> | Ongoing<'readTemplate'> | undefined;
+  let ongoing: { cancel(): void } | undefined;
 
   const made = computed((): Result<Stock> => found.value?.stock ?? readings.made.value);
   const stock = computed(() => (made.value.ok ? made.value.value : undefined));
   const wrong = computed(() => (made.value.ok ? undefined : made.value.problem));
   const photo = computed(() => found.value?.photo);
 
-  async function look(corners?: Corners): Promise<void> {
-    if (!file) return;
+  /** What a call comes to, while the desk says that it looks; undefined when it was given up or failed. */
+  async function during<T>(call: { answer: Promise<Result<T>>; cancel(): void }) {
     busy.value = true;
-    chosen.value = undefined;
-    const sheet = PICTURED[paper.value];
+    ongoing = call;
     try {
-      const call = calls.call('templateFromPhoto', {
-        ...file,
-        sheet,
-        ...(corners ? { corners } : {}),
-      });
-      ongoing = call;
-      const read = await call.answer;
-      if (!read.ok) return messages.sayProblem(read.problem);
-      settingCorners.value = false;
-      found.value = { photo: read.value, stock: read.value.stock };
-      readings.draft.name ||= file.name.replace(/\.[^.]+$/, '');
+      return await call.answer;
     } catch (error) {
       if (!(error instanceof Cancelled)) messages.sayError(error);
+      return undefined;
     } finally {
       busy.value = false;
     }
+  }
+
+  async function look(corners?: Corners): Promise<void> {
+    if (!file) return;
+    chosen.value = undefined;
+    const sheet = PICTURED[paper.value];
+    const photo = { ...file, sheet, ...(corners ? { corners } : {}) };
+    const read = await during(calls.call('templateFromPhoto', photo));
+    if (!read) return;
+    if (!read.ok) return messages.sayProblem(read.problem);
+    settingCorners.value = false;
+    found.value = { photo: read.value, stock: read.value.stock };
+    readings.draft.name ||= file.name.replace(/\.[^.]+$/, '');
   }
 
   /** Takes a picture, or a template file; of a PDF without outlines, its page is a picture. */
@@ -84,21 +87,13 @@ export function useTemplateEditor() {
     if (!first || busy.value) return;
     file = { bytes: await bytesOf(first), name: first.name };
     if (/^image\/(png|jpeg|webp)$/.test(first.type)) return look();
-    busy.value = true;
-    try {
-      const call = calls.call('readTemplate', file);
-      ongoing = call;
-      const read = await call.answer;
-      if (!read.ok && read.problem.code === 'stock/no-labels' && first.type === 'application/pdf')
-        return await look();
-      if (!read.ok) return messages.sayProblem(read.problem);
-      found.value = { photo: undefined, stock: read };
-      readings.draft.name ||= read.value.name;
-    } catch (error) {
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-    } finally {
-      busy.value = false;
-    }
+    const read = await during(calls.call('readTemplate', file));
+    if (!read) return;
+    if (!read.ok && read.problem.code === 'stock/no-labels' && first.type === 'application/pdf')
+      return look();
+    if (!read.ok) return messages.sayProblem(read.problem);
+    found.value = { photo: undefined, stock: read };
+    readings.draft.name ||= read.value.name;
   }
 
   const choose = async (): Promise<void> => take(await chooseFiles(ACCEPT));

@@ -5,8 +5,6 @@ import { outlinesOf, pathData, written } from '../../drawing/index.ts';
 import {
   boxOf,
   flatten,
-  mapPath,
-  placed,
   signedArea,
   type Box,
   type Path,
@@ -14,8 +12,7 @@ import {
 } from '../../geometry/index.ts';
 import { readPdfPaths } from '../../pdf/index.ts';
 import type { SeenLabel } from '../../register/index.ts';
-import { shapePath } from '../../shape/index.ts';
-import { checkSpots, spotPlaces, spotsSchema, stockSchema, type Stock } from '../stock.ts';
+import { checkSpots, spotPaths, spotsSchema, stockSchema, type Stock } from '../stock.ts';
 import { templateFromLabels } from './template-from-labels.ts';
 
 /** The version of template files; it goes up when their meaning changes. */
@@ -45,15 +42,14 @@ export function templateJson({ name, form, width, height, margins, spots }: Stoc
 /** Writes the outlines of a template as SVG in mm, to draw on elsewhere. */
 export function templateSvg({ width, height, spots }: Stock): string {
   const outlines = spots
-    ? spotPlaces(spots).map(({ x, y, angle }, at) => {
-        const path = mapPath(shapePath(spots.shape), placed(x, y, angle));
-        return `<path id="label-${at + 1}" d="${pathData(path)}"/>`;
-      })
+    ? spotPaths(spots).map((path, at) => `<path id="label-${at + 1}" d="${pathData(path)}"/>`)
     : [];
   const [w, h] = [written(width), written(height)];
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="0 0 ${w} ${h}">\n<g fill="none" stroke="#000000" stroke-width="0.1">\n${outlines.join('\n')}\n</g>\n</svg>\n`;
 }
 
+/** Until it is kept under a name of its own. */
+const ID = 'own-file';
 const LEAST_SIDE = 4; // mm
 const ACCEPTED = 'Choose a template as PDF, SVG or JSON.';
 
@@ -68,24 +64,23 @@ export async function readTemplateFile(
   name: string,
 ): Promise<Result<Stock>> {
   const title = (name.replace(/\.[^.]+$/, '') || 'Template').slice(0, 120);
-  const id = `own-${title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`;
   const start = new TextDecoder().decode(bytes.slice(0, 1024)).trimStart();
-  if (start.startsWith('{')) return readJson(new TextDecoder().decode(bytes), id, name);
+  if (start.startsWith('{')) return readJson(new TextDecoder().decode(bytes), name);
   if (start.startsWith('%PDF')) {
     const page = await readPdfPaths(platform, bytes, 0);
     if (!page.ok) return page;
     const { width, height, paths } = page.value;
-    return fromOutlines(paths, { id, name: title, width, height });
+    return fromOutlines(paths, { id: ID, name: title, width, height });
   }
   if (!start.startsWith('<'))
     return bad('stock/unknown-file', `“${name}” is no template that can be read.`, ACCEPTED, name);
   const svg = parseSvg(new TextDecoder().decode(bytes), name);
   if (!svg.ok) return svg;
   const { width, height, nodes } = svg.value;
-  return fromOutlines(outlinesOf(nodes), { id, name: title, width, height });
+  return fromOutlines(outlinesOf(nodes), { id: ID, name: title, width, height });
 }
 
-function readJson(text: string, id: string, name: string): Result<Stock> {
+function readJson(text: string, name: string): Result<Stock> {
   let plain: unknown;
   try {
     plain = JSON.parse(text);
@@ -103,7 +98,7 @@ function readJson(text: string, id: string, name: string): Result<Stock> {
       name,
     );
   }
-  const stock = stockSchema.parse({ ...read.data, id });
+  const stock = stockSchema.parse({ ...read.data, id: ID });
   const closes = checkSpots(stock);
   return closes.ok ? good(stock) : closes;
 }

@@ -10,7 +10,7 @@ import {
   type Perspective,
 } from '../../geometry/index.ts';
 import { blankImage, type RgbaImage } from '../../raster/index.ts';
-import { findLabels, findSheetCorners } from '../../register/index.ts';
+import { findLabels, findSheetCorners, sheetFromAbove } from '../../register/index.ts';
 import { shapePath, shapeSize } from '../../shape/index.ts';
 import { DIE_CUTS, spotPlaces, templateFromLabels, type Stock } from '../index.ts';
 import { nodePlatform } from '../../testing/node-platform.ts';
@@ -110,7 +110,7 @@ function phonePicture(sheet: RgbaImage, table = 105): RgbaImage {
 
 /** The labels that are found in a picture of a stock, and how far the worst is from its place, mm. */
 function foundIn(picture: RgbaImage, stock: Stock) {
-  const labels = findLabels(picture, findSheetCorners(picture), stock);
+  const labels = findLabels(sheetFromAbove(picture, findSheetCorners(picture), stock));
   const made = templateFromLabels(labels, { ...stock, id: 'found', name: 'Found' }, 'picture');
   if (!made.ok) throw new Error(made.problem.what);
   if (!stock.spots) throw new Error('no labels');

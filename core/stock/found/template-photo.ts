@@ -1,9 +1,14 @@
 import { good, type Platform, type Result } from '../../base/index.ts';
 import { readPixels } from '../../art/index.ts';
-import { fitPerspective, scaling, type Point } from '../../geometry/index.ts';
+import { scaling, type Point } from '../../geometry/index.ts';
 import { renderPdf } from '../../pdf/index.ts';
-import { rectifyGrey, warpImage, type RgbaImage } from '../../raster/index.ts';
-import { findLabels, findSheetCorners, type SheetCorners } from '../../register/index.ts';
+import { greyToRgba, warpImage, type RgbaImage } from '../../raster/index.ts';
+import {
+  findLabels,
+  findSheetCorners,
+  sheetFromAbove,
+  type SheetCorners,
+} from '../../register/index.ts';
 import type { Stock } from '../stock.ts';
 import { templateFromLabels } from './template-from-labels.ts';
 
@@ -31,7 +36,6 @@ export interface PhotoTemplate {
 
 const SCAN_DPI = 200; // for a scan that comes as PDF
 const SMALL = 900; // px
-const FLAT_PER_MM = 4; // px
 
 /** Finds the labels of a sheet in a scan or phone picture of it. */
 export async function templateFromPhoto(
@@ -45,8 +49,12 @@ export async function templateFromPhoto(
   const pixel = ({ x, y }: Point): Point => ({ x: x * image.width, y: y * image.height });
   const found = (corners?.map(pixel) as SheetCorners | undefined) ?? upright(image, sheet);
   const title = name.replace(/\.[^.]+$/, '').slice(0, 120) || 'Sheet';
-  const labels = findLabels(image, found, sheet);
-  const stock = templateFromLabels(labels, { ...sheet, id: 'own-photo', name: title }, 'picture');
+  const flat = sheetFromAbove(image, found, sheet);
+  const stock = templateFromLabels(
+    findLabels(flat),
+    { ...sheet, id: 'own-photo', name: title },
+    'picture',
+  );
   const scale = Math.min(1, SMALL / Math.max(image.width, image.height));
   const size = {
     width: Math.round(image.width * scale),
@@ -55,7 +63,7 @@ export async function templateFromPhoto(
   return good({
     picture: scale === 1 ? image : warpImage(image, scaling(1 / scale), size),
     corners: found.map(share) as unknown as SheetCorners,
-    flat: flatView(image, found, sheet),
+    flat: greyToRgba(flat),
     stock,
   });
 }
@@ -79,30 +87,4 @@ function upright(image: RgbaImage, sheet: { width: number; height: number }): Sh
   const across = Math.hypot(b.x - a.x, b.y - a.y);
   const down = Math.hypot(d.x - a.x, d.y - a.y);
   return across > down === sheet.width > sheet.height ? corners : [d, a, b, c];
-}
-
-function flatView(
-  image: RgbaImage,
-  corners: SheetCorners,
-  sheet: { width: number; height: number },
-): RgbaImage {
-  const [right, bottom] = [sheet.width * FLAT_PER_MM, sheet.height * FLAT_PER_MM];
-  const places: Point[] = [
-    { x: 0, y: 0 },
-    { x: right, y: 0 },
-    { x: right, y: bottom },
-    { x: 0, y: bottom },
-  ];
-  const back = fitPerspective(places.map((from, at) => ({ from, to: corners[at] ?? from })));
-  const size = { width: Math.round(right), height: Math.round(bottom) };
-  const grey = rectifyGrey(image, back, size);
-  const data = new Uint8ClampedArray(grey.data.length * 4);
-  for (let at = 0, to = 0; at < grey.data.length; at++, to += 4) {
-    const value = grey.data[at] as number;
-    data[to] = value;
-    data[to + 1] = value;
-    data[to + 2] = value;
-    data[to + 3] = 255;
-  }
-  return { ...size, data };
 }
