@@ -17,6 +17,7 @@ const CORE = [
   'sheet',
   'job',
   'output',
+  'prepare',
   'proof',
   'run',
 ];

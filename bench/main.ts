@@ -1,11 +1,12 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- pdf`, `stock` or `page` runs one part.
+// `npm run bench -- art`, `pdf`, `stock` or `page` runs one part.
+import { benchArt } from './art.ts';
 import { benchPdf } from './pdf.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
 import type { Row } from './row.ts';
 
-const BENCHES = { pdf: benchPdf, stock: benchStock, page: benchPage };
+const BENCHES = { art: benchArt, pdf: benchPdf, stock: benchStock, page: benchPage };
 const asked = process.argv.slice(2);
 const rows: Row[] = [];
 for (const [name, bench] of Object.entries(BENCHES))

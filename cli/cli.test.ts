@@ -2,7 +2,19 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { decodePixels, encodePngImage } from '../core/raster/index.ts';
+import { block, disc, drawn } from '../core/testing/drawn.ts';
+import { nodePlatform } from '../core/testing/node-platform.ts';
 
+const leaves = drawn(
+  600,
+  400,
+  [
+    { region: disc(200, 200, 120), color: [60, 120, 70] },
+    { region: block(480, 200, { width: 160, height: 200 }), color: [200, 80, 60] },
+  ],
+  () => [236, 234, 230],
+);
 const folder = mkdtempSync(join(tmpdir(), 'peel-cli-'));
 const peel = (...args: string[]): { exit: number | null; out: string; err: string } => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['bin/peel.mjs', ...args], {
@@ -53,6 +65,12 @@ test.each([
     /Accepted: h, w, d/,
   ],
   [['pack', 'gone.json'], /gone\.json cannot be read/],
+  [['clear', 'README.md', '--out', 'x.png'], /README\.md.*is not a picture.*PNG, JPEG/],
+  [['clear', 'app/theme/mark.svg', '--out', 'x.png'], /vector picture/],
+  [['trace', 'gone.png', '--out', 'x.svg'], /gone\.png cannot be read/],
+  [['trace', 'app/theme/mark.svg', '--out', 'x.svg', '--width', '0'], /--width: 0 mm/],
+  [['trace', 'a.png', '--out', 'x.svg', '--corners', 'soft'], /Accepted: round, miter, bevel/],
+  [['split', 'README.md', '--out', 'x'], /README\.md.*is not a picture/],
   [['export', 'gone.peel', '--out', 'x'], /gone\.peel cannot be read/],
   [
     ['export', 'x.peel', '--out', 'x', '--formats', 'dxf'],
@@ -119,3 +137,38 @@ test('a run is a rehearsal whose report and pictures follow from its seed', () =
   ]);
   expect(peel('run', file, '--out', out, '--seed', '3', '--json').out).toBe(first.out);
 }, 120_000);
+
+test('a picture on paper is cleared, traced in mm and split, with its resolution kept', async () => {
+  const picture = join(folder, 'leaves.png');
+  writeFileSync(picture, encodePngImage(leaves, 200));
+  const cleared = join(folder, 'clear.png');
+  const clear = peel('clear', picture, '--out', cleared, '--json');
+  expect(JSON.parse(clear.out)).toMatchObject({
+    width: 600,
+    height: 400,
+    dpi: 200,
+    color: '#eceae6',
+  });
+  const image = await decodePixels(nodePlatform, 'png', new Uint8Array(readFileSync(cleared)));
+  expect([3, (200 * 600 + 200) * 4 + 3].map((at) => image.data[at])).toEqual([0, 255]);
+
+  const edge = join(folder, 'edge.svg');
+  const trace = peel('trace', cleared, '--out', edge, '--width', '60mm', '--json');
+  const traced = JSON.parse(trace.out) as { area: number; parts: number; nodes: number };
+  expect(traced).toMatchObject({ parts: 2, holes: 0, width: 60, height: 40 });
+  // 60 mm for 600 pixels: a disc of 24 mm and a block of 16 x 20 mm.
+  expect(Math.abs(traced.area - (Math.PI * 144 + 320))).toBeLessThan(1);
+  expect(traced.nodes).toBeLessThan(3 * 8);
+  expect(readFileSync(edge, 'utf8')).toMatch(/width="60mm" height="40mm" viewBox="0 0 60 40"/);
+  const grown = peel('trace', cleared, '--out', edge, '--width', '60', '--offset', '5', '--json');
+  expect((JSON.parse(grown.out) as { parts: number }).parts).toBe(1); // 8 mm apart
+
+  const split = peel('split', picture, '--out', join(folder, 'parts'), '--json');
+  expect(JSON.parse(split.out)).toMatchObject({
+    pieces: [
+      { file: 'piece-01.png', page: 1, bounds: [80, 80, 320, 320] },
+      { file: 'piece-02.png', page: 1, bounds: [400, 100, 560, 300] },
+    ],
+  });
+  expect(readdirSync(join(folder, 'parts'))).toEqual(['piece-01.png', 'piece-02.png']);
+});

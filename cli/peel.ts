@@ -2,14 +2,20 @@ import { ProblemError } from '../core/base/index.ts';
 import { refuse } from './arguments.ts';
 import type { CliCommand } from './command.ts';
 import { check } from './commands/check.ts';
+import { clear } from './commands/clear.ts';
 import { demo } from './commands/demo.ts';
 import { exportCommand } from './commands/export.ts';
 import { pack } from './commands/pack.ts';
 import { run } from './commands/run.ts';
 import { size } from './commands/size.ts';
+import { split } from './commands/split.ts';
+import { trace } from './commands/trace.ts';
 
 const COMMANDS: Readonly<Record<string, CliCommand>> = {
   size,
+  clear,
+  split,
+  trace,
   pack,
   export: exportCommand,
   check,

@@ -1,5 +1,22 @@
 import { type Platform, type Result, type Task } from './base/index.ts';
-import { readArt, type ReadArt } from './art/index.ts';
+import {
+  readArt,
+  takeIn,
+  type Art,
+  type PixelRecipe,
+  type ReadArt,
+  type Recipe,
+  type TakeInChoices,
+  type TakenIn,
+  type Traced,
+} from './art/index.ts';
+import {
+  Preparer,
+  type PlacedArt,
+  type Preview,
+  type ShownSplit,
+  type SplitRequest,
+} from './prepare/index.ts';
 import {
   compileJob,
   loadResources,
@@ -40,6 +57,25 @@ export interface CallGround {
 /** Every call that may take over 16 ms. Pages run them in workers, Node runs them as they are. */
 export interface Calls {
   readArt(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<ReadArt>>;
+  takeIn(
+    args: { bytes: Uint8Array; name: string; choices: TakeInChoices },
+    task: Task,
+  ): Promise<TakenIn>;
+  previewArt(
+    args: { art: Art; recipe: PixelRecipe | null; most: number },
+    task: Task,
+  ): Promise<Result<Preview>>;
+  makeArt(args: { art: Art; recipe: Recipe }, task: Task): Promise<Result<ReadArt>>;
+  traceArt(args: { art: Art; tolerance: number }, task: Task): Promise<Result<Traced>>;
+  splitArt(args: SplitRequest, task: Task): Promise<Result<ShownSplit>>;
+  partsOfArt(
+    args: {
+      request: SplitRequest;
+      groups: readonly (readonly number[])[];
+      names: readonly string[];
+    },
+    task: Task,
+  ): Promise<Result<PlacedArt[]>>;
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
@@ -64,12 +100,20 @@ export type CallAnswer<N extends CallName> = Awaited<ReturnType<Calls[N]>>;
 /** The calls over a ground. */
 export function createCalls(ground: CallGround): Calls {
   const { platform } = ground;
+  const preparer = new Preparer(platform, ground.artBytes);
   const ready = async (job: Job): Promise<{ compiled: CompiledJob; resources: JobResources }> => {
     const resources = await loadResources(platform, job, ground.artBytes);
     return { compiled: compileJob(job, createCompiler(resources)), resources };
   };
   return {
     readArt: ({ bytes, name }) => readArt(platform, bytes, name),
+    takeIn: ({ bytes, name, choices }, task) =>
+      takeIn(platform, { bytes, name }, { choices, task }),
+    previewArt: ({ art, recipe, most }) => preparer.preview(art, recipe, most),
+    makeArt: ({ art, recipe }) => preparer.make(art, recipe),
+    traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
+    splitArt: (request) => preparer.split(request),
+    partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
     async findings({ job }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

@@ -10,6 +10,7 @@ export const ASSETS = {
   'harfbuzz-subset.wasm': 'harfbuzzjs/dist/harfbuzz-subset.wasm',
   'jpeg-decoder.wasm': '@jsquash/jpeg/codec/dec/mozjpeg_dec.wasm',
   'webp-decoder.wasm': '@jsquash/webp/codec/dec/webp_dec.wasm',
+  'avif-decoder.wasm': '@jsquash/avif/codec/dec/avif_dec.wasm',
   'fraunces-semibold.ttf': font('fraunces', '600SemiBold', 'Fraunces_600SemiBold'),
   'fraunces-italic.ttf': font('fraunces', '400Regular_Italic', 'Fraunces_400Regular_Italic'),
   'figtree-regular.ttf': font('figtree', '400Regular', 'Figtree_400Regular'),

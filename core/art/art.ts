@@ -1,11 +1,23 @@
 import { z } from 'zod';
 import type { DrawingNode } from '../drawing/index.ts';
+import { recipeSchema } from './recipe.ts';
+
+const hash = z.string().regex(/^[0-9a-f]{64}$/);
+
+/** What may be done with art, as its maker or seller says. */
+export const LICENCES = ['own', 'free', 'credit', 'private'] as const;
+export type Licence = (typeof LICENCES)[number];
 
 const common = {
   /** SHA-256 of the stored bytes. */
-  id: z.string().regex(/^[0-9a-f]{64}$/),
+  id: hash,
   name: z.string().min(1).max(200),
   tags: z.array(z.string().max(60)).max(50),
+  /** What it was made from, and how; the original is kept beside it. */
+  made: z.object({ from: hash, recipe: recipeSchema }).optional(),
+  /** Where it came from, in the user's words. */
+  source: z.string().max(500).optional(),
+  licence: z.enum(LICENCES).optional(),
 };
 
 /** What a job knows of a picture of pixels. */
@@ -36,6 +48,7 @@ export const vectorArtSchema = z.object({
 export const artSchema = z.discriminatedUnion('kind', [pixelArtSchema, vectorArtSchema]);
 export type Art = z.infer<typeof artSchema>;
 export type PixelArt = z.infer<typeof pixelArtSchema>;
+export type VectorArt = z.infer<typeof vectorArtSchema>;
 
 /** The nodes of a vector picture, in mm from its top left corner. */
 export type VectorNodes = readonly DrawingNode[];

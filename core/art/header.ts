@@ -1,10 +1,10 @@
 import exifr from 'exifr';
 import { bad, good, type Result } from '../base/index.ts';
-import type { PixelFormat } from '../raster/index.ts';
+import type { DecodedFormat } from '../raster/index.ts';
 
 /** What the head of a picture file says. */
 export interface PixelHeader {
-  readonly format: PixelFormat;
+  readonly format: DecodedFormat;
   readonly width: number;
   readonly height: number;
   readonly orientation: number;
@@ -17,11 +17,15 @@ const broken = (name: string): Result<never> =>
   bad('art/broken', `“${name}” is damaged or not finished.`, BROKEN, name);
 
 /** The kind of picture file by its first bytes, whatever its name says. */
-export function sniffFormat(bytes: Uint8Array): PixelFormat | 'svg' | undefined {
+export function sniffFormat(bytes: Uint8Array): DecodedFormat | 'svg' | 'pdf' | 'zip' | undefined {
   const text = String.fromCharCode(...bytes.subarray(0, 12));
   if (text.startsWith('\x89PNG\r\n\x1a\n')) return 'png';
   if (text.startsWith('\xff\xd8\xff')) return 'jpeg';
   if (text.startsWith('RIFF') && text.slice(8) === 'WEBP') return 'webp';
+  if (/^GIF8[79]a/.test(text)) return 'gif';
+  if (/^ftypavi[fs]/.test(text.slice(4))) return 'avif';
+  if (text.startsWith('%PDF-')) return 'pdf';
+  if (text.startsWith('PK\x03\x04')) return 'zip';
   const head = new TextDecoder().decode(bytes.subarray(0, 4096));
   return /^\uFEFF?\s*(<\?xml[^>]*>\s*|<!--[\s\S]*?-->\s*|<!DOCTYPE[^>]*>\s*)*<svg[\s>]/i.test(head)
     ? 'svg'
@@ -30,7 +34,7 @@ export function sniffFormat(bytes: Uint8Array): PixelFormat | 'svg' | undefined 
 
 /** Reads size, resolution and orientation without decoding a pixel. */
 export async function parseHeader(
-  format: PixelFormat,
+  format: DecodedFormat,
   bytes: Uint8Array,
   name: string,
 ): Promise<Result<PixelHeader>> {
@@ -38,8 +42,24 @@ export async function parseHeader(
   try {
     if (format === 'png') return good({ format, orientation: 1, ...pngHeader(view) });
     if (format === 'webp') return good({ format, orientation: 1, ...webpHeader(view) });
+    if (format === 'gif')
+      return good({
+        format,
+        orientation: 1,
+        width: view.getUint16(6, true),
+        height: view.getUint16(8, true),
+      });
+    if (format === 'avif') return good({ format, orientation: 1, ...avifHeader(view) });
+    const { inks, ...frame } = jpegHeader(view);
+    if (inks === 4)
+      return bad(
+        'art/cmyk',
+        `“${name}” is made for a printing press, in four inks (CMYK).`,
+        'Save it as RGB: as PNG, or as JPEG with the profile sRGB.',
+        name,
+      );
     const turned = await exifr.orientation(bytes).catch(() => undefined);
-    return good({ format, orientation: turned ?? 1, ...jpegHeader(view) });
+    return good({ format, orientation: turned ?? 1, ...frame });
   } catch {
     return broken(name);
   }
@@ -63,7 +83,7 @@ function pngHeader(view: DataView): SizeAndDpi {
 }
 
 /** JFIF 1.02, APP0, and the frame header of ITU T.81, B.2.2. */
-function jpegHeader(view: DataView): SizeAndDpi {
+function jpegHeader(view: DataView): SizeAndDpi & { inks: number } {
   let dpi: number | undefined;
   for (let at = 2; ;) {
     if (view.getUint8(at) !== 0xff) throw new RangeError('no marker');
@@ -76,7 +96,8 @@ function jpegHeader(view: DataView): SizeAndDpi {
     }
     const frame = marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker);
     if (frame) {
-      const size = { width: view.getUint16(at + 7), height: view.getUint16(at + 5) };
+      const inks = view.getUint8(at + 9);
+      const size = { width: view.getUint16(at + 7), height: view.getUint16(at + 5), inks };
       return dpi === undefined ? size : { ...size, dpi };
     }
     at += 2 + length;
@@ -93,6 +114,19 @@ function webpHeader(view: DataView): SizeAndDpi {
     return { width: (bits & 0x3fff) + 1, height: ((bits >>> 14) & 0x3fff) + 1 };
   }
   return { width: view.getUint16(26, true) & 0x3fff, height: view.getUint16(28, true) & 0x3fff };
+}
+
+/** HEIF (ISO/IEC 23008-12), the box `ispe`: the largest of a file is that of its picture. */
+function avifHeader(view: DataView): SizeAndDpi {
+  let found = { width: 0, height: 0 };
+  const end = Math.min(view.byteLength - 20, 1 << 16);
+  for (let at = 0; at < end; at++) {
+    if (view.getUint32(at) !== 0x69737065) continue; // ispe
+    const [width, height] = [view.getUint32(at + 8), view.getUint32(at + 12)];
+    if (width * height > found.width * found.height) found = { width, height };
+  }
+  if (found.width === 0) throw new RangeError('no size');
+  return found;
 }
 
 /**

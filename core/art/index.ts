@@ -1,6 +1,51 @@
-export { artSchema, artSize, type Art, type PixelArt, type VectorNodes } from './art.ts';
+export {
+  artSchema,
+  artSize,
+  LICENCES,
+  type Art,
+  type Licence,
+  type PixelArt,
+  type VectorArt,
+  type VectorNodes,
+} from './art.ts';
+export {
+  clearBackground,
+  findBorderColor,
+  USUAL_CLEARING,
+  type Cleared,
+  type Clearing,
+} from './clear.ts';
 export { ART_LIMITS } from './limits.ts';
+export { makeArt, pixelArt, vectorArt } from './make.ts';
 export { orientationMap } from './orientation.ts';
 export { readPixels } from './pixels.ts';
-export { readArt, vectorNodes, type ReadArt } from './read.ts';
+export { readArt, titleOf, vectorNodes, type ReadArt } from './read.ts';
+export {
+  colorAt,
+  colorsOf,
+  makePixels,
+  makeVector,
+  PLAIN_PIXELS,
+  PLAIN_VECTOR,
+  shapesOf,
+  type BrushStroke,
+  type PixelRecipe,
+  type Recipe,
+  type VectorRecipe,
+} from './recipe.ts';
+export { isSameArt, sameArt, type Signature } from './signature.ts';
+export {
+  partImage,
+  partOf,
+  readingOrder,
+  splitPage,
+  USUAL_SPLITTING,
+  type PagePart,
+  type SplitPage,
+  type Splitting,
+} from './split.ts';
+export { spreadImage } from './spread.ts';
 export { parseSvg, type SvgPicture } from './svg.ts';
+export { takeIn, type TakenArt, type TakeInChoices, type TakenIn } from './take-in.ts';
+export { traceImage, USUAL_SPECK, USUAL_TOLERANCE, type Traced, type Tracing } from './trace.ts';
+export { traceVector } from './vector-edge.ts';

@@ -6,4 +6,12 @@ export const ART_LIMITS = {
   pixels: 60_000_000,
   /** Shapes in one vector picture. */
   shapes: 20_000,
+  /** Files in one ZIP. */
+  zipEntries: 500,
+  /** Bytes that all files of one ZIP have together when unpacked. */
+  zipBytes: 400 * 1024 * 1024,
+  /** How many times larger than packed a file of a ZIP may be. */
+  zipRatio: 300,
+  /** Pages of one PDF. */
+  pdfPages: 100,
 } as const;

@@ -1,6 +1,6 @@
 import { bad, good, type Platform, type Result } from '../base/index.ts';
 import { compose, invert, scaling } from '../geometry/index.ts';
-import { decodePixels, warpImage, type PixelFormat, type RgbaImage } from '../raster/index.ts';
+import { decodePixels, warpImage, type DecodedFormat, type RgbaImage } from '../raster/index.ts';
 import { parseHeader, sniffFormat, type PixelHeader } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { orientationMap } from './orientation.ts';
@@ -15,7 +15,7 @@ interface DecodedFile {
 /** Decodes a picture file of a known kind, within the limits. */
 export async function decodeFile(
   platform: Platform,
-  { format, bytes, name }: { format: PixelFormat; bytes: Uint8Array; name: string },
+  { format, bytes, name }: { format: DecodedFormat; bytes: Uint8Array; name: string },
 ): Promise<Result<DecodedFile>> {
   const header = await parseHeader(format, bytes, name);
   if (!header.ok) return header;
@@ -48,11 +48,11 @@ export async function readPixels(
   name: string,
 ): Promise<Result<RgbaImage>> {
   const format = sniffFormat(bytes);
-  if (format === undefined || format === 'svg')
+  if (format === undefined || format === 'svg' || format === 'pdf' || format === 'zip')
     return bad(
       'art/unknown-kind',
       `“${name}” is no picture of pixels.`,
-      'Choose a PNG, JPEG or WebP picture.',
+      'Choose a PNG, JPEG, WebP, GIF or AVIF picture.',
       name,
     );
   const read = await decodeFile(platform, { format, bytes, name });

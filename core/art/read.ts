@@ -1,4 +1,5 @@
 import { bad, contentHash, good, type Platform, type Result } from '../base/index.ts';
+import { encodePngImage } from '../raster/index.ts';
 import type { Art, VectorNodes } from './art.ts';
 import { sniffFormat, withoutExif } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
@@ -13,7 +14,7 @@ export interface ReadArt {
   readonly leftOut: readonly string[];
 }
 
-const ACCEPTED = 'Choose a PNG, JPEG, WebP or SVG picture.';
+const ACCEPTED = 'Choose a PNG, JPEG, WebP, GIF, AVIF or SVG picture, a PDF, or a ZIP of these.';
 const WITHOUT_RESOLUTION = 300;
 
 /**
@@ -49,25 +50,39 @@ export async function readArt(
       ACCEPTED,
       name,
     );
-  const title = name.replace(/\.[^.]+$/, '') || name;
+  const title = titleOf(name);
   if (format === 'svg') return readSvg(bytes, name, title);
+  if (format === 'pdf' || format === 'zip')
+    return bad('art/several', `“${name}” can hold several pictures.`, ACCEPTED, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
   const { width, height, orientation, dpi } = read.value.header;
-  const kept = format === 'jpeg' ? withoutExif(bytes) : bytes;
+  const known = { dpi: dpi ?? WITHOUT_RESOLUTION, dpiKnown: dpi !== undefined };
+  // Kinds that neither a PDF nor every browser takes are kept as PNG.
+  const foreign = format === 'gif' || format === 'avif';
+  const kept = foreign
+    ? encodePngImage(read.value.stored)
+    : format === 'jpeg'
+      ? withoutExif(bytes)
+      : bytes;
   const art: Art = {
     kind: 'pixels',
     id: contentHash(kept),
     name: title,
     tags: [],
-    format,
+    format: foreign ? 'png' : format,
     pixelWidth: width,
     pixelHeight: height,
     orientation,
-    dpi: dpi ?? WITHOUT_RESOLUTION,
-    dpiKnown: dpi !== undefined,
+    ...known,
   };
   return good({ art, bytes: kept, leftOut: [] });
+}
+
+/** How art is called by its file: without folders and ending. */
+export function titleOf(path: string): string {
+  const name = path.split('/').pop() ?? path;
+  return (name.replace(/\.[^.]+$/, '') || name || 'Picture').slice(0, 200);
 }
 
 function readSvg(bytes: Uint8Array, name: string, title: string): Result<ReadArt> {

@@ -33,7 +33,8 @@ export function toHex({ r, g, b }: Rgb): string {
 const linear = (value: number): number =>
   value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
 
-const LINEAR = Float64Array.from({ length: 256 }, (_, byte) => linear(byte / 255));
+/** The linear share of light of each sRGB byte. */
+export const LINEAR = Float64Array.from({ length: 256 }, (_, byte) => linear(byte / 255));
 
 /** Relative luminance, 0 to 1. Source: WCAG 2.2, “relative luminance”. */
 export function luminance({ r, g, b }: Rgb): number {

@@ -7,3 +7,4 @@ export {
   toHex,
   type Rgb,
 } from './color.ts';
+export { oklabDistance, oklabOfBytes, oklabReader, type Oklab } from './oklab.ts';

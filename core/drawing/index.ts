@@ -8,6 +8,7 @@ export {
   type GradientPaint,
   type ImageNode,
   type Paint,
+  type SolidPaint,
   type PathNode,
   type PlacedGlyph,
   type Stroke,

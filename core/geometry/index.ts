@@ -11,6 +11,7 @@ export {
   type Affine,
   type Point,
 } from './affine.ts';
+export { bow, roundedRing } from './bends.ts';
 export {
   boxAbout,
   boxAround,
@@ -21,6 +22,7 @@ export {
   grown,
   type Box,
 } from './box.ts';
+export { fitCurves, type CurveFit, type FittedCurves } from './curves.ts';
 export { fitAffine, fitSimilarity, type PointPair } from './fit.ts';
 export {
   ellipsePath,
@@ -37,7 +39,15 @@ export {
   type Ring,
 } from './path.ts';
 export { fitPerspective, project, type Perspective } from './perspective.ts';
-export { differenceOf, offsetRegion, type CornerStyle } from './regions.ts';
+export {
+  commonOf,
+  differenceOf,
+  evenOddRegion,
+  offsetRegion,
+  strokedRegion,
+  unionOf,
+  type CornerStyle,
+} from './regions.ts';
 export {
   distanceBetween,
   distanceToRings,

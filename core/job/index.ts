@@ -8,6 +8,7 @@ export {
   type Backup,
   type JobWithArt,
 } from './archive.ts';
+export { artNamedBy, artUses, withArtReplaced } from './art-use.ts';
 export {
   COMMANDS,
   runCommand,
@@ -17,6 +18,7 @@ export {
 } from './commands.ts';
 export { compileJob, compilePieces, type CompiledJob } from './compile.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
+export { withBuild } from './edges.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';
 export { parseJob } from './migrations.ts';
 export {

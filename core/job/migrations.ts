@@ -29,6 +29,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
       plan: { ...kept, used: [], marks: { ...USUAL_MARKS, ...old, insetEnds: old.inset } },
     };
   },
+  /** Edges that are built, more shapes, frames and recipes came; nothing that was there changed. */
+  3: (old) => ({ ...old, version: 4 }),
 };
 
 /** Reads a job document of this or an earlier version. */

@@ -2,6 +2,7 @@ import type { Platform } from '../base/index.ts';
 import { vectorNodes, type VectorNodes } from '../art/index.ts';
 import type { Resources } from '../piece/index.ts';
 import { loadShipped, TYPEFACES, type Typeface } from '../type/index.ts';
+import { artNamedBy } from './art-use.ts';
 import type { Job } from './schema.ts';
 
 /** Gives the kept bytes of art by its hash; undefined when they are lost. */
@@ -46,8 +47,10 @@ export async function loadResources(
   }
   const bytes = new Map<string, Uint8Array>();
   const vectors = new Map<string, VectorNodes>();
-  for (const art of Object.values(job.art)) {
-    const found = await artBytes(art.id);
+  // Originals of art that was made from them are kept with a job and drawn nowhere.
+  for (const id of artNamedBy(job.pieces)) {
+    const art = job.art[id];
+    const found = art && (await artBytes(art.id));
     if (!found) continue;
     bytes.set(art.id, found);
     if (art.kind === 'vector') vectors.set(art.id, vectorNodes(found));

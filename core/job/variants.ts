@@ -1,37 +1,12 @@
 import { isProblem, type Problem } from '../base/index.ts';
-import {
-  elementSchema,
-  elementSize,
-  pieceSize,
-  resizedElement,
-  type Piece,
-  type PieceElement,
-} from '../piece/index.ts';
-import { shapeSize } from '../shape/index.ts';
+import { elementSchema, type Piece, type PieceElement } from '../piece/index.ts';
 import { edgeFor } from './create.ts';
+import { withEdge } from './edges.ts';
 import { refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 
 /** The changes of one element; its id and kind stay. */
 export type ElementChanges = Partial<Record<string, unknown>>;
-
-/** A piece with another edge; its artwork is scaled with it. */
-export function withEdge(piece: Piece, edge: Piece['edge']): Piece {
-  const [before, after] = [pieceSize(piece), shapeSize(edge)];
-  const scale = Math.min(after.width / before.width, after.height / before.height);
-  const elements =
-    Math.abs(scale - 1) < 1e-9
-      ? piece.elements
-      : piece.elements.map((element) => scaled(element, scale));
-  return { ...piece, edge, elements };
-}
-
-function scaled(element: PieceElement, scale: number): PieceElement {
-  const { width, height } = elementSize(element);
-  const resized = resizedElement(element, width * scale, height * scale);
-  const sized = resized.kind === 'words' ? { ...resized, size: resized.size * scale } : resized;
-  return { ...sized, x: element.x * scale, y: element.y * scale };
-}
 
 /** An element with changes, or why it cannot have them. */
 export function changedElement(

@@ -10,9 +10,8 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { creaseLines, edgeRings, shapePath, type EdgeRings } from '../shape/index.ts';
+import { creaseLines, edgeRings, isConvex, shapePath, type EdgeRings } from '../shape/index.ts';
 import { foldsOf, type Fold, type Thing } from '../things/index.ts';
-import type { Typeface } from '../type/index.ts';
 import {
   compileElement,
   type CompiledElement,
@@ -81,7 +80,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const placedElements = piece.elements.map((element) => place(element, source, depth));
     const known = pieces.get(piece);
     const thing = piece.variant?.thing ?? source.thing;
-    const folds = thing ? foldsOf(thing, piece.edge) : [];
+    const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...(piece.creases ?? [])];
     const uses = [...placedElements, ...folds];
     if (known && sameItems(known.uses, uses)) return known.compiled;
     const compiled = assemble(piece, placedElements, folds);
@@ -128,12 +127,16 @@ function used(
   source: PieceSource,
   resources: Resources,
   part: CompiledPiece | undefined,
-): [Typeface | undefined] | [Art | undefined, unknown] | [CompiledPiece | undefined] | [] {
+): readonly unknown[] {
   switch (element.kind) {
     case 'words':
       return [resources.typeface(element.typeface)];
     case 'picture':
-      return [source.art[element.art], resources.vector(element.art)];
+      return [
+        source.art[element.art],
+        resources.vector(element.art),
+        element.spread && source.art[element.spread],
+      ];
     case 'piece':
       return [part];
     case 'plate':
@@ -161,7 +164,7 @@ function assemble(
     ground,
     elements,
     nodes:
-      piece.edge.kind === 'outline' || overflows(bleed, elements)
+      !isConvex(piece.edge) || overflows(bleed, elements)
         ? [{ kind: 'group', clip: bleed, children }]
         : children,
     needs: elements.flatMap(({ compiled }) => compiled.needs),
@@ -170,8 +173,8 @@ function assemble(
 
 /**
  * Whether something reaches beyond where the bleed ends, so that it has to be clipped. Hundreds of
- * copies without a clip are drawn much faster. Outlines bulge outwards, but for free ones, which are
- * always clipped: what has its points inside lies inside.
+ * copies without a clip are drawn much faster. In an outline that bulges outwards, and only these come
+ * here, what has its points inside lies inside.
  */
 function overflows(bleed: Path, elements: readonly PlacedElement[]): boolean {
   const rings = flatten(bleed);

@@ -6,6 +6,7 @@ export {
   type PlacedElement,
 } from './compile.ts';
 export {
+  alongRim,
   ELEMENT_KINDS,
   elementSchema,
   elementSize,

@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { edgeShapeSchema, shapeSize } from '../shape/index.ts';
+import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
 import { thingSchema } from '../things/index.ts';
 import { elementSchema } from './elements/index.ts';
+
+const creaseEnd = z.object({ x: z.number(), y: z.number() });
 
 /** One label, sticker or tag: an edge with print inside. Elements print from first to last. */
 export const pieceSchema = z.object({
@@ -18,6 +20,13 @@ export const pieceSchema = z.object({
     .regex(/^#[0-9a-f]{6}$/i)
     .nullable(),
   elements: z.array(elementSchema).max(500),
+  /** How the edge was made, where it was built from shapes; what it gives stands in `edge`. */
+  build: edgeBuildSchema.optional(),
+  /** Straight creases of its own, beside the folds of its thing; from end to end. */
+  creases: z
+    .array(z.tuple([creaseEnd, creaseEnd]))
+    .max(40)
+    .optional(),
   /** Another size of a piece: it follows its base but for what was changed on it alone. */
   variant: z
     .object({

@@ -1,13 +1,18 @@
+import { init as initAvif } from '@jsquash/avif/decode.js';
+import decodeAvif from '@jsquash/avif/decode.js';
 import { init as initJpeg } from '@jsquash/jpeg/decode.js';
 import decodeJpeg from '@jsquash/jpeg/decode.js';
 import { init as initWebp } from '@jsquash/webp/decode.js';
 import decodeWebp from '@jsquash/webp/decode.js';
 import { decode as decodePng, encode as encodePng } from 'fast-png';
+import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
 import type { RgbaImage } from './image.ts';
 
-/** The kinds of picture file that can be decoded. */
+/** The kinds of picture file that are kept as they are. */
 export type PixelFormat = 'png' | 'jpeg' | 'webp';
+/** The kinds of picture file that can be decoded. */
+export type DecodedFormat = PixelFormat | 'gif' | 'avif';
 
 class PlainImage {
   readonly data: Uint8ClampedArray;
@@ -38,22 +43,35 @@ async function start(platform: Platform, name: string, init: unknown): Promise<v
   await running;
 }
 
+const DECODERS = {
+  jpeg: { wasm: 'jpeg-decoder.wasm', init: initJpeg, decode: decodeJpeg },
+  webp: { wasm: 'webp-decoder.wasm', init: initWebp, decode: decodeWebp },
+  avif: { wasm: 'avif-decoder.wasm', init: initAvif, decode: decodeAvif },
+};
+
 /**
- * Decodes a picture file, the same to the last bit on every platform. Rejects with a plain Error
+ * Decodes a picture file, the first frame of one that moves, the same to the last bit on every platform. Rejects with a plain Error
  * when the bytes are broken. The EXIF orientation is not applied.
  */
 export async function decodePixels(
   platform: Platform,
-  format: PixelFormat,
+  format: DecodedFormat,
   bytes: Uint8Array,
 ): Promise<RgbaImage> {
   if (format === 'png') return toRgba(decodePng(bytes));
-  const decode = format === 'jpeg' ? decodeJpeg : decodeWebp;
-  if (format === 'jpeg') await start(platform, 'jpeg-decoder.wasm', initJpeg);
-  else await start(platform, 'webp-decoder.wasm', initWebp);
+  if (format === 'gif') return firstFrame(bytes);
+  const { wasm, init, decode } = DECODERS[format];
+  await start(platform, wasm, init);
   const own = bytes.slice().buffer;
   const { width, height, data } = (await decode(own)) as unknown as RgbaImage;
   return { width, height, data };
+}
+
+function firstFrame(bytes: Uint8Array): RgbaImage {
+  const gif = new GifReader(bytes);
+  const data = new Uint8ClampedArray(gif.width * gif.height * 4);
+  gif.decodeAndBlitFrameRGBA(0, data);
+  return { width: gif.width, height: gif.height, data };
 }
 
 /** Encodes an image as PNG, with its resolution when `dpi` is given. Same pixels, same bytes. */

@@ -1,4 +1,18 @@
 export {
+  buildEdge,
+  edgeBuildSchema,
+  outlinePart,
+  partRings,
+  pathPart,
+  plainBuild,
+  punchedPath,
+  rimOf,
+  type BuiltEdge,
+  type EdgeBuild,
+  type EdgePart,
+  type Punched,
+} from './build.ts';
+export {
   creaseLines,
   edgeRings,
   placeEdge,
@@ -7,16 +21,26 @@ export {
   type EdgeRings,
 } from './cut-line.ts';
 export { arcPoint, type ArcShape } from './kinds/arc.ts';
-export { MOST_OUTLINE_POINTS, type OutlineShape } from './kinds/outline.ts';
+export type { ShapeMeasure } from './kinds/kind.ts';
+export {
+  centredOutline,
+  mapNodes,
+  MOST_OUTLINE_POINTS,
+  type OutlineNode,
+  type OutlineShape,
+} from './kinds/outline.ts';
 export type { TagShape } from './kinds/tag.ts';
 export {
   edgeShapeSchema,
   insetShape,
+  isConvex,
   plainShape,
   resizedShape,
   SHAPE_KINDS,
+  shapeMeasures,
   shapePath,
   shapeSize,
+  type BoxedKind,
   type EdgeShape,
   type PlainShape,
 } from './shape.ts';

@@ -4,6 +4,8 @@ import {
   edgeRings,
   placeEdge,
   insetShape,
+  plainShape,
+  shapeMeasures,
   resizedShape,
   SHAPE_KINDS,
   shapePath,
@@ -30,6 +32,13 @@ const EXAMPLES: Record<EdgeShape['kind'], EdgeShape> = {
       ],
     ],
   },
+  polygon: plainShape('polygon', 60, 44),
+  scallop: plainShape('scallop', 60, 44),
+  ticket: plainShape('ticket', 60, 44),
+  shield: plainShape('shield', 60, 44),
+  banner: plainShape('banner', 60, 44),
+  heart: plainShape('heart', 60, 44),
+  leaf: plainShape('leaf', 60, 44),
   tag: {
     kind: 'tag',
     width: 50,
@@ -41,11 +50,22 @@ const EXAMPLES: Record<EdgeShape['kind'], EdgeShape> = {
   },
 };
 
+/** Their corners do not point along their box: grown, they reach out further. */
+const POINTED: readonly EdgeShape['kind'][] = [
+  'polygon',
+  'scallop',
+  'banner',
+  'heart',
+  'leaf',
+  'shield',
+];
+
 test.each(SHAPE_KINDS)('a %s fills its size, grows evenly and resizes', (kind) => {
   const shape = EXAMPLES[kind];
   const { width, height } = shapeSize(shape);
   // The corners of a bent band do not point along its box: shrunk, they come in further.
-  for (const by of kind === 'arc' ? [0, 2] : [0, 2, -3]) {
+  const grows = POINTED.includes(kind) ? [0] : kind === 'arc' ? [0, 2] : [0, 2, -3];
+  for (const by of grows) {
     const box = boxOf(flatten(shapePath(shape, by)).flat());
     expect((box?.right ?? 0) - (box?.left ?? 0)).toBeCloseTo(width + 2 * by, 1);
     expect((box?.bottom ?? 0) - (box?.top ?? 0)).toBeCloseTo(height + 2 * by, 1);
@@ -115,4 +135,35 @@ test('only an edge becomes a cut line', () => {
   // @ts-expect-error rings that were drawn are not the rings of an edge
   const drawn: CutLine = { kind: 'kiss', rings: [[{ x: 0, y: 0 }]] };
   expect(drawn).toBeDefined();
+});
+
+test.each(SHAPE_KINDS)(
+  'each measure of a %s can be dragged: its handle reads back what it says',
+  (kind) => {
+    const shape = EXAMPLES[kind];
+    for (const measure of shapeMeasures(shape)) {
+      const value = shape[measure.key as keyof EdgeShape] as unknown as number;
+      expect(value).toBeGreaterThanOrEqual(measure.least);
+      expect(value).toBeLessThanOrEqual(measure.most(shape));
+      if (!measure.at || !measure.read) continue;
+      const handle = measure.at(shape);
+      expect(measure.read(shape, handle)).toBeCloseTo(value, 6);
+      expect(Math.abs(handle.x)).toBeLessThanOrEqual(shapeSize(shape).width / 2 + 1e-9);
+    }
+  },
+);
+
+test('a ticket loses its four bites, a scalloped round meets its bows where its depth says', () => {
+  const area = (shape: EdgeShape): number =>
+    flatten(shapePath(shape), 0.001).reduce((sum, ring) => sum + signedArea(ring), 0);
+  expect(area({ kind: 'ticket', width: 60, height: 40, notch: 5 })).toBeCloseTo(
+    2400 - Math.PI * 25,
+    1,
+  );
+  const round: EdgeShape = { kind: 'scallop', width: 60, height: 60, bows: 12, depth: 3 };
+  const reaches = flatten(shapePath(round), 0.001)
+    .flat()
+    .map(({ x, y }) => Math.hypot(x, y));
+  expect(Math.max(...reaches)).toBeCloseTo(30, 2);
+  expect(Math.min(...reaches)).toBeCloseTo(27, 2);
 });

@@ -3,7 +3,7 @@ import type { Art } from '../../art/index.ts';
 import type { CompiledElement, ElementContext, ElementKind } from './common.ts';
 import { part, partSchema } from './part.ts';
 import { picture, pictureSchema } from './picture.ts';
-import { plate, plateSchema } from './plate.ts';
+import { alongRim, plate, plateSchema } from './plate.ts';
 import { words, wordsSchema } from './words.ts';
 
 /** Whatever stands in a piece. */
@@ -44,6 +44,7 @@ export function elementTitle(element: PieceElement, art: (id: string) => Art | u
   return kindOf(element).title(element, art);
 }
 
+export { alongRim };
 export type { CompiledElement, CompiledPart, ElementContext, Need, Resources } from './common.ts';
 export { findPictureDpi, pictureSize, type Picture } from './picture.ts';
 export type { Part } from './part.ts';

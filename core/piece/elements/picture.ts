@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { artSize, orientationMap, type Art } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
-import { compose, nested, rectanglePath, scaling, translation } from '../../geometry/index.ts';
+import { nested, scaling, translation, type Affine } from '../../geometry/index.ts';
+import { edgeShapeSchema, resizedShape, shapePath, type EdgeShape } from '../../shape/index.ts';
 import { emptyFrame, placeFields, side, type ElementKind } from './common.ts';
 
 /** A picture in a frame. */
@@ -13,6 +14,21 @@ export const pictureSchema = z.object({
   height: side,
   /** Cover: fills the frame and is clipped by it. Contain: stands whole in it. Free: is stretched to it. */
   fit: z.enum(['cover', 'contain', 'free']),
+  /** The shape of the frame, which the picture fills and is clipped by; a rectangle unless given. */
+  frame: edgeShapeSchema.optional(),
+  /**
+   * Which part of the picture a filled frame shows: how far its middle is moved, as shares of the
+   * frame's sides, and how much it is enlarged.
+   */
+  view: z
+    .object({
+      x: z.number().min(-50).max(50),
+      y: z.number().min(-50).max(50),
+      zoom: z.number().min(1).max(50),
+    })
+    .optional(),
+  /** Art that lies beneath it and reaches further: the same picture grown for the bleed. */
+  spread: z.string().optional(),
 });
 export type Picture = z.infer<typeof pictureSchema>;
 
@@ -22,7 +38,8 @@ export function pictureSize(picture: Picture, art: Art): { width: number; height
   if (picture.fit === 'free') return { width: picture.width, height: picture.height };
   const across = picture.width / own.width;
   const down = picture.height / own.height;
-  const scale = picture.fit === 'cover' ? Math.max(across, down) : Math.min(across, down);
+  const zoom = picture.view?.zoom ?? 1;
+  const scale = picture.fit === 'cover' ? Math.max(across, down) * zoom : Math.min(across, down);
   return { width: own.width * scale, height: own.height * scale };
 }
 
@@ -49,27 +66,58 @@ export const picture: ElementKind<Picture> = {
     }
     const { width, height } = pictureSize(element, art);
     const own = artSize(art);
+    const shift = translation(
+      (element.view?.x ?? 0) * element.width,
+      (element.view?.y ?? 0) * element.height,
+    );
     const node: DrawingNode = vector
       ? {
           kind: 'group',
-          transform: compose(
+          transform: nested(
+            shift,
             translation(-width / 2, -height / 2),
             scaling(width / own.width, height / own.height),
           ),
           children: vector,
         }
-      : {
-          kind: 'image',
-          art: art.id,
-          map: nested(
-            translation(-width / 2, -height / 2),
-            scaling(width, height),
-            orientationMap(art.kind === 'pixels' ? art.orientation : 1),
-          ),
-        };
-    const frame = rectanglePath({ x: 0, y: 0 }, element.width, element.height);
-    const nodes: DrawingNode[] =
-      element.fit === 'cover' ? [{ kind: 'group', clip: frame, children: [node] }] : [node];
+      : imageNode(art, width, height, shift);
+    const grown = element.spread === undefined ? undefined : context.art(element.spread);
+    const both = grown ? [spreadNode(grown, { art, width, height }, shift), node] : [node];
+    const clip =
+      element.fit === 'cover' && !grown
+        ? shapePath(resizedShape(element.frame ?? RECTANGLE, element.width, element.height))
+        : undefined;
+    const nodes: DrawingNode[] = clip ? [{ kind: 'group', clip, children: both }] : both;
     return { nodes, width: element.width, height: element.height, needs: [] };
   },
 };
+
+const RECTANGLE: EdgeShape = { kind: 'rectangle', width: 1, height: 1, radius: 0 };
+
+function imageNode(art: Art, width: number, height: number, shift: Affine): DrawingNode {
+  return {
+    kind: 'image',
+    art: art.id,
+    map: nested(
+      shift,
+      translation(-width / 2, -height / 2),
+      scaling(width, height),
+      orientationMap(art.kind === 'pixels' ? art.orientation : 1),
+    ),
+  };
+}
+
+/** Art grown for the bleed, at the same scale and about the same middle as the picture over it. */
+function spreadNode(
+  grown: Art,
+  { art, width, height }: { art: Art; width: number; height: number },
+  shift: Affine,
+): DrawingNode {
+  const [own, more] = [artSize(art), artSize(grown)];
+  return imageNode(
+    grown,
+    (width * more.width) / own.width,
+    (height * more.height) / own.height,
+    shift,
+  );
+}

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { flatten, KAPPA, offsetRegion, ringsPath, type Path } from '../../geometry/index.ts';
-import { less, mm, type ShapeKind } from './kind.ts';
+import { KAPPA, type Path } from '../../geometry/index.ts';
+import { boxedKind, less, mm, type ShapeKind } from './kind.ts';
 
 /** Straight sides under a bow: `rise` is the height of the bow, mm; half the width makes it round. */
 export const archSchema = z.object({
@@ -26,9 +26,16 @@ function exact({ width, height, rise }: ArchShape): Path {
 }
 
 export const arch: ShapeKind<ArchShape> = {
-  size: ({ width, height }) => ({ width, height }),
-  path: (shape, by) =>
-    by === 0 ? exact(shape) : ringsPath(offsetRegion(flatten(exact(shape), 0.002), by, 'mitre')),
+  ...boxedKind<ArchShape>(exact, [
+    {
+      key: 'rise',
+      counts: false,
+      least: 0.5,
+      most: ({ height }) => height,
+      at: ({ width, height, rise }) => ({ x: width / 2, y: -height / 2 + rise }),
+      read: ({ height }, { y }) => y + height / 2,
+    },
+  ]),
   inset: (shape, by) => ({
     ...shape,
     width: less(shape.width, 2 * by),

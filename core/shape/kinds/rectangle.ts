@@ -30,4 +30,14 @@ export const rectangle: ShapeKind<z.infer<typeof rectangleSchema>> = {
     height,
     radius: Math.min(shape.radius, width / 2, height / 2),
   }),
+  measures: [
+    {
+      key: 'radius',
+      counts: false,
+      least: 0,
+      most: ({ width, height }) => Math.min(width, height) / 2,
+      at: ({ width, height, radius }) => ({ x: width / 2 - radius, y: -height / 2 }),
+      read: ({ width }, { x }) => width / 2 - x,
+    },
+  ],
 };

@@ -99,4 +99,14 @@ export const tag: ShapeKind<TagShape> = {
       })),
     };
   },
+  measures: [
+    {
+      key: 'corner',
+      counts: false,
+      least: 0,
+      most: ({ width, height }) => Math.min(width, height) / 2,
+      at: ({ width, height, corner }) => ({ x: width / 2 - corner, y: -height / 2 }),
+      read: ({ width }, { x }) => width / 2 - x,
+    },
+  ],
 };

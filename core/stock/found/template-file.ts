@@ -10,7 +10,7 @@ import {
   type Path,
   type Ring,
 } from '../../geometry/index.ts';
-import { readPdfPaths } from '../../pdf/index.ts';
+import { readPdfShapes } from '../../pdf/index.ts';
 import type { SeenLabel } from '../../register/index.ts';
 import { checkSpots, spotPaths, spotsSchema, stockSchema, type Stock } from '../stock.ts';
 import { templateFromLabels } from './template-from-labels.ts';
@@ -67,10 +67,10 @@ export async function readTemplateFile(
   const start = new TextDecoder().decode(bytes.slice(0, 1024)).trimStart();
   if (start.startsWith('{')) return readJson(new TextDecoder().decode(bytes), name);
   if (start.startsWith('%PDF')) {
-    const page = await readPdfPaths(platform, bytes, 0);
+    const page = await readPdfShapes(platform, bytes, 0);
     if (!page.ok) return page;
-    const { width, height, paths } = page.value;
-    return fromOutlines(paths, { id: ID, name: title, width, height });
+    const { width, height, shapes } = page.value;
+    return fromOutlines(outlinesOf(shapes), { id: ID, name: title, width, height });
   }
   if (!start.startsWith('<'))
     return bad('stock/unknown-file', `“${name}” is no template that can be read.`, ACCEPTED, name);

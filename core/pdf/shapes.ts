@@ -1,4 +1,6 @@
 import { bad, good, type Platform, type Result } from '../base/index.ts';
+import { toHex } from '../color/index.ts';
+import { solid, type PathNode, type SolidPaint } from '../drawing/index.ts';
 import {
   compose,
   IDENTITY,
@@ -9,7 +11,7 @@ import {
 } from '../geometry/index.ts';
 import { pdfLibrary } from './library.ts';
 
-/** The part of pdfium's own interface that reads paths; the package has it without types. */
+/** The part of pdfium's own interface that reads shapes; the package has it without types. */
 interface PathReader {
   _FPDFPage_CountObjects(page: number): number;
   _FPDFPage_GetObject(page: number, at: number): number;
@@ -22,28 +24,39 @@ interface PathReader {
   _FPDFPathSegment_GetType(segment: number): number;
   _FPDFPathSegment_GetPoint(segment: number, x: number, y: number): number;
   _FPDFPathSegment_GetClose(segment: number): number;
+  _FPDFPath_GetDrawMode(path: number, fill: number, stroke: number): number;
+  _FPDFPageObj_GetFillColor(object: number, r: number, g: number, b: number, a: number): number;
+  _FPDFPageObj_GetStrokeColor(object: number, r: number, g: number, b: number, a: number): number;
+  _FPDFPageObj_GetStrokeWidth(object: number, width: number): number;
+  _FPDFPageObj_GetClipPath(object: number): number;
+  _FPDFClipPath_CountPaths(clip: number): number;
   readonly wasmExports: { malloc(size: number): number; free(at: number): void };
   readonly HEAPU8: Uint8Array;
 }
 
-/** Vector outlines of a page in mm from its top left corner; words and pictures are not among them. */
-export interface PdfPaths {
+/** Vector shapes of a page in mm from its top left corner. */
+export interface PdfShapes {
   readonly width: number;
   readonly height: number;
-  readonly paths: readonly Path[];
+  /** Filled and stroked paths; those that are not painted have neither. */
+  readonly shapes: readonly PathNode[];
+  /** Whether the shapes are all there is: no words, pictures, shadings or clipping beside them. */
+  readonly whole: boolean;
 }
 
 const PATH = 2;
 const FORM = 5;
+// How pdfium calls a fill by the even-odd rule.
+const EVEN_ODD = 1;
 const MM_PER_PT = 25.4 / 72;
 const MOST_SEGMENTS = 400_000;
 
-/** Reads the vector outlines of a PDF's page, from 0; refuses what is no PDF, or too much. */
-export async function readPdfPaths(
+/** Reads the vector shapes of a PDF's page, from 0; refuses what is no PDF, or too much. */
+export async function readPdfShapes(
   platform: Platform,
   pdf: Uint8Array,
   page: number,
-): Promise<Result<PdfPaths>> {
+): Promise<Result<PdfShapes>> {
   const library = await pdfLibrary(platform);
   let document: Awaited<ReturnType<typeof library.loadDocument>>;
   try {
@@ -62,9 +75,11 @@ export async function readPdfPaths(
     const { module } = library as unknown as { module: PathReader };
     const reader = new Reader(module);
     const flip: Affine = [MM_PER_PT, 0, 0, -MM_PER_PT, 0, originalHeight * MM_PER_PT];
-    const paths = reader.pathsOf(pageIdx, flip);
-    return paths
-      ? good({ width: originalWidth * MM_PER_PT, height: originalHeight * MM_PER_PT, paths })
+    const shapes = reader.shapesOf(pageIdx, flip);
+    const { whole } = reader;
+    const [width, height] = [originalWidth * MM_PER_PT, originalHeight * MM_PER_PT];
+    return shapes
+      ? good({ width, height, shapes, whole })
       : bad(
           'pdf/too-many-paths',
           `This PDF has more than ${MOST_SEGMENTS / 1000} 000 lines on a page.`,
@@ -76,6 +91,8 @@ export async function readPdfPaths(
 }
 
 class Reader {
+  /** Whether nothing but shapes was met. */
+  whole = true;
   private segments = 0;
   private readonly module: PathReader;
 
@@ -83,10 +100,10 @@ class Reader {
     this.module = module;
   }
 
-  pathsOf(page: number, flip: Affine): Path[] | undefined {
+  shapesOf(page: number, flip: Affine): PathNode[] | undefined {
     const { module } = this;
     const at = module.wasmExports.malloc(32);
-    const found: Path[] = [];
+    const found: PathNode[] = [];
     try {
       for (let index = 0; index < module._FPDFPage_CountObjects(page); index++)
         this.read(module._FPDFPage_GetObject(page, index), flip, { at, found });
@@ -96,19 +113,60 @@ class Reader {
     }
   }
 
-  private read(object: number, outer: Affine, into: { at: number; found: Path[] }): void {
+  private read(object: number, outer: Affine, into: { at: number; found: PathNode[] }): void {
     const { module } = this;
     const kind = module._FPDFPageObj_GetType(object);
-    if (kind !== PATH && kind !== FORM) return;
+    const clip = module._FPDFPageObj_GetClipPath(object);
+    if (clip && module._FPDFClipPath_CountPaths(clip) > 0) this.whole = false;
+    if (kind !== PATH && kind !== FORM) {
+      this.whole = false;
+      return;
+    }
     const own = module._FPDFPageObj_GetMatrix(object, into.at) ? this.floats(into.at, 6) : IDENTITY;
     const map = compose(outer, own as unknown as Affine);
     if (kind === PATH) {
       const path = this.path(object, into.at);
-      if (path.length) into.found.push(mapPath(path, map));
+      if (path.length)
+        into.found.push({
+          kind: 'path',
+          path: mapPath(path, map),
+          ...this.paintOf(object, into.at, map),
+        });
       return;
     }
     for (let index = 0; index < module._FPDFFormObj_CountObjects(object); index++)
       this.read(module._FPDFFormObj_GetObject(object, index), map, into);
+  }
+
+  private paintOf(object: number, at: number, map: Affine): Partial<PathNode> {
+    const { module } = this;
+    if (!module._FPDFPath_GetDrawMode(object, at, at + 4)) return {};
+    const [fillMode = 0, stroked = 0] = this.whole32(at, 2);
+    const fill =
+      fillMode > 0 && module._FPDFPageObj_GetFillColor(object, at, at + 4, at + 8, at + 12)
+        ? this.color(at)
+        : undefined;
+    const line =
+      stroked && module._FPDFPageObj_GetStrokeColor(object, at, at + 4, at + 8, at + 12)
+        ? this.color(at)
+        : undefined;
+    const thick =
+      line && module._FPDFPageObj_GetStrokeWidth(object, at) ? this.floats(at, 1)[0] : 0;
+    const scale = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
+    return {
+      ...(fill ? { fill } : {}),
+      ...(fillMode === EVEN_ODD ? { evenOdd: true } : {}),
+      ...(line ? { stroke: { paint: line, width: Math.max(0.05, (thick ?? 0) * scale) } } : {}),
+    };
+  }
+
+  private color(at: number): SolidPaint {
+    const [r = 0, g = 0, b = 0, a = 255] = this.whole32(at, 4);
+    return solid(toHex({ r: r / 255, g: g / 255, b: b / 255 }), a / 255);
+  }
+
+  private whole32(at: number, count: number): number[] {
+    return [...new Uint32Array(this.module.HEAPU8.buffer, at, count)];
   }
 
   private floats(at: number, count: number): number[] {

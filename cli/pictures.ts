@@ -1,0 +1,65 @@
+import { basename } from 'node:path';
+import { expectGood, ProblemError } from '../core/base/index.ts';
+import { readArt, readPixels, type Art, type ReadArt } from '../core/art/index.ts';
+import type { RgbaImage } from '../core/raster/index.ts';
+import { refuse, type Given } from './arguments.ts';
+import { readBytes } from './files.ts';
+import { nodePlatform } from './node-platform.ts';
+
+/** The one file that a command was given. */
+export function namedFile({ rest }: Given, what: string): string {
+  const [path, more] = rest;
+  if (!path) return refuse(`No ${what} was named.`, `Give the path of a ${what}.`);
+  return more ? refuse(`“${more}” is one file too many.`, `Give one ${what}.`, more) : path;
+}
+
+/** Reads a picture file; a problem names the path that was given. */
+export async function readPicture(path: string): Promise<ReadArt> {
+  const read = await readArt(nodePlatform, readBytes(path), basename(path));
+  if (!read.ok && read.problem.code === 'art/several')
+    return refuse(`${path} can hold several pictures.`, 'Use “peel split” for it.', path);
+  if (!read.ok) throw new ProblemError({ ...read.problem, what: `${path}: ${read.problem.what}` });
+  return read.value;
+}
+
+/** The pixels of a picture as it is seen. */
+export async function pixelsOf({ art, bytes }: ReadArt): Promise<RgbaImage> {
+  return expectGood(await readPixels(nodePlatform, bytes, art.name));
+}
+
+/** Dots for each inch of a picture of pixels. */
+export const dpiOf = (art: Art): number => (art.kind === 'pixels' ? art.dpi : 96);
+
+/** An option that is a number in a range. */
+export function number(
+  { options }: Given,
+  name: string,
+  range: { least: number; most: number; other: number },
+): number {
+  const value = options[name];
+  if (value === undefined) return range.other;
+  const read = Number(value);
+  if (String(value).trim() === '' || !(read >= range.least && read <= range.most))
+    return refuse(
+      `--${name}: “${value}” is not accepted.`,
+      `Write a number from ${range.least} to ${range.most}.`,
+      `--${name}`,
+    );
+  return read;
+}
+
+/** An option that is one of a few words. */
+export function oneOf<T extends string>(
+  { options }: Given,
+  name: string,
+  known: readonly T[],
+  other: T,
+): T {
+  const value = options[name];
+  if (value === undefined) return other;
+  const found = known.find((one) => one === value);
+  return (
+    found ??
+    refuse(`--${name}: “${value}” is not accepted.`, `Accepted: ${known.join(', ')}.`, `--${name}`)
+  );
+}

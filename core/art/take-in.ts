@@ -1,0 +1,182 @@
+import { unzipSync } from 'fflate';
+import {
+  bad,
+  good,
+  problem,
+  ProblemError,
+  type Platform,
+  type Problem,
+  type Result,
+  type Task,
+} from '../base/index.ts';
+import { countPdfPages, readPdfShapes, renderPdf } from '../pdf/index.ts';
+import { sniffFormat } from './header.ts';
+import { ART_LIMITS } from './limits.ts';
+import { pixelArt, vectorArt } from './make.ts';
+import { readArt, titleOf, type ReadArt } from './read.ts';
+import { signatureOf, type Signature } from './signature.ts';
+
+/** A picture that came in, with the path of its file and what tells it from others. */
+export interface TakenArt extends ReadArt {
+  /** Its file, with the archive and folders that it was in. */
+  readonly path: string;
+  /** What it looks like in short, to recognise the same art in another kind of file. */
+  readonly signature: Signature;
+  /** The kind of file it came as. */
+  readonly cameAs: string;
+}
+
+/** What became of files that were given. */
+export interface TakenIn {
+  readonly taken: readonly TakenArt[];
+  readonly refused: readonly { readonly path: string; readonly problem: Problem }[];
+}
+
+/** How pages of a PDF that hold more than shapes are drawn. */
+export interface TakeInChoices {
+  readonly dpi: number;
+}
+
+/**
+ * Takes in a file: a picture, each page of a PDF (as shapes where it holds nothing else, drawn as
+ * pixels otherwise), or all of these in a ZIP with its folders. What cannot be taken in is named
+ * with its reason and keeps nothing else out.
+ */
+export async function takeIn(
+  platform: Platform,
+  file: { bytes: Uint8Array; name: string },
+  { choices, task }: { choices: TakeInChoices; task: Task },
+): Promise<TakenIn> {
+  const taken: TakenArt[] = [];
+  const refused: { path: string; problem: Problem }[] = [];
+  const one = async (bytes: Uint8Array, path: string, inZip: boolean): Promise<void> => {
+    await task.breathe();
+    const format = bytes.length <= ART_LIMITS.bytes ? sniffFormat(bytes) : undefined;
+    if (format === 'zip' && !inZip) {
+      const entries = unpacked(bytes, path);
+      if (!entries.ok) {
+        refused.push({ path, problem: entries.problem });
+        return;
+      }
+      for (const entry of entries.value) await one(entry.bytes, `${path}/${entry.path}`, true);
+      return;
+    }
+    const read =
+      format === 'pdf'
+        ? await readPages(platform, { bytes, path, dpi: choices.dpi, task })
+        : [await readArt(platform, bytes, path)];
+    for (const [page, result] of read.entries()) {
+      const where = read.length > 1 ? `${path}, page ${page + 1}` : path;
+      if (!result.ok) refused.push({ path: where, problem: result.problem });
+      else {
+        const signature = await signatureOf(platform, result.value);
+        taken.push({ ...result.value, path: where, signature, cameAs: format ?? 'unknown' });
+      }
+    }
+  };
+  await one(file.bytes, file.name, false);
+  return { taken, refused };
+}
+
+interface Entry {
+  readonly path: string;
+  readonly bytes: Uint8Array;
+}
+
+/** What an operating system puts into archives for itself. */
+const isOwn = (path: string): boolean =>
+  path.endsWith('/') || /(^|\/)(__MACOSX\/|\.|Thumbs\.db$|desktop\.ini$)/i.test(path);
+
+function unpacked(bytes: Uint8Array, name: string): Result<Entry[]> {
+  let [entries, whole] = [0, 0];
+  const refuse = (code: string, what: string): never => {
+    throw new ProblemError(
+      problem(`art/${code}`, what, 'Unpack it and choose the pictures that you need.', name),
+    );
+  };
+  try {
+    const files = unzipSync(bytes, {
+      filter({ name: path, size, originalSize }) {
+        if (isOwn(path)) return false;
+        entries++;
+        whole += originalSize;
+        if (entries > ART_LIMITS.zipEntries)
+          refuse('zip-entries', `“${name}” holds more than ${ART_LIMITS.zipEntries} files.`);
+        if (whole > ART_LIMITS.zipBytes || originalSize > ART_LIMITS.zipRatio * Math.max(size, 64))
+          refuse('zip-size', `“${name}” unpacks to far more than it seems to hold.`);
+        return true;
+      },
+    });
+    const found = Object.entries(files).map(([path, content]) => ({ path, bytes: content }));
+    return found.length === 0
+      ? bad('art/zip-empty', `“${name}” holds no file.`, 'Choose a ZIP with pictures in it.', name)
+      : good(found.sort((one, other) => (one.path < other.path ? -1 : 1)));
+  } catch (error) {
+    if (error instanceof ProblemError) return { ok: false, problem: error.problem };
+    return bad(
+      'art/zip-broken',
+      `“${name}” is damaged or locked with a password.`,
+      'Unpack it and choose the pictures, or fetch it again.',
+      name,
+    );
+  }
+}
+
+async function readPages(
+  platform: Platform,
+  { bytes, path, dpi, task }: { bytes: Uint8Array; path: string; dpi: number; task: Task },
+): Promise<Result<ReadArt>[]> {
+  let count: number;
+  try {
+    count = await countPdfPages(platform, bytes);
+  } catch {
+    return [
+      bad(
+        'art/pdf-broken',
+        `“${path}” is damaged or locked with a password.`,
+        'Save it again without a password.',
+        path,
+      ),
+    ];
+  }
+  if (count > ART_LIMITS.pdfPages)
+    return [
+      bad(
+        'art/pdf-pages',
+        `“${path}” has ${count} pages; at most ${ART_LIMITS.pdfPages} can be taken in.`,
+        'Save the pages that you need as a PDF of their own.',
+        path,
+      ),
+    ];
+  const pages: Result<ReadArt>[] = [];
+  for (let page = 0; page < count; page++) {
+    task.progress((page + 1) / count, `page ${page + 1} of ${count}`);
+    await task.breathe();
+    pages.push(await readPage(platform, { bytes, path, page, count, dpi }));
+  }
+  return pages;
+}
+
+async function readPage(
+  platform: Platform,
+  of: { bytes: Uint8Array; path: string; page: number; count: number; dpi: number },
+): Promise<Result<ReadArt>> {
+  const { bytes, path, page, count, dpi } = of;
+  const name = count === 1 ? titleOf(path) : `${titleOf(path)} ${page + 1}`;
+  const known = { name, tags: [] };
+  const shapes = await readPdfShapes(platform, bytes, page);
+  if (shapes.ok && shapes.value.whole && shapes.value.shapes.length > 0) {
+    const painted = shapes.value.shapes.filter(({ fill, stroke }) => fill ?? stroke);
+    return good(vectorArt(painted, shapes.value, known));
+  }
+  const { width = 210, height = 297 } = shapes.ok ? shapes.value : {};
+  if ((width / 25.4) * (height / 25.4) * dpi * dpi > ART_LIMITS.pixels)
+    return bad(
+      'art/too-large',
+      `A page of “${path}” has too many pixels at ${dpi} dpi.`,
+      'Choose fewer dots per inch.',
+      path,
+    );
+  const image = await renderPdf(platform, { pdf: bytes, page, dpi, clear: true });
+  return good(pixelArt(image, dpi, known));
+}

@@ -1,0 +1,62 @@
+import { bad, good, type Result } from '../base/index.ts';
+import type { DrawingNode, PathNode } from '../drawing/index.ts';
+import {
+  compose,
+  evenOddRegion,
+  fitCurves,
+  flatten,
+  IDENTITY,
+  mapPath,
+  signedArea,
+  strokedRegion,
+  unionOf,
+  type Affine,
+  type Ring,
+} from '../geometry/index.ts';
+import type { Traced } from './trace.ts';
+
+const FLAT = 0.005; // mm
+
+/** The outline of all that a vector picture shows: fills and lines together, in mm from its top left corner. */
+export function traceVector(nodes: readonly DrawingNode[]): Result<Traced> {
+  const regions: Ring[][] = [];
+  const walk = (list: readonly DrawingNode[], map: Affine): void => {
+    for (const node of list) {
+      if (node.kind === 'group')
+        walk(node.children, node.transform ? compose(map, node.transform) : map);
+      if (node.kind === 'path') regions.push(...covered(node, map));
+    }
+  };
+  walk(nodes, IDENTITY);
+  const region = unionOf(...regions).filter((ring) => Math.abs(signedArea(ring)) > 0.01);
+  if (region.length === 0)
+    return bad(
+      'art/nothing-to-trace',
+      'Nothing in this picture has an edge to trace.',
+      'Choose a picture with filled shapes.',
+    );
+  const { path, nodes: count, deviation } = fitCurves(region, { tolerance: 0.01, blur: 0 });
+  const areas = region.map(signedArea);
+  return good({
+    path,
+    nodes: count,
+    deviation,
+    parts: areas.filter((area) => area > 0).length,
+    holes: areas.filter((area) => area < 0).length,
+    area: areas.reduce((sum, area) => sum + area, 0),
+  });
+}
+
+function covered(node: PathNode, map: Affine): Ring[][] {
+  const rings = flatten(mapPath(node.path, map), FLAT);
+  const regions: Ring[][] = [];
+  if (node.fill) regions.push(node.evenOdd ? evenOddRegion(rings) : unionOf(rings));
+  if (node.stroke) {
+    const scale = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
+    const { width, cap = 'butt', join = 'miter' } = node.stroke;
+    const corners = ({ miter: 'mitre', round: 'round', bevel: 'bevel' } as const)[join];
+    const closed = node.path[node.path.length - 1]?.[0] === 'Z';
+    regions.push(strokedRegion(rings, { width: width * scale, closed, cap, corners }));
+  }
+  return regions;
+}

@@ -1,0 +1,537 @@
+import type { Point } from './affine.ts';
+import type { Path, PathStep, Ring } from './path.ts';
+
+const { abs, acos, ceil, max, min, sqrt } = Math;
+// Math.hypot guards against overflow, which lengths in mm never come near, and is much slower.
+const hypot = (x: number, y: number): number => sqrt(x * x + y * y);
+
+/** How a ring of points becomes curves. */
+export interface CurveFit {
+  /** How far the curves may leave the points, mm. */
+  readonly tolerance: number;
+  /**
+   * How far apart the ring's points are from being exact, mm: the side of a pixel for rings that
+   * were followed in a picture, nothing for rings that were computed. Corners are looked for, and
+   * made sharp again, at this scale.
+   */
+  readonly blur: number;
+}
+
+/** Curves, with how far they leave the points they were fitted to and how many nodes they have. */
+export interface FittedCurves {
+  readonly path: Path;
+  /** mm */
+  readonly deviation: number;
+  readonly nodes: number;
+}
+
+/** A computed ring turns at a corner by more than this; what bends less is part of a curve. */
+const COMPUTED_CORNER = 0.35; // radians
+const SEEN_CORNER = 0.45;
+
+/**
+ * Closed rings as few lines and cubic curves that stay within a tolerance, with their corners kept.
+ *
+ * Source: P. J. Schneider, “An algorithm for automatically fitting digitized curves” (1990), between
+ * corners. A corner is where the direction turns much within a short way, and no more within twice
+ * the way: a bend turns twice as much there.
+ */
+export function fitCurves(rings: readonly Ring[], fit: CurveFit): FittedCurves {
+  const fitted = rings.filter((ring) => ring.length > 2).map((ring) => fitRing(ring, fit));
+  return {
+    path: fitted.flatMap(({ path }) => path),
+    deviation: fitted.reduce((worst, { deviation }) => max(worst, deviation), 0),
+    nodes: fitted.reduce((sum, { nodes }) => sum + nodes, 0),
+  };
+}
+
+function fitRing(given: Ring, { tolerance, blur }: CurveFit): FittedCurves {
+  const ring = blur > 0 ? given : withoutSplinters(given, 0.4 * tolerance);
+  const line = new ClosedLine(ring);
+  const corners = blur > 0 ? seenCorners(line, blur) : computedCorners(ring, tolerance);
+  // What was seen in pixels wavers by a tenth of one: to follow that closer gives nodes for nothing.
+  const curves = new Curves({ blur, tolerance: max(tolerance, 0.15 * blur) });
+  if (corners.length === 0) {
+    const loop = steadied(line.from(0), { loop: true, blur });
+    curves.addLoop(loop);
+  } else {
+    corners.forEach((corner, index) => {
+      const next = corners[(index + 1) % corners.length] ?? corner;
+      const points = [corner.at, ...line.between(corner, next), next.at];
+      curves.add(steadied(points, { loop: false, blur }));
+    });
+  }
+  return curves.result();
+}
+
+/** A ring without sides so short that their direction means nothing. */
+function withoutSplinters(ring: Ring, least: number): Ring {
+  const kept: Point[] = [];
+  for (const at of ring) {
+    const last = kept[kept.length - 1];
+    if (!last || hypot(at.x - last.x, at.y - last.y) >= least) kept.push(at);
+  }
+  return kept.length > 2 ? kept : ring;
+}
+
+const STEADY_ROUNDS = 3;
+
+/** Points that were seen in pixels without most of their wavering; the ends of a stretch stay. */
+function steadied(
+  points: readonly Point[],
+  { loop, blur }: { loop: boolean; blur: number },
+): readonly Point[] {
+  if (blur === 0 || points.length < 8) return points;
+  let now = points;
+  for (let round = 0; round < STEADY_ROUNDS; round++) {
+    const before = now;
+    const last = before.length - 1;
+    now = before.map((here, at) => {
+      const end = at === 0 || at === last;
+      if (end && !loop) return here;
+      const one = before[at === 0 ? last - 1 : at - 1] as Point;
+      const other = before[at === last ? 1 : at + 1] as Point;
+      return { x: (one.x + 2 * here.x + other.x) / 4, y: (one.y + 2 * here.y + other.y) / 4 };
+    });
+  }
+  return now;
+}
+
+interface Corner {
+  readonly at: Point;
+  /** The first and last of the ring's points that the corner stands for, from 0. */
+  readonly first: number;
+  readonly last: number;
+}
+
+/** A ring with the way along it. */
+class ClosedLine {
+  readonly points: Ring;
+  /** The way from the first point to each; one more for the whole. */
+  readonly way: Float64Array;
+
+  constructor(points: Ring) {
+    this.points = points;
+    this.way = new Float64Array(points.length + 1);
+    for (let at = 0; at < points.length; at++) {
+      const here = points[at] as Point;
+      const next = points[(at + 1) % points.length] as Point;
+      this.way[at + 1] = (this.way[at] as number) + hypot(next.x - here.x, next.y - here.y);
+    }
+  }
+
+  get length(): number {
+    return this.way[this.points.length] as number;
+  }
+
+  /** The index of the point that lies at least `way` further (or back) from a point. */
+  walked(from: number, way: number): number {
+    const count = this.points.length;
+    const step = way > 0 ? 1 : -1;
+    let at = from;
+    let gone = 0;
+    for (let steps = 0; steps < count && gone < abs(way); steps++) {
+      const next = (at + step + count) % count;
+      const low = step > 0 ? at : next;
+      gone += (this.way[low + 1] as number) - (this.way[low] as number);
+      at = next;
+    }
+    return at;
+  }
+
+  /** All points from one on, round to itself. */
+  from(start: number): Point[] {
+    const count = this.points.length;
+    return Array.from({ length: count + 1 }, (_, at) => this.points[(start + at) % count] as Point);
+  }
+
+  /** The points after one corner and before another. */
+  between(one: Corner, other: Corner): Point[] {
+    const count = this.points.length;
+    const found: Point[] = [];
+    const end = (other.first + count) % count;
+    for (let at = (one.last + 1) % count, steps = 0; at !== end && steps < count; steps++) {
+      found.push(this.points[at] as Point);
+      at = (at + 1) % count;
+    }
+    return found;
+  }
+}
+
+/** By how much a line turns at a place, from one point over it to another, radians. */
+function turn(before: Point, at: Point, after: Point): number {
+  const ax = at.x - before.x;
+  const ay = at.y - before.y;
+  const bx = after.x - at.x;
+  const by = after.y - at.y;
+  const long = sqrt((ax * ax + ay * ay) * (bx * bx + by * by));
+  return long === 0 ? 0 : acos(max(-1, min(1, (ax * bx + ay * by) / long)));
+}
+
+/**
+ * The corners of a computed ring, and where straight sides begin and end. A side is straight, and no
+ * chord of a curve, when a curve through its ends would have left it by more than the tolerance.
+ */
+function computedCorners(ring: Ring, tolerance: number): Corner[] {
+  const count = ring.length;
+  const turns = ring.map((here, at) =>
+    turn(ring[(at + count - 1) % count] as Point, here, ring[(at + 1) % count] as Point),
+  );
+  const isKnot = turns.map((by) => by > COMPUTED_CORNER);
+  const straight: number[] = [];
+  for (let at = 0; at < count; at++) {
+    const next = (at + 1) % count;
+    const [from, to] = [ring[at] as Point, ring[next] as Point];
+    const bend = max(...[at, next].map((end) => (isKnot[end] ? 0 : (turns[end] as number))));
+    if ((hypot(to.x - from.x, to.y - from.y) * bend) / 8 > 1.5 * tolerance) straight.push(at, next);
+  }
+  straight.forEach((at) => (isKnot[at] = true));
+  return ring.flatMap((at, index) => (isKnot[index] ? [{ at, first: index, last: index }] : []));
+}
+
+/** Corners of a ring that was followed in pixels, which round every corner off by about one. */
+function seenCorners(line: ClosedLine, blur: number): Corner[] {
+  const { points } = line;
+  const near = 2.2 * blur;
+  if (line.length < 8 * near) return [];
+  const turns = new Float64Array(points.length);
+  for (let at = 0; at < points.length; at++) {
+    const here = points[at] as Point;
+    const short = turn(
+      points[line.walked(at, -near)] as Point,
+      here,
+      points[line.walked(at, near)] as Point,
+    );
+    if (short < SEEN_CORNER) continue;
+    const long = turn(
+      points[line.walked(at, -2 * near)] as Point,
+      here,
+      points[line.walked(at, 2 * near)] as Point,
+    );
+    if (short > 0.72 * long) turns[at] = short;
+  }
+  const corners: Corner[] = [];
+  for (let at = 0; at < points.length; at++) {
+    if (turns[at] === 0 || !isPeak(line, turns, at, 1.5 * near)) continue;
+    corners.push({
+      at: sharpened(line, at, blur),
+      first: line.walked(at, -1.3 * blur),
+      last: line.walked(at, 1.3 * blur),
+    });
+  }
+  return corners;
+}
+
+function isPeak(line: ClosedLine, turns: Float64Array, at: number, reach: number): boolean {
+  const own = turns[at] as number;
+  const count = turns.length;
+  const end = line.walked(at, reach);
+  for (let other = line.walked(at, -reach); other !== end; other = (other + 1) % count) {
+    const value = turns[other] as number;
+    if (value > own || (value === own && other < at)) return false;
+  }
+  return true;
+}
+
+/** Where the lines before and after a corner meet, if that is close to where it was seen. */
+function sharpened(line: ClosedLine, at: number, blur: number): Point {
+  const here = line.points[at] as Point;
+  const before = lineThrough(line, line.walked(at, -4 * blur), line.walked(at, -1.2 * blur));
+  const after = lineThrough(line, line.walked(at, 1.2 * blur), line.walked(at, 4 * blur));
+  const cross = before.dx * after.dy - before.dy * after.dx;
+  if (abs(cross) < 0.2) return here;
+  const along = ((after.x - before.x) * after.dy - (after.y - before.y) * after.dx) / cross;
+  const met = { x: before.x + along * before.dx, y: before.y + along * before.dy };
+  return hypot(met.x - here.x, met.y - here.y) < 1.6 * blur ? met : here;
+}
+
+interface Straight {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+}
+
+/** The line that lies closest to the points from one to another, by least squares. */
+function lineThrough({ points }: ClosedLine, first: number, last: number): Straight {
+  const count = points.length;
+  let n = 0;
+  let [x, y, xx, xy, yy] = [0, 0, 0, 0, 0];
+  for (let at = first; ; at = (at + 1) % count) {
+    const point = points[at] as Point;
+    n++;
+    x += point.x;
+    y += point.y;
+    if (at === last) break;
+  }
+  x /= n;
+  y /= n;
+  for (let at = first; ; at = (at + 1) % count) {
+    const point = points[at] as Point;
+    xx += (point.x - x) * (point.x - x);
+    xy += (point.x - x) * (point.y - y);
+    yy += (point.y - y) * (point.y - y);
+    if (at === last) break;
+  }
+  const angle = Math.atan2(2 * xy, xx - yy) / 2;
+  return { x, y, dx: Math.cos(angle), dy: Math.sin(angle) };
+}
+
+type Cubic = readonly [Point, Point, Point, Point];
+
+/** Fits one stretch of points after the other and gathers the steps. */
+class Curves {
+  private readonly steps: PathStep[] = [];
+  private readonly fit: CurveFit;
+  private worst = 0;
+
+  constructor(fit: CurveFit) {
+    this.fit = fit;
+  }
+
+  /** A stretch from corner to corner; both ends are kept exactly. */
+  add(points: readonly Point[]): void {
+    const first = points[0] as Point;
+    if (this.steps.length === 0) this.steps.push(['M', first.x, first.y]);
+    const line = filled(points, this.fit);
+    this.stretch(line, this.tangent(line, 0, 1), this.tangent(line, line.length - 1, -1));
+  }
+
+  /** A ring without a corner: it begins and ends in the same direction. */
+  addLoop(points: readonly Point[]): void {
+    const first = points[0] as Point;
+    this.steps.push(['M', first.x, first.y]);
+    const line = filled(points, this.fit);
+    const after = this.tangent(line, 0, 1);
+    const before = this.tangent(line, line.length - 1, -1);
+    const middle = unit({ x: after.x - before.x, y: after.y - before.y }) ?? after;
+    this.stretch(line, middle, { x: -middle.x, y: -middle.y });
+  }
+
+  result(): FittedCurves {
+    return {
+      path: [...this.steps, ['Z']],
+      deviation: this.worst,
+      nodes: this.steps.length - 1,
+    };
+  }
+
+  /** The direction that a line sets off in from one of its points, from the bend of what follows. */
+  private tangent(line: readonly Point[], from: number, step: 1 | -1): Point {
+    const start = line[from] as Point;
+    const reach = max(3 * this.fit.blur, 25 * this.fit.tolerance);
+    const near = this.reached(line, from, step, reach);
+    const far = this.reached(line, near, step, reach);
+    const [one, two] = [line[near] as Point, line[far] as Point];
+    const h1 = hypot(one.x - start.x, one.y - start.y);
+    const h2 = hypot(two.x - one.x, two.y - one.y);
+    if (h1 === 0) return { x: step, y: 0 };
+    const first = { x: (one.x - start.x) / h1, y: (one.y - start.y) / h1 };
+    if (h2 === 0) return first;
+    const bend = h1 / (h1 + h2);
+    return (
+      unit({
+        x: first.x + (first.x - (two.x - one.x) / h2) * bend,
+        y: first.y + (first.y - (two.y - one.y) / h2) * bend,
+      }) ?? first
+    );
+  }
+
+  /** The first point along a line that is at least so far away. */
+  private reached(line: readonly Point[], from: number, step: 1 | -1, reach: number): number {
+    const start = line[from] as Point;
+    let at = from;
+    while (at + step >= 0 && at + step < line.length) {
+      at += step;
+      const { x, y } = line[at] as Point;
+      if (hypot(x - start.x, y - start.y) >= reach) break;
+    }
+    return at;
+  }
+
+  private stretch(line: readonly Point[], from: Point, to: Point): void {
+    const straight = straightness(line);
+    const last = line[line.length - 1] as Point;
+    if (straight <= 0.8 * this.fit.tolerance) {
+      this.worst = max(this.worst, straight);
+      this.steps.push(['L', last.x, last.y]);
+      return;
+    }
+    let shares = chordShares(line);
+    let curve = cubicThrough(line, shares, { from, to });
+    let far = farthest(line, shares, curve);
+    for (let round = 0; round < 6 && far.by > this.fit.tolerance; round++) {
+      if (far.by > 6 * this.fit.tolerance) break;
+      shares = refined(line, shares, curve);
+      curve = cubicThrough(line, shares, { from, to });
+      far = farthest(line, shares, curve);
+    }
+    if (far.by <= this.fit.tolerance || line.length < 5) {
+      this.worst = max(this.worst, far.by);
+      const [, one, two, end] = curve;
+      this.steps.push(['C', one.x, one.y, two.x, two.y, end.x, end.y]);
+      return;
+    }
+    const half = shares.findIndex((share) => share >= 0.5);
+    const split = min(line.length - 3, max(2, half));
+    const before = this.tangent(line, split, -1);
+    const after = this.tangent(line, split, 1);
+    const through = unit({ x: after.x - before.x, y: after.y - before.y }) ?? after;
+    this.stretch(line.slice(0, split + 1), from, { x: -through.x, y: -through.y });
+    this.stretch(line.slice(split), through, to);
+  }
+}
+
+/** The points with more between those that lie far apart, so that a curve cannot bulge there. */
+function filled(points: readonly Point[], { tolerance, blur }: CurveFit): readonly Point[] {
+  const longest = max(24 * tolerance, 4 * blur);
+  const made: Point[] = [];
+  for (let at = 0; at < points.length; at++) {
+    const here = points[at] as Point;
+    made.push(here);
+    const next = points[at + 1];
+    if (!next) break;
+    const parts = min(64, ceil(hypot(next.x - here.x, next.y - here.y) / longest));
+    for (let part = 1; part < parts; part++) {
+      const share = part / parts;
+      made.push({ x: here.x + share * (next.x - here.x), y: here.y + share * (next.y - here.y) });
+    }
+  }
+  return made;
+}
+
+function unit({ x, y }: Point): Point | undefined {
+  const length = hypot(x, y);
+  return length < 1e-12 ? undefined : { x: x / length, y: y / length };
+}
+
+/** How far the points of a line leave the straight line between its ends. */
+function straightness(line: readonly Point[]): number {
+  const first = line[0] as Point;
+  const last = line[line.length - 1] as Point;
+  const dx = last.x - first.x;
+  const dy = last.y - first.y;
+  const length = hypot(dx, dy);
+  let worst = 0;
+  for (const { x, y } of line) {
+    const away =
+      length < 1e-12
+        ? hypot(x - first.x, y - first.y)
+        : abs(dx * (y - first.y) - dy * (x - first.x)) / length;
+    if (away > worst) worst = away;
+  }
+  return worst;
+}
+
+function chordShares(line: readonly Point[]): Float64Array {
+  const shares = new Float64Array(line.length);
+  for (let at = 1; at < line.length; at++) {
+    const here = line[at] as Point;
+    const before = line[at - 1] as Point;
+    shares[at] = (shares[at - 1] as number) + hypot(here.x - before.x, here.y - before.y);
+  }
+  const whole = (shares[line.length - 1] as number) || 1;
+  for (let at = 0; at < line.length; at++) shares[at] = (shares[at] as number) / whole;
+  return shares;
+}
+
+/** The cubic with given ends and directions that lies closest to the points, by least squares. */
+function cubicThrough(
+  line: readonly Point[],
+  shares: Float64Array,
+  { from, to }: { from: Point; to: Point },
+): Cubic {
+  const first = line[0] as Point;
+  const last = line[line.length - 1] as Point;
+  const dot = from.x * to.x + from.y * to.y;
+  let [c00, c01, c11, x0, x1] = [0, 0, 0, 0, 0];
+  for (let at = 0; at < line.length; at++) {
+    const t = shares[at] as number;
+    const s = 1 - t;
+    const b1 = 3 * t * s * s;
+    const b2 = 3 * t * t * s;
+    const w0 = s * s * s + b1;
+    const w3 = t * t * t + b2;
+    const point = line[at] as Point;
+    const dx = point.x - first.x * w0 - last.x * w3;
+    const dy = point.y - first.y * w0 - last.y * w3;
+    c00 += b1 * b1;
+    c01 += b1 * b2 * dot;
+    c11 += b2 * b2;
+    x0 += b1 * (from.x * dx + from.y * dy);
+    x1 += b2 * (to.x * dx + to.y * dy);
+  }
+  const det = c00 * c11 - c01 * c01;
+  const chord = hypot(last.x - first.x, last.y - first.y);
+  let a = det === 0 ? 0 : (x0 * c11 - x1 * c01) / det;
+  let b = det === 0 ? 0 : (c00 * x1 - c01 * x0) / det;
+  const least = 1e-6 * chord;
+  if (!(a > least && a < 2 * chord) || !(b > least && b < 2 * chord)) {
+    a = chord / 3;
+    b = chord / 3;
+  }
+  return [
+    first,
+    { x: first.x + from.x * a, y: first.y + from.y * a },
+    { x: last.x + to.x * b, y: last.y + to.y * b },
+    last,
+  ];
+}
+
+function farthest(
+  line: readonly Point[],
+  shares: Float64Array,
+  [p0, p1, p2, p3]: Cubic,
+): { at: number; by: number } {
+  let worst = 0;
+  let found = line.length >> 1;
+  for (let at = 1; at < line.length - 1; at++) {
+    const t = shares[at] as number;
+    const s = 1 - t;
+    const w0 = s * s * s;
+    const w1 = 3 * s * s * t;
+    const w2 = 3 * s * t * t;
+    const w3 = t * t * t;
+    const point = line[at] as Point;
+    const dx = w0 * p0.x + w1 * p1.x + w2 * p2.x + w3 * p3.x - point.x;
+    const dy = w0 * p0.y + w1 * p1.y + w2 * p2.y + w3 * p3.y - point.y;
+    const away = dx * dx + dy * dy;
+    if (away > worst) {
+      worst = away;
+      found = at;
+    }
+  }
+  return { at: found, by: sqrt(worst) };
+}
+
+/** Shares at which the curve is closer to each point: one step of Newton's method. */
+function refined(
+  line: readonly Point[],
+  shares: Float64Array,
+  [p0, p1, p2, p3]: Cubic,
+): Float64Array {
+  const better = new Float64Array(shares.length);
+  better[shares.length - 1] = 1;
+  for (let at = 1; at < line.length - 1; at++) {
+    const t = shares[at] as number;
+    const s = 1 - t;
+    const point = line[at] as Point;
+    const w0 = s * s * s;
+    const w1 = 3 * s * s * t;
+    const w2 = 3 * s * t * t;
+    const w3 = t * t * t;
+    const dx = w0 * p0.x + w1 * p1.x + w2 * p2.x + w3 * p3.x - point.x;
+    const dy = w0 * p0.y + w1 * p1.y + w2 * p2.y + w3 * p3.y - point.y;
+    const v0 = 3 * s * s;
+    const v1 = 6 * s * t;
+    const v2 = 3 * t * t;
+    const vx = v0 * (p1.x - p0.x) + v1 * (p2.x - p1.x) + v2 * (p3.x - p2.x);
+    const vy = v0 * (p1.y - p0.y) + v1 * (p2.y - p1.y) + v2 * (p3.y - p2.y);
+    const ax = 6 * s * (p2.x - 2 * p1.x + p0.x) + 6 * t * (p3.x - 2 * p2.x + p1.x);
+    const ay = 6 * s * (p2.y - 2 * p1.y + p0.y) + 6 * t * (p3.y - 2 * p2.y + p1.y);
+    const slope = vx * vx + vy * vy + dx * ax + dy * ay;
+    const moved = slope === 0 ? t : t - (dx * vx + dy * vy) / slope;
+    better[at] = min(1, max(better[at - 1] as number, moved));
+  }
+  return better;
+}

@@ -1,0 +1,51 @@
+import type { Art } from '../art/index.ts';
+import type { Piece, PieceElement } from '../piece/index.ts';
+import type { Job } from './schema.ts';
+
+/** The art that an element names. */
+const artOf = (element: PieceElement): string[] =>
+  element.kind === 'picture'
+    ? [element.art, ...(element.spread === undefined ? [] : [element.spread])]
+    : [];
+
+/** The art that pieces name, by its hash, in the order in which it is met. */
+export function artNamedBy(pieces: readonly Piece[]): string[] {
+  return [...new Set(pieces.flatMap(({ elements }) => elements.flatMap(artOf)))];
+}
+
+/** How often each art is used by a job's pieces. */
+export function artUses(job: Pick<Job, 'pieces'>): Map<string, number> {
+  const uses = new Map<string, number>();
+  for (const { elements } of job.pieces)
+    for (const id of elements.flatMap(artOf)) uses.set(id, (uses.get(id) ?? 0) + 1);
+  return uses;
+}
+
+/** The job's art without what nothing uses: originals of what is used stay. */
+export function withUsedArt(job: Job): Job {
+  const kept: Record<string, Art> = {};
+  const keep = (id: string): void => {
+    const art = job.art[id];
+    if (!art || kept[id]) return;
+    kept[id] = art;
+    if (art.made) keep(art.made.from);
+  };
+  artNamedBy(job.pieces).forEach(keep);
+  return Object.keys(kept).length === Object.keys(job.art).length ? job : { ...job, art: kept };
+}
+
+/** The job with one art in the place of another wherever its pieces name it. */
+export function withArtReplaced(job: Job, from: string, to: Art, also: readonly Art[] = []): Job {
+  const swap = (element: PieceElement): PieceElement => {
+    if (element.kind !== 'picture' || element.art !== from) return element;
+    const { spread, ...rest } = element;
+    void spread; // grown from the other art: it is made anew
+    return { ...rest, art: to.id };
+  };
+  const added = Object.fromEntries([to, ...also].map((art) => [art.id, art]));
+  return withUsedArt({
+    ...job,
+    pieces: job.pieces.map((piece) => ({ ...piece, elements: piece.elements.map(swap) })),
+    art: { ...job.art, ...added },
+  });
+}

@@ -1,0 +1,123 @@
+import { isProblem, type Problem } from '../base/index.ts';
+import {
+  alongRim,
+  elementSize,
+  resizedElement,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
+import {
+  buildEdge,
+  resizedShape,
+  shapeSize,
+  type EdgeBuild,
+  type EdgeShape,
+} from '../shape/index.ts';
+
+/**
+ * A piece with another edge; its artwork is scaled with it. An edge that was built keeps its shape
+ * and becomes as large as the other one's box takes.
+ */
+export function withEdge(piece: Piece, edge: EdgeShape): Piece {
+  if (piece.build) {
+    const { width, height } = shapeSize(edge);
+    const made = withBuiltSize(piece, piece.build, { width, height });
+    return isProblem(made) ? piece : made;
+  }
+  const [before, after] = [shapeSize(piece.edge), shapeSize(edge)];
+  const scale = Math.min(after.width / before.width, after.height / before.height);
+  return { ...scaledArtwork(piece, scale), edge };
+}
+
+/** A piece with an edge built anew. What is in it stays where it is over the build. */
+export function withBuild(piece: Piece, build: EdgeBuild): Piece | Problem {
+  const built = buildEdge(build);
+  if (!built.ok) return built.problem;
+  const { shape, centre } = built.value;
+  const shifted: Piece = {
+    ...movedArtwork(piece, -centre.x, -centre.y),
+    edge: shape,
+    build: {
+      ...build,
+      parts: build.parts.map((part) => ({ ...part, x: part.x - centre.x, y: part.y - centre.y })),
+      punched: build.punched.map((hole) => ({
+        ...hole,
+        x: hole.x - centre.x,
+        y: hole.y - centre.y,
+      })),
+    },
+  };
+  return shifted;
+}
+
+const ROUNDS = 6;
+
+/**
+ * A piece whose built edge fits a width and height in mm, whichever it meets first. Its shapes and
+ * artwork are scaled; offsets, radii and punched holes keep their mm.
+ */
+export function withBuiltSize(
+  piece: Piece,
+  build: EdgeBuild,
+  wanted: { readonly width: number; readonly height: number },
+): Piece | Problem {
+  let now: Piece | Problem = withBuild(piece, build);
+  for (let round = 0; round < ROUNDS && !isProblem(now); round++) {
+    const { width, height } = shapeSize(now.edge);
+    const scale = Math.min(wanted.width / width, wanted.height / height);
+    if (Math.abs(scale - 1) < 1e-5) break;
+    now = withBuild(scaledArtwork(now, scale), scaledBuild(now.build ?? build, scale));
+  }
+  return now;
+}
+
+function scaledBuild(build: EdgeBuild, scale: number): EdgeBuild {
+  return {
+    ...build,
+    parts: build.parts.map((part) => {
+      const { width, height } = shapeSize(part.shape);
+      const shape = resizedShape(part.shape, width * scale, height * scale);
+      return { ...part, shape, x: part.x * scale, y: part.y * scale };
+    }),
+    punched: build.punched.map((hole) => ({ ...hole, x: hole.x * scale, y: hole.y * scale })),
+  };
+}
+
+function scaledArtwork(piece: Piece, scale: number): Piece {
+  if (Math.abs(scale - 1) < 1e-9) return piece;
+  return {
+    ...piece,
+    elements: piece.elements.map((element) => scaled(element, scale)),
+    ...withCreases(piece, ({ x, y }) => ({ x: x * scale, y: y * scale })),
+  };
+}
+
+function scaled(element: PieceElement, scale: number): PieceElement {
+  const { width, height } = elementSize(element);
+  const resized = resizedElement(element, width * scale, height * scale);
+  const sized = resized.kind === 'words' ? { ...resized, size: resized.size * scale } : resized;
+  return { ...sized, x: element.x * scale, y: element.y * scale };
+}
+
+function movedArtwork(piece: Piece, x: number, y: number): Piece {
+  if (Math.hypot(x, y) < 1e-9) return piece;
+  return {
+    ...piece,
+    elements: piece.elements.map((one) => ({ ...one, x: one.x + x, y: one.y + y })),
+    ...withCreases(piece, (at) => ({ x: at.x + x, y: at.y + y })),
+  };
+}
+
+type End = NonNullable<Piece['creases']>[number][0];
+
+function withCreases({ creases }: Piece, map: (at: End) => End): Pick<Piece, 'creases'> {
+  return creases ? { creases: creases.map(([from, to]) => [map(from), map(to)]) } : {};
+}
+
+/** A piece whose plates that keep to the rim have the shape of its edge. */
+export function withRims(piece: Piece): Piece {
+  const elements = piece.elements.map((one) =>
+    one.kind === 'plate' ? alongRim(one, piece.edge) : one,
+  );
+  return elements.every((one, at) => one === piece.elements[at]) ? piece : { ...piece, elements };
+}

@@ -1,0 +1,246 @@
+import { bad, good, type Platform, type Result } from '../base/index.ts';
+import {
+  artSize,
+  clearBackground,
+  makeArt,
+  makePixels,
+  partImage,
+  partOf,
+  pixelArt,
+  readPixels,
+  splitPage,
+  titleOf,
+  traceImage,
+  traceVector,
+  USUAL_SPECK,
+  vectorNodes,
+  type Art,
+  type Clearing,
+  type PagePart,
+  type PixelRecipe,
+  type ReadArt,
+  type Recipe,
+  type SplitPage,
+  type Splitting,
+  type Traced,
+} from '../art/index.ts';
+import { pathData } from '../drawing/index.ts';
+import { fitCurves } from '../geometry/index.ts';
+import { drawShapes } from '../output/index.ts';
+import { contours, warpImage, type RgbaImage } from '../raster/index.ts';
+
+/** Gives the kept bytes of art by its hash; undefined when they are lost. */
+export type KeptBytes = (id: string) => Promise<Uint8Array | undefined>;
+
+/** A picture as it would come out, small enough to look at while a choice is changed. */
+export interface Preview {
+  readonly image: RgbaImage;
+  /** Pixels of the picture for each pixel of the preview. */
+  readonly scale: number;
+  /** Size of the picture itself in pixels. */
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What a page is split with. Vector pages are drawn at this resolution first. */
+export interface SplitRequest {
+  readonly art: Art;
+  readonly dpi: number;
+  /** How a page on paper is cleared; where a page has no border of one colour left, nothing is. */
+  readonly clear: Clearing;
+  readonly gap: number;
+  readonly least: number;
+  readonly cuts: NonNullable<Splitting['cuts']>;
+}
+
+/** A split page as it is shown: parts and the outlines of their patches in pixels. */
+export interface ShownSplit {
+  readonly width: number;
+  readonly height: number;
+  /** Pixels for each mm. */
+  readonly perMm: number;
+  readonly parts: readonly PagePart[];
+  /** SVG path data of each patch. */
+  readonly outlines: readonly string[];
+  readonly specks: number;
+}
+
+/** Art from a page's parts, and where each stands on the page in mm from its top left corner. */
+export interface PlacedArt {
+  readonly read: ReadArt;
+  readonly x: number;
+  readonly y: number;
+}
+
+const GONE = {
+  what: 'The picture’s file is not here any more.',
+  remedy: 'Take it in again from where it came from.',
+};
+
+/**
+ * Prepares kept art: previews, splits, traces. What was decoded last is remembered, since one
+ * picture is asked about many times while a person tries what suits it.
+ */
+export class Preparer {
+  private readonly platform: Platform;
+  private readonly bytes: KeptBytes;
+  private decoded: { key: string; image: RgbaImage } | undefined;
+  private small: { key: string; preview: Preview } | undefined;
+  private page: { key: string; image: RgbaImage; split: SplitPage } | undefined;
+
+  constructor(platform: Platform, bytes: KeptBytes) {
+    this.platform = platform;
+    this.bytes = bytes;
+  }
+
+  /** A picture by a recipe, at most `most` pixels wide and high. */
+  async preview(art: Art, recipe: PixelRecipe | null, most: number): Promise<Result<Preview>> {
+    const image = await this.image(art, 300);
+    if (!image.ok) return image;
+    const small = this.smaller(art.id, image.value, most);
+    if (!recipe) return good(small);
+    const strokes = recipe.strokes.map((stroke) => ({
+      ...stroke,
+      radius: stroke.radius / small.scale,
+      points: stroke.points.map(([x, y]): [number, number] => [x / small.scale, y / small.scale]),
+    }));
+    return good({ ...small, image: makePixels(small.image, { ...recipe, strokes }) });
+  }
+
+  /** Art made by a recipe, at its full size. */
+  async make(art: Art, recipe: Recipe): Promise<Result<ReadArt>> {
+    const bytes = await this.bytes(art.id);
+    return bytes ? makeArt(this.platform, { art, bytes }, recipe) : this.gone(art);
+  }
+
+  /** The outline of art in mm from its top left corner, at the size that it has by itself. */
+  async trace(art: Art, tolerance: number): Promise<Result<Traced>> {
+    if (art.kind === 'vector') {
+      const bytes = await this.bytes(art.id);
+      return bytes ? traceVector(vectorNodes(bytes)) : this.gone(art);
+    }
+    const image = await this.image(art, art.dpi);
+    return image.ok
+      ? traceImage(image.value, { perMm: art.dpi / 25.4, tolerance, least: USUAL_SPECK })
+      : image;
+  }
+
+  async split(request: SplitRequest): Promise<Result<ShownSplit>> {
+    const done = await this.splitted(request);
+    if (!done.ok) return done;
+    const { split } = done.value;
+    const { width, height, parts, specks } = split;
+    const outlines = split.patches.map((_, at) =>
+      parts.some(({ patches }) => patches.includes(at)) ? outlineOf(split, at) : '',
+    );
+    return good({ width, height, perMm: perMmOf(request), parts, outlines, specks });
+  }
+
+  /** Each group of patches as art of its own, trimmed; names count up in the order given. */
+  async parts(
+    request: SplitRequest,
+    groups: readonly (readonly number[])[],
+    names: readonly string[],
+  ): Promise<Result<PlacedArt[]>> {
+    const done = await this.splitted(request);
+    if (!done.ok) return done;
+    const { image, split } = done.value;
+    const perMm = perMmOf(request);
+    const { tags, source, licence } = request.art;
+    return good(
+      groups.map((patches, at) => {
+        const part = partOf(split.patches, patches, false);
+        const known = {
+          name: names[at] ?? `${titleOf(request.art.name)} ${at + 1}`,
+          tags: [...tags],
+          ...(source === undefined ? {} : { source }),
+          ...(licence === undefined ? {} : { licence }),
+        };
+        const read = pixelArt(partImage(image, split, part), perMm * 25.4, known);
+        return { read, x: part.left / perMm, y: part.top / perMm };
+      }),
+    );
+  }
+
+  private async splitted(
+    request: SplitRequest,
+  ): Promise<Result<{ image: RgbaImage; split: SplitPage }>> {
+    const { art, dpi, clear, gap, least, cuts } = request;
+    const key = JSON.stringify([art.id, dpi, clear, gap, least, cuts]);
+    if (this.page?.key === key) return good(this.page);
+    const read = await this.image(art, dpi);
+    if (!read.ok) return read;
+    const { image } = clearBackground(read.value, clear);
+    const split = splitPage(image, { perMm: perMmOf(request), gap, least, cuts });
+    this.page = { key, image, split };
+    return good(this.page);
+  }
+
+  /** The pixels of art as it is seen; vector art is drawn at a resolution. */
+  private async image(art: Art, dpi: number): Promise<Result<RgbaImage>> {
+    const key = art.kind === 'vector' ? `${art.id} ${dpi}` : art.id;
+    if (this.decoded?.key === key) return good(this.decoded.image);
+    const bytes = await this.bytes(art.id);
+    if (!bytes) return this.gone(art);
+    const image =
+      art.kind === 'vector'
+        ? good(await drawShapes(this.platform, { ...artSize(art), nodes: vectorNodes(bytes) }, dpi))
+        : await readPixels(this.platform, bytes, art.name);
+    if (image.ok) this.decoded = { key, image: image.value };
+    return image;
+  }
+
+  private smaller(id: string, image: RgbaImage, most: number): Preview {
+    const key = `${id} ${most}`;
+    if (this.small?.key === key) return this.small.preview;
+    const { width, height } = image;
+    const scale = Math.max(1, width / most, height / most);
+    const preview: Preview =
+      scale === 1
+        ? { image, scale, width, height }
+        : {
+            image: warpImage(image, [1 / scale, 0, 0, 1 / scale, 0, 0], {
+              width: Math.round(width / scale),
+              height: Math.round(height / scale),
+            }),
+            scale,
+            width,
+            height,
+          };
+    this.small = { key, preview };
+    return preview;
+  }
+
+  private gone(art: Art): Result<never> {
+    return bad('art/gone', GONE.what, GONE.remedy, art.name);
+  }
+}
+
+const perMmOf = ({ art, dpi }: Pick<SplitRequest, 'art' | 'dpi'>): number =>
+  (art.kind === 'pixels' ? art.dpi : dpi) / 25.4;
+
+const MOST_SHOWN = 400; // pixels of an outline's mask
+
+/** The outline of a patch as it is shown: no finer than a screen needs. */
+function outlineOf(page: SplitPage, at: number): string {
+  const patch = page.patches[at];
+  if (!patch) return '';
+  const step = Math.max(
+    1,
+    (patch.right - patch.left) / MOST_SHOWN,
+    (patch.bottom - patch.top) / MOST_SHOWN,
+  );
+  const width = Math.ceil((patch.right - patch.left) / step);
+  const height = Math.ceil((patch.bottom - patch.top) / step);
+  const mask = { width, height, data: new Uint8Array(width * height) };
+  for (const run of patch.runs) {
+    const y = Math.floor(((page.runs.y[run] as number) - patch.top) / step);
+    const from = Math.floor(((page.runs.x[run] as number) - patch.left) / step);
+    const to = Math.ceil(((page.runs.end[run] as number) - patch.left) / step);
+    mask.data.fill(255, y * width + from, y * width + Math.min(width, to));
+  }
+  const rings = contours(mask).map((ring) =>
+    ring.map(({ x, y }) => ({ x: patch.left + x * step, y: patch.top + y * step })),
+  );
+  return pathData(fitCurves(rings, { tolerance: step, blur: step }).path);
+}
