@@ -7,7 +7,13 @@ import TopBar from './ui/TopBar.vue';
 const route = useRoute();
 const inJob = computed(() => route.path.startsWith('/job/'));
 const here = computed(() =>
-  inJob.value ? undefined : route.path.startsWith('/stock') ? 'stock-room' : 'shelf',
+  inJob.value
+    ? undefined
+    : route.path.startsWith('/stock')
+      ? 'stock-room'
+      : route.path.startsWith('/art')
+        ? 'art-drawer'
+        : 'shelf',
 );
 </script>
 

@@ -25,6 +25,7 @@ export const router = createRouter({
         { path: 'run', name: 'run', component: () => import('./job/run/RunDesk.vue') },
       ],
     },
+    { path: '/art', name: 'art-drawer', component: () => import('./art/ArtDrawerView.vue') },
     {
       path: '/stock/:part(sheets|discs|materials|on-hand)?',
       name: 'stock-room',

@@ -43,5 +43,7 @@ function installTools() {
 installPackages();
 const { collectAssets } = await import('./assets.mjs');
 collectAssets(root);
+const { collectPictures } = await import('./pictures.mjs');
+collectPictures(root);
 if (wants.has('--tools')) installTools();
 if (wants.has('--build')) await (await import('./build.mjs')).buildWhenStale();

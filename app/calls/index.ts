@@ -8,9 +8,13 @@ const start = (): CallWorker =>
     name: 'peel',
   }) as unknown as CallWorker;
 
-/** The page's calls. Findings have a worker of their own, so that a long export does not hold them up. */
+/**
+ * The page's calls. Findings and art have workers of their own, so that a long export does not hold
+ * them up.
+ */
 export const calls = new CallHost(start, artBytes);
 export const proofCalls = new CallHost(start, artBytes);
+export const artCalls = new CallHost(start, artBytes);
 
 export { pagePlatform } from './page-platform.ts';
 export type { Ongoing } from './host.ts';

@@ -9,6 +9,8 @@ export const database = {
   jobs: store('jobs'),
   /** Bytes of art by hash. */
   art: store('art'),
+  /** What is known of the art in the drawer, by hash. */
+  drawer: store('drawer'),
   /** What was deleted, until the shelf is next opened. */
   trash: store('trash'),
   /** Runs by id. */

@@ -1,3 +1,13 @@
+export {
+  allArt,
+  changeArt,
+  keepInDrawer,
+  putBackInDrawer,
+  replaceArtEverywhere,
+  takeOutOfDrawer,
+  type DrawerArt,
+  type UsedArt,
+} from './art-drawer.ts';
 export { isFull } from './database.ts';
 export { bytesOf, chooseFiles, download } from './files.ts';
 export {

@@ -1,9 +1,12 @@
 import { expectGood } from '../../core/base/index.ts';
 import { parseBackup, parsePeel, writeBackup, type JobWithArt } from '../../core/job/index.ts';
 import { database } from './database.ts';
+import { drawerEntries, restoreDrawer } from './art-drawer.ts';
 import {
   allJobs,
   allRuns,
+  artBytes,
+  keepArt,
   keepJobWithArt,
   keepRun,
   withArt,
@@ -41,7 +44,7 @@ export async function removeDemo(): Promise<void> {
 const DAY = 24 * 60 * 60 * 1000;
 
 /**
- * Empties the trash, and removes art that no job has named for a day. Only at the start, and by one
+ * Empties the trash, and removes art that neither the drawer nor a job has named for a day. Only at the start, and by one
  * tab at a time: another may be about to name what it has just taken in.
  */
 export async function sweep(now: number): Promise<void> {
@@ -52,6 +55,10 @@ export async function sweep(now: number): Promise<void> {
       Object.keys(job.art).forEach((id) => named.add(id));
       return undefined;
     });
+    for (const { art } of await drawerEntries()) {
+      named.add(art.id);
+      if (art.made) named.add(art.made.from);
+    }
     for (const id of await database.art.keys()) {
       const art = named.has(id) ? undefined : await database.art.getItem<KeptArt>(id);
       if (art && now - art.kept > DAY) await database.art.removeItem(id);
@@ -68,7 +75,15 @@ export async function backUp(): Promise<Uint8Array> {
   const whole: JobWithArt[] = [];
   for (const { job } of jobs) whole.push(await withArt(job));
   const demo = jobs.filter(({ isDemo }) => isDemo).map(({ job }) => job.id);
-  return writeBackup(whole, { runs: await allRuns(), demo, stock: await stockRoom() });
+  const drawer = await drawerEntries();
+  const inJobs = new Set(whole.flatMap(({ art }) => [...art.keys()]));
+  const loose = new Map<string, Uint8Array>();
+  for (const { art } of drawer) {
+    const bytes = inJobs.has(art.id) ? undefined : await artBytes(art.id);
+    if (bytes) loose.set(art.id, bytes);
+  }
+  const documents = { runs: await allRuns(), demo, stock: await stockRoom(), drawer };
+  return writeBackup(whole, documents, loose);
 }
 
 /** Puts everything of a backup back beside what is here; jobs of the same id are replaced. */
@@ -77,10 +92,12 @@ export async function restore(
   name: string,
   now: number,
 ): Promise<{ jobs: number; damaged: number }> {
-  const { jobs, documents, damaged } = expectGood(parseBackup(bytes, name));
+  const { jobs, documents, damaged, art } = expectGood(parseBackup(bytes, name));
   const demo = new Set(Array.isArray(documents.demo) ? (documents.demo as string[]) : []);
   for (const [index, one] of jobs.entries())
     await keepJobWithArt(one, now - index, demo.has(one.job.id));
+  for (const [id, content] of art) await keepArt(id, content, now);
+  await restoreDrawer(documents.drawer);
   const runs = Array.isArray(documents.runs) ? (documents.runs as KeptRun[]) : [];
   // Earlier backups have the measured sheets alone.
   const room = readStockRoom(documents.stock ?? { sheets: documents.sheets });

@@ -1,3 +1,4 @@
+import { art } from './art.ts';
 import { artwork } from './artwork.ts';
 import { edge } from './edge.ts';
 import { proof } from './proof.ts';
@@ -13,7 +14,7 @@ const counted = (number: number, one: string): string =>
 /** Every word on the screen, in one place. */
 export const texts = {
   brand: 'Little Peel',
-  places: { shelf: 'Shelf', 'stock-room': 'Stock room' },
+  places: { shelf: 'Shelf', 'art-drawer': 'Art drawer', 'stock-room': 'Stock room' },
   search: 'Find a job',
   settings: {
     open: 'Settings',
@@ -77,6 +78,7 @@ export const texts = {
     copyOf: (name: string): string => `${name}, copy`,
     drop: 'Drop .peel files or a backup here',
   },
+  art,
   artwork,
   edge,
   proof,
@@ -135,6 +137,8 @@ export const texts = {
     pieces: (pieces: number, elements: number): string =>
       `${counted(pieces, 'piece')} · ${counted(elements, 'element')}`,
     edgeFact: (bleed: string): string => `As the shape · bleed ${bleed}`,
+    builtEdge: (offset: string, bleed: string): string =>
+      `Offset ${offset} · bleed ${bleed}`,
     wanted: (count: number): string => `${count} wanted`,
     ofEach: (count: number): string => ` · ${count} of each`,
     onSheets: (count: number): string => ` · ${counted(count, 'sheet')}`,

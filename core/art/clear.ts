@@ -132,8 +132,13 @@ class Background {
     const { width, height } = this.image;
     const { ground } = this;
     const stack = new Stack(Math.min(ground.length, 1 << 16));
+    const { data } = this.image;
+    const pixels = new Uint32Array(data.buffer, data.byteOffset, ground.length);
     const enter = (at: number, from: number): void => {
-      if (ground[at] !== 0 || !this.isGround(at, from)) return;
+      if (ground[at] !== 0) return;
+      // Plain paper: the same colour as the pixel before, in a tile that is known already.
+      const plain = pixels[at] === pixels[from] && at !== from && this.tileAt(at).n >= KNOWN;
+      if (!plain && !this.isGround(at, from)) return;
       ground[at] = 1;
       stack.push(at);
     };

@@ -44,7 +44,7 @@ export {
   type SplitPage,
   type Splitting,
 } from './split.ts';
-export { spreadImage } from './spread.ts';
+export { spreadImage, spreadShapes } from './spread.ts';
 export { parseSvg, type SvgPicture } from './svg.ts';
 export { takeIn, type TakenArt, type TakeInChoices, type TakenIn } from './take-in.ts';
 export { traceImage, USUAL_SPECK, USUAL_TOLERANCE, type Traced, type Tracing } from './trace.ts';

@@ -5,6 +5,7 @@ import { artSize, type Art, type PixelArt, type VectorArt, type VectorNodes } fr
 import { readPixels } from './pixels.ts';
 import { makePixels, makeVector, type Recipe } from './recipe.ts';
 import { vectorNodes, type ReadArt } from './read.ts';
+import { spreadImage, spreadShapes } from './spread.ts';
 
 /** What of known art goes on to art that is made from it. */
 type Known = Pick<Art, 'name' | 'tags' | 'source' | 'licence'>;
@@ -66,9 +67,20 @@ export async function makeArt(
     const read = vectorArt(nodes, artSize(art), art);
     return good({ ...read, art: { ...read.art, made } });
   }
+  if (art.kind === 'vector') {
+    if (recipe.kind !== 'spread') return good({ art, bytes, leftOut: [] });
+    const { width, height } = artSize(art);
+    const size = { width: width + 2 * recipe.by, height: height + 2 * recipe.by };
+    const read = vectorArt(spreadShapes(vectorNodes(bytes), recipe.by), size, art);
+    return good({ ...read, art: { ...read.art, made } });
+  }
   const image = await readPixels(platform, bytes, art.name);
   if (!image.ok) return image;
-  const dpi = art.kind === 'pixels' ? art.dpi : 300;
-  const read = pixelArt(makePixels(image.value, recipe), dpi, art);
+  const { dpi } = art;
+  const grown =
+    recipe.kind === 'spread'
+      ? spreadImage(image.value, Math.ceil((recipe.by * dpi) / 25.4))
+      : makePixels(image.value, recipe);
+  const read = pixelArt(grown, dpi, art);
   return good({ ...read, art: { ...read.art, made } });
 }

@@ -3,7 +3,6 @@ import { luminanceOfBytes, toHex } from '../color/index.ts';
 import type { DrawingNode, Paint, PathNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { clearBackground, clearingSchema } from './clear.ts';
-import { spreadImage } from './spread.ts';
 
 const hex = z.string().regex(/^#[0-9a-f]{6}$/i);
 
@@ -46,10 +45,10 @@ export const vectorRecipeSchema = z.object({
 });
 export type VectorRecipe = z.infer<typeof vectorRecipeSchema>;
 
-/** Art grown outwards for the bleed: by how many pixels. */
+/** Art grown outwards for the bleed: by how many mm at its own size. */
 export const spreadRecipeSchema = z.object({
   kind: z.literal('spread'),
-  by: z.number().int().min(1).max(4000),
+  by: z.number().positive().max(200),
 });
 
 /** How art was made from other art. */
@@ -79,11 +78,7 @@ export const PLAIN_VECTOR: VectorRecipe = {
 };
 
 /** A picture made by a recipe from another as it is seen. */
-export function makePixels(
-  image: RgbaImage,
-  recipe: PixelRecipe | z.infer<typeof spreadRecipeSchema>,
-): RgbaImage {
-  if (recipe.kind === 'spread') return spreadImage(image, recipe.by);
+export function makePixels(image: RgbaImage, recipe: PixelRecipe): RgbaImage {
   const made = recipe.clear
     ? clearBackground(image, recipe.clear).image
     : { ...image, data: image.data.slice() };

@@ -59,9 +59,13 @@ test('what touches by a hair is cut apart by a drawn line, and stays apart', () 
 });
 
 test('a line of lettering is taken for a headline; a row of drawings is not', () => {
-  const letters = Array.from({ length: 9 }, (_, index) =>
+  const letters = Array.from({ length: 9 }, (_, index) => [
     at(block(100 + index * 34, 60, { width: 22, height: 40 })),
-  );
+    // Every other letter has paper in it.
+    ...(index % 2
+      ? [at(block(100 + index * 34, 60, { width: 8, height: 14 }), [255, 255, 255])]
+      : []),
+  ]).flat();
   const drawings = [0, 1, 2, 3].map((index) =>
     at(disc(90 + index * 140, 250, 60), index % 2 ? RED : [60, 120, 60]),
   );

@@ -210,6 +210,7 @@ const MOST_LETTER = 14; // mm
 const FEWEST_LETTERS = 4;
 const LETTER_GAP = 0.9; // of the height of a letter: words of one line stand closer than this
 const ONE_COLOR = 0.09; // as an OKLab distance
+const PAPER = 0.95; // OKLab lightness
 
 interface Lettering {
   readonly image: RgbaImage;
@@ -277,10 +278,13 @@ function isOneColor(patches: readonly number[], { image, patches: all, runs }: L
         );
     }
   }
-  const middle = [...colors].sort((one, other) => one.l - other.l)[colors.length >> 1];
+  // Paper inside a letter, as in an O, is left white when a page is cleared from its border.
+  const inked = colors.filter(({ l }) => l < PAPER);
+  const counted = inked.length * 4 > colors.length ? inked : colors;
+  const middle = [...counted].sort((one, other) => one.l - other.l)[counted.length >> 1];
   if (!middle) return false;
-  const alike = colors.filter((color) => oklabDistance(color, middle) < ONE_COLOR).length;
-  return alike > 0.85 * colors.length;
+  const alike = counted.filter((color) => oklabDistance(color, middle) < ONE_COLOR).length;
+  return alike > 0.85 * counted.length;
 }
 
 /** Parts row by row, from left to right: a row is what overlaps its first part by half. */

@@ -1,3 +1,5 @@
+import type { DrawingNode, Paint } from '../drawing/index.ts';
+import { translation } from '../geometry/index.ts';
 import { blankImage, type RgbaImage } from '../raster/index.ts';
 
 /** From which alpha on a pixel's colour is taken for the growth. */
@@ -78,4 +80,26 @@ function nearestFirm({ width, height, data }: RgbaImage): Int32Array {
     for (let x = 1, at = y * width + 1; x < width; x++, at++) offer(x, y, at, at - 1);
   }
   return found;
+}
+
+/**
+ * Shapes grown outwards by so many mm, as shapes: each has a line of its own colour around it, in the
+ * order in which they print, so that what lies at the rim reaches out from there.
+ * @returns nodes about a page that is larger by that much on every side
+ */
+export function spreadShapes(nodes: readonly DrawingNode[], by: number): DrawingNode[] {
+  const grown = (list: readonly DrawingNode[], scale: number): DrawingNode[] =>
+    list.map((node): DrawingNode => {
+      if (node.kind === 'group') {
+        const [a, b, c, d] = node.transform ?? [1, 0, 0, 1];
+        const inner = scale * Math.sqrt(Math.abs(a * d - b * c));
+        return { ...node, children: grown(node.children, inner) };
+      }
+      if (node.kind !== 'path') return node;
+      const paint: Paint | undefined = node.stroke?.paint ?? node.fill;
+      if (!paint) return node;
+      const width = (node.stroke?.width ?? 0) + (2 * by) / scale;
+      return { ...node, stroke: { paint, width, join: 'round', cap: 'round' } };
+    });
+  return [{ kind: 'group', transform: translation(by, by), children: grown(nodes, 1) }];
 }

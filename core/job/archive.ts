@@ -67,12 +67,17 @@ export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
   return good({ job: job.value, art });
 }
 
-/** Writes one file that holds every job, each as its own `.peel`, and other plain documents. */
+/**
+ * Writes one file that holds every job, each as its own `.peel`, other plain documents, and art that
+ * no job has.
+ */
 export function writeBackup(
   jobs: readonly JobWithArt[],
   documents: Readonly<Record<string, unknown>>,
+  art: ReadonlyMap<string, Uint8Array> = new Map(),
 ): Uint8Array {
   const files: Record<string, Uint8Array> = {};
+  for (const [id, bytes] of art) files[`art/${id}`] = bytes;
   for (const [name, value] of Object.entries(documents)) {
     files[`${name}.json`] = new TextEncoder().encode(JSON.stringify(value));
   }
@@ -85,6 +90,8 @@ export interface Backup {
   readonly jobs: readonly JobWithArt[];
   readonly documents: Readonly<Record<string, unknown>>;
   readonly damaged: readonly string[];
+  /** Art that no job has, by its hash. */
+  readonly art: ReadonlyMap<string, Uint8Array>;
 }
 
 /** Reads a backup; a damaged job does not stop the others. */
@@ -93,11 +100,15 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   if (!files.ok) return files;
   const jobs: JobWithArt[] = [];
   const damaged: string[] = [];
+  const art = new Map<string, Uint8Array>();
   const documents: Record<string, unknown> = {};
   for (const [file, content] of files.value) {
     if (file.startsWith('jobs/') && file.endsWith('.peel')) {
       const read = parsePeel(content, file);
       if (read.ok) jobs.push(read.value);
+      else damaged.push(file);
+    } else if (file.startsWith('art/')) {
+      if (contentHash(content) === file.slice(4)) art.set(file.slice(4), content);
       else damaged.push(file);
     } else if (file.endsWith('.json')) {
       try {
@@ -115,7 +126,7 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
       'Choose a file that “Back up all” wrote.',
       name,
     );
-  return good({ jobs, documents, damaged });
+  return good({ jobs, documents, damaged, art });
 }
 
 /** Several files as one, with sorted entries and fixed times. */

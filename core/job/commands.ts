@@ -1,6 +1,5 @@
 import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
-import { edgeBuildSchema, plainBuild, type EdgeBuild } from '../shape/index.ts';
 import { elementTitle, pieceSchema, type Piece, type PieceElement } from '../piece/index.ts';
 import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
 import {
@@ -14,25 +13,10 @@ import { trySize, type MeasuredThing, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
-import { withArtReplaced } from './art-use.ts';
-import { withBuild, withBuiltSize, withEdge, withRims } from './edges.ts';
+import { ART_COMMANDS } from './art-commands.ts';
+import { withPiece, type Command, type Of } from './command.ts';
+import { withEdge, withRims } from './edges.ts';
 import { changedElement, followBase, sizesOf, type ElementChanges } from './variants.ts';
-
-/** A change of a job: pure, and what it says behind “Undo”. */
-export interface Command<A> {
-  label(args: A, job: Job): string;
-  /** The job after the change, the same job when nothing changes, or why it cannot be. */
-  run(job: Job, args: A): Job | Problem;
-}
-
-function withPiece(job: Job, id: string, change: (piece: Piece) => Piece | Problem): Job | Problem {
-  const piece = job.pieces.find((one) => one.id === id);
-  if (!piece) return gone('piece');
-  const changed = change(piece);
-  if (isProblem(changed)) return changed;
-  if (changed === piece) return job;
-  return { ...job, pieces: job.pieces.map((one) => (one === piece ? changed : one)) };
-}
 
 const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
   const found =
@@ -92,12 +76,10 @@ function withOwnPiece(
   });
 }
 
-interface Of {
-  readonly piece: string;
-}
-
 /** Every change that can be made to a job. */
 export const COMMANDS = {
+  ...ART_COMMANDS,
+
   'rename-job': {
     label: () => 'rename job',
     run: (job, { name }) => {
@@ -202,80 +184,6 @@ export const COMMANDS = {
             );
       }),
   } satisfies Command<Of & { changes: Partial<Omit<Piece, 'id' | 'elements'>> }>,
-
-  /** An edge made from shapes; what stands in the piece stays over them. */
-  'build-edge': {
-    label: ({ doing }) => doing ?? 'change the edge',
-    run: (job, { piece, build }) =>
-      withPiece(job, piece, (found) => {
-        const read = edgeBuildSchema.safeParse(build);
-        if (read.success) return withBuild(found, read.data);
-        const [issue] = read.error.issues;
-        return refused(`“${issue?.path.join(' ')}”`, issue?.message.toLowerCase());
-      }),
-  } satisfies Command<Of & { build: EdgeBuild; doing?: string }>,
-
-  /** A built edge at another size: it and its artwork are scaled, what is in mm about it stays. */
-  'size-edge': {
-    label: () => 'size the piece',
-    run: (job, { piece, width = Infinity, height = Infinity }) =>
-      withPiece(job, piece, (found) => {
-        if (!(Math.min(width, height) >= 2 && Math.min(width, height) <= 1000))
-          return refused('This size', 'a piece is between 2 mm and 1 m wide');
-        const build = found.build ?? plainBuild(found.edge, 'Edge');
-        return withBuiltSize(found, build, { width, height });
-      }),
-  } satisfies Command<Of & { width?: number; height?: number }>,
-
-  /** Other art wherever a job has one: it was made anew, or found again in a better file. */
-  'replace-art': {
-    label: ({ doing, to }) => `${doing ?? 'replace'} “${to.name}”`,
-    run: (job, { from, to, also = [] }) =>
-      [to, ...also].every((art) => artSchema.safeParse(art).success)
-        ? withArtReplaced(job, from, to, also)
-        : refused('This art', 'its description is damaged'),
-  } satisfies Command<{ from: string; to: Art; also?: readonly Art[]; doing?: string }>,
-
-  /** Pieces that were made elsewhere, with their art and as many as are wanted of each. */
-  'add-pieces': {
-    label: ({ pieces }) => `add ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}`,
-    run: (job, { pieces, art, wanted, instead }) => {
-      const kept =
-        instead === undefined ? job.pieces : job.pieces.filter(({ id }) => id !== instead);
-      const ids = kept.map(({ id }) => id);
-      const added: Piece[] = [];
-      for (const piece of pieces) {
-        const read = pieceSchema.safeParse({ ...piece, id: freeId('piece', ids) });
-        if (!read.success) return refused(`“${piece.name}”`, read.error.issues[0]?.message);
-        ids.push(read.data.id);
-        added.push(read.data);
-      }
-      const all = [...kept, ...added];
-      if (all.length === 0 || all.length > 200)
-        return refused(`${all.length} pieces`, 'a job has from 1 to 200');
-      const counts = Object.fromEntries(added.map(({ id }) => [id, wanted]));
-      return {
-        ...job,
-        pieces: all,
-        art: { ...job.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
-        plan: {
-          ...job.plan,
-          wanted: {
-            ...Object.fromEntries(
-              Object.entries(job.plan.wanted).filter(([id]) => kept.some((one) => one.id === id)),
-            ),
-            ...counts,
-          },
-        },
-      };
-    },
-  } satisfies Command<{
-    pieces: readonly Piece[];
-    art: readonly Art[];
-    wanted: number;
-    /** A piece that goes, such as the empty one that a new job begins with. */
-    instead?: string;
-  }>,
 
   'copy-piece': {
     label: () => 'add a variety',

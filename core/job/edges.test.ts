@@ -1,3 +1,4 @@
+import type { Art } from '../art/index.ts';
 import { isProblem } from '../base/index.ts';
 import { pieceSize, type Piece } from '../piece/index.ts';
 import { plainBuild, plainShape, shapePath, shapeSize, type EdgeBuild } from '../shape/index.ts';
@@ -13,16 +14,15 @@ function run(job: Job, ...calls: CommandCall[]): Job {
     return done.job;
   }, job);
 }
-const art = (letter: string, more: object = {}) =>
-  ({
-    kind: 'vector',
-    id: HASH(letter),
-    name: letter,
-    tags: [],
-    width: 30,
-    height: 20,
-    ...more,
-  }) as const;
+const art = (letter: string, more: object = {}): Art => ({
+  kind: 'vector',
+  id: HASH(letter),
+  name: letter,
+  tags: [],
+  width: 30,
+  height: 20,
+  ...more,
+});
 const PICTURE = {
   id: '',
   kind: 'picture',
@@ -78,7 +78,7 @@ test('measured again, a built edge keeps its shape; given a plain edge, it is fo
   const built = build(withPicture, heart);
   const measured = run(built, {
     name: 'measure-thing',
-    args: { thing: { kind: 'own', shape: 'rectangle', width: 30, height: 90 } },
+    args: { thing: { kind: 'own', shape: 'rectangle', width: 30, height: 90, allowance: 0 } },
   });
   const { width } = pieceSize(piece(measured));
   expect(width).toBeCloseTo(30, 1);

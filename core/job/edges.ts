@@ -34,8 +34,13 @@ export function withBuild(piece: Piece, build: EdgeBuild): Piece | Problem {
   const built = buildEdge(build);
   if (!built.ok) return built.problem;
   const { shape, centre } = built.value;
-  const shifted: Piece = {
-    ...movedArtwork(piece, -centre.x, -centre.y),
+  const { build: before, ...plain } = movedArtwork(piece, -centre.x, -centre.y);
+  void before;
+  // A shape that nothing is done to says all by itself.
+  const [part] = build.parts;
+  if (part?.shape === shape && shape.kind !== 'outline') return { ...plain, edge: shape };
+  return {
+    ...plain,
     edge: shape,
     build: {
       ...build,
@@ -47,7 +52,6 @@ export function withBuild(piece: Piece, build: EdgeBuild): Piece | Problem {
       })),
     },
   };
-  return shifted;
 }
 
 const ROUNDS = 6;

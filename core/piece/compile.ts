@@ -135,7 +135,7 @@ function used(
       return [
         source.art[element.art],
         resources.vector(element.art),
-        element.spread && source.art[element.spread],
+        ...(element.spread ? [source.art[element.spread], resources.vector(element.spread)] : []),
       ];
     case 'piece':
       return [part];

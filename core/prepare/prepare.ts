@@ -27,7 +27,7 @@ import {
 import { pathData } from '../drawing/index.ts';
 import { fitCurves } from '../geometry/index.ts';
 import { drawShapes } from '../output/index.ts';
-import { contours, warpImage, type RgbaImage } from '../raster/index.ts';
+import { contours, shrunkImage, type RgbaImage } from '../raster/index.ts';
 
 /** Gives the kept bytes of art by its hash; undefined when they are lost. */
 export type KeptBytes = (id: string) => Promise<Uint8Array | undefined>;
@@ -60,8 +60,10 @@ export interface ShownSplit {
   /** Pixels for each mm. */
   readonly perMm: number;
   readonly parts: readonly PagePart[];
-  /** SVG path data of each patch. */
+  /** SVG path data of each patch, empty for specks. */
   readonly outlines: readonly string[];
+  /** The box and covered pixels of each patch. */
+  readonly boxes: readonly Omit<PagePart, 'title' | 'patches'>[];
   readonly specks: number;
 }
 
@@ -133,7 +135,14 @@ export class Preparer {
     const outlines = split.patches.map((_, at) =>
       parts.some(({ patches }) => patches.includes(at)) ? outlineOf(split, at) : '',
     );
-    return good({ width, height, perMm: perMmOf(request), parts, outlines, specks });
+    const boxes = split.patches.map(({ left, top, right, bottom, area }) => ({
+      left,
+      top,
+      right,
+      bottom,
+      area,
+    }));
+    return good({ width, height, perMm: perMmOf(request), parts, outlines, boxes, specks });
   }
 
   /** Each group of patches as art of its own, trimmed; names count up in the order given. */
@@ -199,10 +208,7 @@ export class Preparer {
       scale === 1
         ? { image, scale, width, height }
         : {
-            image: warpImage(image, [1 / scale, 0, 0, 1 / scale, 0, 0], {
-              width: Math.round(width / scale),
-              height: Math.round(height / scale),
-            }),
+            image: shrunkImage(image, scale),
             scale,
             width,
             height,

@@ -51,3 +51,37 @@ export function cropImage(
   }
   return part;
 }
+
+/** An image so many times smaller; each pixel is the mean of those that it stands for, by their cover. */
+export function shrunkImage({ width, height, data }: RgbaImage, by: number): RgbaImage {
+  const small = blankImage(
+    Math.max(1, Math.round(width / by)),
+    Math.max(1, Math.round(height / by)),
+  );
+  const across = width / small.width;
+  const down = height / small.height;
+  for (let y = 0, to = 0; y < small.height; y++) {
+    const top = Math.floor(y * down);
+    const bottom = Math.max(top + 1, Math.floor((y + 1) * down));
+    for (let x = 0; x < small.width; x++, to += 4) {
+      const left = Math.floor(x * across);
+      const right = Math.max(left + 1, Math.floor((x + 1) * across));
+      let [r, g, b, alpha] = [0, 0, 0, 0];
+      for (let row = top; row < bottom; row++) {
+        for (let at = (row * width + left) * 4; at < (row * width + right) * 4; at += 4) {
+          const share = data[at + 3] as number;
+          r += (data[at] as number) * share;
+          g += (data[at + 1] as number) * share;
+          b += (data[at + 2] as number) * share;
+          alpha += share;
+        }
+      }
+      if (alpha === 0) continue;
+      small.data[to] = r / alpha;
+      small.data[to + 1] = g / alpha;
+      small.data[to + 2] = b / alpha;
+      small.data[to + 3] = alpha / ((bottom - top) * (right - left));
+    }
+  }
+  return small;
+}

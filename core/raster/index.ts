@@ -2,7 +2,7 @@ export { decodePixels, encodePngImage, type DecodedFormat, type PixelFormat } fr
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { dilateMask } from './dilate.ts';
-export { blankImage, cropImage, darkness, type RgbaImage } from './image.ts';
+export { blankImage, cropImage, darkness, shrunkImage, type RgbaImage } from './image.ts';
 export { boxBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';

@@ -6,6 +6,7 @@ import {
   components,
   cropImage,
   darkness,
+  shrunkImage,
   decodePixels,
   dilateMask,
   encodePngImage,
@@ -70,6 +71,18 @@ test('a crop reaches beyond the picture as clear pixels', () => {
   expect(part.data[3]).toBe(0);
   expect(part.data[7]).toBe(255);
   expect(part.data[8 * 4 + 3]).toBe(0);
+});
+
+test('a smaller image has the mean of its pixels, weighted by their cover', () => {
+  const image = blankImage(4, 2);
+  image.data.set([200, 0, 0, 255], 0); // one of four is red, the others clear
+  image.data.set([0, 100, 0, 255], 8);
+  image.data.set([0, 100, 200, 255], 12);
+  image.data.set([0, 100, 0, 255], 24);
+  image.data.set([0, 100, 200, 255], 28);
+  const small = shrunkImage(image, 2);
+  expect([small.width, small.height]).toEqual([2, 1]);
+  expect([...small.data]).toEqual([200, 0, 0, 64, 0, 100, 100, 255]);
 });
 
 test('darkness counts ink on white paper', () => {

@@ -31,6 +31,15 @@ export {
 } from './kinds/outline.ts';
 export type { TagShape } from './kinds/tag.ts';
 export {
+  isSmooth,
+  moveHandle,
+  moveNode,
+  removeNode,
+  splitAfter,
+  turnNode,
+  type NodePlace,
+} from './nodes.ts';
+export {
   edgeShapeSchema,
   insetShape,
   isConvex,

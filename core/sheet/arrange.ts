@@ -153,5 +153,7 @@ function withHandPlaces(sheets: readonly Placement[][], moved: Plan['moved']): P
     const { x, y, angle } = place;
     result[sheet]?.push({ ...placement, x, y, angle, byHand: true });
   }
+  // Sheets at the end that a hand has emptied are not needed.
+  while (result.length > 1 && result[result.length - 1]?.length === 0) result.pop();
   return result;
 }

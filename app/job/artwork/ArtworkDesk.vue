@@ -2,6 +2,7 @@
 import {
   mdiCircleOutline,
   mdiFormatText,
+  mdiImageMultipleOutline,
   mdiImageOutline,
   mdiRectangleOutline,
   mdiRedo,
@@ -9,7 +10,12 @@ import {
   mdiVectorCircleVariant,
 } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
+import type { Art } from '../../../core/art/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
+import ArtBench from '../../art/bench/ArtBench.vue';
+import DrawerPicker from '../../art/DrawerPicker.vue';
+import { PICTURE_FILES } from '../../art/picture-files.ts';
+import TakeTray from '../../art/TakeTray.vue';
 import { chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
@@ -23,11 +29,11 @@ import { useDeskState } from './desk-state.ts';
 import ElementStack from './ElementStack.vue';
 import { newPlate, newRing, newWords } from './new-elements.ts';
 import PictureCard from './PictureCard.vue';
-import { PICTURE_FILES } from './picture-files.ts';
 import PieceBench from './PieceBench.vue';
 import PieceCard from './PieceCard.vue';
 import PlaceCard from './PlaceCard.vue';
 import PlateCard from './PlateCard.vue';
+import { usePrepareArt } from './prepare-art.ts';
 import { useTakeFiles } from './take-files.ts';
 import WordsCard from './WordsCard.vue';
 
@@ -37,7 +43,9 @@ const legend = computed(() => [
   'bleed' as const,
   ...(desk.folds.value.length ? (['fold'] as const) : []),
 ]);
-const { take, paste } = useTakeFiles(desk);
+const { take, put, paste } = useTakeFiles(desk);
+const prepare = usePrepareArt(desk);
+const picking = ref(false);
 const wordsCard = ref<InstanceType<typeof WordsCard> | null>(null);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
@@ -63,6 +71,16 @@ async function editWords(): Promise<void> {
 
 async function addPicture(): Promise<void> {
   await take(await chooseFiles(PICTURE_FILES, true));
+}
+
+function prepareArt(id: string): void {
+  prepare.id.value = id;
+  void prepare.start();
+}
+
+function choose(art: Art): void {
+  picking.value = false;
+  put(art);
 }
 
 function drop(event: DragEvent): void {
@@ -173,6 +191,12 @@ onBeforeUnmount(() => {
           />
           <IconButton
             named
+            :icon="mdiImageMultipleOutline"
+            :name="texts.artwork.drawer"
+            @click="picking = true"
+          />
+          <IconButton
+            named
             :icon="mdiFormatText"
             :name="texts.artwork.words"
             @click="addWords(false)"
@@ -200,6 +224,18 @@ onBeforeUnmount(() => {
           {{ texts.artwork.empty }}
         </p>
       </div>
+      <TakeTray />
+      <DrawerPicker v-if="picking" @close="picking = false" @choose="choose" />
+      <ArtBench
+        v-if="prepare.art.value"
+        in-job
+        :art="prepare.art.value"
+        :known="prepare.known"
+        @close="prepare.close"
+        @made="prepare.made"
+        @parts="prepare.close"
+        @pieces="prepare.pieces"
+      />
     </template>
     <template #foot>
       <BenchLegend :lines="legend" />
@@ -218,6 +254,7 @@ onBeforeUnmount(() => {
         :desk="desk"
         :picture="desk.only.value"
         @replace="take($event, desk.only.value?.id)"
+        @prepare="prepareArt"
       />
       <PlateCard
         v-else-if="desk.only.value?.kind === 'plate'"

@@ -8,12 +8,13 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { PICTURE_FILES } from './picture-files.ts';
+import { PICTURE_FILES } from '../../art/picture-files.ts';
+import CropCard from './CropCard.vue';
 import type { DeskState } from './desk-state.ts';
 import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; picture: Picture }>();
-const emit = defineEmits<{ replace: [files: File[]] }>();
+const emit = defineEmits<{ replace: [files: File[]]; prepare: [art: string] }>();
 const settings = useSettings();
 const art = computed(() => props.desk.store.job?.art[props.picture.art]);
 const dpi = computed(() => art.value && findPictureDpi(props.picture, art.value));
@@ -40,10 +41,25 @@ async function replace(): Promise<void> {
       ></FactRow
     >
     <FactRow :label="texts.artwork.inPrint"
-      ><span>{{ dpi ? `${Math.round(dpi)} dpi` : 'Vector, sharp at any size' }}</span></FactRow
+      ><span>{{ dpi ? `${Math.round(dpi)} dpi` : texts.art.vector }}</span></FactRow
     >
-    <button class="link" type="button" @click="replace">
-      {{ texts.artwork.replaceThePicture }}
-    </button>
+    <p class="does">
+      <button v-if="art" class="link" type="button" @click="emit('prepare', art.id)">
+        {{ texts.artwork.prepare }}
+      </button>
+      <button class="link" type="button" @click="replace">
+        {{ texts.artwork.replaceThePicture }}
+      </button>
+    </p>
   </CardPanel>
+  <CropCard v-if="art" :desk="desk" :picture="picture" :art="art" />
 </template>
+
+<style scoped>
+.does {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  margin: 4px 0 0;
+}
+</style>

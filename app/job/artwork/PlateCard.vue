@@ -29,6 +29,21 @@ function fill(color: string | null): void {
   });
 }
 
+/** The space between two lines along the edge; no width is a line alone. */
+function band(width: number): void {
+  const { rim, line: edge, fill: inside } = props.plate;
+  if (!rim) return;
+  const { inset } = rim;
+  props.desk.change(
+    {
+      rim: width >= 0.1 ? { inset, to: width } : { inset },
+      ...(width >= 0.1 && !inside && edge ? { fill: { color: edge.color, opacity: 1 } } : {}),
+      ...(width < 0.1 ? { fill: null } : {}),
+    },
+    'band',
+  );
+}
+
 function line(color: string | null): void {
   props.desk.change({
     line: color === null ? null : { width: 0.5, style: 'solid', ...props.plate.line, color },
@@ -38,7 +53,25 @@ function line(color: string | null): void {
 
 <template>
   <CardPanel :title="texts.artwork.plate" peeled>
-    <FactRow :label="texts.artwork.shape"
+    <template v-if="plate.rim">
+      <LengthRow
+        :label="texts.artwork.alongRim"
+        :name="texts.artwork.alongRimLong"
+        :model-value="plate.rim.inset"
+        :min="-20"
+        :max="200"
+        @update:model-value="desk.change({ rim: { ...plate.rim, inset: $event } }, 'rim')"
+      />
+      <LengthRow
+        :label="texts.artwork.band"
+        :name="texts.artwork.bandLong"
+        :model-value="plate.rim.to ?? 0"
+        :min="0"
+        :max="200"
+        @update:model-value="band"
+      />
+    </template>
+    <FactRow v-else :label="texts.artwork.shape"
       ><ChoiceRow
         :model-value="plate.shape.kind as PlainShape['kind']"
         :label="texts.artwork.shapeLong"
@@ -46,7 +79,7 @@ function line(color: string | null): void {
         @update:model-value="reshape"
     /></FactRow>
     <LengthRow
-      v-if="radius !== undefined"
+      v-if="radius !== undefined && !plate.rim"
       :label="texts.artwork.corners"
       :name="texts.artwork.cornerRadius"
       :model-value="radius"

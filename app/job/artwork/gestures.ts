@@ -1,8 +1,9 @@
-import { ref, shallowRef } from 'vue';
+import { shallowRef } from 'vue';
 import { apply, invert, placed, rotation, type Point } from '../../../core/geometry/index.ts';
 import type { CommandCall, ElementChanges } from '../../../core/job/index.ts';
 import { elementSize, resizedElement, type PieceElement } from '../../../core/piece/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
+import { useDragStep } from '../drag-step.ts';
 import type { DeskState } from './desk-state.ts';
 import { boxOfElements, snapMove, snapTargets, type Guide } from './snap.ts';
 
@@ -13,62 +14,11 @@ export interface Corner {
 }
 
 const REACH = 7; // px within which things snap
-const STILL = 3; // px that a pointer may tremble before it is a drag
 
 /** Moving, resizing and turning elements with the pointer. Each gesture is one step of the history. */
 export function useElementGestures(desk: DeskState, bench: BenchControls) {
   const guides = shallowRef<readonly Guide[]>([]);
-  const active = ref(false);
-
-  function run(
-    event: PointerEvent,
-    change: (at: Point, event: PointerEvent) => CommandCall | undefined,
-  ): void {
-    const target = event.currentTarget as Element;
-    const start = { x: event.clientX, y: event.clientY };
-    let last: CommandCall | undefined;
-    let frame = 0;
-    const move = (moved: PointerEvent): void => {
-      if (moved.pointerId !== event.pointerId) return;
-      if (!active.value && Math.hypot(moved.clientX - start.x, moved.clientY - start.y) < STILL)
-        return;
-      active.value = true;
-      cancelAnimationFrame(frame);
-      frame = requestAnimationFrame(() => {
-        last = change(bench.toMm(moved), moved);
-        if (last) desk.store.preview(last);
-      });
-    };
-    const end = (keep: boolean): void => {
-      cancelAnimationFrame(frame);
-      target.removeEventListener('pointermove', move as EventListener);
-      target.removeEventListener('pointerup', up);
-      target.removeEventListener('pointercancel', drop);
-      removeEventListener('keydown', escape, true);
-      guides.value = [];
-      active.value = false;
-      if (keep && last) desk.store.act(last);
-      else desk.store.drop();
-    };
-    const up = (event_: Event): void => {
-      if (active.value) {
-        cancelAnimationFrame(frame);
-        last = change(bench.toMm(event_ as PointerEvent), event_ as PointerEvent) ?? last;
-      }
-      end(active.value);
-    };
-    const drop = (): void => end(false);
-    const escape = (key: KeyboardEvent): void => {
-      if (key.key !== 'Escape') return;
-      key.stopPropagation();
-      end(false);
-    };
-    target.setPointerCapture(event.pointerId);
-    target.addEventListener('pointermove', move as EventListener);
-    target.addEventListener('pointerup', up);
-    target.addEventListener('pointercancel', drop);
-    addEventListener('keydown', escape, true);
-  }
+  const { active, run } = useDragStep(desk.store, bench, () => (guides.value = []));
 
   function changes(all: Record<string, ElementChanges>, doing: string): CommandCall | undefined {
     return (

@@ -69,14 +69,16 @@ export function newPlate(piece: Piece): PieceElement {
   };
 }
 
-/** A line along the inside of the edge. */
+/** A line along the inside of the edge, which follows it. */
 export function newRing(piece: Piece): PieceElement {
-  const shape = insetShape(piece.edge, piece.safe + 0.5);
+  const inset = piece.safe + 0.5;
+  const shape = insetShape(piece.edge, inset);
   return {
     ...place,
     kind: 'plate',
     shape,
     fill: null,
     line: { color: '#44203d', width: 0.5, style: 'solid' },
+    rim: { inset },
   };
 }

@@ -1,161 +1,179 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { pathData } from '../../../core/drawing/index.ts';
-import {
-  plainShape,
-  shapePath,
-  shapeSize,
-  type EdgeShape,
-  type PlainShape,
-} from '../../../core/shape/index.ts';
-import { useBenchView } from '../../ui/bench-view.ts';
+import { mdiRedo, mdiUndo } from '@mdi/js';
+import { computed, onBeforeUnmount, ref } from 'vue';
+import { outlinePart } from '../../../core/shape/index.ts';
+import { outlinesOf } from '../../../core/drawing/index.ts';
+import { vectorNodes, titleOf } from '../../../core/art/index.ts';
+import { calls } from '../../calls/index.ts';
+import { bytesOf, chooseFiles } from '../../storage/index.ts';
+import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import DrawnNodes from '../../ui/DrawnNodes.vue';
-import FactRow from '../../ui/FactRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import IconButton from '../../ui/IconButton.vue';
+import { useMessages } from '../../ui/messages-store.ts';
+import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
-import { useJobStore } from '../store/job-store.ts';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
-import { texts } from '../../texts/index.ts';
+import ArtBench from '../../art/bench/ArtBench.vue';
+import { useDeskState } from '../artwork/desk-state.ts';
+import { usePrepareArt } from '../artwork/prepare-art.ts';
+import { isTyping } from '../job-keys.ts';
+import BleedCard from './BleedCard.vue';
+import EdgeBench from './EdgeBench.vue';
+import { useEdgeState } from './edge-state.ts';
+import HolesCard from './HolesCard.vue';
+import OffsetCard from './OffsetCard.vue';
+import PartsCard from './PartsCard.vue';
+import PointsCard from './PointsCard.vue';
+import ShapeCard from './ShapeCard.vue';
 
-const store = useJobStore();
-const seen = ref<'printed' | 'cut'>('printed');
-const piece = computed(() => store.job?.pieces[0]);
-const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
-const frame = () => {
-  const { width = 60, height = 60 } = compiled.value ?? {};
-  return {
-    left: -width / 2 - 6,
-    top: -height / 2 - 6,
-    right: width / 2 + 6,
-    bottom: height / 2 + 6,
-  };
-};
-const svg = ref<SVGSVGElement | null>(null);
-const bench = useBenchView(svg, frame);
-const line = (by: number): string => (piece.value ? pathData(shapePath(piece.value.edge, by)) : '');
-
-const plain = computed(() =>
-  ['circle', 'ellipse', 'rectangle'].includes(piece.value?.edge.kind ?? '')
-    ? (piece.value?.edge.kind as PlainShape['kind'])
-    : undefined,
+const desk = useDeskState();
+const edge = useEdgeState(desk);
+const messages = useMessages();
+const prepare = usePrepareArt(desk);
+const words = texts.edge;
+const seen = ref<'printed' | 'cut' | 'lost'>('printed');
+const bench = ref<InstanceType<typeof EdgeBench> | null>(null);
+const pieces = computed(() =>
+  Object.fromEntries((desk.store.job?.pieces ?? []).map(({ id, name }) => [id, name])),
 );
+const legend = computed(() => [
+  desk.store.job?.plan.cut ?? 'kiss',
+  'bleed' as const,
+  ...((desk.compiled.value?.creases.length ?? 0) > 0 ? (['fold'] as const) : []),
+]);
 
-function reshape(kind: PlainShape['kind']): void {
-  if (!piece.value || piece.value.edge.kind === kind) return;
-  const { width, height } = shapeSize(piece.value.edge);
-  const flatter = kind === 'ellipse' && width === height ? height * 0.75 : height;
-  const edge = plainShape(kind, width, flatter, 3);
-  for (const one of store.job?.pieces ?? []) change(one.id, { edge });
+/** An outline from a vector file, at its own size about the middle of the piece. */
+async function takeOutline(): Promise<void> {
+  const [file] = await chooseFiles('.svg,.pdf,image/svg+xml,application/pdf');
+  if (!file) return;
+  const choices = { dpi: 300 };
+  const args = { bytes: await bytesOf(file), name: file.name, choices };
+  const { taken, refused } = await calls.call('takeIn', args).answer;
+  const vector = taken.find(({ art }) => art.kind === 'vector');
+  if (!vector) {
+    if (refused[0]) messages.sayProblem(refused[0].problem);
+    else messages.say(words.noPicture);
+    return;
+  }
+  const name = words.fileParts(titleOf(file.name));
+  const part = outlinePart(outlinesOf(vectorNodes(vector.bytes)), { evenOdd: false, name });
+  if (!part.ok) return messages.sayProblem(part.problem);
+  edge.addPart(part.value);
 }
 
-function change(id: string, changes: { edge?: EdgeShape; bleed?: number; safe?: number }): void {
-  store.act(
-    { name: 'change-piece', args: { piece: id, changes } },
-    `edge:${Object.keys(changes).join()}`,
-  );
+function prepareArt(id: string): void {
+  prepare.id.value = id;
+  void prepare.start();
 }
 
-function changeAll(changes: { bleed?: number; safe?: number }): void {
-  for (const one of store.job?.pieces ?? []) change(one.id, changes);
+function hear(event: KeyboardEvent): void {
+  if (isTyping(event) || event.key !== 'Escape') return;
+  if (edge.editing.value) edge.editing.value = false;
+  else edge.hole.value = undefined;
 }
+addEventListener('keydown', hear);
+onBeforeUnmount(() => removeEventListener('keydown', hear));
 </script>
 
 <template>
-  <BenchLayout :cards="texts.edge.edge">
+  <BenchLayout :cards="words.edge">
     <template #bench>
-      <svg ref="svg" class="bench" role="img" :aria-label="texts.edge.bench">
-        <g
-          v-if="compiled"
-          :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
-        >
-          <path class="paper" :d="line(compiled.piece.bleed + 4)" />
-          <clipPath id="as-cut"><path :d="line(0)" /></clipPath>
-          <g :clip-path="seen === 'cut' ? 'url(#as-cut)' : undefined">
-            <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
-          </g>
-          <template v-if="seen === 'printed'">
-            <path :class="store.job?.plan.cut" :d="line(0)" />
-            <path class="safe" :d="line(-compiled.piece.safe)" />
-          </template>
-        </g>
-      </svg>
-      <div class="looks">
-        <ChoiceRow v-model="seen" :label="texts.edge.looks" :choices="texts.edge.seen" />
+      <EdgeBench ref="bench" :desk="desk" :edge="edge" :seen="seen" />
+      <div class="tray walk">
+        <IconButton
+          :icon="mdiUndo"
+          :name="desk.store.undoLabel ? `${texts.undo} ${desk.store.undoLabel}` : texts.undo"
+          :disabled="!desk.store.undoLabel"
+          @click="desk.store.undo"
+        />
+        <IconButton
+          :icon="mdiRedo"
+          :name="desk.store.redoLabel ? `${texts.redo} ${desk.store.redoLabel}` : texts.redo"
+          :disabled="!desk.store.redoLabel"
+          @click="desk.store.redo"
+        />
       </div>
+      <div class="tray looks">
+        <ChoiceRow v-model="seen" :label="words.looks" :choices="words.seen" />
+        <p v-if="seen === 'lost'" class="key">
+          <i class="gone" />{{ words.lostKey }} <i class="bare" />{{ words.whiteKey }}
+        </p>
+      </div>
+      <ArtBench
+        v-if="prepare.art.value"
+        in-job
+        :art="prepare.art.value"
+        :known="prepare.known"
+        @close="prepare.close"
+        @made="prepare.made"
+        @parts="prepare.close"
+        @pieces="prepare.pieces"
+      />
     </template>
     <template #foot>
-      <BenchLegend :lines="[store.job?.plan.cut ?? 'kiss', 'bleed']" />
-      <ZoomTray :bench="bench" :whole="texts.edge.wholePiece" />
+      <BenchLegend :lines="legend" />
+      <ZoomTray v-if="bench" :bench="bench.bench" :whole="words.wholePiece" />
     </template>
     <template #cards>
-      <CardPanel v-if="piece" :title="texts.edge.edge" peeled>
-        <FactRow v-if="plain" :label="texts.edge.shape"
-          ><ChoiceRow
-            :model-value="plain"
-            :label="texts.edge.shape"
-            :choices="texts.artwork.shapes"
-            @update:model-value="reshape"
-        /></FactRow>
-        <LengthRow
-          :label="texts.edge.bleedLong"
-          :name="texts.edge.bleed"
-          :model-value="piece.bleed"
-          :min="0"
-          :max="20"
-          @update:model-value="changeAll({ bleed: $event })"
-        />
-        <LengthRow
-          :label="texts.edge.safe"
-          :name="texts.edge.safeInset"
-          :model-value="piece.safe"
-          :min="0"
-          :max="50"
-          @update:model-value="changeAll({ safe: $event })"
-        />
-        <p class="quiet">
-          {{ texts.edge.bleedHint }}
-        </p>
+      <SelectRow
+        v-if="Object.keys(pieces).length > 1 && desk.piece.value"
+        :label="words.piece"
+        :model-value="desk.piece.value.id"
+        :choices="pieces"
+        @update:model-value="desk.show"
+      />
+      <CardPanel v-if="edge.follows.value" :title="words.edge" peeled>
+        <p class="quiet">{{ words.follows }}</p>
       </CardPanel>
+      <PointsCard v-else-if="edge.editing.value" :edge="edge" />
+      <template v-else-if="desk.piece.value">
+        <ShapeCard :edge="edge" @clear="prepareArt" />
+        <OffsetCard :edge="edge" />
+        <PartsCard :edge="edge" @file="takeOutline" />
+        <HolesCard :edge="edge" />
+      </template>
+      <BleedCard :edge="edge" />
     </template>
   </BenchLayout>
 </template>
 
 <style scoped>
-.bench {
-  width: 100%;
-  height: 100%;
-  touch-action: none;
+.tray {
+  position: absolute;
+  top: 30px;
+  border-radius: var(--r-tray);
+  padding: 5px;
+  background: var(--card);
+  box-shadow: var(--shadow);
 }
-.paper {
-  fill: var(--release);
-}
-.kiss,
-.through,
-.safe {
-  fill: none;
-  vector-effect: non-scaling-stroke;
-}
-.through {
-  stroke: var(--through);
-  stroke-width: 1.6px;
-}
-.kiss {
-  stroke: var(--kiss);
-  stroke-width: 1.6px;
-  stroke-dasharray: 7 4;
-}
-.safe {
-  stroke: #5d2a5366;
-  stroke-dasharray: 1.5 3.5;
+.walk {
+  left: 32px;
 }
 .looks {
-  position: absolute;
-  top: 18px;
   left: 50%;
+  border-radius: 14px;
   transform: translateX(-50%);
+}
+.key {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 6px;
+  margin: 4px 0 0;
+  font-size: 12.5px;
+}
+.key i {
+  width: 12px;
+  height: 12px;
+  border-radius: 4px;
+}
+.gone {
+  background: #f2a659;
+}
+.bare {
+  margin-left: 8px;
+  background: #b5432a;
 }
 </style>

@@ -68,12 +68,7 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
       texts.ticket.pieces(job.pieces.length, elements),
       elements === 0 ? 'open' : stateOf(onArtwork),
     ),
-    line(
-      'edge',
-      'edge',
-      texts.ticket.edgeFact(formatLength(job.pieces[0]?.bleed ?? 0, unit)),
-      'done',
-    ),
+    line('edge', 'edge', edgeFact(job, unit), 'done'),
     line('copies', 'sheet', copiesFact(facts), stateOf(onSheet)),
     line(
       'proof',
@@ -159,4 +154,11 @@ function proofFact(findings: readonly Finding[], looking: boolean): string {
     .filter(([many]) => many > 0)
     .map(([many, name]) => texts.ticket.findings(many, name))
     .join(' · ');
+}
+
+function edgeFact({ pieces: [piece] }: Job, unit: Unit): string {
+  const bleed = formatLength(piece?.bleed ?? 0, unit);
+  return piece?.build
+    ? texts.ticket.builtEdge(formatLength(piece.build.offset, unit), bleed)
+    : texts.ticket.edgeFact(bleed);
 }

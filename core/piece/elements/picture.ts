@@ -3,7 +3,7 @@ import { artSize, orientationMap, type Art } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { nested, scaling, translation, type Affine } from '../../geometry/index.ts';
 import { edgeShapeSchema, resizedShape, shapePath, type EdgeShape } from '../../shape/index.ts';
-import { emptyFrame, placeFields, side, type ElementKind } from './common.ts';
+import { emptyFrame, placeFields, side, type ElementContext, type ElementKind } from './common.ts';
 
 /** A picture in a frame. */
 export const pictureSchema = z.object({
@@ -82,9 +82,10 @@ export const picture: ElementKind<Picture> = {
         }
       : imageNode(art, width, height, shift);
     const grown = element.spread === undefined ? undefined : context.art(element.spread);
-    const both = grown ? [spreadNode(grown, { art, width, height }, shift), node] : [node];
+    const below = grown ? findSpread(grown, context) : undefined;
+    const both = below ? [below(width / own.width, height / own.height, shift), node] : [node];
     const clip =
-      element.fit === 'cover' && !grown
+      element.fit === 'cover' && !below
         ? shapePath(resizedShape(element.frame ?? RECTANGLE, element.width, element.height))
         : undefined;
     const nodes: DrawingNode[] = clip ? [{ kind: 'group', clip, children: both }] : both;
@@ -107,17 +108,19 @@ function imageNode(art: Art, width: number, height: number, shift: Affine): Draw
   };
 }
 
-/** Art grown for the bleed, at the same scale and about the same middle as the picture over it. */
-function spreadNode(
-  grown: Art,
-  { art, width, height }: { art: Art; width: number; height: number },
-  shift: Affine,
-): DrawingNode {
-  const [own, more] = [artSize(art), artSize(grown)];
-  return imageNode(
-    grown,
-    (width * more.width) / own.width,
-    (height * more.height) / own.height,
-    shift,
-  );
+type SpreadNode = (across: number, down: number, shift: Affine) => DrawingNode;
+
+/** Art grown for the bleed, drawn at the scale of the picture over it and about the same middle. */
+function findSpread(grown: Art, context: ElementContext): SpreadNode | undefined {
+  const { width, height } = artSize(grown);
+  if (grown.kind === 'pixels')
+    return (across, down, shift) => imageNode(grown, width * across, height * down, shift);
+  const children = context.vector(grown.id);
+  return children
+    ? (across, down, shift) => ({
+        kind: 'group',
+        transform: nested(shift, scaling(across, down), translation(-width / 2, -height / 2)),
+        children,
+      })
+    : undefined;
 }

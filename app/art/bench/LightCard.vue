@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { PLAIN_PIXELS } from '../../../core/art/index.ts';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import type { ArtEditor } from './art-editor.ts';
+import SliderRow from './SliderRow.vue';
+
+/** Light, contrast, greyscale and mirror. */
+const props = defineProps<{ editor: ArtEditor }>();
+const words = texts.art.bench;
+const { pixels } = props.editor;
+const percent = (value: number): string => `${Math.round(value * 100)} %`;
+
+function reset(): void {
+  const { light, contrast, grey, mirror } = PLAIN_PIXELS;
+  props.editor.change({ light, contrast, grey, mirror });
+}
+</script>
+
+<template>
+  <CardPanel :title="words.tools.light" peeled>
+    <SliderRow
+      :label="words.light"
+      :model-value="pixels.light"
+      :min="-0.8"
+      :max="0.8"
+      :step="0.02"
+      :said="percent(pixels.light)"
+      @update:model-value="editor.change({ light: $event })"
+    />
+    <SliderRow
+      :label="words.contrast"
+      :model-value="pixels.contrast"
+      :min="-0.8"
+      :max="0.8"
+      :step="0.02"
+      :said="percent(pixels.contrast)"
+      @update:model-value="editor.change({ contrast: $event })"
+    />
+    <label class="check">
+      <input
+        type="checkbox"
+        :checked="pixels.grey"
+        @change="editor.change({ grey: !pixels.grey })"
+      />
+      <span>{{ words.grey }}</span>
+    </label>
+    <label class="check">
+      <input
+        type="checkbox"
+        :checked="pixels.mirror"
+        @change="editor.change({ mirror: !pixels.mirror })"
+      />
+      <span>{{ words.mirror }}</span>
+    </label>
+    <button class="link" type="button" @click="reset">{{ words.reset }}</button>
+  </CardPanel>
+</template>
+
+<style scoped>
+.check {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: var(--row);
+}
+.check input {
+  accent-color: var(--plum);
+}
+</style>

@@ -1,0 +1,3 @@
+/** The files that pictures can be taken from. */
+export const PICTURE_FILES =
+  '.png,.jpg,.jpeg,.webp,.gif,.avif,.svg,.pdf,.zip,image/png,image/jpeg,image/webp,image/gif,image/avif,image/svg+xml,application/pdf,application/zip';

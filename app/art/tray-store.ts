@@ -1,0 +1,158 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
+import { Cancelled } from '../../core/base/index.ts';
+import { artCalls, type Ongoing } from '../calls/index.ts';
+import { bytesOf, keepInDrawer } from '../storage/index.ts';
+import { texts } from '../texts/index.ts';
+import { useMessages } from '../ui/messages-store.ts';
+
+/** Files that show the same art, the best first, and whether it is wanted. */
+export interface TrayGroup {
+  readonly items: readonly TakenArt[];
+  /** Which of the files is taken, from 0. */
+  readonly pick: number;
+  readonly wanted: boolean;
+}
+
+type Take = (reads: readonly ReadArt[]) => void;
+
+/**
+ * The tray on which files land: each is read in a worker; one picture alone goes straight on, several
+ * are shown with what was refused, so that what is wanted can be chosen.
+ */
+export const useTray = defineStore('tray', () => {
+  const messages = useMessages();
+  const open = ref(false);
+  const busy = ref('');
+  const share = ref(0);
+  const onPiece = ref(false);
+  const dpi = ref(300);
+  const groups = shallowRef<readonly TrayGroup[]>([]);
+  const refused = shallowRef<TakenIn['refused']>([]);
+  let files: readonly File[] = [];
+  let give: Take = () => undefined;
+  let ongoing: Ongoing<'takeIn'> | undefined;
+
+  const wanted = computed(() => groups.value.filter((group) => group.wanted));
+  const hasPages = computed(() =>
+    groups.value.some(({ items }) =>
+      items.some(({ art, cameAs }) => cameAs === 'pdf' && art.kind === 'pixels'),
+    ),
+  );
+
+  /** Reads files and hands on what is taken of them. */
+  async function take(
+    given: Iterable<File>,
+    place: { onPiece: boolean; give: Take },
+  ): Promise<void> {
+    files = [...given];
+    if (files.length === 0) return;
+    onPiece.value = place.onPiece;
+    give = place.give;
+    await read();
+  }
+
+  async function read(): Promise<void> {
+    const taken: TakenArt[] = [];
+    const left: { path: string; problem: TakenIn['refused'][number]['problem'] }[] = [];
+    groups.value = [];
+    refused.value = [];
+    try {
+      for (const file of files) {
+        busy.value = texts.art.tray.reading(file.name || texts.artwork.pasted);
+        share.value = 0;
+        // Only what lasts is worth a window of its own.
+        const slow = setTimeout(() => (open.value = true), 400);
+        ongoing = artCalls.call(
+          'takeIn',
+          {
+            bytes: await bytesOf(file),
+            name: file.name || texts.artwork.pasted,
+            choices: { dpi: dpi.value },
+          },
+          (done) => (share.value = done),
+        );
+        const done = await ongoing.answer.finally(() => clearTimeout(slow));
+        taken.push(...done.taken);
+        left.push(...done.refused);
+      }
+    } catch (error) {
+      open.value = false;
+      if (!(error instanceof Cancelled)) messages.sayError(error);
+      return;
+    } finally {
+      busy.value = '';
+      ongoing = undefined;
+    }
+    const [only] = taken;
+    const [bad] = left;
+    if (only && taken.length === 1 && !bad) return hand([only]);
+    if (!only && bad && left.length === 1) {
+      open.value = false;
+      return messages.sayProblem(bad.problem);
+    }
+    groups.value = sameArt(taken).map((items) => ({ items, pick: 0, wanted: true }));
+    refused.value = left;
+    open.value = true;
+  }
+
+  function hand(reads: readonly TakenArt[]): void {
+    open.value = false;
+    groups.value = [];
+    void (async () => {
+      for (const one of reads) await keepInDrawer(one, Date.now());
+      give(reads);
+    })().catch(messages.sayError);
+    const [one] = reads;
+    if (reads.length !== 1 || !one) return;
+    if (one.leftOut.length)
+      messages.say(texts.artwork.withoutParts(one.art.name, one.leftOut.join(', ')));
+    else if (one.art.kind === 'pixels' && !one.art.dpiKnown)
+      messages.say(texts.artwork.dpiAssumed(one.art.name));
+  }
+
+  function finish(): void {
+    hand(wanted.value.flatMap(({ items, pick }) => items[pick] ?? []));
+  }
+
+  function set(at: number, changes: Partial<Pick<TrayGroup, 'pick' | 'wanted'>>): void {
+    groups.value = groups.value.map((group, index) =>
+      index === at ? { ...group, ...changes } : group,
+    );
+  }
+
+  function setAll(to: boolean): void {
+    groups.value = groups.value.map((group) => ({ ...group, wanted: to }));
+  }
+
+  function drawAt(dots: number): void {
+    dpi.value = dots;
+    void read();
+  }
+
+  function close(): void {
+    ongoing?.cancel();
+    open.value = false;
+    groups.value = [];
+    refused.value = [];
+  }
+
+  return {
+    open,
+    busy,
+    share,
+    onPiece,
+    dpi,
+    groups,
+    refused,
+    wanted,
+    hasPages,
+    take,
+    finish,
+    set,
+    setAll,
+    drawAt,
+    close,
+  };
+});

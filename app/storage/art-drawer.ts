@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { artSchema, type Art } from '../../core/art/index.ts';
+import { artNamedBy, withArtReplaced, type Job } from '../../core/job/index.ts';
+import { database } from './database.ts';
+import { allJobs, artBytes, keepArt, keepJob } from './jobs.ts';
+
+/** A picture in the drawer. */
+export interface DrawerArt {
+  readonly art: Art;
+  /** When it was put there, in milliseconds since 1970. */
+  readonly added: number;
+  /** Of its file. */
+  readonly bytes: number;
+}
+
+/** A picture in the drawer with the jobs that it is used in. */
+export interface UsedArt extends DrawerArt {
+  readonly jobs: readonly { readonly id: string; readonly name: string }[];
+}
+
+const entrySchema = z.object({ art: artSchema, added: z.number(), bytes: z.number() });
+
+/** Keeps art with its bytes in the drawer; what is there already keeps its name, tags and note. */
+export async function keepInDrawer(
+  { art, bytes }: { art: Art; bytes: Uint8Array },
+  now: number,
+): Promise<void> {
+  await keepArt(art.id, bytes, now);
+  const known = await database.drawer.getItem<DrawerArt>(art.id);
+  if (!known)
+    await database.drawer.setItem<DrawerArt>(art.id, { art, added: now, bytes: bytes.length });
+}
+
+/** Everything that was put into the drawer, as it can be read. */
+export async function drawerEntries(): Promise<DrawerArt[]> {
+  const found: DrawerArt[] = [];
+  await database.drawer.iterate<unknown, undefined>((kept) => {
+    const read = entrySchema.safeParse(kept);
+    if (read.success) found.push(read.data);
+    return undefined;
+  });
+  return found;
+}
+
+/** Every picture of the workshop: those of the drawer, and those that only a job has. */
+export async function allArt(): Promise<UsedArt[]> {
+  const { jobs } = await allJobs();
+  const entries = new Map((await drawerEntries()).map((entry) => [entry.art.id, entry]));
+  for (const { job, changed } of jobs) {
+    for (const id of artNamedBy(job.pieces)) {
+      const art = job.art[id];
+      if (!art || entries.has(id) || art.made?.recipe.kind === 'spread') continue;
+      const bytes = (await artBytes(id))?.length ?? 0;
+      entries.set(id, { art, added: changed, bytes });
+    }
+  }
+  return [...entries.values()].map((entry) => ({
+    ...entry,
+    jobs: jobs
+      .filter(({ job }) => artNamedBy(job.pieces).includes(entry.art.id))
+      .map(({ job: { id, name } }) => ({ id, name })),
+  }));
+}
+
+async function changeJobs(id: string, change: (job: Job) => Job, now: number): Promise<void> {
+  const { jobs } = await allJobs();
+  for (const { job } of jobs) if (job.art[id]) await keepJob(change(job), now);
+}
+
+/** Another name, other tags or another note for art, in the drawer and in every job that has it. */
+export async function changeArt(art: Art, now: number): Promise<void> {
+  const known = await database.drawer.getItem<DrawerArt>(art.id);
+  const bytes = known?.bytes ?? (await artBytes(art.id))?.length ?? 0;
+  await database.drawer.setItem<DrawerArt>(art.id, { art, added: known?.added ?? now, bytes });
+  await changeJobs(art.id, (job) => ({ ...job, art: { ...job.art, [art.id]: art } }), now);
+}
+
+/** Puts other art in the place of one in every job; says in how many. */
+export async function replaceArtEverywhere(from: string, to: Art, now: number): Promise<number> {
+  const { jobs } = await allJobs();
+  const using = jobs.filter(({ job }) => artNamedBy(job.pieces).includes(from));
+  for (const { job } of using) await keepJob(withArtReplaced(job, from, to), now);
+  return using.length;
+}
+
+/** Takes art out of the drawer; its bytes stay until the next sweep, so that it can be put back. */
+export async function takeOutOfDrawer(id: string): Promise<void> {
+  await database.drawer.removeItem(id);
+}
+
+/** Puts art back that was taken out. */
+export async function putBackInDrawer({ art, added, bytes }: DrawerArt): Promise<void> {
+  await database.drawer.setItem<DrawerArt>(art.id, { art, added, bytes });
+}
+
+/** Puts the entries of a backup back; what cannot be read takes no other along. */
+export async function restoreDrawer(kept: unknown): Promise<void> {
+  for (const entry of Array.isArray(kept) ? kept : []) {
+    const read = entrySchema.safeParse(entry);
+    if (read.success) await putBackInDrawer(read.data);
+  }
+}

@@ -1,0 +1,30 @@
+import { isProblem, type Problem } from '../base/index.ts';
+import type { Piece } from '../piece/index.ts';
+import { gone } from './refusals.ts';
+import type { Job } from './schema.ts';
+
+/** A change of a job: pure, and what it says behind “Undo”. */
+export interface Command<A> {
+  label(args: A, job: Job): string;
+  /** The job after the change, the same job when nothing changes, or why it cannot be. */
+  run(job: Job, args: A): Job | Problem;
+}
+
+/** The job with one piece changed; a problem when it is not there, or cannot be changed so. */
+export function withPiece(
+  job: Job,
+  id: string,
+  change: (piece: Piece) => Piece | Problem,
+): Job | Problem {
+  const piece = job.pieces.find((one) => one.id === id);
+  if (!piece) return gone('piece');
+  const changed = change(piece);
+  if (isProblem(changed)) return changed;
+  if (changed === piece) return job;
+  return { ...job, pieces: job.pieces.map((one) => (one === piece ? changed : one)) };
+}
+
+/** Commands of one piece. */
+export interface Of {
+  readonly piece: string;
+}
