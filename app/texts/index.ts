@@ -137,8 +137,7 @@ export const texts = {
     pieces: (pieces: number, elements: number): string =>
       `${counted(pieces, 'piece')} · ${counted(elements, 'element')}`,
     edgeFact: (bleed: string): string => `As the shape · bleed ${bleed}`,
-    builtEdge: (offset: string, bleed: string): string =>
-      `Offset ${offset} · bleed ${bleed}`,
+    builtEdge: (offset: string, bleed: string): string => `Offset ${offset} · bleed ${bleed}`,
     wanted: (count: number): string => `${count} wanted`,
     ofEach: (count: number): string => ` · ${count} of each`,
     onSheets: (count: number): string => ` · ${counted(count, 'sheet')}`,

@@ -11,6 +11,7 @@ import {
   fitAffine,
   fitSimilarity,
   flatten,
+  insideParts,
   invert,
   isInside,
   mapRing,
@@ -132,4 +133,31 @@ test('rings become a path and come back', () => {
     { x: 0, y: 3 },
   ];
   expect(flatten(ringsPath([ring]))).toEqual([ring]);
+});
+
+test('of a line the stretches inside rings are kept, holes and all', () => {
+  const square = (side: number): { x: number; y: number }[] => [
+    { x: -side, y: -side },
+    { x: side, y: -side },
+    { x: side, y: side },
+    { x: -side, y: side },
+  ];
+  const line = [
+    { x: -30, y: 1 },
+    { x: 30, y: 1 },
+  ] as const;
+  const found = insideParts(line, [square(20), [...square(5)].reverse()]);
+  expect(found.map(([from, to]) => [from.x, to.x])).toEqual([
+    [-20, -5],
+    [5, 20],
+  ]);
+  expect(
+    insideParts(
+      [
+        { x: -30, y: 25 },
+        { x: 30, y: 25 },
+      ],
+      [square(20)],
+    ),
+  ).toEqual([]);
 });

@@ -52,6 +52,7 @@ export {
   distanceBetween,
   distanceToRings,
   distanceToSegment,
+  insideParts,
   isInside,
   signedArea,
 } from './ring.ts';

@@ -75,3 +75,33 @@ function cornersAgainst(rings: readonly Ring[], others: readonly Ring[]): number
   }
   return least;
 }
+
+/** The stretches of a straight line that lie inside rings, in its direction. */
+export function insideParts(
+  [from, to]: readonly [Point, Point],
+  rings: readonly Ring[],
+): [Point, Point][] {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const shares = [0, 1];
+  for (const ring of rings) {
+    let before = ring[ring.length - 1];
+    for (const at of ring) {
+      const [ex, ey] = before ? [at.x - before.x, at.y - before.y] : [0, 0];
+      const cross = dx * ey - dy * ex;
+      if (before && Math.abs(cross) > 1e-12) {
+        const [ox, oy] = [before.x - from.x, before.y - from.y];
+        const along = (ox * ey - oy * ex) / cross;
+        const across = (ox * dy - oy * dx) / cross;
+        if (along > 0 && along < 1 && across >= 0 && across < 1) shares.push(along);
+      }
+      before = at;
+    }
+  }
+  shares.sort((one, other) => one - other);
+  const place = (share: number): Point => ({ x: from.x + dx * share, y: from.y + dy * share });
+  return shares.slice(1).flatMap((end, at): [Point, Point][] => {
+    const start = shares[at] as number;
+    const inside = end - start > 1e-9 && isInside(place((start + end) / 2), rings);
+    return inside ? [[place(start), place(end)]] : [];
+  });
+}

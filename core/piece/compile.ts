@@ -5,6 +5,7 @@ import {
   boxAbout,
   corners,
   flatten,
+  insideParts,
   isInside,
   placed,
   type Path,
@@ -80,7 +81,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const placedElements = piece.elements.map((element) => place(element, source, depth));
     const known = pieces.get(piece);
     const thing = piece.variant?.thing ?? source.thing;
-    const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...(piece.creases ?? [])];
+    const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const uses = [...placedElements, ...folds];
     if (known && sameItems(known.uses, uses)) return known.compiled;
     const compiled = assemble(piece, placedElements, folds);
@@ -116,6 +117,19 @@ export function createCompiler(resources: Resources): PieceCompiler {
   };
 
   return { compile: (piece, source) => compile(piece, source, 0) };
+}
+
+const clipped = new WeakMap<NonNullable<Piece['creases']>, { edge: unknown; creases: Fold[] }>();
+
+/** The creases of a piece as far as they lie in it; the same value for the same creases and edge. */
+function ownCreases({ creases, edge }: Piece): readonly Fold[] {
+  if (!creases) return [];
+  const known = clipped.get(creases);
+  if (known?.edge === edge) return known.creases;
+  const rings = flatten(shapePath(edge));
+  const made: Fold[] = creases.flatMap((crease) => insideParts(crease, rings));
+  clipped.set(creases, { edge, creases: made });
+  return made;
 }
 
 function sameItems(one: readonly unknown[], other: readonly unknown[]): boolean {

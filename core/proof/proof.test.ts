@@ -3,6 +3,7 @@ import { nodePlatform } from '../testing/node-platform.ts';
 import { expectGood } from '../base/index.ts';
 import { readArt } from '../art/index.ts';
 import { createJob, type CommandCall, type Job } from '../job/index.ts';
+import { plainBuild, type Punched } from '../shape/index.ts';
 import { firstStock } from '../stock/index.ts';
 import {
   allFindings,
@@ -37,6 +38,26 @@ const move = (x: number, y: number): CommandCall => ({
   args: { copy: 'piece-1#1', place: { sheet: 0, x, y, angle: 0 } },
 });
 
+/** An edge of discs of 20 mm beside each other, with a hole. */
+const edge = (discs: readonly { x: number }[], hole?: Punched): CommandCall => ({
+  name: 'build-edge',
+  args: {
+    piece: PIECE,
+    build: {
+      ...plainBuild({ kind: 'circle', diameter: 20 }, 'disc'),
+      parts: discs.map(({ x }) => ({
+        use: 'add',
+        name: 'disc',
+        shape: { kind: 'circle', diameter: 20 },
+        x,
+        y: 0,
+        angle: 0,
+      })),
+      punched: hole ? [hole] : [],
+    },
+  },
+});
+
 /** For each kind: a job that has it, and the number that its sentence must name. */
 const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> = {
   'does-not-fit': {
@@ -50,6 +71,46 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
   'nothing-wanted': {
     job: () => plain({ name: 'want', args: { piece: PIECE, count: 0 } }),
     says: /No copies/,
+  },
+  'loose-parts': {
+    job: () => plain(edge([{ x: 0 }, { x: 30 }])),
+    says: /“Label” falls into 2 parts/,
+    mends: true,
+  },
+  'thin-rim': {
+    job: () => plain(edge([{ x: 0 }], { x: 0, y: -7.5, width: 4, height: 4, angle: 0 })),
+    says: /Hole 1 of “Label” leaves 0\.5 mm/,
+  },
+  licence: {
+    job: () =>
+      plain({
+        name: 'add-element',
+        args: {
+          piece: PIECE,
+          element: {
+            id: '',
+            kind: 'picture',
+            art: 'c'.repeat(64),
+            x: 0,
+            y: 0,
+            angle: 0,
+            locked: false,
+            width: 20,
+            height: 20,
+            fit: 'contain',
+          },
+          art: {
+            kind: 'vector',
+            id: 'c'.repeat(64),
+            name: 'Foxglove',
+            tags: [],
+            width: 20,
+            height: 20,
+            licence: 'private',
+          },
+        },
+      }),
+    says: /“Foxglove” is noted as for private use only/,
   },
   'art-missing': {
     job: () =>

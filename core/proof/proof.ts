@@ -2,7 +2,8 @@ import type { CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import type { Finding, FindingKind, ProofContext, Severity } from './finding.ts';
 import { bleedsMeet, inKeepClear, outsidePrintable, overlap } from './findings/copies.ts';
-import { artMissing, lowResolution } from './findings/pictures.ts';
+import { looseParts, thinRim } from './findings/edges.ts';
+import { artMissing, licence, lowResolution } from './findings/pictures.ts';
 import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
 import {
   lowContrast,
@@ -27,6 +28,9 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   wordsTooSmall,
   lowContrast,
   lowResolution,
+  looseParts,
+  thinRim,
+  licence,
   bleedsMeet,
 ];
 

@@ -89,6 +89,7 @@ function removeCrease(at: number): void {
         </template>
         <LengthRow
           :label="words.across"
+          :name="words.acrossLong"
           :model-value="one.x"
           :min="-1000"
           :max="1000"
@@ -96,6 +97,7 @@ function removeCrease(at: number): void {
         />
         <LengthRow
           :label="words.down"
+          :name="words.downLong"
           :model-value="one.y"
           :min="-1000"
           :max="1000"

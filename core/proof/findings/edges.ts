@@ -1,0 +1,68 @@
+import { flatten, signedArea } from '../../geometry/index.ts';
+import type { Piece } from '../../piece/index.ts';
+import { plainBuild, rimOf, shapePath } from '../../shape/index.ts';
+import type { Finding, FindingKind } from '../finding.ts';
+
+const THIN = 2; // mm of material beside a hole
+
+const outers = (piece: Piece) =>
+  flatten(shapePath(piece.edge)).filter((ring) => signedArea(ring) > 0);
+
+export const thinRim: FindingKind = {
+  code: 'thin-rim',
+  check: ({ compiled }) =>
+    compiled.job.pieces.flatMap((piece) =>
+      (piece.build?.punched ?? []).flatMap((hole, at): Finding[] => {
+        const rim = rimOf(hole, outers(piece));
+        if (rim >= THIN - 0.01) return [];
+        const { x, y, width, height } = hole;
+        return [
+          {
+            code: 'thin-rim',
+            severity: 'warning',
+            where: {
+              piece: piece.id,
+              box: {
+                left: x - width / 2,
+                top: y - height / 2,
+                right: x + width / 2,
+                bottom: y + height / 2,
+              },
+            },
+            what:
+              rim < 0
+                ? `Hole ${at + 1} of “${piece.name}” breaks through the edge.`
+                : `Hole ${at + 1} of “${piece.name}” leaves ${rim.toFixed(1)} mm to the edge.`,
+            why: `With less than ${THIN} mm a string or a stake tears it.`,
+          },
+        ];
+      }),
+    ),
+};
+
+export const looseParts: FindingKind = {
+  code: 'loose-parts',
+  check: ({ compiled }) =>
+    compiled.job.pieces.flatMap((piece): Finding[] => {
+      if (piece.variant) return [];
+      const count = outers(piece).length;
+      if (count < 2) return [];
+      const build = {
+        ...(piece.build ?? plainBuild(piece.edge, piece.name)),
+        join: 'offset' as const,
+      };
+      return [
+        {
+          code: 'loose-parts',
+          severity: 'warning',
+          where: { piece: piece.id },
+          what: `“${piece.name}” falls into ${count} parts when it is cut.`,
+          why: 'Each has to be put on by itself, and their distances are lost.',
+          fix: {
+            label: 'Join them by the smallest offset',
+            call: { name: 'build-edge', args: { piece: piece.id, build, doing: 'join the parts' } },
+          },
+        },
+      ];
+    }),
+};
