@@ -1,4 +1,4 @@
-import { type Platform, type Result, type Task } from './base/index.ts';
+import { bad, good, type Platform, type Result, type Task } from './base/index.ts';
 import {
   readArt,
   takeIn,
@@ -25,7 +25,7 @@ import {
   type Job,
   type JobResources,
 } from './job/index.ts';
-import { exportFiles, type Format, type MadeFile } from './output/index.ts';
+import { exportFiles, pieceAsArt, type Format, type MadeFile } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler } from './piece/index.ts';
 import {
@@ -76,6 +76,8 @@ export interface Calls {
     },
     task: Task,
   ): Promise<Result<PlacedArt[]>>;
+  /** A finished piece as a picture, cut out along its edge. */
+  pieceAsArt(args: { job: Job; piece: string }, task: Task): Promise<Result<ReadArt>>;
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
@@ -114,6 +116,14 @@ export function createCalls(ground: CallGround): Calls {
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
+    async pieceAsArt({ job, piece }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      const found = compiled.pieces.get(piece);
+      return found
+        ? good(await pieceAsArt(platform, { compiled, resources, piece: found }))
+        : bad('job/gone', 'This piece is not in the job any more.', 'Choose another one.');
+    },
     async findings({ job }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

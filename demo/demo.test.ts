@@ -20,13 +20,14 @@ const compiledOf = async ({ job, art }: JobWithArt) => {
   return { compiled: compileJob(job, createCompiler(resources)), resources };
 };
 
-test('the shelf begins with five jobs of different kinds of thing and edge', () => {
+test('the shelf begins with six jobs of different kinds of thing and edge', () => {
   expect(jobs.map(({ job }) => job.name)).toEqual([
     'Pot-lid seals',
     'Seed packet fronts',
     'Peat-free dots',
     'Basil pot wrap',
     'Bulb box bands',
+    'Woodland stickers',
   ]);
   expect(jobs.map(({ job }) => job.thing.kind)).toEqual([
     'lid',
@@ -34,6 +35,7 @@ test('the shelf begins with five jobs of different kinds of thing and edge', () 
     'label-sheet',
     'taper',
     'band',
+    'own',
   ]);
   expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
     'circle',
@@ -41,6 +43,7 @@ test('the shelf begins with five jobs of different kinds of thing and edge', () 
     'circle',
     'arc',
     'rectangle',
+    'outline',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
 });

@@ -5,6 +5,7 @@ import { bulbBoxBands } from './jobs/bulb-box-bands.ts';
 import { peatFreeDots } from './jobs/peat-free-dots.ts';
 import { potLidSeals } from './jobs/pot-lid-seals.ts';
 import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
+import { woodlandStickers } from './jobs/woodland-stickers.ts';
 
 /** The jobs of the demo workshop, the plant nursery Thistle & Fen, in the order of its shelf. */
 export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
@@ -14,5 +15,6 @@ export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
     peatFreeDots(platform),
     basilPotWrap(platform),
     bulbBoxBands(platform),
+    woodlandStickers(platform),
   ]);
 }

@@ -113,7 +113,7 @@ test('a job that is not here says so and leads back to the shelf', async ({ page
   await page.goto('/job/never-was/artwork');
   await expect(page.getByText('This job is not on this shelf.')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the shelf' }).click();
-  await expect(page.locator('article')).toHaveCount(5);
+  await expect(page.locator('article')).toHaveCount(6);
 });
 
 test('the shape and the bleed of the edge change every variety, and undo brings them back', async ({

@@ -37,7 +37,7 @@ export async function openDesk(page: Page, job: string, desk: string): Promise<v
 
 /** The same with the shelf already open. */
 export async function fromShelf(page: Page, job: string, desk: string): Promise<void> {
-  await expect(page.locator('article')).toHaveCount(5);
+  await expect(page.locator('article')).toHaveCount(6);
   await page.locator(`article a[href="/job/demo-${job}"]`).first().click();
   await expect(page.locator('.ticket')).toBeVisible();
   if (desk === 'artwork') return;

@@ -4,11 +4,13 @@ import ArtPicture from './ArtPicture.vue';
 
 /** Pictures to choose from; each can be dragged to where it is wanted. */
 defineProps<{ found: readonly UsedArt[]; chosen?: string | undefined; label: string }>();
-const emit = defineEmits<{ choose: [entry: UsedArt]; open: [entry: UsedArt] }>();
+const emit = defineEmits<{ choose: [entry: UsedArt]; open: [entry: UsedArt]; drag: [] }>();
 
 function drag(event: DragEvent, entry: UsedArt): void {
   event.dataTransfer?.setData('application/x-little-peel-art', entry.art.id);
   if (event.dataTransfer) event.dataTransfer.effectAllowed = 'copy';
+  // A browser gives up a drag whose source vanishes while it begins.
+  setTimeout(() => emit('drag'), 0);
 }
 </script>
 

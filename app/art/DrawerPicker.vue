@@ -17,6 +17,8 @@ const messages = useMessages();
 const words = texts.art;
 const part = ref<keyof typeof words.parts>('own');
 const typed = ref('');
+/** While a picture is dragged out, the panel gets out of the way. */
+const dragging = ref(false);
 
 onMounted(async () => {
   await drawer.refresh().catch(messages.sayError);
@@ -30,7 +32,12 @@ async function ready(picture: ReadyMade): Promise<void> {
 </script>
 
 <template>
-  <OverlayPanel :title="words.choose" @close="emit('close')">
+  <OverlayPanel
+    :title="words.choose"
+    :away="dragging"
+    @close="emit('close')"
+    @dragend="emit('close')"
+  >
     <template #head>
       <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
     </template>
@@ -55,6 +62,7 @@ async function ready(picture: ReadyMade): Promise<void> {
         v-if="part === 'own'"
         :found="drawer.found"
         :label="words.drawer"
+        @drag="dragging = true"
         @choose="emit('choose', $event.art)"
       />
       <ReadyGrid v-else :typed="typed" @choose="ready" />

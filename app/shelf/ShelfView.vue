@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue';
+import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { BEGINNINGS, type Beginning } from '../../core/job/index.ts';
+import type { ReadArt } from '../../core/art/index.ts';
+import { PICTURE_FILES } from '../art/picture-files.ts';
+import TakeTray from '../art/TakeTray.vue';
+import { useTray } from '../art/tray-store.ts';
 import { chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
@@ -10,6 +14,7 @@ import { useShelf } from './shelf-store.ts';
 
 const shelf = useShelf();
 const router = useRouter();
+const tray = useTray();
 const over = ref(false);
 
 onMounted(() => void shelf.start());
@@ -23,10 +28,36 @@ async function open(accept: string): Promise<void> {
   await shelf.take(await chooseFiles(accept, true));
 }
 
+/** Pictures become stickers; everything else is a job or a backup. */
+function take(files: readonly File[]): void {
+  const pictures = files.filter(({ name, type }) => /^image\//.test(type) || /\.pdf$/i.test(name));
+  const others = files.filter((file) => !pictures.includes(file));
+  if (others.length) void shelf.take(others);
+  void tray.take(pictures, { onPiece: true, give: (reads) => void beginFrom(reads) });
+}
+
+async function beginFrom(reads: readonly ReadArt[]): Promise<void> {
+  const job = await shelf.createFromArt(reads);
+  if (job) await router.push(`/job/${job.id}/edge`);
+}
+
+async function choosePictures(): Promise<void> {
+  take(await chooseFiles(PICTURE_FILES, true));
+}
+
 function drop(event: DragEvent): void {
   over.value = false;
-  void shelf.take([...(event.dataTransfer?.files ?? [])]);
+  take([...(event.dataTransfer?.files ?? [])]);
 }
+
+function paste(event: ClipboardEvent): void {
+  const files = [...(event.clipboardData?.files ?? [])];
+  if (files.length === 0) return;
+  event.preventDefault();
+  take(files);
+}
+addEventListener('paste', paste);
+onBeforeUnmount(() => removeEventListener('paste', paste));
 </script>
 
 <template>
@@ -52,6 +83,23 @@ function drop(event: DragEvent): void {
           <span class="quiet">{{ texts.shelf.beginnings[beginning].hint }}</span>
         </span>
       </button>
+      <button type="button" class="beginning" @click="choosePictures">
+        <svg class="sticker" viewBox="0 0 44 44" aria-hidden="true">
+          <path
+            d="M22 5C33 10 39 17 38 26C37 34 30 39 22 39C14 39 7 34 6 26C5 17 11 10 22 5Z"
+            class="rim"
+          />
+          <path
+            d="M22 11C29 15 33.5 20 33 26C32.5 31 28 34.5 22 34.5C16 34.5 11.5 31 11 26C10.5 20 15 15 22 11Z"
+            class="leaf"
+          />
+          <path d="M22 15V34" class="vein" />
+        </svg>
+        <span>
+          <strong>{{ texts.shelf.sticker.name }}</strong>
+          <span class="quiet">{{ texts.shelf.sticker.hint }}</span>
+        </span>
+      </button>
     </div>
     <div class="heading">
       <h2>{{ texts.shelf.heading }}</h2>
@@ -75,6 +123,7 @@ function drop(event: DragEvent): void {
     <p v-else-if="shelf.ready && shelf.found.length === 0" class="empty">
       {{ texts.shelf.noMatch(shelf.query) }}
     </p>
+    <TakeTray />
     <p v-if="over" class="dropping">{{ texts.shelf.drop }}</p>
   </div>
 </template>
@@ -113,6 +162,25 @@ h1 {
   font: inherit;
   text-align: left;
   cursor: pointer;
+}
+.sticker {
+  flex: none;
+  width: 44px;
+  height: 44px;
+}
+.rim {
+  fill: #fffdf9;
+  stroke: var(--kiss);
+  stroke-width: 1.4px;
+  stroke-dasharray: 3.5 2.5;
+}
+.leaf {
+  fill: #7fa86a;
+}
+.vein {
+  fill: none;
+  stroke: #fffdf9;
+  stroke-width: 1.2px;
 }
 .beginning:hover {
   border-color: var(--apricot);

@@ -9,6 +9,8 @@ import {
   type Beginning,
   type Job,
 } from '../../core/job/index.ts';
+import { artSize, type Art, type ReadArt } from '../../core/art/index.ts';
+import type { Piece } from '../../core/piece/index.ts';
 import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import {
@@ -103,6 +105,26 @@ export const useShelf = defineStore('shelf', () => {
     return made;
   }
 
+  /** A job of stickers from pictures: each a piece of its own, at its own size where a sheet takes it. */
+  async function createFromArt(reads: readonly ReadArt[]): Promise<Job | undefined> {
+    const [first] = reads;
+    if (!first) return undefined;
+    const made = await create('own');
+    if (!made) return undefined;
+    const pieces = reads.map(({ art }) => pictureSticker(art));
+    const filled = runCommand(
+      { ...made, name: first.art.name.slice(0, 120) },
+      {
+        name: 'add-pieces',
+        args: { pieces, art: reads.map(({ art }) => art), wanted: 1, instead: 'piece-1' },
+      },
+    );
+    if (isProblem(filled)) messages.sayProblem(filled);
+    const job = isProblem(filled) ? made : filled.job;
+    await doing(() => keepJob(job, Date.now()));
+    return job;
+  }
+
   /** A job on a sheet, one label wanted for each of its places. */
   function laidOn(bare: Job, on: { stock: Stock; material: Material }): Job {
     const count = on.stock.spots ? spotCount(on.stock.spots) : 12;
@@ -190,6 +212,7 @@ export const useShelf = defineStore('shelf', () => {
     start,
     refresh,
     create,
+    createFromArt,
     rename,
     duplicate,
     remove,
@@ -200,3 +223,24 @@ export const useShelf = defineStore('shelf', () => {
     lastRun,
   };
 });
+
+const MOST = 180; // mm that a sheet takes
+
+/** A picture as a piece in its frame; its outline becomes the edge on the Edge desk. */
+function pictureSticker(art: Art): Piece {
+  const own = artSize(art);
+  const scale = Math.min(1, MOST / own.width, MOST / own.height);
+  const [width, height] = [own.width * scale, own.height * scale];
+  const place = { x: 0, y: 0, angle: 0, locked: false };
+  return {
+    id: 'piece',
+    name: art.name.slice(0, 120),
+    edge: { kind: 'rectangle', width, height, radius: 0 },
+    bleed: 2,
+    safe: 1,
+    ground: null,
+    elements: [
+      { ...place, id: 'picture-1', kind: 'picture', art: art.id, width, height, fit: 'contain' },
+    ],
+  };
+}

@@ -83,6 +83,9 @@ export const artwork = {
   withoutParts: (name: string, parts: string): string =>
     `“${name}” was taken in without its ${parts}.`,
   dpiAssumed: (name: string): string => `“${name}” names no resolution, so 300 dpi was taken.`,
+  keepAsArt: 'Keep as art',
+  keepingAsArt: 'Keeping …',
+  keptAsArt: (name: string): string => `“${name}” is in the art drawer.`,
   drawer: 'Drawer',
   prepare: 'Prepare the picture',
   alongRim: 'Inside the edge by',

@@ -5,8 +5,8 @@ import { texts } from '../texts/index.ts';
 import IconButton from './IconButton.vue';
 
 /** A panel over everything else: Escape and a click beside it close it, and the keyboard stays inside. */
-defineProps<{ title: string; wide?: boolean }>();
-const emit = defineEmits<{ close: [] }>();
+defineProps<{ title: string; wide?: boolean; away?: boolean }>();
+const emit = defineEmits<{ close: []; dragend: [] }>();
 const panel = ref<HTMLElement | null>(null);
 
 onMounted(async () => {
@@ -34,7 +34,12 @@ function key(event: KeyboardEvent): void {
 
 <template>
   <Teleport to="body">
-    <div class="shade" @pointerdown.self="emit('close')">
+    <div
+      class="shade"
+      :class="{ away }"
+      @pointerdown.self="emit('close')"
+      @dragend="emit('dragend')"
+    >
       <section
         ref="panel"
         class="panel"
@@ -65,6 +70,10 @@ function key(event: KeyboardEvent): void {
   display: grid;
   place-items: center;
   background: #2a1b2e80;
+}
+.away {
+  opacity: 0;
+  pointer-events: none;
 }
 .panel {
   display: flex;

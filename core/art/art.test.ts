@@ -169,3 +169,52 @@ test('entities, broken XML and drawings without a size are refused', () => {
   expect(refused('<svg viewBox="0 0 1 1"><g></svg>')).toBe('art/broken');
   expect(refused('<svg><rect width="1" height="1"/></svg>')).toBe('art/no-size');
 });
+
+const shapesIn = (body: string): PathNode[] => {
+  const read = parseSvg(
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="96" height="96">${body}</svg>`,
+    'a.svg',
+  );
+  if (!read.ok) throw new Error(read.problem.what);
+  const found: PathNode[] = [];
+  walkDrawing({ nodes: read.value.nodes, symbols: {} }, (node) => {
+    if (node.kind === 'path') found.push(node);
+  });
+  return found;
+};
+
+test('classes, names and ids of a style sheet colour shapes; an own style goes before them', () => {
+  const shapes = shapesIn(`<style>/* leaves */ @import url(http://example.com/x.css);
+    .a, .b { fill: #00ff00 } rect { fill: #ff0000; stroke: #000000 } #c { fill: none }</style>
+    <rect class="a" width="9" height="9"/><rect width="9" height="9"/>
+    <rect id="c" class="b" width="9" height="9"/>
+    <circle class="x a" r="4" style="fill:#123456"/>`);
+  expect(shapes.map(({ fill }) => fill)).toEqual([
+    { kind: 'solid', color: '#00ff00' },
+    { kind: 'solid', color: '#ff0000' },
+    undefined,
+    { kind: 'solid', color: '#123456' },
+  ]);
+});
+
+test('what a reference inside the file names is drawn where it is used, and no ring of references goes on', () => {
+  const shapes =
+    shapesIn(`<defs><rect id="r" width="10" height="10"/><g id="loop"><use href="#loop"/></g></defs>
+    <use xlink:href="#r" x="20" y="30"/><use href="#loop"/><use href="http://example.com/a.svg#r"/>`);
+  expect(shapes).toHaveLength(1);
+  expect(shapes[0]?.path[0]).toEqual(['M', 20, 30]);
+});
+
+test('a clip path of the file clips the drawing', () => {
+  const read = parseSvg(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="96" height="96"><defs><clipPath id="k"><circle cx="5" cy="5" r="5"/></clipPath></defs>
+      <g clip-path="url(#k)"><rect width="10" height="10"/></g></svg>`,
+    'a.svg',
+  );
+  const clips: unknown[] = [];
+  if (read.ok)
+    walkDrawing({ nodes: read.value.nodes, symbols: {} }, (node) => {
+      if (node.kind === 'group' && node.clip) clips.push(node.clip[0]);
+    });
+  expect(clips).toEqual([['M', 10, 5]]);
+});

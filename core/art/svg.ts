@@ -1,7 +1,13 @@
-import { SaxesParser } from 'saxes';
 import { bad, good, problem, ProblemError, type Result } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
-import { compose, mapPath, scaling, translation, type Affine } from '../geometry/index.ts';
+import {
+  compose,
+  mapPath,
+  scaling,
+  translation,
+  type Affine,
+  type Path,
+} from '../geometry/index.ts';
 import { ART_LIMITS } from './limits.ts';
 import {
   findCssColor,
@@ -13,6 +19,8 @@ import {
   type SvgStyle,
 } from './svg-paint.ts';
 import { findOutline, findPx, readTransform, type Attributes } from './svg-shapes.ts';
+import { readStyles, type StyleRules } from './svg-styles.ts';
+import { parseSvgTree, type SvgElement } from './svg-tree.ts';
 
 /** A vector picture read from SVG: only shapes, colours and groups come in; nothing else can. */
 export interface SvgPicture {
@@ -51,6 +59,9 @@ const SILENT = new Set([
   'stop',
   'linearGradient',
   'radialGradient',
+  'style',
+  'use',
+  'clipPath',
 ]);
 const SHAPES = new Set(['path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon']);
 const HIDDEN_PARENTS = new Set([
@@ -63,9 +74,13 @@ const HIDDEN_PARENTS = new Set([
   'metadata',
 ]);
 
+/** How deep references may name each other. */
+const MOST_REFERENCES = 8;
+
 /**
  * Reads SVG into drawing nodes in mm. Known by an allow list of elements and attributes: scripts,
- * styles sheets, outside references, entities and event handlers are never looked at.
+ * outside references, entities and event handlers are never looked at. Of style sheets the plain
+ * rules for classes, names and ids count; references inside the file are followed.
  */
 export function parseSvg(text: string, name: string): Result<SvgPicture> {
   const reader = new SvgReader(name);
@@ -88,6 +103,8 @@ class SvgReader {
   private readonly shapes: Shape[] = [];
   private readonly gradients = new Map<string, SvgGradient>();
   private readonly leftOut = new Set<string>();
+  private ids: ReadonlyMap<string, SvgElement> = new Map();
+  private rules: StyleRules = readStyles('');
   private gradient: SvgGradient | undefined;
   private root: Attributes | undefined;
   private nodes: DrawingNode[] = [];
@@ -97,27 +114,10 @@ class SvgReader {
   }
 
   read(text: string): Result<SvgPicture> {
-    const parser = new SaxesParser({ xmlns: false, fragment: false });
-    parser.on('error', (error) => {
-      throw error;
-    });
-    parser.on('doctype', (doctype) => {
-      if (/<!ENTITY/i.test(doctype)) {
-        throw new ProblemError(
-          problem(
-            'art/entities',
-            `“${this.name}” defines XML entities, which are not read.`,
-            'Save it again as plain SVG.',
-            this.name,
-          ),
-        );
-      }
-    });
-    parser.on('opentag', (tag) =>
-      this.open(tag.name.replace(/^svg:/, ''), withDeclarations(tag.attributes)),
-    );
-    parser.on('closetag', () => this.close());
-    parser.write(text).close();
+    const tree = parseSvgTree(text, this.name);
+    this.ids = tree.ids;
+    this.rules = readStyles(tree.styles);
+    if (tree.root) this.visit(tree.root);
     if (!this.root)
       return bad(
         'art/broken',
@@ -127,6 +127,52 @@ class SvgReader {
       );
     for (const shape of this.shapes) this.draw(shape);
     return this.sized(this.root);
+  }
+
+  private visit(element: SvgElement, depth = 0): void {
+    const name = element.name.replace(/^svg:/, '');
+    const attributes = withDeclarations(this.rules.over(name, element.attributes));
+    this.open(name, attributes);
+    if (name === 'use') this.follow(attributes, depth);
+    for (const child of element.children) this.visit(child, depth);
+    this.close();
+  }
+
+  /** Draws what a reference inside the file names, at the place of the reference. */
+  private follow(attributes: Attributes, depth: number): void {
+    const reference = attributes.href ?? attributes['xlink:href'] ?? '';
+    const found = reference.startsWith('#') ? this.ids.get(reference.slice(1)) : undefined;
+    if (!found || depth >= MOST_REFERENCES) {
+      this.leftOut.add('use');
+      return;
+    }
+    const [x, y] = [findPx(attributes.x) ?? 0, findPx(attributes.y) ?? 0];
+    this.open('g', { transform: `translate(${x} ${y})` });
+    // A symbol is drawn as a group; its own view box is not taken into account.
+    if (found.name === 'symbol') for (const child of found.children) this.visit(child, depth + 1);
+    else this.visit(found, depth + 1);
+    this.close();
+  }
+
+  /** The outline that a `clip-path` names, at its place; undefined for none. */
+  private findClip(reference: string | undefined, map: Affine): Path | undefined {
+    const id = /^url\(\s*["']?#([^"')]+)["']?\s*\)$/.exec(reference ?? '')?.[1];
+    const clip = id === undefined ? undefined : this.ids.get(id);
+    if (!clip || clip.name !== 'clipPath') return undefined;
+    if (clip.attributes.clipPathUnits === 'objectBoundingBox') {
+      this.leftOut.add('clipPath');
+      return undefined;
+    }
+    const outlines = clip.children.flatMap((child) => {
+      const shape =
+        child.name === 'use'
+          ? this.ids.get((child.attributes.href ?? child.attributes['xlink:href'] ?? '').slice(1))
+          : child;
+      const path = shape && findOutline(shape.name, withDeclarations(shape.attributes));
+      const own = readTransform(shape?.attributes.transform);
+      return path ? mapPath(path, compose(map, own)) : [];
+    });
+    return outlines.length > 1 ? outlines : undefined;
   }
 
   private open(name: string, attributes: Attributes): void {
@@ -152,9 +198,15 @@ class SvgReader {
     const map = compose(parent.map, readTransform(attributes.transform));
     const opacity = Number(attributes.opacity ?? 1);
     let children = parent.children;
-    if (!hidden && (SHAPES.has(name) || name === 'g') && opacity < 1 && opacity >= 0) {
+    const clip = hidden ? undefined : this.findClip(attributes['clip-path'], map);
+    if (clip) {
       children = [];
-      parent.children.push({ kind: 'group', opacity, children });
+      parent.children.push({ kind: 'group', clip, children });
+    }
+    if (!hidden && (SHAPES.has(name) || name === 'g') && opacity < 1 && opacity >= 0) {
+      const faint: DrawingNode[] = [];
+      children.push({ kind: 'group', opacity, children: faint });
+      children = faint;
     }
     if (SHAPES.has(name) && !hidden)
       this.shapes.push({ name, attributes, style, map, into: this.slot(children) });

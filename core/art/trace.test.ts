@@ -108,6 +108,17 @@ test('a picture that is covered up to its sides is traced along them', () => {
   expect(traced.ok && Math.abs(traced.value.area - 2400)).toBeLessThan(5);
 });
 
+test('what is clipped is traced no further than its clip', () => {
+  const read = parseSvg(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="50mm" height="50mm" viewBox="0 0 50 50">
+      <clipPath id="k"><rect x="10" y="10" width="10" height="10"/></clipPath>
+      <g clip-path="url(#k)"><rect width="50" height="50"/></g></svg>`,
+    'a.svg',
+  );
+  const traced = read.ok && traceVector(read.value.nodes);
+  expect(traced && traced.ok && traced.value.area).toBeCloseTo(100, 1);
+});
+
 test('vector art has the outline of all its shapes and lines together, as large as they are', () => {
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="50mm" height="30mm" viewBox="0 0 50 30">
     <rect x="5" y="5" width="20" height="20"/><circle cx="25" cy="15" r="10"/>

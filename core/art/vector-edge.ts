@@ -1,6 +1,7 @@
 import { bad, good, type Result } from '../base/index.ts';
 import type { DrawingNode, PathNode } from '../drawing/index.ts';
 import {
+  commonOf,
   compose,
   evenOddRegion,
   fitCurves,
@@ -19,16 +20,9 @@ const FLAT = 0.005; // mm
 
 /** The outline of all that a vector picture shows: fills and lines together, in mm from its top left corner. */
 export function traceVector(nodes: readonly DrawingNode[]): Result<Traced> {
-  const regions: Ring[][] = [];
-  const walk = (list: readonly DrawingNode[], map: Affine): void => {
-    for (const node of list) {
-      if (node.kind === 'group')
-        walk(node.children, node.transform ? compose(map, node.transform) : map);
-      if (node.kind === 'path') regions.push(...covered(node, map));
-    }
-  };
-  walk(nodes, IDENTITY);
-  const region = unionOf(...regions).filter((ring) => Math.abs(signedArea(ring)) > 0.01);
+  const region = unionOf(...regionsOf(nodes, IDENTITY)).filter(
+    (ring) => Math.abs(signedArea(ring)) > 0.01,
+  );
   if (region.length === 0)
     return bad(
       'art/nothing-to-trace',
@@ -44,6 +38,18 @@ export function traceVector(nodes: readonly DrawingNode[]): Result<Traced> {
     parts: areas.filter((area) => area > 0).length,
     holes: areas.filter((area) => area < 0).length,
     area: areas.reduce((sum, area) => sum + area, 0),
+  });
+}
+
+function regionsOf(nodes: readonly DrawingNode[], map: Affine): Ring[][] {
+  return nodes.flatMap((node): Ring[][] => {
+    if (node.kind === 'path') return covered(node, map);
+    if (node.kind !== 'group') return [];
+    const own = node.transform ? compose(map, node.transform) : map;
+    const inner = regionsOf(node.children, own);
+    if (!node.clip) return inner;
+    const clip = unionOf(flatten(mapPath(node.clip, own), FLAT));
+    return [commonOf(unionOf(...inner), clip)];
   });
 }
 

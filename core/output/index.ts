@@ -12,4 +12,4 @@ export { cutHpgl, HPGL_PENS, HPGL_UNITS } from './hpgl.ts';
 export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 export { statement } from './statement.ts';
-export { drawShapes } from './picture.ts';
+export { drawShapes, pieceAsArt } from './picture.ts';

@@ -91,6 +91,9 @@ function drop(event: DragEvent): void {
     ({ id, kind }) => id === onto && kind === 'picture',
   );
   if (files.length) void take(files, picture?.id);
+  const kept = event.dataTransfer?.getData('application/x-little-peel-art');
+  const art = kept ? prepare.known(kept) : undefined;
+  if (art) put(art, picture?.id);
 }
 
 function nudge({ x, y }: Point): void {

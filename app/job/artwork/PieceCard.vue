@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { ref } from 'vue';
+import { calls } from '../../calls/index.ts';
+import { keepInDrawer } from '../../storage/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ColorChips from '../../ui/ColorChips.vue';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
@@ -8,6 +12,7 @@ import { texts } from '../../texts/index.ts';
 
 /** The pieces of the job, and the ground of the one on the desk. */
 const props = defineProps<{ desk: DeskState }>();
+const messages = useMessages();
 
 function ground(color: string | null): void {
   if (props.desk.piece.value)
@@ -24,6 +29,25 @@ function rename(event: Event): void {
       name: 'change-piece',
       args: { piece: props.desk.piece.value.id, changes: { name } },
     });
+}
+
+const keeping = ref(false);
+
+async function keepAsArt(): Promise<void> {
+  const { piece, store } = props.desk;
+  if (!piece.value || !store.job) return;
+  keeping.value = true;
+  try {
+    const call = calls.call('pieceAsArt', { job: store.job, piece: piece.value.id });
+    const made = await call.answer;
+    if (!made.ok) return messages.sayProblem(made.problem);
+    await keepInDrawer(made.value, Date.now());
+    messages.say(texts.artwork.keptAsArt(piece.value.name));
+  } catch (error) {
+    messages.sayError(error);
+  } finally {
+    keeping.value = false;
+  }
 }
 
 function addVariety(): void {
@@ -66,6 +90,15 @@ function remove(): void {
       :colors="PALETTE"
       @update:model-value="ground"
     />
+    <button
+      v-if="desk.piece.value.elements.length"
+      class="link keep"
+      type="button"
+      :disabled="keeping"
+      @click="keepAsArt"
+    >
+      {{ keeping ? texts.artwork.keepingAsArt : texts.artwork.keepAsArt }}
+    </button>
   </CardPanel>
   <CardPanel
     v-if="desk.store.job"

@@ -62,7 +62,7 @@ const free = computed(() => build.value.parts.some(({ shape }) => shape.kind ===
       @update:model-value="edge.change({ smallHole: $event }, 'change the holes', 'small')"
     />
     <template v-if="apart">
-      <p class="look" role="status">{{ words.separate(facts.parts) }}</p>
+      <p v-if="facts.parts > 1" class="look" role="status">{{ words.separate(facts.parts) }}</p>
       <FactRow :label="words.join"
         ><ChoiceRow
           :model-value="build.join"

@@ -1,0 +1,72 @@
+import { expectGood, isProblem, type Platform } from '../../core/base/index.ts';
+import { artSize, traceVector, vectorNodes } from '../../core/art/index.ts';
+import { mapPath, nested, scaling, translation } from '../../core/geometry/index.ts';
+import { withBuild, type JobWithArt } from '../../core/job/index.ts';
+import type { Piece } from '../../core/piece/index.ts';
+import { pathPart, plainBuild } from '../../core/shape/index.ts';
+import { broadLeaf, frond, mushroom } from '../art/woodland.ts';
+import { art, demoJob, drawings, numbered } from './kit.ts';
+
+const RIM = 2; // mm
+
+/** Stickers in the outline of what they show: a leaf, a fern and two mushrooms with a rim around them. */
+export async function woodlandStickers(platform: Platform): Promise<JobWithArt> {
+  const made = await drawings(platform, {
+    'Fly agaric': mushroom('#c2412f', '#9c2f22', '#f4e8d0', '#6f8f4e'),
+    'Wood blewit': mushroom('#7d5a8f', '#5d3f70', '#efe3ea', '#7f8a52'),
+    'Lime leaf': broadLeaf('#4f8a4c', '#dfeec2', '#6b5a34'),
+    'Male fern': frond('#3f7448', '#7fae63'),
+  });
+  const heights: Readonly<Record<string, number>> = {
+    'Fly agaric': 44,
+    'Wood blewit': 38,
+    'Lime leaf': 46,
+    'Male fern': 52,
+  };
+  const pieces = [...made].map(([name, { art: own, bytes }], at): Piece => {
+    const size = artSize(own);
+    const height = heights[name] ?? 40;
+    const width = (size.width * height) / size.height;
+    const piece: Piece = {
+      id: `sticker-${at + 1}`,
+      name,
+      edge: { kind: 'rectangle', width, height, radius: 0 },
+      bleed: 2,
+      safe: 1,
+      ground: '#fffdf6',
+      elements: numbered([art(own.id, width, height)]),
+    };
+    const { path } = expectGood(traceVector(vectorNodes(bytes)));
+    const placed = mapPath(
+      path,
+      nested(
+        scaling(width / size.width, height / size.height),
+        translation(-size.width / 2, -size.height / 2),
+      ),
+    );
+    const built = withBuild(piece, {
+      ...plainBuild(piece.edge, name),
+      parts: [pathPart(placed, name)],
+      offset: RIM,
+      holes: 'fill',
+      innerRadius: 1,
+      join: 'offset',
+    });
+    if (isProblem(built)) throw new Error(built.what);
+    return built;
+  });
+  return demoJob(
+    'own',
+    {
+      id: 'demo-woodland-stickers',
+      name: 'Woodland stickers',
+      pieces,
+      wanted: 3,
+      change: (job) => ({
+        ...job,
+        thing: { kind: 'own', shape: 'rectangle', width: 48, height: 48, allowance: 0 },
+      }),
+    },
+    made,
+  );
+}
