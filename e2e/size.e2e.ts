@@ -110,7 +110,7 @@ test('a beginning of each make is measured and designed: a wall, a tag, a ring',
   page,
 }) => {
   await page.goto('/');
-  await expect(page.locator('.beginning')).toHaveCount(12);
+  await expect(page.locator('.beginning')).toHaveCount(13);
   for (const hint of ['A straight wall', 'Hangs or folds', 'A ring with a hole']) {
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.locator('.beginning', { hasText: hint }).click();

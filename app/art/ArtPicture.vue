@@ -31,7 +31,7 @@ onBeforeUnmount(forget);
     class="picture"
     :class="art.kind === 'pixels' ? `turn${art.orientation}` : ''"
     :src="address"
-    :alt="art.name"
+    alt=""
     loading="lazy"
     draggable="false"
   />

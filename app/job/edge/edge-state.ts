@@ -123,7 +123,7 @@ export function useEdgeState(desk: DeskState) {
     if (!part.value || part.value.shape.kind === kind) return;
     const { width, height } = shapeSize(part.value.shape);
     const flatter = ['ellipse', 'banner', 'ticket'].includes(kind) && width === height;
-    const shape = plainShape(kind, width, flatter ? height * 0.7 : height, 3);
+    const shape = plainShape(kind, width, flatter ? height * 0.75 : height, 3);
     changePart({ shape, name: texts.edge.shapes[kind] });
   }
 
