@@ -23,6 +23,7 @@ const store = await import('./jobs.ts');
 const { EMPTY_STOCK_ROOM, keepStockRoom, mergedStockRoom, stockRoom } =
   await import('./stock-room.ts');
 const { sweep, backUp, restore, removeDemo } = await import('./workshop.ts');
+const drawer = await import('./art-drawer.ts');
 
 const DAY = 24 * 60 * 60 * 1000;
 const HASH = (letter: string): string => letter.repeat(64);
@@ -212,4 +213,99 @@ test('the browser’s ways of saying that it is full are understood, other error
   expect(isFull(new Error('The disk is full'))).toBe(true);
   expect(isFull(new Error('The worker failed to start.'))).toBe(false);
   expect(isFull(undefined)).toBe(false);
+});
+
+const leaf = new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg"/>');
+const leafArt = (bytes = leaf, name = 'Leaf') => ({
+  kind: 'vector' as const,
+  id: contentHash(bytes),
+  name,
+  tags: ['plants'],
+  width: 20,
+  height: 20,
+});
+/** A job with a picture element of some art. */
+function using(id: string, art: ReturnType<typeof leafArt>): Job {
+  const job = createJob('lid', { id, today: '2026-04-18' });
+  const [piece] = job.pieces;
+  if (!piece) throw new Error('no piece');
+  const picture = {
+    id: 'picture-1',
+    kind: 'picture' as const,
+    art: art.id,
+    x: 0,
+    y: 0,
+    angle: 0,
+    locked: false,
+    width: 20,
+    height: 20,
+    fit: 'contain' as const,
+  };
+  return {
+    ...job,
+    name: `Job ${id}`,
+    pieces: [{ ...piece, elements: [picture] }],
+    art: { [art.id]: art },
+  };
+}
+
+test('the drawer has each picture once, with the jobs that use it', async () => {
+  await drawer.keepInDrawer({ art: leafArt(), bytes: leaf }, 100);
+  await drawer.keepInDrawer({ art: leafArt(leaf, 'The same again'), bytes: leaf }, 200);
+  const other = new TextEncoder().encode('<svg/>');
+  await store.keepJobWithArt(
+    { job: using('a', leafArt()), art: new Map([[leafArt().id, leaf]]) },
+    1,
+  );
+  await store.keepJobWithArt(
+    {
+      job: using('b', leafArt(other, 'Only in a job')),
+      art: new Map([[contentHash(other), other]]),
+    },
+    1,
+  );
+  const found = await drawer.allArt();
+  expect(found.map(({ art, bytes, jobs }) => [art.name, bytes, jobs.map(({ id }) => id)])).toEqual([
+    ['Leaf', leaf.length, ['a']],
+    ['Only in a job', 6, ['b']],
+  ]);
+});
+
+test('a name, tags and a note are changed in the drawer and in every job', async () => {
+  await drawer.keepInDrawer({ art: leafArt(), bytes: leaf }, 100);
+  await store.keepJob(using('a', leafArt()), 1);
+  await drawer.changeArt({ ...leafArt(), name: 'Lime', tags: ['trees'], licence: 'private' }, 300);
+  const job = (await store.allJobs()).jobs[0]?.job;
+  expect(job?.art[leafArt().id]).toMatchObject({ name: 'Lime', licence: 'private' });
+  expect((await drawer.allArt())[0]).toMatchObject({ art: { tags: ['trees'] }, added: 100 });
+});
+
+test('a picture is replaced in every job that shows it, and in no other', async () => {
+  const better = new TextEncoder().encode('<svg id="better"/>');
+  await store.keepJob(using('a', leafArt()), 1);
+  await store.keepJob(using('b', leafArt()), 2);
+  await store.keepJob(jobOf('c'), 3);
+  expect(await drawer.replaceArtEverywhere(leafArt().id, leafArt(better), 9)).toBe(2);
+  const { jobs } = await store.allJobs();
+  expect(jobs.map(({ job }) => Object.keys(job.art))).toEqual([
+    [contentHash(better)],
+    [contentHash(better)],
+    [],
+  ]);
+});
+
+test('what is in the drawer is not swept, is put back when it was taken out, and travels with a backup', async () => {
+  await drawer.keepInDrawer({ art: leafArt(), bytes: leaf }, 100);
+  await sweep(100 + 3 * DAY);
+  expect(await store.artBytes(leafArt().id)).toEqual(leaf);
+  const [entry] = await drawer.allArt();
+  if (!entry) throw new Error('no entry');
+  await drawer.takeOutOfDrawer(entry.art.id);
+  expect(await drawer.allArt()).toEqual([]);
+  await drawer.putBackInDrawer(entry);
+  const bytes = await backUp();
+  await empty();
+  await restore(bytes, 'all.zip', 500);
+  expect((await drawer.allArt()).map(({ art }) => art.name)).toEqual(['Leaf']);
+  expect(await store.artBytes(leafArt().id)).toEqual(leaf);
 });

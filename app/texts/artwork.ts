@@ -86,6 +86,7 @@ export const artwork = {
   keepAsArt: 'Keep as art',
   keepingAsArt: 'Keeping …',
   keptAsArt: (name: string): string => `“${name}” is in the art drawer.`,
+  addPieces: (count: number): string => `add ${count} ${count === 1 ? 'piece' : 'pieces'}`,
   drawer: 'Drawer',
   prepare: 'Prepare the picture',
   alongRim: 'Inside the edge by',

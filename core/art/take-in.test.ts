@@ -130,6 +130,15 @@ test('hostile and broken files are each refused in a sentence', async () => {
   expect(codes(await take(svg, 'many.svg'))).toEqual(['art/too-many-shapes']);
 });
 
+test('a file that is too large and a PDF of too many pages are refused', async () => {
+  const large = new Uint8Array(ART_LIMITS.bytes + 1);
+  large.set(dotPng);
+  expect(codes(await take(large, 'large.png'))).toEqual(['art/too-many-bytes']);
+  const pdf = await PDFDocument.create();
+  for (let page = 0; page <= ART_LIMITS.pdfPages; page++) pdf.addPage([20, 20]);
+  expect(codes(await take(await pdf.save(), 'long.pdf'))).toEqual(['art/pdf-pages']);
+});
+
 test('a picture in four printing inks is refused with what to do about it', async () => {
   const frame = [0xff, 0xc0, 0, 20, 8, 0, 16, 0, 16, 4, 1, 17, 0, 2, 17, 0, 3, 17, 0, 4, 17, 0];
   const { refused } = await take(Uint8Array.from([0xff, 0xd8, ...frame, 0xff, 0xd9]), 'press.jpg');

@@ -60,7 +60,8 @@ export const ART_COMMANDS = {
 
   /** Pieces that were made elsewhere, with their art and as many as are wanted of each. */
   'add-pieces': {
-    label: ({ pieces }) => `add ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}`,
+    label: ({ pieces, doing }) =>
+      doing ?? `add ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}`,
     run: (job, { pieces, art, wanted, instead, places = [] }) => {
       const kept =
         instead === undefined ? job.pieces : job.pieces.filter(({ id }) => id !== instead);
@@ -106,5 +107,6 @@ export const ART_COMMANDS = {
     instead?: string;
     /** Where the first copy of each stands on the sheet; none leaves it to the arrangement. */
     places?: readonly HandPlace[];
+    doing?: string;
   }>,
 };

@@ -97,7 +97,7 @@ export function isConvex(shape: EdgeShape): boolean {
 }
 
 /** The kinds of shape that can be drawn into any box. */
-export type BoxedKind = Exclude<EdgeShape['kind'], 'ring' | 'arc' | 'outline'>;
+export type BoxedKind = Exclude<EdgeShape['kind'], 'ring' | 'outline'>;
 
 /** A shape of a kind in a box of a width and height, with details that suit its size. */
 export function plainShape<K extends BoxedKind>(
@@ -118,6 +118,12 @@ function drawnInto(kind: BoxedKind, width: number, height: number, radius: numbe
       return { kind, width, height };
     case 'rectangle':
       return { kind, width, height, radius: Math.min(radius, least / 2) };
+    case 'arc': {
+      // A third of a turn, as wide as the box and no higher than it.
+      const [angle, radius] = [120, width / 2 / Math.sin(Math.PI / 3)];
+      const slant = Math.max(height - radius / 2, height * 0.45);
+      return { kind, radius, slant: Math.min(slant, radius * 0.9), angle, wide: 'top' };
+    }
     case 'arch':
       return { kind, width, height, rise: Math.min(width / 2, height) };
     case 'tag':

@@ -10,6 +10,7 @@ import { pathPart, plainBuild } from '../../../core/shape/index.ts';
 import { useDrawer } from '../../art/drawer-store.ts';
 import { artCalls } from '../../calls/index.ts';
 import { keepInDrawer } from '../../storage/index.ts';
+import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from './desk-state.ts';
 
@@ -46,7 +47,7 @@ export function usePrepareArt(desk: DeskState) {
   }
 
   /** One part of a page as a piece: the picture at its true size, its outline with a rim as the edge. */
-  async function pieceOf({ read }: PlacedArt, like: Piece): Promise<Piece | undefined> {
+  async function pieceOf({ read }: PlacedArt, like: Piece): Promise<Piece> {
     const { art: own } = read;
     const { width, height } = artSize(own);
     const traced = await artCalls.call('traceArt', { art: own, tolerance: 0.02 }).answer;
@@ -91,39 +92,39 @@ export function usePrepareArt(desk: DeskState) {
     if (!like) return;
     const page = id.value;
     close();
+    // The piece on which only the page stood was there to bring it in.
+    const [only] = like.elements;
+    const wasForPage =
+      like.elements.length === 1 && only?.kind === 'picture' && only.art === page && !like.variant;
     try {
-      const made: Piece[] = [];
-      const places: HandPlace[] = [];
-      for (const part of parts) {
+      for (const [index, part] of parts.entries()) {
         const piece = await pieceOf(part, like);
-        if (!piece) continue;
         const { width, height } = artSize(part.read.art);
         const [picture] = piece.elements;
-        made.push(piece);
-        places.push({
+        const place: HandPlace = {
           sheet: 0,
           x: part.x + width / 2 - (picture?.x ?? 0),
           y: part.y + height / 2 - (picture?.y ?? 0),
           angle: 0,
-        });
+        };
+        // One after the other, so that the desk stays answering; undone as one step.
+        const added = store.act(
+          {
+            name: 'add-pieces',
+            args: {
+              pieces: [piece],
+              art: [part.read.art],
+              wanted: 1,
+              places: [place],
+              ...(index === 0 && wasForPage ? { instead: like.id } : {}),
+              doing: texts.artwork.addPieces(parts.length),
+            },
+          },
+          `split:${page}`,
+        );
+        if (!added) return;
+        await new Promise((go) => setTimeout(go, 0));
       }
-      // The piece on which only the page stood was there to bring it in.
-      const [only] = like.elements;
-      const wasForPage =
-        like.elements.length === 1 &&
-        only?.kind === 'picture' &&
-        only.art === page &&
-        !like.variant;
-      store.act({
-        name: 'add-pieces',
-        args: {
-          pieces: made,
-          art: parts.map(({ read }) => read.art),
-          wanted: 1,
-          places,
-          ...(wasForPage ? { instead: like.id } : {}),
-        },
-      });
     } catch (error) {
       messages.sayError(error);
     }

@@ -29,8 +29,8 @@ const kinds = Object.keys(texts.edge.shapes) as BoxedKind[];
 <style scoped>
 .kinds {
   display: grid;
-  grid-template-columns: repeat(6, 1fr);
-  gap: 4px;
+  grid-template-columns: repeat(7, 1fr);
+  gap: 2px;
 }
 button {
   display: grid;

@@ -18,8 +18,8 @@ const data = computed(() => {
 
 <style scoped>
 svg {
-  width: 30px;
-  height: 30px;
+  width: 26px;
+  height: 26px;
 }
 path {
   fill: var(--apricot-soft);

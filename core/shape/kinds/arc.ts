@@ -104,4 +104,18 @@ export const arc: ShapeKind<ArcShape> = {
     const scale = Math.min(width / now.width, height / now.height);
     return { ...shape, radius: shape.radius * scale, slant: shape.slant * scale };
   },
+  measures: [
+    { key: 'angle', counts: true, least: 5, most: () => 350 },
+    {
+      key: 'slant',
+      counts: false,
+      least: 2,
+      most: ({ radius }) => radius * 0.95,
+      at: (shape) => arcPoint(shape, 0, shape.slant),
+      read: (shape, { y }) => {
+        const top = arcPoint(shape, 0, 0).y;
+        return shape.wide === 'top' ? y - top : top - y;
+      },
+    },
+  ],
 };
