@@ -1,6 +1,7 @@
 // Makes every picture in docs/screenshots/ from the demo workshop: npm run screenshots
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
+import { broadLeaf } from '../demo/art/woodland.ts';
 import { BROWSER } from './browser.ts';
 
 const PORT = 4377;
@@ -22,6 +23,18 @@ const shoot = async (name: string): Promise<void> => {
 const proofIsDone = (): Promise<void> =>
   page.locator('[data-line="proof"]', { hasText: 'Nothing to mend' }).waitFor({ timeout: 60_000 });
 
+/** A drawing of the workshop as a photograph would have it: on paper that falls off in the light. */
+async function leafOnPaper(): Promise<Buffer> {
+  const paper = await browser.newPage({ viewport: { width: 760, height: 900 } });
+  const svg = broadLeaf('#4f8a4c', '#dfeec2', '#6b5a34');
+  await paper.setContent(
+    `<body style="margin:0;background:linear-gradient(160deg,#dedad2,#c2beb6)"><div style="padding:60px 130px">${svg.replace(/width="[^"]*" height="[^"]*"/, 'width="500" height="734"')}</div></body>`,
+  );
+  const picture = await paper.screenshot();
+  await paper.close();
+  return picture;
+}
+
 try {
   await new Promise((go) => setTimeout(go, 1500));
   await page.goto(URL);
@@ -38,8 +51,6 @@ try {
   await page.locator('[data-line="artwork"]').click();
   await page.locator('[data-element="words-3"] .hit').click();
   await shoot('artwork');
-  await page.locator('[data-line="edge"]').click();
-  await shoot('edge');
   await page.locator('[data-line="copies"]').click();
   await page.locator('[data-copy]').nth(4).click();
   await shoot('sheet');
@@ -74,6 +85,30 @@ try {
   await page.goto(`${URL}/job/demo-basil-pot-wrap/size`);
   await proofIsDone();
   await shoot('size-pot');
+  await page.goto(`${URL}/job/demo-woodland-stickers/edge`);
+  await page.locator('.kiss').first().waitFor();
+  await shoot('edge');
+  await page.goto(`${URL}/art`);
+  await page.getByRole('button', { name: 'Fly agaric' }).click();
+  await shoot('art-drawer');
+  await page.goto(URL);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
+  ]);
+  await chooser.setFiles({
+    name: 'Leaf on paper.png',
+    mimeType: 'image/png',
+    buffer: await leafOnPaper(),
+  });
+  await page.waitForURL(/edge$/);
+  await page.locator('[data-line="artwork"]').click();
+  await page.locator('[data-element] .hit').click();
+  await page.getByRole('button', { name: 'Prepare the picture' }).click();
+  await page.getByRole('radio', { name: 'Border', exact: true }).click();
+  await page.getByRole('radio', { name: 'Dark green' }).click();
+  await page.waitForTimeout(1500);
+  await shoot('art-bench');
 } finally {
   await browser.close();
   server.kill();

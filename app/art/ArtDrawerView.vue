@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import type { ReadArt } from '../../core/art/index.ts';
 import { chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
@@ -11,6 +11,7 @@ import ArtBench from './bench/ArtBench.vue';
 import ArtCard from './ArtCard.vue';
 import ArtGrid from './ArtGrid.vue';
 import { useDrawer, type SortedBy } from './drawer-store.ts';
+import { useFileDrops } from './file-drops.ts';
 import { PICTURE_FILES } from './picture-files.ts';
 import type { ReadyMade } from './ready-made.ts';
 import ReadyGrid from './ReadyGrid.vue';
@@ -25,7 +26,6 @@ const part = ref<keyof typeof words.parts>('own');
 const typedReady = ref('');
 const open = ref<string>();
 const preparing = ref(false);
-const over = ref(false);
 const entry = computed(
   () => drawer.all.find(({ art }) => art.id === open.value) ?? drawer.found[0],
 );
@@ -46,19 +46,7 @@ async function add(): Promise<void> {
   take(await chooseFiles(PICTURE_FILES, true));
 }
 
-function drop(event: DragEvent): void {
-  over.value = false;
-  take([...(event.dataTransfer?.files ?? [])]);
-}
-
-function paste(event: ClipboardEvent): void {
-  const files = [...(event.clipboardData?.files ?? [])];
-  if (files.length === 0) return;
-  event.preventDefault();
-  take(files);
-}
-addEventListener('paste', paste);
-onBeforeUnmount(() => removeEventListener('paste', paste));
+const { over, drop } = useFileDrops(take);
 
 async function takeReady(picture: ReadyMade): Promise<void> {
   const read = await drawer.takeReadyMade(picture);

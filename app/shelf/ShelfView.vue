@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import { BEGINNINGS, type Beginning } from '../../core/job/index.ts';
 import type { ReadArt } from '../../core/art/index.ts';
+import { useFileDrops } from '../art/file-drops.ts';
 import { PICTURE_FILES } from '../art/picture-files.ts';
 import TakeTray from '../art/TakeTray.vue';
 import { useTray } from '../art/tray-store.ts';
@@ -15,7 +16,6 @@ import { useShelf } from './shelf-store.ts';
 const shelf = useShelf();
 const router = useRouter();
 const tray = useTray();
-const over = ref(false);
 
 onMounted(() => void shelf.start());
 
@@ -45,19 +45,7 @@ async function choosePictures(): Promise<void> {
   take(await chooseFiles(PICTURE_FILES, true));
 }
 
-function drop(event: DragEvent): void {
-  over.value = false;
-  take([...(event.dataTransfer?.files ?? [])]);
-}
-
-function paste(event: ClipboardEvent): void {
-  const files = [...(event.clipboardData?.files ?? [])];
-  if (files.length === 0) return;
-  event.preventDefault();
-  take(files);
-}
-addEventListener('paste', paste);
-onBeforeUnmount(() => removeEventListener('paste', paste));
+const { over, drop } = useFileDrops(take);
 </script>
 
 <template>
@@ -83,7 +71,7 @@ onBeforeUnmount(() => removeEventListener('paste', paste));
           <span class="quiet">{{ texts.shelf.beginnings[beginning].hint }}</span>
         </span>
       </button>
-      <button type="button" class="beginning" @click="choosePictures">
+      <button type="button" class="beginning pictures" @click="choosePictures">
         <svg class="sticker" viewBox="0 0 44 44" aria-hidden="true">
           <path
             d="M22 5C33 10 39 17 38 26C37 34 30 39 22 39C14 39 7 34 6 26C5 17 11 10 22 5Z"
@@ -162,6 +150,16 @@ h1 {
   font: inherit;
   text-align: left;
   cursor: pointer;
+}
+.pictures {
+  grid-column: 1 / -1;
+  justify-content: center;
+  border: 1.5px dashed var(--field-line);
+  padding: 6px 12px;
+}
+.pictures strong {
+  display: inline;
+  margin-right: 10px;
 }
 .sticker {
   flex: none;

@@ -77,7 +77,10 @@ export const texts = {
     menu: (name: string): string => `More for ${name}`,
     copyOf: (name: string): string => `${name}, copy`,
     drop: 'Drop pictures, .peel files or a backup here',
-    sticker: { name: 'Stickers from pictures', hint: 'Cut around what they show' },
+    sticker: {
+      name: 'Stickers from pictures',
+      hint: 'Drop them here or choose them: each is cut around what it shows.',
+    },
   },
   art,
   artwork,

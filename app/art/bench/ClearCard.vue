@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { findBorderColor, USUAL_CLEARING } from '../../../core/art/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import type { ArtEditor } from './art-editor.ts';
@@ -60,14 +61,11 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
         @update:model-value="editor.clearing({ tolerance: $event })"
       />
       <p class="quiet">{{ words.toleranceHint }}</p>
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="clear.shadow"
-          @change="editor.clearing({ shadow: !clear.shadow })"
-        />
-        <span>{{ words.shadow }}</span>
-      </label>
+      <CheckRow
+        :model-value="clear.shadow"
+        :label="words.shadow"
+        @update:model-value="editor.clearing({ shadow: $event })"
+      />
     </template>
     <button v-else class="link" type="button" @click="editor.clearing(USUAL_CLEARING)">
       {{ words.clear }}
@@ -104,14 +102,5 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
 }
 p {
   margin: 2px 0 6px;
-}
-.check {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: var(--row);
-}
-.check input {
-  accent-color: var(--plum);
 }
 </style>

@@ -2,6 +2,7 @@
 import { PLAIN_PIXELS } from '../../../core/art/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import type { ArtEditor } from './art-editor.ts';
 import SliderRow from './SliderRow.vue';
 
@@ -37,34 +38,16 @@ function reset(): void {
       :said="percent(pixels.contrast)"
       @update:model-value="editor.change({ contrast: $event })"
     />
-    <label class="check">
-      <input
-        type="checkbox"
-        :checked="pixels.grey"
-        @change="editor.change({ grey: !pixels.grey })"
-      />
-      <span>{{ words.grey }}</span>
-    </label>
-    <label class="check">
-      <input
-        type="checkbox"
-        :checked="pixels.mirror"
-        @change="editor.change({ mirror: !pixels.mirror })"
-      />
-      <span>{{ words.mirror }}</span>
-    </label>
+    <CheckRow
+      :model-value="pixels.grey"
+      :label="words.grey"
+      @update:model-value="editor.change({ grey: $event })"
+    />
+    <CheckRow
+      :model-value="pixels.mirror"
+      :label="words.mirror"
+      @update:model-value="editor.change({ mirror: $event })"
+    />
     <button class="link" type="button" @click="reset">{{ words.reset }}</button>
   </CardPanel>
 </template>
-
-<style scoped>
-.check {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: var(--row);
-}
-.check input {
-  accent-color: var(--plum);
-}
-</style>

@@ -5,6 +5,7 @@ import { boxOf, flatten } from '../../../core/geometry/index.ts';
 import { outlinesOf, type DrawingNode } from '../../../core/drawing/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import type { ArtEditor } from './art-editor.ts';
 
@@ -78,14 +79,11 @@ function recolor(from: string, event: Event): void {
         />
       </label>
     </div>
-    <label class="check">
-      <input
-        type="checkbox"
-        :checked="vector.mirror"
-        @change="editor.changeVector({ mirror: !vector.mirror })"
-      />
-      <span>{{ words.mirror }}</span>
-    </label>
+    <CheckRow
+      :model-value="vector.mirror"
+      :label="words.mirror"
+      @update:model-value="editor.changeVector({ mirror: $event })"
+    />
   </CardPanel>
   <CardPanel :title="words.shapes" :aside="String(shapes.length)">
     <ol>
@@ -167,8 +165,7 @@ li {
   border-radius: var(--r-field);
   padding: 2px 6px;
 }
-li input[type='checkbox'],
-.check input {
+li input[type='checkbox'] {
   accent-color: var(--plum);
 }
 .off .small,
@@ -194,12 +191,5 @@ li input[type='checkbox'],
 }
 .grow {
   flex: 1;
-}
-.check {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: var(--row);
-  margin-top: 6px;
 }
 </style>

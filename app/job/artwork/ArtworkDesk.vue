@@ -5,8 +5,6 @@ import {
   mdiImageMultipleOutline,
   mdiImageOutline,
   mdiRectangleOutline,
-  mdiRedo,
-  mdiUndo,
   mdiVectorCircleVariant,
 } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
@@ -24,6 +22,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
+import UndoTray from '../UndoTray.vue';
 import { findNudge, isTyping } from '../job-keys.ts';
 import { useDeskState } from './desk-state.ts';
 import ElementStack from './ElementStack.vue';
@@ -171,20 +170,7 @@ onBeforeUnmount(() => {
         @drop.prevent="drop"
       >
         <PieceBench ref="pieceBench" :desk="desk" @edit="editWords" />
-        <div class="tray walk">
-          <IconButton
-            :icon="mdiUndo"
-            :name="desk.store.undoLabel ? `${texts.undo} ${desk.store.undoLabel}` : texts.undo"
-            :disabled="!desk.store.undoLabel"
-            @click="desk.store.undo"
-          />
-          <IconButton
-            :icon="mdiRedo"
-            :name="desk.store.redoLabel ? `${texts.redo} ${desk.store.redoLabel}` : texts.redo"
-            :disabled="!desk.store.redoLabel"
-            @click="desk.store.redo"
-          />
-        </div>
+        <UndoTray />
         <div class="tray tools" role="toolbar" :aria-label="texts.artwork.addToThePiece">
           <IconButton
             named
@@ -298,9 +284,6 @@ onBeforeUnmount(() => {
   padding: 5px;
   background: var(--card);
   box-shadow: var(--shadow);
-}
-.walk {
-  left: 32px;
 }
 .tools {
   left: 50%;

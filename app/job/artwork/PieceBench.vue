@@ -247,33 +247,10 @@ defineExpose({ bench });
   vector-effect: non-scaling-stroke;
   pointer-events: none;
 }
-.kiss,
-.through,
-.fold,
-.safe,
 .guide {
   fill: none;
   pointer-events: none;
   vector-effect: non-scaling-stroke;
-}
-.through {
-  stroke: var(--through);
-  stroke-width: 1.6px;
-}
-.fold {
-  stroke: #7a4d22;
-  stroke-width: 1.4px;
-  stroke-dasharray: 6 3 1 3;
-}
-.kiss {
-  stroke: var(--kiss);
-  stroke-width: 1.6px;
-  stroke-dasharray: 7 4;
-}
-.safe {
-  stroke: #5d2a5359;
-  stroke-width: 1px;
-  stroke-dasharray: 1.5 4;
 }
 .guide {
   stroke: #5d2a53;

@@ -6,6 +6,7 @@ import { artCalls } from '../../calls/index.ts';
 import { keepArt } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { EdgeState } from './edge-state.ts';
@@ -80,25 +81,19 @@ async function grow(): Promise<void> {
       :max="50"
       @update:model-value="changeAll({ safe: $event })"
     />
-    <label v-if="pictures.length" class="grow">
-      <input type="checkbox" :checked="grown" :disabled="growing" @change="grow" />
-      <span>{{ growing ? words.growing : words.grow }}</span>
-    </label>
+    <CheckRow
+      v-if="pictures.length"
+      :model-value="grown"
+      :label="growing ? words.growing : words.grow"
+      :disabled="growing"
+      @update:model-value="grow"
+    />
     <p class="quiet">{{ pictures.length ? words.growHint : words.bleedHint }}</p>
   </CardPanel>
 </template>
 
 <style scoped>
-.grow {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: var(--row);
-}
 p {
   margin: 4px 0 0;
-}
-input {
-  accent-color: var(--plum);
 }
 </style>

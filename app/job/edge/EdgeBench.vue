@@ -266,32 +266,9 @@ defineExpose({ bench });
 .through,
 .safe,
 .reach,
-.crease {
-  fill: none;
-  pointer-events: none;
-  vector-effect: non-scaling-stroke;
-}
-.through {
-  stroke: var(--through);
-  stroke-width: 1.6px;
-}
-.kiss {
-  stroke: var(--kiss);
-  stroke-width: 1.6px;
-  stroke-dasharray: 7 4;
-}
 .reach {
   stroke: var(--apricot);
   stroke-width: 1px;
-}
-.safe {
-  stroke: #5d2a5366;
-  stroke-dasharray: 1.5 3.5;
-}
-.crease {
-  stroke: var(--crease, #8a640c);
-  stroke-width: 1.6px;
-  stroke-dasharray: 2 3;
 }
 .part {
   fill: #5d2a5308;

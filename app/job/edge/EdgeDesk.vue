@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { outlinePart } from '../../../core/shape/index.ts';
 import { outlinesOf } from '../../../core/drawing/index.ts';
@@ -11,10 +10,10 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import IconButton from '../../ui/IconButton.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
+import UndoTray from '../UndoTray.vue';
 import ArtBench from '../../art/bench/ArtBench.vue';
 import { useDeskState } from '../artwork/desk-state.ts';
 import { usePrepareArt } from '../artwork/prepare-art.ts';
@@ -81,20 +80,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
   <BenchLayout :cards="words.edge">
     <template #bench>
       <EdgeBench ref="bench" :desk="desk" :edge="edge" :seen="seen" />
-      <div class="tray walk">
-        <IconButton
-          :icon="mdiUndo"
-          :name="desk.store.undoLabel ? `${texts.undo} ${desk.store.undoLabel}` : texts.undo"
-          :disabled="!desk.store.undoLabel"
-          @click="desk.store.undo"
-        />
-        <IconButton
-          :icon="mdiRedo"
-          :name="desk.store.redoLabel ? `${texts.redo} ${desk.store.redoLabel}` : texts.redo"
-          :disabled="!desk.store.redoLabel"
-          @click="desk.store.redo"
-        />
-      </div>
+      <UndoTray />
       <div class="tray looks">
         <ChoiceRow v-model="seen" :label="words.looks" :choices="words.seen" />
         <p v-if="seen === 'lost'" class="key">
@@ -147,9 +133,6 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
   padding: 5px;
   background: var(--card);
   box-shadow: var(--shadow);
-}
-.walk {
-  left: 32px;
 }
 .looks {
   left: 50%;

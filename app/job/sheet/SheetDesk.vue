@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
@@ -10,9 +9,9 @@ import { texts } from '../../texts/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
-import IconButton from '../../ui/IconButton.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
+import UndoTray from '../UndoTray.vue';
 import { findNudge, isTyping } from '../job-keys.ts';
 import { useJobStore } from '../store/job-store.ts';
 import ArrangementCard from './ArrangementCard.vue';
@@ -165,20 +164,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
       <p v-if="sheets.length === 0" class="empty">
         {{ texts.sheet.empty }}
       </p>
-      <div class="tray walk">
-        <IconButton
-          :icon="mdiUndo"
-          :name="store.undoLabel ? `${texts.undo} ${store.undoLabel}` : texts.undo"
-          :disabled="!store.undoLabel"
-          @click="store.undo"
-        />
-        <IconButton
-          :icon="mdiRedo"
-          :name="store.redoLabel ? `${texts.redo} ${store.redoLabel}` : texts.redo"
-          :disabled="!store.redoLabel"
-          @click="store.redo"
-        />
-      </div>
+      <UndoTray class="corner" />
     </template>
     <template #foot>
       <BenchLegend :lines="legend" />
@@ -196,6 +182,10 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 </template>
 
 <style scoped>
+.corner {
+  top: 16px;
+  left: 16px;
+}
 .table {
   position: absolute;
   inset: 0;
@@ -246,10 +236,6 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
   padding: 5px;
   background: var(--card);
   box-shadow: var(--shadow);
-}
-.walk {
-  top: 16px;
-  left: 16px;
 }
 .empty {
   top: 44%;
