@@ -1,10 +1,12 @@
 import { spawn } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
+import { encodePngImage } from '../core/raster/index.ts';
 import { writePeel } from '../core/job/index.ts';
 import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { demoJobs } from '../demo/index.ts';
 import { BROWSER } from '../tools/browser.ts';
+import { pageOfTwenty } from './art.ts';
 import { median, percentile95, type Row } from './row.ts';
 import { usualThing } from '../core/things/index.ts';
 
@@ -33,11 +35,56 @@ export async function benchPage(): Promise<Row[]> {
       await new Promise((go) => setTimeout(go, 100));
     }
     await page.waitForSelector('article');
-    return [...(await firstPaint(page)), ...(await drag(page))];
+    return [...(await splitting(page)), ...(await firstPaint(page)), ...(await drag(page))];
   } finally {
     await browser.close();
     server.kill();
   }
+}
+
+/** How long the page does not answer while a page of 20 drawings is split and made into pieces. */
+async function splitting(page: Page): Promise<Row[]> {
+  const bytes = encodePngImage(pageOfTwenty(), 300);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
+  ]);
+  await chooser.setFiles({ name: 'page.png', mimeType: 'image/png', buffer: Buffer.from(bytes) });
+  await page.waitForURL(/edge$/);
+  await page.locator('[data-line="artwork"]').click();
+  await page.locator('[data-element] .hit').click();
+  await page.getByRole('button', { name: 'Prepare the picture' }).click();
+  await page.locator('canvas').first().waitFor();
+  await page.waitForTimeout(1500);
+  await page.evaluate(() => {
+    const longest = { task: 0 };
+    Object.assign(window, { longest });
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) longest.task = Math.max(longest.task, duration);
+    }).observe({ entryTypes: ['longtask'] });
+  });
+  const longest = (): Promise<number> =>
+    page.evaluate(() => {
+      const { longest: found } = window as unknown as { longest: { task: number } };
+      const task = found.task;
+      found.task = 0;
+      return task;
+    });
+  await page.getByRole('radio', { name: 'Split' }).click();
+  await page.getByRole('button', { name: /Make 20 pieces/ }).waitFor();
+  const split = await longest();
+  await page.getByRole('button', { name: /Make 20 pieces/ }).click();
+  await page.locator('[data-line="artwork"]', { hasText: '20 pieces' }).waitFor();
+  await page.waitForTimeout(1500);
+  const row = { unit: 'ms', wanted: 'no task over 50 ms (shorter ones count as 0)' };
+  return [
+    { what: 'longest task of the page while 20 drawings are split', measured: split, ...row },
+    {
+      what: 'the same while they are traced and made into pieces',
+      measured: await longest(),
+      ...row,
+    },
+  ];
 }
 
 async function firstPaint(page: Page): Promise<Row[]> {

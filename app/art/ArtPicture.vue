@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import { onBeforeUnmount, ref, watch } from 'vue';
-import type { Art } from '../../core/art/index.ts';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { artSize, orientationMap, type Art } from '../../core/art/index.ts';
+import { compose, scaling } from '../../core/geometry/index.ts';
 import { artBytes } from '../storage/index.ts';
 
-/** Kept art as a small picture; its bytes are read when it is shown. */
+/** Kept art as a small picture, the way up it is seen; its bytes are read when it is shown. */
 const props = defineProps<{ art: Art; bytes?: Uint8Array }>();
 const address = ref<string>();
-const orientation = (): string => (props.art.kind === 'pixels' ? '' : 'image/svg+xml');
+const size = computed(() => artSize(props.art));
+const map = computed(() => {
+  const turned = orientationMap(props.art.kind === 'pixels' ? props.art.orientation : 1);
+  return compose(scaling(size.value.width, size.value.height), turned).join(' ');
+});
 
 function forget(): void {
   if (address.value) URL.revokeObjectURL(address.value);
@@ -14,45 +19,34 @@ function forget(): void {
 }
 
 async function show(): Promise<void> {
-  const { id } = props.art;
+  const { id, kind } = props.art;
   const bytes = props.bytes ?? (await artBytes(id));
   if (id !== props.art.id) return;
   forget();
-  if (bytes)
-    address.value = URL.createObjectURL(new Blob([bytes.slice()], { type: orientation() }));
+  const type = kind === 'vector' ? 'image/svg+xml' : '';
+  if (bytes) address.value = URL.createObjectURL(new Blob([bytes.slice()], { type }));
 }
 watch(() => props.art.id, show, { immediate: true });
 onBeforeUnmount(forget);
 </script>
 
 <template>
-  <img
-    v-if="address"
-    class="picture"
-    :class="art.kind === 'pixels' ? `turn${art.orientation}` : ''"
-    :src="address"
-    alt=""
-    loading="lazy"
-    draggable="false"
-  />
-  <span v-else class="picture none" />
+  <svg class="shown" :viewBox="`0 0 ${size.width} ${size.height}`" aria-hidden="true">
+    <image
+      v-if="address"
+      :href="address"
+      width="1"
+      height="1"
+      preserveAspectRatio="none"
+      :transform="`matrix(${map})`"
+    />
+  </svg>
 </template>
 
 <style scoped>
-.picture {
+.shown {
   display: block;
   width: 100%;
   height: 100%;
-  object-fit: contain;
-  image-orientation: none;
-}
-.turn3 {
-  transform: rotate(180deg);
-}
-.turn6 {
-  transform: rotate(90deg);
-}
-.turn8 {
-  transform: rotate(270deg);
 }
 </style>

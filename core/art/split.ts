@@ -81,16 +81,17 @@ export function partOf(
   patches: readonly number[],
   title: boolean,
 ): PagePart {
-  const groups = patches.map((at) => all[at] as RunGroup);
-  return {
-    left: min(...groups.map(({ left }) => left)),
-    top: min(...groups.map(({ top }) => top)),
-    right: max(...groups.map(({ right }) => right)),
-    bottom: max(...groups.map(({ bottom }) => bottom)),
-    area: groups.reduce((sum, { area }) => sum + area, 0),
-    title,
-    patches,
-  };
+  // A photograph can have a million patches: no list of them is spread.
+  let [left, top, right, bottom, area] = [Infinity, Infinity, 0, 0, 0];
+  for (const at of patches) {
+    const patch = all[at] as RunGroup;
+    left = min(left, patch.left);
+    top = min(top, patch.top);
+    right = max(right, patch.right);
+    bottom = max(bottom, patch.bottom);
+    area += patch.area;
+  }
+  return { left, top, right, bottom, area, title, patches };
 }
 
 /** The picture of a part alone, trimmed to its box, with nothing of its neighbours. */
@@ -171,7 +172,7 @@ function enclosed(groups: readonly RunGroup[], runs: Runs): RunGroup[] {
       : {
           ...group,
           area: inner.reduce((sum, { area }) => sum + area, group.area),
-          runs: [...group.runs, ...inner.flatMap((one) => one.runs)],
+          runs: group.runs.concat(...inner.map((one) => one.runs)),
         };
   });
 }

@@ -49,7 +49,7 @@ test('a vector page is drawn and split, and its parts know where they stood in m
   const split = expectGood(await preparer.split(request(art)));
   expect([split.width, split.height, split.perMm]).toEqual([1000, 600, 10]);
   expect(split.parts).toHaveLength(2);
-  expect(split.outlines.every((data) => data.startsWith('M'))).toBe(true);
+  expect(Object.values(split.outlines).every((data) => data.startsWith('M'))).toBe(true);
   const groups = split.parts.map(({ patches }) => patches);
   const parts = expectGood(await preparer.parts(request(art), groups, ['Dot', 'Square']));
   expect(parts.map(({ read, x, y }) => [read.art.name, Math.round(x), Math.round(y)])).toEqual([

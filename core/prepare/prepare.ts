@@ -27,7 +27,7 @@ import {
 import { pathData } from '../drawing/index.ts';
 import { fitCurves } from '../geometry/index.ts';
 import { drawShapes } from '../output/index.ts';
-import { contours, shrunkImage, type RgbaImage } from '../raster/index.ts';
+import { contours, shrunkImage, type RgbaImage, type RunGroup } from '../raster/index.ts';
 
 /** Gives the kept bytes of art by its hash; undefined when they are lost. */
 export type KeptBytes = (id: string) => Promise<Uint8Array | undefined>;
@@ -60,10 +60,10 @@ export interface ShownSplit {
   /** Pixels for each mm. */
   readonly perMm: number;
   readonly parts: readonly PagePart[];
-  /** SVG path data of each patch, empty for specks. */
-  readonly outlines: readonly string[];
-  /** The box and covered pixels of each patch. */
-  readonly boxes: readonly Omit<PagePart, 'title' | 'patches'>[];
+  /** SVG path data of the patches that are shown, by their number. */
+  readonly outlines: Readonly<Record<number, string>>;
+  /** The box and covered pixels of each patch of a part that can be taken apart. */
+  readonly boxes: Readonly<Record<number, Omit<PagePart, 'title' | 'patches'>>>;
   readonly specks: number;
 }
 
@@ -132,16 +132,16 @@ export class Preparer {
     if (!done.ok) return done;
     const { split } = done.value;
     const { width, height, parts, specks } = split;
-    const outlines = split.patches.map((_, at) =>
-      parts.some(({ patches }) => patches.includes(at)) ? outlineOf(split, at) : '',
-    );
-    const boxes = split.patches.map(({ left, top, right, bottom, area }) => ({
-      left,
-      top,
-      right,
-      bottom,
-      area,
-    }));
+    const outlines: Record<number, string> = {};
+    const boxes: Record<number, ShownSplit['boxes'][number]> = {};
+    for (const part of parts) {
+      for (const at of largest(split, part)) outlines[at] = outlineOf(split, at);
+      if (part.patches.length > MOST_APART) continue;
+      for (const at of part.patches) {
+        const { left, top, right, bottom, area } = split.patches[at] as RunGroup;
+        boxes[at] = { left, top, right, bottom, area };
+      }
+    }
     return good({ width, height, perMm: perMmOf(request), parts, outlines, boxes, specks });
   }
 
@@ -226,6 +226,15 @@ const perMmOf = ({ art, dpi }: Pick<SplitRequest, 'art' | 'dpi'>): number =>
   (art.kind === 'pixels' ? art.dpi : dpi) / 25.4;
 
 const MOST_SHOWN = 400; // pixels of an outline's mask
+/** Patches of one part that are drawn, and up to which it can be taken apart. */
+const MOST_APART = 400;
+
+/** The patches of a part that are seen: the largest ones, where it is made of very many. */
+function largest({ patches }: SplitPage, part: PagePart): readonly number[] {
+  if (part.patches.length <= MOST_APART) return part.patches;
+  const area = (at: number): number => patches[at]?.area ?? 0;
+  return [...part.patches].sort((one, other) => area(other) - area(one)).slice(0, MOST_APART);
+}
 
 /** The outline of a patch as it is shown: no finer than a screen needs. */
 function outlineOf(page: SplitPage, at: number): string {

@@ -11,7 +11,7 @@ const props = defineProps<{ editor: SplitEditor; inJob: boolean }>();
 const emit = defineEmits<{ art: []; pieces: [] }>();
 const cutting = defineModel<boolean>('cutting', { required: true });
 const words = texts.art.bench;
-const { gap, least, cuts, parts, chosen, kept, busy, words: found } = props.editor;
+const { split, gap, least, cuts, parts, chosen, kept, busy, words: found } = props.editor;
 const only = computed(() => (chosen.value.length === 1 ? chosen.value[0] : undefined));
 const one = computed(() => (only.value === undefined ? undefined : parts.value[only.value]));
 </script>
@@ -38,7 +38,7 @@ const one = computed(() => (only.value === undefined ? undefined : parts.value[o
         {{ one.kept ? words.leaveOut : words.keep }}
       </button>
       <button
-        v-if="one.patches.length > 1"
+        v-if="one.patches.length > 1 && one.patches.every((patch) => split?.boxes[patch])"
         class="link"
         type="button"
         @click="editor.takeApart(only)"

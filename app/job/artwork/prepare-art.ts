@@ -14,6 +14,9 @@ import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from './desk-state.ts';
 
+/** Lets the desk answer between two pieces of work. */
+const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
+
 const RIM = 2; // mm around a piece that was split from a page
 
 /** Prepares art of the job on the art bench, and takes what comes of it back into the job. */
@@ -99,6 +102,7 @@ export function usePrepareArt(desk: DeskState) {
     try {
       for (const [index, part] of parts.entries()) {
         const piece = await pieceOf(part, like);
+        await breathe();
         const { width, height } = artSize(part.read.art);
         const [picture] = piece.elements;
         const place: HandPlace = {
@@ -123,7 +127,7 @@ export function usePrepareArt(desk: DeskState) {
           `split:${page}`,
         );
         if (!added) return;
-        await new Promise((go) => setTimeout(go, 0));
+        await breathe();
       }
     } catch (error) {
       messages.sayError(error);
