@@ -204,9 +204,11 @@ test('no view has a serious fault of accessibility', async ({ page }) => {
     '/job/demo-pot-lid-seals/sheet',
     '/job/demo-pot-lid-seals/proof',
     '/job/demo-pot-lid-seals/run',
+    '/job/demo-woodland-stickers/edge',
+    '/art',
   ]) {
     await page.goto(path);
-    await expect(page.locator('article, .ticket').first()).toBeVisible();
+    await expect(page.locator('article, .ticket, .drawer').first()).toBeVisible();
     await page.waitForTimeout(500);
     // The checker is put in by the test's own channel; the page's policy would not let it load one.
     const devtools = await page.context().newCDPSession(page);

@@ -37,7 +37,6 @@ export { isSameArt, sameArt, type Signature } from './signature.ts';
 export {
   partImage,
   partOf,
-  readingOrder,
   splitPage,
   USUAL_SPLITTING,
   type PagePart,

@@ -289,7 +289,7 @@ function isOneColor(patches: readonly number[], { image, patches: all, runs }: L
 }
 
 /** Parts row by row, from left to right: a row is what overlaps its first part by half. */
-export function readingOrder(parts: readonly PagePart[]): PagePart[] {
+function readingOrder(parts: readonly PagePart[]): PagePart[] {
   const waiting = [...parts].sort((one, other) => one.top - other.top);
   const ordered: PagePart[] = [];
   while (waiting.length > 0) {

@@ -13,14 +13,6 @@ export function artNamedBy(pieces: readonly Piece[]): string[] {
   return [...new Set(pieces.flatMap(({ elements }) => elements.flatMap(artOf)))];
 }
 
-/** How often each art is used by a job's pieces. */
-export function artUses(job: Pick<Job, 'pieces'>): Map<string, number> {
-  const uses = new Map<string, number>();
-  for (const { elements } of job.pieces)
-    for (const id of elements.flatMap(artOf)) uses.set(id, (uses.get(id) ?? 0) + 1);
-  return uses;
-}
-
 /** The job's art without what nothing uses: originals of what is used stay. */
 export function withUsedArt(job: Job): Job {
   const kept: Record<string, Art> = {};

@@ -8,7 +8,7 @@ export {
   type Backup,
   type JobWithArt,
 } from './archive.ts';
-export { artNamedBy, artUses, withArtReplaced } from './art-use.ts';
+export { artNamedBy, withArtReplaced } from './art-use.ts';
 export {
   COMMANDS,
   runCommand,

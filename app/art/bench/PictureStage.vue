@@ -56,7 +56,7 @@ function wheel(event: WheelEvent): void {
           ref="over"
           :viewBox="`0 0 ${width} ${height}`"
           :style="{ cursor: draws ? 'crosshair' : 'default' }"
-          role="img"
+          role="group"
           :aria-label="words.picture"
           @pointerdown="press"
           @pointermove="emit('move', place($event), $event)"

@@ -109,7 +109,7 @@ defineExpose({ bench });
 </script>
 
 <template>
-  <svg ref="svg" class="bench" role="img" :aria-label="words.bench">
+  <svg ref="svg" class="bench" role="group" :aria-label="words.bench">
     <g v-if="compiled" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
       <defs>
         <clipPath id="as-cut"><path :d="trim" clip-rule="evenodd" /></clipPath>
