@@ -1,4 +1,5 @@
-import { flatten, mapPath, scaling, type Path } from '../geometry/index.ts';
+import { seededRandom } from '../base/index.ts';
+import { flatten, mapPath, scaling, signedArea, type Path } from '../geometry/index.ts';
 import { buildEdge, pathPart, plainBuild, shapePath } from '../shape/index.ts';
 import { block, cornered, disc, drawn, type Region } from '../testing/drawn.ts';
 import { parseSvg, traceImage, traceVector } from './index.ts';
@@ -65,6 +66,27 @@ test.each(Object.entries(TRUTHS))(
     expect(traced.deviation).toBeLessThanOrEqual(0.0201);
   },
 );
+
+test.each([2, 3, 5])('a bar of %i pixels is traced once round, not more', (high) => {
+  const { area } = tracedOf(block(200, 200.5, { width: 240, height: high }));
+  const image = drawn(SIDE, SIDE, [
+    { region: block(200, 200.5, { width: 240, height: high }), color: INK },
+  ]);
+  const traced = traceImage(image, { perMm: PER_MM, tolerance: 0.02, least: 0.1 });
+  const path = traced.ok ? traced.value.path : [];
+  const curved = flatten(path).reduce((sum, ring) => sum + signedArea(ring), 0);
+  expect(Math.abs(curved / area - 1)).toBeLessThan(0.05);
+});
+
+test('an outline of noise winds round once', () => {
+  const random = seededRandom(7);
+  const image = drawn(120, 90, [], () => [random.next() * 255, random.next() * 255, 0]);
+  for (let at = 0; at < 120 * 90; at++) if (random.next() < 0.2) image.data[at * 4 + 3] = 0;
+  const traced = traceImage(image, { perMm: 4, tolerance: 0.02, least: 0.1 });
+  if (!traced.ok) throw new Error(traced.problem.what);
+  const curved = flatten(traced.value.path).reduce((sum, ring) => sum + signedArea(ring), 0);
+  expect(Math.abs(curved / traced.value.area - 1)).toBeLessThan(0.05);
+});
 
 test('the corners of a square are where they are', () => {
   const { path } = tracedOf(block(200.3, 200.6, { width: 240.6, height: 240.6 }));

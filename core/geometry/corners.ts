@@ -13,6 +13,8 @@ const SEEN_CORNER = 0.45;
 /** A place at which a ring is taken apart into stretches. */
 export interface Corner {
   readonly at: Point;
+  /** Which of the ring's points it was seen at. */
+  readonly index: number;
   /** The first and last of the ring's points that the corner stands for, from 0. */
   readonly first: number;
   readonly last: number;
@@ -62,13 +64,14 @@ export class ClosedLine {
   /** The points after one corner and before another. */
   between(one: Corner, other: Corner): Point[] {
     const count = this.points.length;
-    const found: Point[] = [];
-    const end = (other.first + count) % count;
-    for (let at = (one.last + 1) % count, steps = 0; at !== end && steps < count; steps++) {
-      found.push(this.points[at] as Point);
-      at = (at + 1) % count;
-    }
-    return found;
+    const whole = (other.index - one.index + count) % count || count;
+    const steps = (other.first - one.last + count) % count || (whole === count ? count : 0);
+    // Corners so close that they stand for the same points have none between them.
+    if (steps > whole) return [];
+    return Array.from(
+      { length: Math.max(0, steps - 1) },
+      (_, at) => this.points[(one.last + 1 + at) % count] as Point,
+    );
   }
 }
 
@@ -100,7 +103,9 @@ export function computedCorners(ring: Ring, tolerance: number): Corner[] {
     if ((hypot(to.x - from.x, to.y - from.y) * bend) / 8 > 1.5 * tolerance) straight.push(at, next);
   }
   straight.forEach((at) => (isKnot[at] = true));
-  return ring.flatMap((at, index) => (isKnot[index] ? [{ at, first: index, last: index }] : []));
+  return ring.flatMap((at, index) =>
+    isKnot[index] ? [{ at, index, first: index, last: index }] : [],
+  );
 }
 
 /** Corners of a ring that was followed in pixels, which round every corner off by about one. */
@@ -129,6 +134,7 @@ export function seenCorners(line: ClosedLine, blur: number): Corner[] {
     if (turns[at] === 0 || !isPeak(line, turns, at, 1.5 * near)) continue;
     corners.push({
       at: sharpened(line, at, blur),
+      index: at,
       first: line.walked(at, -1.3 * blur),
       last: line.walked(at, 1.3 * blur),
     });
