@@ -126,6 +126,9 @@ export const art = {
     shapeColor: (number: number): string => `Colour of shape ${number}`,
     shape: (number: number): string => `Shape ${number}`,
     hide: (number: number): string => `Show shape ${number}`,
+    group: (count: number): string => `Group of ${count}`,
+    hideGroup: (count: number, first: number): string =>
+      `Show the group of ${count} from shape ${first}`,
     takeOut: 'Take chosen shapes out as a picture',
     tookOut: (name: string): string => `“${name}” is in the drawer.`,
     outOf: (name: string): string => `${name}, part`,

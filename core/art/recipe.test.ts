@@ -78,6 +78,17 @@ const SVG = `<svg xmlns="http://www.w3.org/2000/svg" width="20mm" height="10mm" 
   <g opacity="0.5"><rect width="5" height="5" fill="#ff0000"/></g>
   <rect x="5" width="5" height="5" fill="#ff0000"/><circle cx="15" cy="5" r="3" fill="#00ff00" stroke="#0000ff"/></svg>`;
 
+test('the groups of a file are known, but for those of one', () => {
+  const read = parseSvg(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><g><rect width="1" height="1"/>
+      <g><g><rect width="2" height="2"/></g><rect width="3" height="3"/></g></g><g><rect width="4" height="4"/></g></svg>`,
+    'a.svg',
+  );
+  const chains = read.ok ? shapesOf(read.value.nodes).map(({ groups }) => groups.length) : [];
+  // The drawing itself, the first group, and the one inside it that holds two.
+  expect(chains).toEqual([2, 3, 3, 1]);
+});
+
 test('vector art loses shapes and changes colours by number and by colour', () => {
   const read = parseSvg(SVG, 'a.svg');
   if (!read.ok) throw new Error(read.problem.what);

@@ -196,17 +196,32 @@ function recoloured(node: PathNode, { shapes, colors }: VectorRecipe, own: strin
   };
 }
 
-/** The shapes of a vector picture in the order in which they print, each at its place. */
-export function shapesOf(nodes: readonly DrawingNode[]): { node: DrawingNode; shape: PathNode }[] {
-  const found: { node: DrawingNode; shape: PathNode }[] = [];
-  const walk = (list: readonly DrawingNode[], wrap: (node: DrawingNode) => DrawingNode): void => {
+/** A shape of a vector picture, at its place. */
+export interface VectorShape {
+  readonly node: DrawingNode;
+  readonly shape: PathNode;
+  /** The groups that it stands in, from the outermost, by their numbers in the file. */
+  readonly groups: readonly number[];
+}
+
+/** The shapes of a vector picture in the order in which they print. */
+export function shapesOf(nodes: readonly DrawingNode[]): VectorShape[] {
+  const found: VectorShape[] = [];
+  let number = 0;
+  const walk = (
+    list: readonly DrawingNode[],
+    groups: readonly number[],
+    wrap: (node: DrawingNode) => DrawingNode,
+  ): void => {
     for (const node of list) {
-      if (node.kind === 'path') found.push({ node: wrap(node), shape: node });
-      if (node.kind === 'group')
-        walk(node.children, (inner) => wrap({ ...node, children: [inner] }));
+      if (node.kind === 'path') found.push({ node: wrap(node), shape: node, groups });
+      if (node.kind !== 'group') continue;
+      // A group of one is only how a file was written.
+      const own = node.children.length > 1 ? [...groups, number++] : groups;
+      walk(node.children, own, (inner) => wrap({ ...node, children: [inner] }));
     }
   };
-  walk(nodes, (node) => node);
+  walk(nodes, [], (node) => node);
   return found;
 }
 

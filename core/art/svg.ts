@@ -198,10 +198,16 @@ class SvgReader {
     const map = compose(parent.map, readTransform(attributes.transform));
     const opacity = Number(attributes.opacity ?? 1);
     let children = parent.children;
+    if (name === 'g' && !hidden) {
+      const inner: DrawingNode[] = [];
+      children.push({ kind: 'group', children: inner });
+      children = inner;
+    }
     const clip = hidden ? undefined : this.findClip(attributes['clip-path'], map);
     if (clip) {
-      children = [];
-      parent.children.push({ kind: 'group', clip, children });
+      const clipped: DrawingNode[] = [];
+      children.push({ kind: 'group', clip, children: clipped });
+      children = clipped;
     }
     if (!hidden && (SHAPES.has(name) || name === 'g') && opacity < 1 && opacity >= 0) {
       const faint: DrawingNode[] = [];

@@ -159,7 +159,7 @@ const middle = (part: { left: number; right: number; top: number; bottom: number
   x: (part.left + part.right) / 2,
   y: (part.top + part.bottom) / 2,
 });
-onBeforeUnmount(() => (stroke.value = []));
+onBeforeUnmount(editor.stop);
 </script>
 
 <template>

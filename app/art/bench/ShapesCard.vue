@@ -23,6 +23,37 @@ const colors = computed(() => {
 });
 const width = computed(() => (original.value ? artSize(original.value).width : 1));
 
+interface Row {
+  readonly key: string;
+  readonly depth: number;
+  /** A shape alone, or all shapes of a group. */
+  readonly shapes: readonly number[];
+  readonly node: DrawingNode | undefined;
+}
+
+const MOST_ROWS = 400;
+
+/** The shapes as a tree: a row for each group over those of its shapes. The drawing itself is no group. */
+const rows = computed(() => {
+  const made: Row[] = [];
+  let open: readonly number[] = [];
+  shapes.value.slice(0, MOST_ROWS).forEach(({ node, groups }, at) => {
+    const chain = groups.slice(1);
+    chain.forEach((group, depth) => {
+      if (open[depth] === group) return;
+      const inside = shapes.value.flatMap((one, index) =>
+        one.groups.includes(group) ? [index] : [],
+      );
+      made.push({ key: `group${group}`, depth, shapes: inside, node: undefined });
+    });
+    open = chain;
+    made.push({ key: `shape${at}`, depth: chain.length, shapes: [at], node });
+  });
+  return made;
+});
+const isHidden = (all: readonly number[]): boolean =>
+  all.every((at) => vector.value.hidden.includes(at));
+
 function view(node: DrawingNode): string {
   const box = boxOf(outlinesOf([node]).flatMap((path) => flatten(path, 0.2).flat()));
   if (!box) return '0 0 1 1';
@@ -37,11 +68,9 @@ const colorOf = (at: number): string => {
   return vector.value.shapes[String(at)] ?? vector.value.colors[own] ?? own;
 };
 
-function toggle(at: number): void {
-  const { hidden } = vector.value;
-  props.editor.changeVector({
-    hidden: hidden.includes(at) ? hidden.filter((one) => one !== at) : [...hidden, at],
-  });
+function toggle(all: readonly number[]): void {
+  const left = vector.value.hidden.filter((one) => !all.includes(one));
+  props.editor.changeVector({ hidden: isHidden(all) ? left : [...left, ...all] });
 }
 
 function choose(at: number): void {
@@ -88,36 +117,47 @@ function recolor(from: string, event: Event): void {
   <CardPanel :title="words.shapes" :aside="String(shapes.length)">
     <ol>
       <li
-        v-for="({ node }, at) in shapes.slice(0, 300)"
-        :key="at"
-        :class="{ off: vector.hidden.includes(at), chosen: chosen.includes(at) }"
+        v-for="row in rows"
+        :key="row.key"
+        :class="{
+          off: isHidden(row.shapes),
+          chosen: row.node && chosen.includes(row.shapes[0] ?? -1),
+        }"
+        :style="{ paddingLeft: `${6 + row.depth * 16}px` }"
       >
         <input
           type="checkbox"
-          :checked="!vector.hidden.includes(at)"
-          :aria-label="words.hide(at + 1)"
-          @change="toggle(at)"
+          :checked="!isHidden(row.shapes)"
+          :aria-label="
+            row.node
+              ? words.hide((row.shapes[0] ?? 0) + 1)
+              : words.hideGroup(row.shapes.length, (row.shapes[0] ?? 0) + 1)
+          "
+          @change="toggle(row.shapes)"
         />
-        <button
-          type="button"
-          class="small"
-          :aria-pressed="chosen.includes(at)"
-          :aria-label="words.shape(at + 1)"
-          @click="choose(at)"
-        >
-          <svg :viewBox="view(node)">
-            <DrawnNodes :nodes="[node]" :sources="sources" :version="0" />
-          </svg>
-        </button>
-        <span class="grow">{{ words.shape(at + 1) }}</span>
-        <label class="chip" :style="{ background: colorOf(at) }">
-          <input
-            type="color"
-            :value="colorOf(at)"
-            :aria-label="words.shapeColor(at + 1)"
-            @input="paint(at, $event)"
-          />
-        </label>
+        <template v-for="at in row.node ? row.shapes : []" :key="at">
+          <button
+            type="button"
+            class="small"
+            :aria-pressed="chosen.includes(at)"
+            :aria-label="words.shape(at + 1)"
+            @click="choose(at)"
+          >
+            <svg v-if="row.node" :viewBox="view(row.node)">
+              <DrawnNodes :nodes="[row.node]" :sources="sources" :version="0" />
+            </svg>
+          </button>
+          <span class="grow">{{ words.shape(at + 1) }}</span>
+          <label class="chip" :style="{ background: colorOf(at) }">
+            <input
+              type="color"
+              :value="colorOf(at)"
+              :aria-label="words.shapeColor(at + 1)"
+              @input="paint(at, $event)"
+            />
+          </label>
+        </template>
+        <span v-if="!row.node" class="grow group">{{ words.group(row.shapes.length) }}</span>
       </li>
     </ol>
     <button v-if="chosen.length" class="link" type="button" @click="emit('out', chosen)">
@@ -191,5 +231,10 @@ li input[type='checkbox'] {
 }
 .grow {
   flex: 1;
+}
+.group {
+  min-height: var(--row);
+  line-height: var(--row);
+  font-weight: 600;
 }
 </style>

@@ -13,7 +13,8 @@ import {
   type VectorRecipe,
 } from '../../../core/art/index.ts';
 import type { Preview } from '../../../core/prepare/index.ts';
-import { artCalls } from '../../calls/index.ts';
+import { Cancelled } from '../../../core/base/index.ts';
+import { artCalls, type Ongoing } from '../../calls/index.ts';
 import { artBytes } from '../../storage/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 
@@ -58,6 +59,13 @@ export function useArtEditor() {
       const shown = await artCalls.call('previewArt', plain).answer.catch(messages.sayError);
       if (shown?.ok) source.value = shown.value;
     }
+  }
+
+  let ongoing: Ongoing<'makeArt'> | undefined;
+
+  /** Gives up what is being made. */
+  function stop(): void {
+    ongoing?.cancel();
   }
 
   let asked = 0;
@@ -128,13 +136,15 @@ export function useArtEditor() {
         const bytes = await artBytes(art.id);
         return bytes && { art, bytes, leftOut: [] };
       }
-      const made = await artCalls.call('makeArt', { art, recipe: recipe.value }).answer;
+      ongoing = artCalls.call('makeArt', { art, recipe: recipe.value });
+      const made = await ongoing.answer;
       if (made.ok) return made.value;
       messages.sayProblem(made.problem);
     } catch (error) {
-      messages.sayError(error);
+      if (!(error instanceof Cancelled)) messages.sayError(error);
     } finally {
       making.value = false;
+      ongoing = undefined;
     }
     return undefined;
   }
@@ -157,6 +167,7 @@ export function useArtEditor() {
     dropStroke,
     changeVector,
     make,
+    stop,
   };
 }
 

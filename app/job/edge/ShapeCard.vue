@@ -69,6 +69,9 @@ const traceable = computed(() => pictures.value.filter(({ art }) => ownSize(art)
         <button class="trace" type="button" :disabled="busy !== ''" @click="edge.trace(traceable)">
           {{ busy || (traceable.length > 1 ? words.traceAll : words.trace) }}
         </button>
+        <button v-if="busy" class="link" type="button" @click="edge.stop">
+          {{ texts.cancel }}
+        </button>
         <p v-if="opaque" class="quiet">
           {{ words.opaque(opaque.name) }}
           <button class="link" type="button" @click="emit('clear', opaque.id)">

@@ -1,5 +1,5 @@
 import { computed, ref, watch } from 'vue';
-import { isSame } from '../../../core/base/index.ts';
+import { Cancelled, isSame } from '../../../core/base/index.ts';
 import { artSize, USUAL_TOLERANCE } from '../../../core/art/index.ts';
 import {
   flatten,
@@ -27,7 +27,7 @@ import {
   type NodePlace,
   type Punched,
 } from '../../../core/shape/index.ts';
-import { artCalls } from '../../calls/index.ts';
+import { artCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from '../artwork/desk-state.ts';
@@ -151,6 +151,8 @@ export function useEdgeState(desk: DeskState) {
     chosen.value = 0;
   }
 
+  let ongoing: Ongoing<'traceArt'> | undefined;
+
   /** Traces pictures where they stand on the piece, and makes their outline the edge. */
   async function trace(of: readonly Picture[]): Promise<void> {
     busy.value = texts.edge.tracing;
@@ -162,7 +164,8 @@ export function useEdgeState(desk: DeskState) {
         if (!art) continue;
         const scale = pictureSize(picture, art).width / artSize(art).width;
         const within = tolerance.value / scale;
-        const done = await artCalls.call('traceArt', { art, tolerance: within }).answer;
+        ongoing = artCalls.call('traceArt', { art, tolerance: within });
+        const done = await ongoing.answer;
         if (!done.ok) return messages.sayProblem(done.problem);
         nodes += done.value.nodes;
         deviation = Math.max(deviation, done.value.deviation * scale);
@@ -182,10 +185,16 @@ export function useEdgeState(desk: DeskState) {
       chosen.value = 0;
       traced.value = { nodes, deviation };
     } catch (error) {
-      messages.sayError(error);
+      if (!(error instanceof Cancelled)) messages.sayError(error);
     } finally {
       busy.value = '';
+      ongoing = undefined;
     }
+  }
+
+  /** Gives up tracing. */
+  function stop(): void {
+    ongoing?.cancel();
   }
 
   function addPart(made: EdgePart): void {
@@ -290,6 +299,7 @@ export function useEdgeState(desk: DeskState) {
     addPart,
     removePart,
     trace,
+    stop,
     addHole,
     withHole,
     changeHole,
