@@ -197,9 +197,12 @@ export function useEdgeState(desk: DeskState) {
     ongoing?.cancel();
   }
 
+  /** An outline from a file: in the place of a shape that was only there to begin with, else one more. */
   function addPart(made: EdgePart): void {
-    change({ parts: [made] }, 'take an outline from a file');
-    chosen.value = 0;
+    const [only] = parts.value;
+    const begins = parts.value.length === 1 && only?.shape.kind !== 'outline';
+    change({ parts: begins ? [made] : [...parts.value, made] }, 'take an outline from a file');
+    chosen.value = parts.value.length - 1;
   }
 
   function addHole(slot: boolean): void {
