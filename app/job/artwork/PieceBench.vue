@@ -251,8 +251,6 @@ defineExpose({ bench });
   fill: none;
   pointer-events: none;
   vector-effect: non-scaling-stroke;
-}
-.guide {
   stroke: #5d2a53;
   stroke-width: 1.2px;
   stroke-dasharray: 2 4;

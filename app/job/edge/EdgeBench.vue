@@ -262,13 +262,12 @@ defineExpose({ bench });
   fill: #b5432a;
   fill-opacity: 0.75;
 }
-.kiss,
-.through,
-.safe,
-.reach,
 .reach {
+  fill: none;
   stroke: var(--apricot);
   stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
 }
 .part {
   fill: #5d2a5308;
