@@ -1,9 +1,17 @@
 import { performance } from 'node:perf_hooks';
 import { clearBackground, partImage, splitPage, traceImage } from '../core/art/index.ts';
-import { flatten, ringsPath, simplifiedRing, type Path } from '../core/geometry/index.ts';
+import { ringsPath, simplifiedRing, type Path } from '../core/geometry/index.ts';
 import { contours } from '../core/raster/index.ts';
 import { buildEdge, pathPart, plainBuild } from '../core/shape/index.ts';
-import { block, cornered, disc, drawn, type Region } from '../core/testing/drawn.ts';
+import {
+  block,
+  cornered,
+  disc,
+  drawn,
+  pathErrors,
+  STAR,
+  type Region,
+} from '../core/testing/drawn.ts';
 import { median, percentile95, type Row } from './row.ts';
 
 const PER_MM = 300 / 25.4;
@@ -35,15 +43,11 @@ export function pageOfTwenty() {
   return whole;
 }
 
-const star = Array.from({ length: 10 }, (_, at) => {
-  const [reach, turn] = [at % 2 ? 70 : 150, (at * Math.PI) / 5 + 0.2];
-  return { x: 200 + reach * Math.cos(turn), y: 200 + reach * Math.sin(turn) };
-});
 const TRUTHS: readonly Region[] = [
   disc(200.3, 199.6, 150.4),
   block(200.3, 200.6, { width: 240.6, height: 160.4, angle: 17 }),
   block(200.1, 200.6, { width: 240, height: 160, angle: 6, radius: 30 }),
-  cornered(star),
+  cornered(STAR),
 ];
 
 /** Marching squares and straight lines: what a plain trace would be. */
@@ -66,20 +70,6 @@ function plainTrace(image: ReturnType<typeof drawn>): Path {
 const nodesOf = (path: Path): number =>
   path.filter(([kind]) => kind === 'L' || kind === 'C').length;
 
-function errors(path: Path, region: Region): number[] {
-  return flatten(path, 0.001).flatMap((ring) =>
-    ring.flatMap((to, index) => {
-      const from = ring[(index + ring.length - 1) % ring.length] ?? to;
-      const parts = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / 0.05));
-      return Array.from({ length: parts }, (_, part) => {
-        const x = from.x + ((to.x - from.x) * part) / parts;
-        const y = from.y + ((to.y - from.y) * part) / parts;
-        return Math.abs(region(x * PER_MM, y * PER_MM)) / PER_MM;
-      });
-    }),
-  );
-}
-
 /** From pictures to edges: how exact, in how many nodes, how fast. */
 export function benchArt(): Row[] {
   const rows: Row[] = [];
@@ -91,10 +81,10 @@ export function benchArt(): Row[] {
     const image = drawn(400, 400, [{ region, color: INK }]);
     const traced = traceImage(image, { perMm: PER_MM, tolerance: 0.02, least: 0.1 });
     if (!traced.ok) continue;
-    ours.away.push(...errors(traced.value.path, region));
+    ours.away.push(...pathErrors(traced.value.path, region, PER_MM));
     ours.nodes += traced.value.nodes;
     const simple = plainTrace(image);
-    plain.away.push(...errors(simple, region));
+    plain.away.push(...pathErrors(simple, region, PER_MM));
     plain.nodes += nodesOf(simple);
   }
   const worst = (away: readonly number[]): number =>

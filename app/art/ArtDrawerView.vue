@@ -14,6 +14,7 @@ import { useDrawer, type SortedBy } from './drawer-store.ts';
 import { useFileDrops } from './file-drops.ts';
 import { PICTURE_FILES } from './picture-files.ts';
 import type { ReadyMade } from './ready-made.ts';
+import FindArt from './FindArt.vue';
 import ReadyGrid from './ReadyGrid.vue';
 import TakeTray from './TakeTray.vue';
 import { useTray } from './tray-store.ts';
@@ -80,22 +81,7 @@ async function split(): Promise<void> {
         <h1 class="visually-hidden">{{ words.drawer }}</h1>
         <div class="find">
           <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
-          <input
-            v-if="part === 'own'"
-            v-model="drawer.typed"
-            class="well typed"
-            type="search"
-            :placeholder="words.find"
-            :aria-label="words.find"
-          />
-          <input
-            v-else
-            v-model="typedReady"
-            class="well typed"
-            type="search"
-            :placeholder="words.findReady"
-            :aria-label="words.findReady"
-          />
+          <FindArt v-model="typedReady" class="typed" :part="part" />
           <template v-if="part === 'own'">
             <select
               class="well"

@@ -8,6 +8,7 @@ import OverlayPanel from '../ui/OverlayPanel.vue';
 import ArtGrid from './ArtGrid.vue';
 import { useDrawer } from './drawer-store.ts';
 import type { ReadyMade } from './ready-made.ts';
+import FindArt from './FindArt.vue';
 import ReadyGrid from './ReadyGrid.vue';
 
 /** Chooses a picture from the drawer, or from those that ship. */
@@ -41,22 +42,7 @@ async function ready(picture: ReadyMade): Promise<void> {
     <template #head>
       <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
     </template>
-    <input
-      v-if="part === 'own'"
-      v-model="drawer.typed"
-      class="well typed"
-      type="search"
-      :placeholder="words.find"
-      :aria-label="words.find"
-    />
-    <input
-      v-else
-      v-model="typed"
-      class="well typed"
-      type="search"
-      :placeholder="words.findReady"
-      :aria-label="words.findReady"
-    />
+    <FindArt v-model="typed" class="typed" :part="part" />
     <div class="room">
       <ArtGrid
         v-if="part === 'own'"

@@ -10,7 +10,7 @@ import {
   type Job,
 } from '../../core/job/index.ts';
 import { artSize, type Art, type ReadArt } from '../../core/art/index.ts';
-import type { Piece } from '../../core/piece/index.ts';
+import { picturePiece, type Piece } from '../../core/piece/index.ts';
 import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import {
@@ -230,17 +230,5 @@ const MOST = 180; // mm that a sheet takes
 function pictureSticker(art: Art): Piece {
   const own = artSize(art);
   const scale = Math.min(1, MOST / own.width, MOST / own.height);
-  const [width, height] = [own.width * scale, own.height * scale];
-  const place = { x: 0, y: 0, angle: 0, locked: false };
-  return {
-    id: 'piece',
-    name: art.name.slice(0, 120),
-    edge: { kind: 'rectangle', width, height, radius: 0 },
-    bleed: 2,
-    safe: 1,
-    ground: null,
-    elements: [
-      { ...place, id: 'picture-1', kind: 'picture', art: art.id, width, height, fit: 'contain' },
-    ],
-  };
+  return picturePiece(art, { id: 'piece', look: { bleed: 2, safe: 1, ground: null }, scale });
 }

@@ -2,7 +2,7 @@
 import { SHIPPED_MATERIALS, type CutSetting, type Material } from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
-import ChoiceRow from '../ui/ChoiceRow.vue';
+import ChoicesRow from '../ui/ChoicesRow.vue';
 import FactRow from '../ui/FactRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
 import SelectRow from '../ui/SelectRow.vue';
@@ -57,13 +57,12 @@ async function copy(): Promise<void> {
         :value="material.color"
         @change="change({ color: value($event) })"
     /></FactRow>
-    <FactRow :label="words.needsWhite"
-      ><ChoiceRow
-        :model-value="material.needsWhite ? 'yes' : 'no'"
-        :label="words.needsWhite"
-        :choices="words.yesNo"
-        @update:model-value="change({ needsWhite: $event === 'yes' })"
-    /></FactRow>
+    <ChoicesRow
+      :label="words.needsWhite"
+      :model-value="material.needsWhite ? 'yes' : 'no'"
+      :choices="words.yesNo"
+      @update:model-value="change({ needsWhite: $event === 'yes' })"
+    />
     <NumberRow
       :label="words.thickness"
       :model-value="material.thickness"
@@ -78,13 +77,12 @@ async function copy(): Promise<void> {
     <PackRows :pack="material.pack" @change="change({ pack: $event })" />
   </CardPanel>
   <CardPanel :title="texts.ticket.run">
-    <FactRow :label="words.ink"
-      ><ChoiceRow
-        :model-value="material.ink"
-        :label="words.ink"
-        :choices="words.inks"
-        @update:model-value="change({ ink: $event })"
-    /></FactRow>
+    <ChoicesRow
+      :label="words.ink"
+      :model-value="material.ink"
+      :choices="words.inks"
+      @update:model-value="change({ ink: $event })"
+    />
     <NumberRow
       :label="words.drying"
       :model-value="material.drying"
@@ -92,13 +90,12 @@ async function copy(): Promise<void> {
       :max="10000"
       @update:model-value="change({ drying: $event })"
     />
-    <FactRow :label="words.mirrored"
-      ><ChoiceRow
-        :model-value="material.mirrored ? 'yes' : 'no'"
-        :label="words.mirrored"
-        :choices="words.mirror"
-        @update:model-value="change({ mirrored: $event === 'yes' })"
-    /></FactRow>
+    <ChoicesRow
+      :label="words.mirrored"
+      :model-value="material.mirrored ? 'yes' : 'no'"
+      :choices="words.mirror"
+      @update:model-value="change({ mirrored: $event === 'yes' })"
+    />
     <h3>{{ words.dialog }}</h3>
     <FactRow as="label" :label="words.dialogPaper"
       ><input

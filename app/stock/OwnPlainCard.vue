@@ -4,8 +4,7 @@ import { fileStem } from '../../core/output/index.ts';
 import type { Stock } from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
-import ChoiceRow from '../ui/ChoiceRow.vue';
-import FactRow from '../ui/FactRow.vue';
+import ChoicesRow from '../ui/ChoicesRow.vue';
 import LengthRow from '../ui/LengthRow.vue';
 import { useSettings } from '../ui/settings-store.ts';
 import { sheetSize } from './stock-words.ts';
@@ -25,9 +24,7 @@ const made = computed((): Stock => {
 
 <template>
   <CardPanel :title="words.title">
-    <FactRow :label="words.form"
-      ><ChoiceRow v-model="sheet.form" :label="words.form" :choices="words.forms"
-    /></FactRow>
+    <ChoicesRow v-model="sheet.form" :label="words.form" :choices="words.forms" />
     <LengthRow v-model="sheet.width" :label="words.width" :min="20" :max="2000" />
     <LengthRow v-model="sheet.height" :label="words.height" :min="20" :max="2000" />
     <LengthRow

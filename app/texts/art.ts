@@ -52,9 +52,6 @@ export const art = {
   everything: 'All',
   readyNote:
     'Colour drawings that may be used freely, also for sale. One click puts one into your art.',
-  onto: 'Put on the piece',
-  intoDrawer: 'Put into the drawer',
-  fromDrawer: 'From the drawer',
   choose: 'Choose a picture',
   tray: {
     title: 'What came in',
@@ -111,7 +108,6 @@ export const art = {
     unjoin: 'Take it apart',
     leaveOut: 'Leave it out',
     keep: 'Keep it',
-    title_: 'looks like a headline',
     cut: 'Cut apart with a line',
     cutHint: 'Draw a line between what touches.',
     uncut: 'Take the last line back',

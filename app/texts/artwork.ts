@@ -91,7 +91,6 @@ export const artwork = {
   prepare: 'Prepare the picture',
   alongRim: 'Inside the edge by',
   alongRimLong: 'How far inside the edge it runs',
-  followsRim: 'Follows the edge',
   band: 'As a band, wide',
   bandLong: 'Width of the band; 0 is a line alone',
   lock: 'Lock',

@@ -8,13 +8,8 @@ export {
   type VectorArt,
   type VectorNodes,
 } from './art.ts';
-export {
-  clearBackground,
-  findBorderColor,
-  USUAL_CLEARING,
-  type Cleared,
-  type Clearing,
-} from './clear.ts';
+export { clearBackground, findBorderColor, USUAL_CLEARING, type Cleared } from './clear.ts';
+export type { Clearing } from './background.ts';
 export { ART_LIMITS } from './limits.ts';
 export { makeArt, pixelArt, vectorArt } from './make.ts';
 export { orientationMap } from './orientation.ts';

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { luminanceOfBytes, toHex } from '../color/index.ts';
 import type { DrawingNode, Paint, PathNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
-import { clearBackground, clearingSchema } from './clear.ts';
+import { clearingSchema } from './background.ts';
+import { clearBackground } from './clear.ts';
 
 const hex = z.string().regex(/^#[0-9a-f]{6}$/i);
 

@@ -10,6 +10,7 @@ import {
   type Path,
 } from '../geometry/index.ts';
 import { findPx, readTransform, type Attributes } from './svg-shapes.ts';
+import { declarations } from './svg-styles.ts';
 
 /** The style that an element hands down to what stands in it. */
 export interface SvgStyle {
@@ -48,11 +49,7 @@ export interface SvgGradient {
 
 /** The `style` attribute's declarations over the plain attributes. */
 export function withDeclarations(attributes: Attributes): Attributes {
-  const declared = (attributes.style ?? '').split(';').flatMap((part) => {
-    const at = part.indexOf(':');
-    return at < 0 ? [] : [[part.slice(0, at).trim(), part.slice(at + 1).trim()] as const];
-  });
-  return { ...attributes, ...Object.fromEntries(declared) };
+  return { ...attributes, ...declarations(attributes.style ?? '') };
 }
 
 const oneOf = <T extends string>(value: string | undefined, known: readonly T[], other: T): T =>

@@ -48,7 +48,8 @@ export function readStyles(text: string): StyleRules {
   };
 }
 
-function declarations(body: string): Record<string, string> {
+/** The declarations of a rule, or of a `style` attribute. */
+export function declarations(body: string): Record<string, string> {
   const pairs = body.split(';').flatMap((part) => {
     const at = part.indexOf(':');
     const value = part

@@ -1,18 +1,12 @@
 import { seededRandom } from '../base/index.ts';
-import { flatten, mapPath, scaling, signedArea, type Path } from '../geometry/index.ts';
+import { flatten, mapPath, scaling, signedArea } from '../geometry/index.ts';
 import { buildEdge, pathPart, plainBuild, shapePath } from '../shape/index.ts';
-import { block, cornered, disc, drawn, type Region } from '../testing/drawn.ts';
+import { block, cornered, disc, drawn, pathErrors, STAR, type Region } from '../testing/drawn.ts';
 import { parseSvg, traceImage, traceVector } from './index.ts';
 
 const PER_MM = 300 / 25.4;
 const SIDE = 400;
 const INK = [40, 90, 60] as const;
-
-const star = Array.from({ length: 10 }, (_, at) => {
-  const reach = at % 2 ? 70 : 150;
-  const turn = (at * Math.PI) / 5 + 0.2;
-  return { x: 200 + reach * Math.cos(turn), y: 200 + reach * Math.sin(turn) };
-});
 
 /** Each with how many nodes its outline needs. */
 const TRUTHS: Readonly<Record<string, { region: Region; nodes: number }>> = {
@@ -27,7 +21,7 @@ const TRUTHS: Readonly<Record<string, { region: Region; nodes: number }>> = {
     region: block(200.1, 200.6, { width: 240, height: 160, angle: 6, radius: 30 }),
     nodes: 8,
   },
-  'a star': { region: cornered(star), nodes: 10 },
+  'a star': { region: cornered(STAR), nodes: 10 },
 };
 
 function tracedOf(region: Region) {
@@ -37,28 +31,11 @@ function tracedOf(region: Region) {
   return traced.value;
 }
 
-/** How far places along a path, 0.05 mm apart, are from where a region's distance has a value; mm. */
-function errors(path: Path, region: Region, at = 0): number[] {
-  const found: number[] = [];
-  for (const ring of flatten(path, 0.001)) {
-    ring.forEach((to, index) => {
-      const from = ring[(index + ring.length - 1) % ring.length] ?? to;
-      const parts = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / 0.05));
-      for (let part = 0; part < parts; part++) {
-        const x = from.x + ((to.x - from.x) * part) / parts;
-        const y = from.y + ((to.y - from.y) * part) / parts;
-        found.push(Math.abs(region(x * PER_MM, y * PER_MM) / PER_MM - at));
-      }
-    });
-  }
-  return found.sort((one, other) => one - other);
-}
-
 test.each(Object.entries(TRUTHS))(
   '%s at 300 dpi is traced within 0.02 mm for 95 % of its way, 0.1 mm at worst, in few nodes',
   (_, { region, nodes }) => {
     const traced = tracedOf(region);
-    const away = errors(traced.path, region);
+    const away = pathErrors(traced.path, region, PER_MM);
     expect(away[Math.floor(away.length * 0.95)]).toBeLessThan(0.02);
     expect(away[away.length - 1]).toBeLessThan(0.1);
     expect(traced.nodes).toBeLessThanOrEqual(3 * nodes);
@@ -101,14 +78,14 @@ test('the corners of a square are where they are', () => {
 test.each([2, -1])(
   'the offset of a traced star by %s mm is within 0.04 mm of the true one',
   (by) => {
-    const region = cornered(star);
+    const region = cornered(STAR);
     const build = { ...plainBuild({ kind: 'circle', diameter: 1 }, 'x'), offset: by };
     const built = buildEdge({ ...build, parts: [pathPart(tracedOf(region).path, 'star')] });
     if (!built.ok) throw new Error(built.problem.what);
     const { centre, shape } = built.value;
     const path = mapPath(shapePath(shape), [1, 0, 0, 1, centre.x, centre.y]);
     // Inside corners an offset meets itself: there it keeps further away, never closer.
-    const away = errors(path, region, by);
+    const away = pathErrors(path, region, PER_MM, by);
     expect(away[Math.floor(away.length * 0.99)]).toBeLessThan(0.04);
   },
 );

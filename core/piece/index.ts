@@ -12,6 +12,7 @@ export {
   elementSize,
   elementTitle,
   findPictureDpi,
+  pictureMap,
   pictureSize,
   resizedElement,
   type CompiledElement,
@@ -23,4 +24,5 @@ export {
   type Resources,
   type Words,
 } from './elements/index.ts';
+export { picturePiece, type PieceLook } from './picture-piece.ts';
 export { pieceSchema, pieceSize, type Piece } from './piece.ts';

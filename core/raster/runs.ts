@@ -26,34 +26,25 @@ export function runsOf(samples: Samples, threshold: number): Runs {
   let [ys, xs, ends] = [new Int32Array(room), new Int32Array(room), new Int32Array(room)];
   const rows = new Int32Array(height + 1);
   let count = 0;
+  const add = (y: number, x: number, end: number): void => {
+    if (count === room) {
+      room *= 2;
+      [ys, xs, ends] = [enlarged(ys, room), enlarged(xs, room), enlarged(ends, room)];
+    }
+    ys[count] = y;
+    xs[count] = x;
+    ends[count++] = end;
+  };
   for (let y = 0, from = offset; y < height; y++) {
     rows[y] = count;
     let start = -1;
     for (let x = 0; x < width; x++, from += stride) {
       const covered = (data[from] as number) > threshold;
       if (covered === start >= 0) continue;
-      if (covered) {
-        start = x;
-        continue;
-      }
-      if (count === room) {
-        room *= 2;
-        [ys, xs, ends] = [enlarged(ys, room), enlarged(xs, room), enlarged(ends, room)];
-      }
-      ys[count] = y;
-      xs[count] = start;
-      ends[count++] = x;
-      start = -1;
+      if (!covered) add(y, start, x);
+      start = covered ? x : -1;
     }
-    if (start >= 0) {
-      if (count === room) {
-        room *= 2;
-        [ys, xs, ends] = [enlarged(ys, room), enlarged(xs, room), enlarged(ends, room)];
-      }
-      ys[count] = y;
-      xs[count] = start;
-      ends[count++] = width;
-    }
+    if (start >= 0) add(y, start, width);
   }
   rows[height] = count;
   return { count, y: ys, x: xs, end: ends, rows };

@@ -1,4 +1,4 @@
-import type { Point } from '../geometry/index.ts';
+import { flatten, type Path, type Point } from '../geometry/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 
 const { abs, cos, max, min, PI, sin, sqrt } = Math;
@@ -92,3 +92,26 @@ export function drawn(
   }
   return { width, height, data };
 }
+
+/** How far places along a path, 0.05 mm apart, are from where a region's distance is `at` mm; sorted. */
+export function pathErrors(path: Path, region: Region, perMm: number, at = 0): number[] {
+  const found: number[] = [];
+  for (const ring of flatten(path, 0.001)) {
+    ring.forEach((to, index) => {
+      const from = ring[(index + ring.length - 1) % ring.length] ?? to;
+      const parts = max(1, Math.ceil(hypot(to.x - from.x, to.y - from.y) / 0.05));
+      for (let part = 0; part < parts; part++) {
+        const x = from.x + ((to.x - from.x) * part) / parts;
+        const y = from.y + ((to.y - from.y) * part) / parts;
+        found.push(abs(region(x * perMm, y * perMm) / perMm - at));
+      }
+    });
+  }
+  return found.sort((one, other) => one - other);
+}
+
+/** A star of five points about (200, 200), as corners in pixels. */
+export const STAR: readonly Point[] = Array.from({ length: 10 }, (_, at) => {
+  const [reach, turn] = [at % 2 ? 70 : 150, (at * PI) / 5 + 0.2];
+  return { x: 200 + reach * cos(turn), y: 200 + reach * sin(turn) };
+});

@@ -1,11 +1,11 @@
 import { expectGood, isProblem, type Platform } from '../../core/base/index.ts';
 import { artSize, traceVector, vectorNodes } from '../../core/art/index.ts';
-import { mapPath, nested, scaling, translation } from '../../core/geometry/index.ts';
+import { mapPath } from '../../core/geometry/index.ts';
 import { withBuild, type JobWithArt } from '../../core/job/index.ts';
-import type { Piece } from '../../core/piece/index.ts';
+import { pictureMap, picturePiece, type Piece } from '../../core/piece/index.ts';
 import { pathPart, plainBuild } from '../../core/shape/index.ts';
 import { broadLeaf, frond, mushroom } from '../art/woodland.ts';
-import { art, demoJob, drawings, numbered } from './kit.ts';
+import { demoJob, drawings } from './kit.ts';
 
 const RIM = 2; // mm
 
@@ -26,24 +26,15 @@ export async function woodlandStickers(platform: Platform): Promise<JobWithArt> 
   const pieces = [...made].map(([name, { art: own, bytes }], at): Piece => {
     const size = artSize(own);
     const height = heights[name] ?? 40;
-    const width = (size.width * height) / size.height;
-    const piece: Piece = {
+    const piece = picturePiece(own, {
       id: `sticker-${at + 1}`,
-      name,
-      edge: { kind: 'rectangle', width, height, radius: 0 },
-      bleed: 2,
-      safe: 1,
-      ground: '#fffdf6',
-      elements: numbered([art(own.id, width, height)]),
-    };
+      look: { bleed: 2, safe: 1, ground: '#fffdf6' },
+      scale: height / size.height,
+    });
+    const [picture] = piece.elements;
+    if (picture?.kind !== 'picture') throw new Error('no picture');
     const { path } = expectGood(traceVector(vectorNodes(bytes)));
-    const placed = mapPath(
-      path,
-      nested(
-        scaling(width / size.width, height / size.height),
-        translation(-size.width / 2, -size.height / 2),
-      ),
-    );
+    const placed = mapPath(path, pictureMap(picture, own));
     const built = withBuild(piece, {
       ...plainBuild(piece.edge, name),
       parts: [pathPart(placed, name)],

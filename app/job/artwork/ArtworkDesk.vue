@@ -10,7 +10,6 @@ import {
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
-import ArtBench from '../../art/bench/ArtBench.vue';
 import DrawerPicker from '../../art/DrawerPicker.vue';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
 import TakeTray from '../../art/TakeTray.vue';
@@ -26,6 +25,7 @@ import UndoTray from '../UndoTray.vue';
 import { findNudge, isTyping } from '../job-keys.ts';
 import { useDeskState } from './desk-state.ts';
 import ElementStack from './ElementStack.vue';
+import JobArtBench from './JobArtBench.vue';
 import { newPlate, newRing, newWords } from './new-elements.ts';
 import PictureCard from './PictureCard.vue';
 import PieceBench from './PieceBench.vue';
@@ -70,11 +70,6 @@ async function editWords(): Promise<void> {
 
 async function addPicture(): Promise<void> {
   await take(await chooseFiles(PICTURE_FILES, true));
-}
-
-function prepareArt(id: string): void {
-  prepare.id.value = id;
-  void prepare.start();
 }
 
 function choose(art: Art): void {
@@ -215,16 +210,7 @@ onBeforeUnmount(() => {
       </div>
       <TakeTray />
       <DrawerPicker v-if="picking" @close="picking = false" @choose="choose" />
-      <ArtBench
-        v-if="prepare.art.value"
-        in-job
-        :art="prepare.art.value"
-        :known="prepare.known"
-        @close="prepare.close"
-        @made="prepare.made"
-        @parts="prepare.close"
-        @pieces="prepare.pieces"
-      />
+      <JobArtBench :prepare="prepare" />
     </template>
     <template #foot>
       <BenchLegend :lines="legend" />
@@ -243,7 +229,7 @@ onBeforeUnmount(() => {
         :desk="desk"
         :picture="desk.only.value"
         @replace="take($event, desk.only.value?.id)"
-        @prepare="prepareArt"
+        @prepare="prepare.open"
       />
       <PlateCard
         v-else-if="desk.only.value?.kind === 'plate'"

@@ -5,7 +5,7 @@ import { findPictureDpi, type Picture } from '../../../core/piece/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { chooseFiles } from '../../storage/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
@@ -27,13 +27,13 @@ async function replace(): Promise<void> {
 
 <template>
   <CardPanel :title="art?.name ?? texts.artwork.missing" peeled>
-    <FactRow :label="texts.artwork.fit"
-      ><ChoiceRow
-        :model-value="picture.fit"
-        :label="texts.artwork.fitLong"
-        :choices="texts.artwork.fits"
-        @update:model-value="desk.change({ fit: $event })"
-    /></FactRow>
+    <ChoicesRow
+      :label="texts.artwork.fit"
+      :name="texts.artwork.fitLong"
+      :model-value="picture.fit"
+      :choices="texts.artwork.fits"
+      @update:model-value="desk.change({ fit: $event })"
+    />
     <FactRow v-if="own" :label="texts.artwork.ownSize"
       ><span
         >{{ formatLength(own.width, settings.unit) }} ×

@@ -3,9 +3,8 @@ import { computed } from 'vue';
 import type { Plate } from '../../../core/piece/index.ts';
 import { plainShape, shapeSize, type PlainShape } from '../../../core/shape/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
-import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { DeskState } from './desk-state.ts';
@@ -71,13 +70,14 @@ function line(color: string | null): void {
         @update:model-value="band"
       />
     </template>
-    <FactRow v-else :label="texts.artwork.shape"
-      ><ChoiceRow
-        :model-value="plate.shape.kind as PlainShape['kind']"
-        :label="texts.artwork.shapeLong"
-        :choices="texts.artwork.shapes"
-        @update:model-value="reshape"
-    /></FactRow>
+    <ChoicesRow
+      v-else
+      :label="texts.artwork.shape"
+      :name="texts.artwork.shapeLong"
+      :model-value="plate.shape.kind as PlainShape['kind']"
+      :choices="texts.artwork.shapes"
+      @update:model-value="reshape"
+    />
     <LengthRow
       v-if="radius !== undefined && !plate.rim"
       :label="texts.artwork.corners"
@@ -117,13 +117,13 @@ function line(color: string | null): void {
       @update:model-value="line"
     />
     <template v-if="plate.line">
-      <FactRow :label="texts.artwork.line"
-        ><ChoiceRow
-          :model-value="plate.line.style"
-          :label="texts.artwork.lineStyle"
-          :choices="texts.artwork.lineStyles"
-          @update:model-value="desk.change({ line: { ...plate.line, style: $event } })"
-      /></FactRow>
+      <ChoicesRow
+        :label="texts.artwork.line"
+        :name="texts.artwork.lineStyle"
+        :model-value="plate.line.style"
+        :choices="texts.artwork.lineStyles"
+        @update:model-value="desk.change({ line: { ...plate.line, style: $event } })"
+      />
       <LengthRow
         :label="texts.artwork.thickness"
         :name="texts.artwork.thicknessLong"

@@ -3,7 +3,7 @@ import { computed, nextTick, ref } from 'vue';
 import type { Words } from '../../../core/piece/index.ts';
 import { TYPEFACES, type WordsPath } from '../../../core/type/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
@@ -114,13 +114,13 @@ defineExpose({ focus });
       :step="0.05"
       @update:model-value="desk.change({ leading: $event }, 'leading')"
     />
-    <FactRow :label="texts.artwork.tooLong"
-      ><ChoiceRow
-        :model-value="words.fit"
-        :label="texts.artwork.tooLongHint"
-        :choices="texts.artwork.wordFits"
-        @update:model-value="desk.change({ fit: $event })"
-    /></FactRow>
+    <ChoicesRow
+      :label="texts.artwork.tooLong"
+      :name="texts.artwork.tooLongHint"
+      :model-value="words.fit"
+      :choices="texts.artwork.wordFits"
+      @update:model-value="desk.change({ fit: $event })"
+    />
     <NumberRow
       v-if="words.fit === 'shrink'"
       :label="texts.artwork.downTo"
@@ -133,20 +133,21 @@ defineExpose({ focus });
       :step="0.5"
       @update:model-value="desk.change({ least: $event }, 'least')"
     />
-    <FactRow v-if="!circle" :label="texts.artwork.stand"
-      ><ChoiceRow
-        :model-value="words.align"
-        :label="texts.artwork.alignment"
-        :choices="texts.artwork.aligns"
-        @update:model-value="desk.change({ align: $event })"
-    /></FactRow>
-    <FactRow :label="texts.artwork.run"
-      ><ChoiceRow
-        :model-value="path"
-        :label="texts.artwork.runLong"
-        :choices="texts.artwork.runs"
-        @update:model-value="bend"
-    /></FactRow>
+    <ChoicesRow
+      v-if="!circle"
+      :label="texts.artwork.stand"
+      :name="texts.artwork.alignment"
+      :model-value="words.align"
+      :choices="texts.artwork.aligns"
+      @update:model-value="desk.change({ align: $event })"
+    />
+    <ChoicesRow
+      :label="texts.artwork.run"
+      :name="texts.artwork.runLong"
+      :model-value="path"
+      :choices="texts.artwork.runs"
+      @update:model-value="bend"
+    />
     <template v-if="circle">
       <LengthRow
         :label="texts.artwork.radius"

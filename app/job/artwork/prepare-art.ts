@@ -1,9 +1,9 @@
 import { computed, ref } from 'vue';
-import { artSize, type Art, type ReadArt } from '../../../core/art/index.ts';
+import { artSize, USUAL_TOLERANCE, type Art, type ReadArt } from '../../../core/art/index.ts';
 import { isProblem } from '../../../core/base/index.ts';
 import { mapPath, translation } from '../../../core/geometry/index.ts';
 import { withBuild } from '../../../core/job/index.ts';
-import type { Piece } from '../../../core/piece/index.ts';
+import { picturePiece, type Piece } from '../../../core/piece/index.ts';
 import type { PlacedArt } from '../../../core/prepare/index.ts';
 import type { HandPlace } from '../../../core/sheet/index.ts';
 import { pathPart, plainBuild } from '../../../core/shape/index.ts';
@@ -53,30 +53,10 @@ export function usePrepareArt(desk: DeskState) {
   async function pieceOf({ read }: PlacedArt, like: Piece): Promise<Piece> {
     const { art: own } = read;
     const { width, height } = artSize(own);
-    const traced = await artCalls.call('traceArt', { art: own, tolerance: 0.02 }).answer;
+    const traced = await artCalls.call('traceArt', { art: own, tolerance: USUAL_TOLERANCE }).answer;
     const { id: wanted, bleed, safe, ground } = like;
-    const bare: Piece = {
-      id: wanted,
-      name: own.name.slice(0, 120),
-      edge: { kind: 'rectangle', width, height, radius: 0 },
-      bleed,
-      safe: Math.min(safe, 1),
-      ground,
-      elements: [
-        {
-          id: 'picture-1',
-          kind: 'picture',
-          art: own.id,
-          x: 0,
-          y: 0,
-          angle: 0,
-          locked: false,
-          width,
-          height,
-          fit: 'contain',
-        },
-      ],
-    };
+    const look = { bleed, safe: Math.min(safe, 1), ground };
+    const bare = picturePiece(own, { id: wanted, look });
     if (!traced.ok) return bare;
     const path = mapPath(traced.value.path, translation(-width / 2, -height / 2));
     const built = withBuild(bare, {
@@ -134,5 +114,13 @@ export function usePrepareArt(desk: DeskState) {
     }
   }
 
-  return { id, art, known, close, made, pieces, start: () => drawer.refresh() };
+  /** Opens art of the job on the bench. */
+  function open(wanted: string): void {
+    id.value = wanted;
+    void drawer.refresh().catch(messages.sayError);
+  }
+
+  return { art, known, open, close, made, pieces };
 }
+
+export type ArtPreparation = ReturnType<typeof usePrepareArt>;

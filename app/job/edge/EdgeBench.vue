@@ -51,6 +51,8 @@ const cut = computed(() => store.job?.plan.cut ?? 'kiss');
 const paper = computed(frame);
 const around = (by: number): string =>
   piece.value ? pathData(shapePath(piece.value.edge, by)) : '';
+const release = computed(() => around((piece.value?.bleed ?? 0) + 4));
+const safe = computed(() => (compiled.value ? pathData(compiled.value.safe) : ''));
 const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''));
 const bleed = computed(() => (compiled.value ? pathData(compiled.value.bleed) : ''));
 /** Everything but the label: what is cut away. */
@@ -134,7 +136,7 @@ defineExpose({ bench });
           </g>
         </mask>
       </defs>
-      <path class="paper" :d="around(compiled.piece.bleed + 4)" />
+      <path class="paper" :d="release" />
       <path v-if="seen !== 'cut'" class="stock" :d="bleed" :fill="store.job?.material.color" />
       <g v-if="seen === 'cut'" clip-path="url(#as-cut)" class="label">
         <path class="stock" :d="trim" :fill="store.job?.material.color" />
@@ -156,7 +158,7 @@ defineExpose({ bench });
         <path :class="cut" :d="trim" />
       </template>
       <template v-if="seen === 'printed'">
-        <path class="safe" :d="around(-compiled.piece.safe)" />
+        <path class="safe" :d="safe" />
         <path
           v-for="(fold, at) in compiled.creases"
           :key="`fold${at}`"

@@ -14,8 +14,8 @@ import { useMessages } from '../../ui/messages-store.ts';
 import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import UndoTray from '../UndoTray.vue';
-import ArtBench from '../../art/bench/ArtBench.vue';
 import { useDeskState } from '../artwork/desk-state.ts';
+import JobArtBench from '../artwork/JobArtBench.vue';
 import { usePrepareArt } from '../artwork/prepare-art.ts';
 import { isTyping } from '../job-keys.ts';
 import BleedCard from './BleedCard.vue';
@@ -62,11 +62,6 @@ async function takeOutline(): Promise<void> {
   edge.addPart(part.value);
 }
 
-function prepareArt(id: string): void {
-  prepare.id.value = id;
-  void prepare.start();
-}
-
 function hear(event: KeyboardEvent): void {
   if (isTyping(event) || event.key !== 'Escape') return;
   if (edge.editing.value) edge.editing.value = false;
@@ -87,16 +82,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
           <i class="gone" />{{ words.lostKey }} <i class="bare" />{{ words.whiteKey }}
         </p>
       </div>
-      <ArtBench
-        v-if="prepare.art.value"
-        in-job
-        :art="prepare.art.value"
-        :known="prepare.known"
-        @close="prepare.close"
-        @made="prepare.made"
-        @parts="prepare.close"
-        @pieces="prepare.pieces"
-      />
+      <JobArtBench :prepare="prepare" />
     </template>
     <template #foot>
       <BenchLegend :lines="legend" />
@@ -115,7 +101,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
       </CardPanel>
       <PointsCard v-else-if="edge.editing.value" :edge="edge" />
       <template v-else-if="desk.piece.value">
-        <ShapeCard :edge="edge" @clear="prepareArt" />
+        <ShapeCard :edge="edge" @clear="prepare.open" />
         <OffsetCard :edge="edge" />
         <PartsCard :edge="edge" @file="takeOutline" />
         <HolesCard :edge="edge" />

@@ -4,8 +4,7 @@ import { buildEdge } from '../../../core/shape/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
@@ -37,20 +36,18 @@ const free = computed(() => build.value.parts.some(({ shape }) => shape.kind ===
       :max="50"
       @update:model-value="edge.change({ offset: $event }, 'offset the edge', 'offset')"
     />
-    <FactRow :label="words.corners"
-      ><ChoiceRow
-        :model-value="build.corners"
-        :label="words.corners"
-        :choices="words.cornerStyles"
-        @update:model-value="edge.change({ corners: $event }, 'change the corners')"
-    /></FactRow>
-    <FactRow :label="words.holes"
-      ><ChoiceRow
-        :model-value="build.holes"
-        :label="words.holes"
-        :choices="words.holeChoices"
-        @update:model-value="edge.change({ holes: $event }, 'change the holes')"
-    /></FactRow>
+    <ChoicesRow
+      :label="words.corners"
+      :model-value="build.corners"
+      :choices="words.cornerStyles"
+      @update:model-value="edge.change({ corners: $event }, 'change the corners')"
+    />
+    <ChoicesRow
+      :label="words.holes"
+      :model-value="build.holes"
+      :choices="words.holeChoices"
+      @update:model-value="edge.change({ holes: $event }, 'change the holes')"
+    />
     <NumberRow
       v-if="build.holes === 'fill-small'"
       :label="words.smallHole"
@@ -63,13 +60,12 @@ const free = computed(() => build.value.parts.some(({ shape }) => shape.kind ===
     />
     <template v-if="apart">
       <p v-if="facts.parts > 1" class="look" role="status">{{ words.separate(facts.parts) }}</p>
-      <FactRow :label="words.join"
-        ><ChoiceRow
-          :model-value="build.join"
-          :label="words.join"
-          :choices="words.joins"
-          @update:model-value="edge.change({ join: $event }, 'join the parts')"
-      /></FactRow>
+      <ChoicesRow
+        :label="words.join"
+        :model-value="build.join"
+        :choices="words.joins"
+        @update:model-value="edge.change({ join: $event }, 'join the parts')"
+      />
       <LengthRow
         v-if="build.join === 'bridge'"
         :label="words.bridge"

@@ -2,17 +2,15 @@ import { computed, ref, watch } from 'vue';
 import { Cancelled, isSame } from '../../../core/base/index.ts';
 import { artSize, USUAL_TOLERANCE } from '../../../core/art/index.ts';
 import {
+  compose,
   flatten,
   mapPath,
-  nested,
   placed,
-  scaling,
   signedArea,
-  translation,
   type Point,
 } from '../../../core/geometry/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
-import { pictureSize, type Piece, type Picture } from '../../../core/piece/index.ts';
+import { pictureMap, pictureSize, type Piece, type Picture } from '../../../core/piece/index.ts';
 import {
   pathPart,
   plainBuild,
@@ -169,7 +167,8 @@ export function useEdgeState(desk: DeskState) {
         if (!done.ok) return messages.sayProblem(done.problem);
         nodes += done.value.nodes;
         deviation = Math.max(deviation, done.value.deviation * scale);
-        made.push(pathPart(mapPath(done.value.path, placeOf(picture, art)), art.name));
+        const map = compose(placed(picture.x, picture.y, picture.angle), pictureMap(picture, art));
+        made.push(pathPart(mapPath(done.value.path, map), art.name));
       }
       if (made.length === 0) return;
       const before = piece.value?.build;
@@ -318,14 +317,3 @@ export function useEdgeState(desk: DeskState) {
 export type EdgeState = ReturnType<typeof useEdgeState>;
 
 const CIRCLE: EdgeShape = { kind: 'circle', diameter: 40 };
-
-/** From the mm of a picture's own size to its place on the piece. */
-function placeOf(picture: Picture, art: Parameters<typeof artSize>[0]) {
-  const [own, size] = [artSize(art), pictureSize(picture, art)];
-  return nested(
-    placed(picture.x, picture.y, picture.angle),
-    translation((picture.view?.x ?? 0) * picture.width, (picture.view?.y ?? 0) * picture.height),
-    scaling(size.width / own.width, size.height / own.height),
-    translation(-own.width / 2, -own.height / 2),
-  );
-}

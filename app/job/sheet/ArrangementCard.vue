@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import { useJobStore } from '../store/job-store.ts';
@@ -32,20 +32,20 @@ function change(changes: Partial<Plan>, key?: string): void {
       :max="100"
       @update:model-value="change({ gap: $event }, 'gap')"
     />
-    <FactRow :label="texts.sheet.cut"
-      ><ChoiceRow
-        :model-value="plan.cut"
-        :label="texts.sheet.cutLong"
-        :choices="texts.sheet.cuts"
-        @update:model-value="change({ cut: $event })"
-    /></FactRow>
-    <FactRow :label="texts.sheet.marks"
-      ><ChoiceRow
-        :model-value="plan.marks.on ? 'on' : 'off'"
-        :label="texts.sheet.marksLong"
-        :choices="texts.sheet.marksOn"
-        @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
-    /></FactRow>
+    <ChoicesRow
+      :label="texts.sheet.cut"
+      :name="texts.sheet.cutLong"
+      :model-value="plan.cut"
+      :choices="texts.sheet.cuts"
+      @update:model-value="change({ cut: $event })"
+    />
+    <ChoicesRow
+      :label="texts.sheet.marks"
+      :name="texts.sheet.marksLong"
+      :model-value="plan.marks.on ? 'on' : 'off'"
+      :choices="texts.sheet.marksOn"
+      @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
+    />
     <button
       v-if="moved.length"
       class="link"

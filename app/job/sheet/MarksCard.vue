@@ -6,8 +6,7 @@ import { printable, sheetMarks, usableShare, type Marks } from '../../../core/st
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
@@ -50,20 +49,18 @@ function restyle(style: Marks['style']): void {
 
 <template>
   <CardPanel v-if="marks?.on" :title="words.marksLong">
-    <FactRow :label="words.markStyle"
-      ><ChoiceRow
-        :model-value="marks.style"
-        :label="words.markStyle"
-        :choices="words.markStyles"
-        @update:model-value="restyle"
-    /></FactRow>
-    <FactRow :label="words.markNumber"
-      ><ChoiceRow
-        :model-value="markNumber"
-        :label="words.markNumber"
-        :choices="words.markNumbers"
-        @update:model-value="change({ number: Number($event) as Marks['number'] })"
-    /></FactRow>
+    <ChoicesRow
+      :label="words.markStyle"
+      :model-value="marks.style"
+      :choices="words.markStyles"
+      @update:model-value="restyle"
+    />
+    <ChoicesRow
+      :label="words.markNumber"
+      :model-value="markNumber"
+      :choices="words.markNumbers"
+      @update:model-value="change({ number: Number($event) as Marks['number'] })"
+    />
     <LengthRow
       :label="words.markSize"
       :model-value="marks.size"

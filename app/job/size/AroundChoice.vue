@@ -2,8 +2,7 @@
 import { computed } from 'vue';
 import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import { FRAME, thingPicture } from './pictures/index.ts';
 
 type Band = Extract<MeasuredThing, { kind: 'band' }>;
@@ -49,13 +48,12 @@ function dress(value: 'strip' | 'sleeve'): void {
       <span>{{ name }}</span>
     </button>
   </div>
-  <FactRow :label="texts.size.strip"
-    ><ChoiceRow
-      :model-value="box.strip === null ? 'sleeve' : 'strip'"
-      :label="texts.size.strip"
-      :choices="texts.size.strips"
-      @update:model-value="dress"
-  /></FactRow>
+  <ChoicesRow
+    :label="texts.size.strip"
+    :model-value="box.strip === null ? 'sleeve' : 'strip'"
+    :choices="texts.size.strips"
+    @update:model-value="dress"
+  />
 </template>
 
 <style scoped>

@@ -9,8 +9,7 @@ import { calls } from '../../calls/index.ts';
 import { download } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
@@ -65,9 +64,7 @@ async function take(by: number): Promise<void> {
         {{ stepName(by, settings.unit) }}
       </button>
     </div>
-    <FactRow v-else :label="texts.size.stepsOf"
-      ><ChoiceRow v-model="step" :label="texts.size.stepsOf" :choices="texts.size.steps"
-    /></FactRow>
+    <ChoicesRow v-else v-model="step" :label="texts.size.stepsOf" :choices="texts.size.steps" />
     <button class="link" type="button" :disabled="busy" @click="print">
       {{ printed ? texts.size.printAgain : texts.size.printTest }}
     </button>

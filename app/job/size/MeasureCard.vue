@@ -3,8 +3,7 @@ import { computed } from 'vue';
 import type { MeasuredThing } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import { isAsked, MEASURES } from './measures.ts';
@@ -29,13 +28,13 @@ const rows = computed(() =>
   <CardPanel :title="texts.size.things[thing.kind]" peeled>
     <slot />
     <template v-for="row in rows" :key="row.key">
-      <FactRow v-if="row.as === 'choice'" :label="row.name"
-        ><ChoiceRow
-          :model-value="String(row.value)"
-          :label="row.name"
-          :choices="row.choices"
-          @update:model-value="emit('measure', row.key, $event)"
-      /></FactRow>
+      <ChoicesRow
+        v-if="row.as === 'choice'"
+        :label="row.name"
+        :model-value="String(row.value)"
+        :choices="row.choices"
+        @update:model-value="emit('measure', row.key, $event)"
+      />
       <LengthRow
         v-else-if="row.as === 'length'"
         :label="row.name"

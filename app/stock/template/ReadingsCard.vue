@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
-import FactRow from '../../ui/FactRow.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { useReadings } from './readings.ts';
@@ -17,9 +16,7 @@ const DIRECTIONS = ['across', 'down'] as const;
 
 <template>
   <CardPanel :title="words.readings">
-    <FactRow :label="texts.edge.shape"
-      ><ChoiceRow v-model="draft.shape" :label="texts.edge.shape" :choices="texts.artwork.shapes"
-    /></FactRow>
+    <ChoicesRow v-model="draft.shape" :label="texts.edge.shape" :choices="texts.artwork.shapes" />
     <LengthRow
       v-if="draft.shape === 'rectangle'"
       v-model="draft.radius"

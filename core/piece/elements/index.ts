@@ -46,7 +46,7 @@ export function elementTitle(element: PieceElement, art: (id: string) => Art | u
 
 export { alongRim };
 export type { CompiledElement, CompiledPart, ElementContext, Need, Resources } from './common.ts';
-export { findPictureDpi, pictureSize, type Picture } from './picture.ts';
+export { findPictureDpi, pictureMap, pictureSize, type Picture } from './picture.ts';
 export type { Part } from './part.ts';
 export type { Plate } from './plate.ts';
 export type { Words } from './words.ts';

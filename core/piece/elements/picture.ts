@@ -43,6 +43,20 @@ export function pictureSize(picture: Picture, art: Art): { width: number; height
   return { width: own.width * scale, height: own.height * scale };
 }
 
+function viewShift({ view, width, height }: Picture): Affine {
+  return translation((view?.x ?? 0) * width, (view?.y ?? 0) * height);
+}
+
+/** From the mm of a picture's own size, from its top left corner, to its frame about its middle. */
+export function pictureMap(picture: Picture, art: Art): Affine {
+  const [own, size] = [artSize(art), pictureSize(picture, art)];
+  return nested(
+    viewShift(picture),
+    translation(-size.width / 2, -size.height / 2),
+    scaling(size.width / own.width, size.height / own.height),
+  );
+}
+
 /** The printed resolution of a picture of pixels, by its worse direction; undefined for vectors. */
 export function findPictureDpi(picture: Picture, art: Art): number | undefined {
   if (art.kind === 'vector') return undefined;
@@ -66,20 +80,9 @@ export const picture: ElementKind<Picture> = {
     }
     const { width, height } = pictureSize(element, art);
     const own = artSize(art);
-    const shift = translation(
-      (element.view?.x ?? 0) * element.width,
-      (element.view?.y ?? 0) * element.height,
-    );
+    const shift = viewShift(element);
     const node: DrawingNode = vector
-      ? {
-          kind: 'group',
-          transform: nested(
-            shift,
-            translation(-width / 2, -height / 2),
-            scaling(width / own.width, height / own.height),
-          ),
-          children: vector,
-        }
+      ? { kind: 'group', transform: pictureMap(element, art), children: vector }
       : imageNode(art, width, height, shift);
     const grown = element.spread === undefined ? undefined : context.art(element.spread);
     const below = grown ? findSpread(grown, context) : undefined;

@@ -58,10 +58,21 @@ function stroked(path: Path, line: Line): PathNode {
   };
 }
 
+const rims = new WeakMap<EdgeShape, Map<number, EdgeShape>>();
+
+/** The line so far inside an edge; asked for after every command, and the same for the same edge. */
+function rimShape(edge: EdgeShape, inset: number): EdgeShape {
+  const known = rims.get(edge) ?? new Map<number, EdgeShape>();
+  rims.set(edge, known);
+  const shape = known.get(inset) ?? insetShape(edge, inset);
+  known.set(inset, shape);
+  return shape;
+}
+
 /** A plate that keeps to the rim has the shape of the edge it is in. */
 export function alongRim(plate: Plate, edge: EdgeShape): Plate {
   if (!plate.rim) return plate;
-  const shape = insetShape(edge, plate.rim.inset);
+  const shape = rimShape(edge, plate.rim.inset);
   const placed = plate.x === 0 && plate.y === 0 && plate.angle === 0;
   return placed && isSame(shape, plate.shape) ? plate : { ...plate, shape, x: 0, y: 0, angle: 0 };
 }

@@ -111,9 +111,16 @@ export function mapNodes(rings: Rings, map: (at: Point) => Point): Rings {
   );
 }
 
+const sizes = new WeakMap<Rings, { width: number; height: number }>();
+
+/** Asked for by every layout, so the curves of an outline are followed for it only once. */
 function sizeOf(rings: Rings): { width: number; height: number } {
+  const known = sizes.get(rings);
+  if (known) return known;
   const box = boxOf(flatten(nodesPath(rings)).flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-  return { width: box.right - box.left, height: box.bottom - box.top };
+  const size = { width: box.right - box.left, height: box.bottom - box.top };
+  sizes.set(rings, size);
+  return size;
 }
 
 /** The line `by` mm inside a path, with sharp corners; undefined when nothing is left of it. */
