@@ -15,7 +15,10 @@ test('words are typed, sized, spaced, coloured and set in another face, and stay
   await enter(page, 'Size in points', '9');
   await enter(page, 'Letter spacing', '10');
   await enter(page, 'Leading', '1.5');
-  await page.getByLabel('Typeface').selectOption({ label: 'Pacifico' });
+  await page.getByRole('button', { name: 'Choose a typeface' }).click();
+  await page.getByRole('radio', { name: 'Script', exact: true }).click();
+  await page.getByRole('button', { name: 'Pacifico' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('radio', { name: 'Left' }).click();
   await page.getByRole('button', { name: 'Colour of the words #44203d' }).click();
   await expect(words.locator('[role="img"]').first()).toHaveAttribute('fill', '#44203d');
@@ -31,7 +34,7 @@ test('words too long for their room shrink, and the card says to what', async ({
     .getByLabel('The words', { exact: true })
     .fill('Ranunculus acris Flore Pleno of the meadow');
   await expect(page.getByText(/^Prints at [\d.]+ pt to fit its room/)).toBeVisible();
-  await page.getByRole('radio', { name: 'Keep size' }).click();
+  await page.getByLabel('When the words are too long').selectOption('fixed');
   await expect(page.getByText(/^Prints at/)).toHaveCount(0);
 });
 
@@ -40,12 +43,13 @@ test('straight words are bent around a circle, over and under, and straightened 
 }) => {
   const words = page.locator('[data-element="words-3"]');
   await words.locator('.hit').click();
-  await page.getByRole('radio', { name: 'Over' }).click();
+  const run = page.getByLabel('Straight or around a circle');
+  await run.selectOption('outside');
   await enter(page, 'Radius of the circle', '15');
   const top = (await words.boundingBox())?.y ?? 0;
-  await page.getByRole('radio', { name: 'Under' }).click();
+  await run.selectOption('inside');
   await expect.poll(async () => (await words.boundingBox())?.y ?? 0).toBeGreaterThan(top + 50);
-  await page.getByRole('radio', { name: 'Straight' }).click();
+  await run.selectOption('straight');
   await expect(words.locator('.hit')).toBeAttached();
 });
 
@@ -80,9 +84,9 @@ test('elements are duplicated, locked, put below and deleted', async ({ page }) 
   await page.getByRole('button', { name: 'Lock', exact: true }).click();
   await page.keyboard.press('Delete');
   await expect(page.locator('[data-element="words-3"]')).toHaveCount(1);
-  const before = await page.locator('[data-element="words-3"]').getAttribute('transform');
+  const before = await page.locator('[data-element="words-3"]').getAttribute('data-place');
   await dragBy(page, page.locator('[data-element="words-3"]'), [30, 0]);
-  expect(await page.locator('[data-element="words-3"]').getAttribute('transform')).toBe(before);
+  expect(await page.locator('[data-element="words-3"]').getAttribute('data-place')).toBe(before);
   await page.getByRole('button', { name: 'Unlock' }).click();
   await page.getByRole('button', { name: 'Print earlier, below' }).click();
   await page.locator('.cards').click({ position: { x: 5, y: 5 } });
@@ -101,7 +105,7 @@ test('several elements are chosen with Shift and nudged as one step', async ({ p
   await expect(page.locator('.selection')).toHaveCount(2);
   await expect(page.getByText('Drag or nudge them together.')).toBeVisible();
   const at = async (): Promise<(string | null | undefined)[]> =>
-    Promise.all([words?.getAttribute('transform'), picture?.getAttribute('transform')]);
+    Promise.all([words?.getAttribute('data-place'), picture?.getAttribute('transform')]);
   const before = await at();
   for (let tap = 0; tap < 5; tap++) await page.keyboard.press('ArrowUp');
   const after = await at();

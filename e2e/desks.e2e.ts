@@ -40,14 +40,14 @@ test('a picture is dropped onto another and keeps its place', async ({ page }) =
   await fromShelf(page, 'pot-lid-seals', 'artwork');
   const picture = page.locator('[data-element="picture-1"]');
   await expect(picture.locator('path').first()).toBeAttached();
-  const before = await picture.getAttribute('transform');
+  const before = await picture.getAttribute('data-place');
   await dropFile(page, '[data-element="picture-1"]', {
     name: 'disc.png',
     type: 'image/png',
     bytes: discPng(300),
   });
   await expect(picture.locator('image')).toBeAttached();
-  expect(await picture.getAttribute('transform')).toBe(before);
+  expect(await picture.getAttribute('data-place')).toBe(before);
   await expect(page.locator('[data-element]')).toHaveCount(6);
 });
 
@@ -177,7 +177,7 @@ test('by touch on a tablet the view needs no page scroll and elements move under
   const words = page.locator('[data-element="words-3"]');
   await expect(words.locator('path').first()).toBeAttached();
   expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(768);
-  const before = await words.getAttribute('transform');
+  const before = await words.getAttribute('data-place');
   const box = await words.boundingBox();
   if (!box) throw new Error('no words');
   const devtools = await context.newCDPSession(page);
@@ -191,7 +191,7 @@ test('by touch on a tablet the view needs no page scroll and elements move under
       touchPoints: at(step, -step),
     });
   await devtools.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
-  await expect.poll(() => words.getAttribute('transform')).not.toBe(before);
+  await expect.poll(() => words.getAttribute('data-place')).not.toBe(before);
   await context.close();
 });
 

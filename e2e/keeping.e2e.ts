@@ -78,10 +78,10 @@ test('a reload in the middle of a drag loses nothing', async ({ page }) => {
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 5 });
-  const there = await words.getAttribute('transform');
+  const there = await words.getAttribute('data-place');
   await page.waitForTimeout(1000);
   await page.reload();
-  await expect(page.locator('[data-element="words-3"]')).toHaveAttribute('transform', there ?? '');
+  await expect(page.locator('[data-element="words-3"]')).toHaveAttribute('data-place', there ?? '');
   await expect(page.locator('[data-element]')).toHaveCount(6);
 });
 

@@ -3,7 +3,86 @@
 import { copyFileSync, existsSync, mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
-const font = (family, folder, file) => `@expo-google-fonts/${family}/${folder}/${file}.ttf`;
+/** The cuts of each typeface: how the core calls them, and how they are called in their package. */
+const TYPEFACES = {
+  fraunces: {
+    name: 'Fraunces',
+    cuts: {
+      regular: '400Regular',
+      italic: '400Regular_Italic',
+      semibold: '600SemiBold',
+      'semibold-italic': '600SemiBold_Italic',
+    },
+  },
+  'playfair-display': {
+    name: 'PlayfairDisplay',
+    cuts: {
+      regular: '500Medium',
+      italic: '500Medium_Italic',
+      bold: '700Bold',
+      'bold-italic': '700Bold_Italic',
+    },
+  },
+  cinzel: { name: 'Cinzel', cuts: { regular: '500Medium', bold: '700Bold' } },
+  'abril-fatface': { name: 'AbrilFatface', cuts: { regular: '400Regular' } },
+  figtree: {
+    name: 'Figtree',
+    cuts: {
+      regular: '400Regular',
+      italic: '400Regular_Italic',
+      semibold: '600SemiBold',
+      'semibold-italic': '600SemiBold_Italic',
+    },
+  },
+  'josefin-sans': {
+    name: 'JosefinSans',
+    cuts: {
+      regular: '400Regular',
+      italic: '400Regular_Italic',
+      bold: '700Bold',
+      'bold-italic': '700Bold_Italic',
+    },
+  },
+  bitter: {
+    name: 'Bitter',
+    cuts: { medium: '500Medium', 'medium-italic': '500Medium_Italic', bold: '700Bold' },
+  },
+  quicksand: { name: 'Quicksand', cuts: { medium: '500Medium', bold: '700Bold' } },
+  'barlow-condensed': {
+    name: 'BarlowCondensed',
+    cuts: { medium: '500Medium', italic: '500Medium_Italic', semibold: '600SemiBold' },
+  },
+  pacifico: { name: 'Pacifico', cuts: { regular: '400Regular' } },
+  'great-vibes': { name: 'GreatVibes', cuts: { regular: '400Regular' } },
+  'dancing-script': { name: 'DancingScript', cuts: { regular: '500Medium', bold: '700Bold' } },
+  sacramento: { name: 'Sacramento', cuts: { regular: '400Regular' } },
+  'amatic-sc': { name: 'AmaticSC', cuts: { regular: '400Regular', bold: '700Bold' } },
+  caveat: { name: 'Caveat', cuts: { regular: '500Medium', bold: '700Bold' } },
+  'courier-prime': {
+    name: 'CourierPrime',
+    cuts: { regular: '400Regular', italic: '400Regular_Italic', bold: '700Bold' },
+  },
+  'special-elite': { name: 'SpecialElite', cuts: { regular: '400Regular' } },
+  'saira-stencil-one': { name: 'SairaStencilOne', cuts: { regular: '400Regular' } },
+  unifrakturcook: { name: 'UnifrakturCook', cuts: { regular: '700Bold' } },
+  'noto-sans-arabic': { name: 'NotoSansArabic', cuts: { regular: '400Regular', bold: '700Bold' } },
+  'noto-sans-devanagari': {
+    name: 'NotoSansDevanagari',
+    cuts: { regular: '400Regular', bold: '700Bold' },
+  },
+  'noto-sans-thai': { name: 'NotoSansThai', cuts: { regular: '400Regular', bold: '700Bold' } },
+};
+
+function typefaceFiles() {
+  return Object.fromEntries(
+    Object.entries(TYPEFACES).flatMap(([family, { name, cuts }]) =>
+      Object.entries(cuts).map(([cut, folder]) => [
+        `${family}-${cut}.ttf`,
+        `@expo-google-fonts/${family}/${folder}/${name}_${folder}.ttf`,
+      ]),
+    ),
+  );
+}
 
 export const ASSETS = {
   'pdfium.wasm': '@hyzyla/pdfium/dist/pdfium.wasm',
@@ -11,41 +90,19 @@ export const ASSETS = {
   'jpeg-decoder.wasm': '@jsquash/jpeg/codec/dec/mozjpeg_dec.wasm',
   'webp-decoder.wasm': '@jsquash/webp/codec/dec/webp_dec.wasm',
   'avif-decoder.wasm': '@jsquash/avif/codec/dec/avif_dec.wasm',
-  'fraunces-semibold.ttf': font('fraunces', '600SemiBold', 'Fraunces_600SemiBold'),
-  'fraunces-italic.ttf': font('fraunces', '400Regular_Italic', 'Fraunces_400Regular_Italic'),
-  'figtree-regular.ttf': font('figtree', '400Regular', 'Figtree_400Regular'),
-  'figtree-semibold.ttf': font('figtree', '600SemiBold', 'Figtree_600SemiBold'),
-  'bitter-medium.ttf': font('bitter', '500Medium', 'Bitter_500Medium'),
-  'barlow-condensed-semibold.ttf': font(
-    'barlow-condensed',
-    '600SemiBold',
-    'BarlowCondensed_600SemiBold',
-  ),
-  'courier-prime-regular.ttf': font('courier-prime', '400Regular', 'CourierPrime_400Regular'),
-  'quicksand-bold.ttf': font('quicksand', '700Bold', 'Quicksand_700Bold'),
-  'pacifico-regular.ttf': font('pacifico', '400Regular', 'Pacifico_400Regular'),
+  ...typefaceFiles(),
 };
-
-const LICENCES = [
-  'fraunces',
-  'figtree',
-  'bitter',
-  'barlow-condensed',
-  'courier-prime',
-  'quicksand',
-  'pacifico',
-];
 
 /** Copies the assets, and the licence of each typeface, into `.cache/public/core/`. */
 export function collectAssets(root) {
   const target = join(root, '.cache/public/core');
   mkdirSync(target, { recursive: true });
   for (const [name, from] of Object.entries(ASSETS)) copyIfOther(root, from, join(target, name));
-  for (const family of LICENCES) {
+  for (const family of Object.keys(TYPEFACES)) {
     copyIfOther(
       root,
       `@expo-google-fonts/${family}/LICENSE_FONT`,
-      join(target, `${family}-OFL.txt`),
+      join(target, `${family}-licence.txt`),
     );
   }
 }

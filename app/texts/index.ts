@@ -1,12 +1,15 @@
 import { art } from './art.ts';
 import { artwork } from './artwork.ts';
 import { edge } from './edge.ts';
+import { fill } from './fill.ts';
+import { ornaments } from './ornaments.ts';
 import { proof } from './proof.ts';
 import { run } from './run.ts';
 import { sheet } from './sheet.ts';
 import { size } from './size.ts';
 import { stock } from './stock.ts';
 import { ui } from './ui.ts';
+import { words } from './words.ts';
 
 const counted = (number: number, one: string): string =>
   `${number} ${one}${number === 1 ? '' : 's'}`;
@@ -85,12 +88,15 @@ export const texts = {
   art,
   artwork,
   edge,
+  fill,
+  ornaments,
   proof,
   run,
   sheet,
   size,
   stock,
   ui,
+  words,
   undo: 'Undo',
   redo: 'Redo',
   cancel: 'Cancel',

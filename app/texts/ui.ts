@@ -10,5 +10,8 @@ export const ui = {
     fold: 'fold',
     zone: 'keep clear',
   },
+  pickColor: 'Pick a colour from the screen',
+  noColor: 'none',
+  colorNumber: (label: string): string => `${label}, as a number`,
   otherColor: (label: string): string => `${label}, any other`,
 } as const;

@@ -40,7 +40,7 @@ button {
   min-height: calc(var(--row) - 10px);
   border: 0;
   border-radius: 6px;
-  padding: 0 8px;
+  padding: 0 6px;
   background: none;
   color: var(--ink);
   font: inherit;

@@ -1,8 +1,13 @@
 <script setup lang="ts" generic="T extends string">
 import FactRow from './FactRow.vue';
 
-/** A named choice of many in a card; `choices` gives the name of each value. */
-defineProps<{ modelValue: T; label: string; choices: Readonly<Record<T, string>> }>();
+/** A named choice of many in a card; `choices` gives the name of each value, `name` says more than `label`. */
+defineProps<{
+  modelValue: T;
+  label: string;
+  name?: string;
+  choices: Readonly<Record<T, string>>;
+}>();
 defineEmits<{ 'update:modelValue': [value: T] }>();
 </script>
 
@@ -10,10 +15,11 @@ defineEmits<{ 'update:modelValue': [value: T] }>();
   <FactRow as="label" :label="label">
     <select
       class="well"
+      :aria-label="name ?? label"
       :value="modelValue"
       @change="$emit('update:modelValue', ($event.target as HTMLSelectElement).value as T)"
     >
-      <option v-for="(name, value) in choices" :key="value" :value="value">{{ name }}</option>
+      <option v-for="(said, value) in choices" :key="value" :value="value">{{ said }}</option>
     </select>
   </FactRow>
 </template>

@@ -12,6 +12,7 @@ export { clearBackground, findBorderColor, USUAL_CLEARING, type Cleared } from '
 export type { Clearing } from './background.ts';
 export { ART_LIMITS } from './limits.ts';
 export { makeArt, pixelArt, vectorArt } from './make.ts';
+export { ornamentOf, ORNAMENTS, type OrnamentKind, type OrnamentName } from './ornaments/index.ts';
 export { orientationMap } from './orientation.ts';
 export { readPixels } from './pixels.ts';
 export { readArt, titleOf, vectorNodes, type ReadArt } from './read.ts';
@@ -28,6 +29,7 @@ export {
   type Recipe,
   type VectorRecipe,
 } from './recipe.ts';
+export { patternOf, PATTERNS, type PatternName, type PatternTile } from './patterns/index.ts';
 export { isSameArt, sameArt, type Signature } from './signature.ts';
 export {
   partImage,

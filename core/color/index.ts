@@ -7,4 +7,5 @@ export {
   toHex,
   type Rgb,
 } from './color.ts';
-export { oklabDistance, oklabOfBytes, oklabReader, type Oklab } from './oklab.ts';
+export { mixed } from './mixed.ts';
+export { oklabDistance, oklabOfBytes, oklabOfHex, oklabReader, type Oklab } from './oklab.ts';

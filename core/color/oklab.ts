@@ -1,4 +1,4 @@
-import { LINEAR } from './color.ts';
+import { LINEAR, rgbOf } from './color.ts';
 
 const { cbrt, sqrt } = Math;
 
@@ -22,6 +22,12 @@ export function oklabOfBytes(red: number, green: number, blue: number): Oklab {
     a: 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s,
     b: 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s,
   };
+}
+
+/** The OKLab colour of `#rrggbb`. */
+export function oklabOfHex(hex: string): Oklab {
+  const { r, g, b } = rgbOf(hex);
+  return oklabOfBytes(Math.round(r * 255), Math.round(g * 255), Math.round(b * 255));
 }
 
 /** How different two colours look: 0 the same, 1 black and white. */

@@ -19,7 +19,7 @@ export interface Drawing {
   readonly symbols: Readonly<Record<string, readonly DrawingNode[]>>;
 }
 
-export type DrawingNode = GroupNode | PathNode | GlyphsNode | ImageNode | UseNode;
+export type DrawingNode = GroupNode | PathNode | GlyphsNode | ImageNode | UseNode | ShadowNode;
 
 /** Several nodes moved, clipped and made translucent together. */
 export interface GroupNode {
@@ -59,7 +59,9 @@ export interface GlyphsNode {
   /** The em in mm. */
   readonly size: number;
   readonly glyphs: readonly PlacedGlyph[];
-  readonly fill: Paint;
+  readonly fill?: Paint;
+  /** Lines about the letters, half of them inside; with a plain paint. */
+  readonly stroke?: Stroke;
   /** What the letters say, for searching and reading aloud. */
   readonly text: string;
 }
@@ -90,7 +92,18 @@ export interface UseNode {
   readonly transform: Affine;
 }
 
-export type Paint = SolidPaint | GradientPaint | TilePaint | ImagePaint | InkPaint;
+/** The silhouette of what it holds, in one colour and blurred. */
+export interface ShadowNode {
+  readonly kind: 'shadow';
+  readonly children: readonly DrawingNode[];
+  /** The standard deviation of the blur, mm. */
+  readonly blur: number;
+  readonly color: string;
+  /** From 0 (clear) to 1. */
+  readonly opacity: number;
+}
+
+export type Paint = SolidPaint | GradientPaint | TilePaint | InkPaint;
 
 export interface SolidPaint {
   readonly kind: 'solid';
@@ -110,21 +123,19 @@ export interface GradientPaint {
   readonly stops: readonly { readonly at: number; readonly color: string }[];
 }
 
-/** A small drawing repeated in rows and columns. */
+/** A small drawing repeated in rows and columns, or a large one that fills a shape once. */
 export interface TilePaint {
   readonly kind: 'tile';
   readonly width: number;
   readonly height: number;
   /** From the tile's mm to the drawing's. */
   readonly map: Affine;
+  /** May reach over the sides by less than a tile: what does is drawn whole, over the neighbour. */
   readonly nodes: readonly DrawingNode[];
-}
-
-/** A picture as the fill of a shape. */
-export interface ImagePaint {
-  readonly kind: 'image';
-  readonly art: string;
-  readonly map: Affine;
+  /** Fills what the nodes leave. */
+  readonly ground?: string;
+  /** Drawn a single time and not repeated. */
+  readonly once?: boolean;
 }
 
 /** A named ink of its own, such as the cutter's; `color` is how it looks where there is none. */
@@ -152,7 +163,7 @@ export function walkDrawing(
   const all = (nodes: readonly DrawingNode[]): void => {
     for (const node of nodes) {
       see(node);
-      if (node.kind === 'group') all(node.children);
+      if (node.kind === 'group' || node.kind === 'shadow') all(node.children);
       if (node.kind === 'path' || node.kind === 'glyphs') paint(node.fill);
       if (node.kind === 'path') paint(node.stroke?.paint);
     }

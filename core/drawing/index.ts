@@ -1,3 +1,4 @@
+export { findBounds, SHADOW_REACH } from './bounds.ts';
 export {
   outlinesOf,
   solid,
@@ -8,6 +9,7 @@ export {
   type GradientPaint,
   type ImageNode,
   type Paint,
+  type ShadowNode,
   type SolidPaint,
   type PathNode,
   type PlacedGlyph,
@@ -16,3 +18,4 @@ export {
 } from './drawing.ts';
 export { written, writtenAll } from './number.ts';
 export { drawingToSvg, nodesToSvg, pathData, type SvgParts, type SvgSources } from './svg.ts';
+export { cellsOf, type Cell } from './tiles.ts';

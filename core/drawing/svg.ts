@@ -1,5 +1,25 @@
-import { compose, placed, scaling, type Affine, type Path } from '../geometry/index.ts';
-import type { Drawing, DrawingNode, GlyphsNode, GradientPaint, Paint, Stroke } from './drawing.ts';
+import {
+  compose,
+  grown,
+  placed,
+  scaling,
+  type Affine,
+  type Box,
+  type Path,
+} from '../geometry/index.ts';
+import { findBounds, SHADOW_REACH } from './bounds.ts';
+import type {
+  Drawing,
+  DrawingNode,
+  GlyphsNode,
+  GradientPaint,
+  Paint,
+  PathNode,
+  ShadowNode,
+  Stroke,
+  TilePaint,
+} from './drawing.ts';
+import { nodesInTile } from './tiles.ts';
 import { written, writtenAll } from './number.ts';
 
 /** Where the writer gets what a drawing only names. */
@@ -82,30 +102,74 @@ class SvgWriter {
         const moved = node.transform ? ` transform="${matrix(node.transform)}"` : '';
         return `<g${moved}${clip}${opacity}>${this.nodes(node.children)}</g>`;
       }
-      case 'path': {
-        const rule = node.evenOdd ? ' fill-rule="evenodd"' : '';
-        const fill = node.fill ? this.paint('fill', node.fill) : ' fill="none"';
-        const stroke = node.stroke ? this.stroke(node.stroke) : '';
-        return `<path d="${pathData(node.path)}"${fill}${rule}${stroke}/>`;
-      }
+      case 'path':
+        return this.path(node);
       case 'glyphs':
         return this.glyphs(node);
       case 'image':
         return this.image(node.art, node.map);
       case 'use':
         return `<use href="#${this.sources.prefix}${escapeText(node.symbol)}" transform="${matrix(node.transform)}"/>`;
+      case 'shadow':
+        return this.shadow(node);
     }
   }
 
+  private path({ path, fill, stroke, evenOdd }: PathNode): string {
+    const lines = stroke ? this.stroke(stroke) : '';
+    if (fill?.kind === 'tile' && fill.once) {
+      const box = findBounds([{ kind: 'path', path }]);
+      const filled = box ? this.within(this.clip(path, evenOdd), fill, box) : '';
+      return filled + (lines && `<path d="${pathData(path)}" fill="none"${lines}/>`);
+    }
+    const rule = evenOdd ? ' fill-rule="evenodd"' : '';
+    const paint = fill ? this.paint('fill', fill) : ' fill="none"';
+    return `<path d="${pathData(path)}"${paint}${rule}${lines}/>`;
+  }
+
+  /** A paint in a clip path, over a box that the clip lies in. */
+  private within(clip: string, paint: Paint, box: Box): string {
+    const { left, top, right, bottom } = box;
+    const place = `x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}"`;
+    const inner =
+      paint.kind === 'tile' && paint.once
+        ? (paint.ground ? `<rect ${place} fill="${paint.ground}"/>` : '') +
+          `<g transform="${matrix(paint.map)}">${this.nodes(paint.nodes)}</g>`
+        : `<rect ${place}${this.paint('fill', paint)}/>`;
+    return `<g clip-path="url(#${clip})">${inner}</g>`;
+  }
+
+  private shadow({ children, blur, opacity }: ShadowNode): string {
+    const box = findBounds(children);
+    if (!box) return '';
+    const id = this.id();
+    const { left, top, right, bottom } = grown(box, blur * SHADOW_REACH);
+    this.defs.push(
+      `<filter id="${id}" filterUnits="userSpaceOnUse" color-interpolation-filters="sRGB" x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}"><feGaussianBlur stdDeviation="${written(blur)}"/></filter>`,
+    );
+    return `<g filter="url(#${id})" opacity="${written(opacity)}">${this.nodes(children)}</g>`;
+  }
+
   private glyphs(node: GlyphsNode): string {
-    const drawn = node.glyphs.map(({ id, x, y, angle }) => {
-      const path = this.sources.glyph(node.typeface, id);
-      if (!path) return '';
-      const map = compose(placed(x, y, angle), scaling(node.size));
-      return `<path d="${path}" transform="matrix(${writtenAll(map, 6)})"/>`;
-    });
-    // Paints are in mm: a fill on each glyph would be scaled with it, so only plain fills go inward.
-    return `<g role="img" aria-label="${escapeText(node.text)}"${this.paint('fill', node.fill)}>${drawn.join('')}</g>`;
+    const { fill, stroke, size } = node;
+    const drawn = node.glyphs
+      .map(({ id, x, y, angle }) => {
+        const path = this.sources.glyph(node.typeface, id);
+        if (!path) return '';
+        const map = compose(placed(x, y, angle), scaling(size));
+        return `<path d="${path}" transform="matrix(${writtenAll(map, 6)})"/>`;
+      })
+      .join('');
+    const label = `<g role="img" aria-label="${escapeText(node.text)}"`;
+    // A stroke is scaled with its glyph, so its width is told in ems.
+    const lines = stroke ? this.stroke({ ...stroke, width: stroke.width / size }) : '';
+    if (!fill || fill.kind === 'solid' || fill.kind === 'ink')
+      return `${label}${fill ? this.paint('fill', fill) : ' fill="none"'}${lines}>${drawn}</g>`;
+    // Other paints are in mm and would be scaled too: the letters are a hole that they show through.
+    const id = this.id();
+    this.defs.push(`<clipPath id="${id}">${drawn}</clipPath>`);
+    const box = findBounds([node]);
+    return box ? `${label}>${this.within(id, fill, box)}</g>` : '';
   }
 
   private image(art: string, map: Affine): string {
@@ -133,12 +197,8 @@ class SvgWriter {
         return ` ${use}="${paint.color}"`;
       case 'gradient':
         return ` ${use}="url(#${this.gradient(paint)})"`;
-      case 'tile': {
-        const inner = this.nodes(paint.nodes);
-        return ` ${use}="url(#${this.pattern(paint.width, paint.height, paint.map, inner)})"`;
-      }
-      case 'image':
-        return ` ${use}="url(#${this.pattern(1, 1, paint.map, this.image(paint.art, [1, 0, 0, 1, 0, 0]))})"`;
+      case 'tile':
+        return ` ${use}="url(#${this.tile(paint)})"`;
     }
   }
 
@@ -156,17 +216,22 @@ class SvgWriter {
     return id;
   }
 
-  private pattern(width: number, height: number, map: Affine, inner: string): string {
+  private tile(tile: TilePaint): string {
     const id = this.id();
+    const [width, height] = [written(tile.width), written(tile.height)];
+    const ground = tile.ground
+      ? `<rect width="${width}" height="${height}" fill="${tile.ground}"/>`
+      : '';
     this.defs.push(
-      `<pattern id="${id}" patternUnits="userSpaceOnUse" width="${written(width)}" height="${written(height)}" patternTransform="${matrix(map)}">${inner}</pattern>`,
+      `<pattern id="${id}" patternUnits="userSpaceOnUse" width="${width}" height="${height}" patternTransform="${matrix(tile.map)}">${ground}${this.nodes(nodesInTile(tile))}</pattern>`,
     );
     return id;
   }
 
-  private clip(path: Path): string {
+  private clip(path: Path, evenOdd = false): string {
     const id = this.id();
-    this.defs.push(`<clipPath id="${id}"><path d="${pathData(path)}"/></clipPath>`);
+    const rule = evenOdd ? ' clip-rule="evenodd"' : '';
+    this.defs.push(`<clipPath id="${id}"><path d="${pathData(path)}"${rule}/></clipPath>`);
     return id;
   }
 

@@ -22,6 +22,7 @@ export {
   grown,
   type Box,
 } from './box.ts';
+export { drawnLine } from './drawn-line.ts';
 export { fitCurves, type CurveFit, type FittedCurves } from './curves.ts';
 export { fitAffine, fitSimilarity, type PointPair } from './fit.ts';
 export {

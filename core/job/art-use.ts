@@ -1,16 +1,24 @@
 import type { Art } from '../art/index.ts';
-import type { Piece, PieceElement } from '../piece/index.ts';
+import {
+  artOfElement,
+  artOfFill,
+  isPlain,
+  type Fill,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
 import type { Job } from './schema.ts';
-
-/** The art that an element names. */
-const artOf = (element: PieceElement): string[] =>
-  element.kind === 'picture'
-    ? [element.art, ...(element.spread === undefined ? [] : [element.spread])]
-    : [];
 
 /** The art that pieces name, by its hash, in the order in which it is met. */
 export function artNamedBy(pieces: readonly Piece[]): string[] {
-  return [...new Set(pieces.flatMap(({ elements }) => elements.flatMap(artOf)))];
+  return [
+    ...new Set(
+      pieces.flatMap(({ elements, ground }) => [
+        ...artOfFill(ground),
+        ...elements.flatMap(artOfElement),
+      ]),
+    ),
+  ];
 }
 
 /** The job's art without what nothing uses: originals of what is used stay. */
@@ -28,16 +36,37 @@ export function withUsedArt(job: Job): Job {
 
 /** The job with one art in the place of another wherever its pieces name it. */
 export function withArtReplaced(job: Job, from: string, to: Art, also: readonly Art[] = []): Job {
+  const filled = (fill: Fill): Fill =>
+    !isPlain(fill) && fill.kind === 'picture' && fill.art === from ? { ...fill, art: to.id } : fill;
   const swap = (element: PieceElement): PieceElement => {
-    if (element.kind !== 'picture' || element.art !== from) return element;
-    const { spread, ...rest } = element;
-    void spread; // grown from the other art: it is made anew
-    return { ...rest, art: to.id };
+    if (!artOfElement(element).includes(from)) return element;
+    switch (element.kind) {
+      case 'picture': {
+        if (element.art !== from) return element;
+        const { spread, ...rest } = element;
+        void spread; // grown from the other art: it is made anew
+        return { ...rest, art: to.id };
+      }
+      case 'words':
+        return { ...element, color: filled(element.color) };
+      case 'plate':
+        return element.fill
+          ? { ...element, fill: { ...element.fill, color: filled(element.fill.color) } }
+          : element;
+      case 'line':
+        return element.fill ? { ...element, fill: filled(element.fill) } : element;
+      default:
+        return element;
+    }
   };
   const added = Object.fromEntries([to, ...also].map((art) => [art.id, art]));
   return withUsedArt({
     ...job,
-    pieces: job.pieces.map((piece) => ({ ...piece, elements: piece.elements.map(swap) })),
+    pieces: job.pieces.map((piece) => ({
+      ...piece,
+      ground: piece.ground && filled(piece.ground),
+      elements: piece.elements.map(swap),
+    })),
     art: { ...job.art, ...added },
   });
 }

@@ -1,6 +1,6 @@
-import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
-import { artSchema, type Art } from '../art/index.ts';
-import { elementTitle, pieceSchema, type Piece, type PieceElement } from '../piece/index.ts';
+import type { Art } from '../art/index.ts';
+import { freeId, isProblem, type Problem } from '../base/index.ts';
+import { pieceSchema, type Piece } from '../piece/index.ts';
 import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
 import {
   checkSpots,
@@ -14,19 +14,10 @@ import { edgeFor } from './create.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { ART_COMMANDS } from './art-commands.ts';
+import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { withPiece, type Command, type Of } from './command.ts';
-import { withEdge, withRims } from './edges.ts';
-import { changedElement, followBase, sizesOf, type ElementChanges } from './variants.ts';
-
-const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
-  const found =
-    job.pieces.find(({ id }) => id === pieceId)?.elements.filter(({ id }) => ids.includes(id)) ??
-    [];
-  const [first] = found;
-  if (!first || found.length > 1) return `${ids.length} elements`;
-  const title = elementTitle(first, (id: string): Art | undefined => job.art[id]);
-  return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
-};
+import { withEdge, followEdge } from './edges.ts';
+import { followBase, sizesOf } from './variants.ts';
 
 /** The job with one more piece, like another but for what is given, and as many of it wanted. */
 function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
@@ -42,43 +33,10 @@ function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
   };
 }
 
-/** A size on which elements were changed: what it has of its own is kept beside its base. */
-function overridden(
-  piece: Piece,
-  variant: NonNullable<Piece['variant']>,
-  changes: Readonly<Record<string, ElementChanges>>,
-): Piece | Problem {
-  const overrides = { ...variant.overrides };
-  for (const element of piece.elements) {
-    const own = changes[element.id];
-    if (!own) continue;
-    const made = changedElement(element, own);
-    if (isProblem(made)) return made;
-    overrides[element.id] = { ...overrides[element.id], ...own };
-  }
-  return { ...piece, variant: { ...variant, overrides } };
-}
-
-/** A piece that elements can be added to and taken from: not one that only follows another. */
-function withOwnPiece(
-  job: Job,
-  id: string,
-  change: (piece: Piece) => Piece | Problem,
-): Job | Problem {
-  return withPiece(job, id, (piece) => {
-    if (!piece.variant) return change(piece);
-    const base = job.pieces.find((one) => one.id === piece.variant?.base);
-    return problem(
-      'job/follows',
-      `“${piece.name}” is a size of “${base?.name ?? ''}” and has its elements.`,
-      `Add, delete or reorder them there: every size follows.`,
-    );
-  });
-}
-
 /** Every change that can be made to a job. */
 export const COMMANDS = {
   ...ART_COMMANDS,
+  ...ARTWORK_COMMANDS,
 
   'rename-job': {
     label: () => 'rename job',
@@ -171,8 +129,8 @@ export const COMMANDS = {
 
   'change-piece': {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,
-    run: (job, { piece, changes }) =>
-      withPiece(job, piece, (found) => {
+    run: (job, { piece, changes, art }) => {
+      const changed = withPiece(job, piece, (found) => {
         const { build, ...plain } = found;
         const rest = build && changes.edge ? plain : found;
         const read = pieceSchema.safeParse({ ...rest, ...changes, id: found.id });
@@ -182,8 +140,12 @@ export const COMMANDS = {
               `“${read.error.issues[0]?.path.join(' ')}”`,
               read.error.issues[0]?.message.toLowerCase(),
             );
-      }),
-  } satisfies Command<Of & { changes: Partial<Omit<Piece, 'id' | 'elements'>> }>,
+      });
+      return isProblem(changed) || !art
+        ? changed
+        : { ...changed, art: { ...changed.art, [art.id]: art } };
+    },
+  } satisfies Command<Of & { changes: Partial<Omit<Piece, 'id' | 'elements'>>; art?: Art }>,
 
   'copy-piece': {
     label: () => 'add a variety',
@@ -211,93 +173,6 @@ export const COMMANDS = {
       };
     },
   } satisfies Command<Of>,
-
-  'add-element': {
-    label: ({ element }) => `add ${element.kind}`,
-    run: (job, { piece, element, art, at }) => {
-      const added = withOwnPiece(job, piece, (found) => {
-        const id = freeId(
-          element.kind,
-          found.elements.map((one) => one.id),
-        );
-        const index = at ?? found.elements.length;
-        const added = { ...element, id };
-        return {
-          ...found,
-          elements: [...found.elements.slice(0, index), added, ...found.elements.slice(index)],
-        };
-      });
-      if (isProblem(added) || !art) return added;
-      return artSchema.safeParse(art).success
-        ? { ...added, art: { ...added.art, [art.id]: art } }
-        : refused('This art', 'its description is damaged');
-    },
-  } satisfies Command<Of & { element: PieceElement; art?: Art; at?: number }>,
-
-  'change-elements': {
-    label: ({ piece, changes, doing }, job) =>
-      `${doing ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
-    run: (job, { piece, changes, art }) => {
-      const changed = withPiece(job, piece, (found) => {
-        let failure: Problem | undefined;
-        if (found.variant) return overridden(found, found.variant, changes);
-        const elements = found.elements.map((element) => {
-          const own = changes[element.id];
-          if (!own) return element;
-          const made = changedElement(element, own);
-          if (isProblem(made)) failure = made;
-          return isProblem(made) ? element : made;
-        });
-        return failure ?? { ...found, elements };
-      });
-      return isProblem(changed) || !art
-        ? changed
-        : { ...changed, art: { ...changed.art, [art.id]: art } };
-    },
-  } satisfies Command<Of & { changes: Record<string, ElementChanges>; doing?: string; art?: Art }>,
-
-  'delete-elements': {
-    label: ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
-    run: (job, { piece, elements }) =>
-      withOwnPiece(job, piece, (found) => ({
-        ...found,
-        elements: found.elements.filter(({ id, locked }) => locked || !elements.includes(id)),
-      })),
-  } satisfies Command<Of & { elements: readonly string[] }>,
-
-  'duplicate-element': {
-    label: ({ piece, element }, job) => `duplicate ${titleOf(job, piece, [element])}`,
-    run: (job, { piece, element }) =>
-      withOwnPiece(job, piece, (found) => {
-        const at = found.elements.findIndex(({ id }) => id === element);
-        const source = found.elements[at];
-        if (!source) return gone('element');
-        const id = freeId(
-          source.kind,
-          found.elements.map((one) => one.id),
-        );
-        const copy = { ...source, id, x: source.x + 3, y: source.y + 3, locked: false };
-        return {
-          ...found,
-          elements: [...found.elements.slice(0, at + 1), copy, ...found.elements.slice(at + 1)],
-        };
-      }),
-  } satisfies Command<Of & { element: string }>,
-
-  /** `to` counts from the bottom, which prints first. */
-  'reorder-element': {
-    label: ({ piece, element }, job) => `reorder ${titleOf(job, piece, [element])}`,
-    run: (job, { piece, element, to }) =>
-      withOwnPiece(job, piece, (found) => {
-        const source = found.elements.find(({ id }) => id === element);
-        if (!source) return gone('element');
-        const others = found.elements.filter((one) => one !== source);
-        const at = Math.max(0, Math.min(others.length, to));
-        return found.elements[at] === source
-          ? found
-          : { ...found, elements: [...others.slice(0, at), source, ...others.slice(at)] };
-      }),
-  } satisfies Command<Of & { element: string; to: number }>,
 
   'change-plan': {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
@@ -359,6 +234,6 @@ export function runCommand(job: Job, call: CommandCall): { job: Job; label: stri
 }
 
 function rimmed(job: Job): Job {
-  const pieces = job.pieces.map(withRims);
+  const pieces = job.pieces.map(followEdge);
   return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }

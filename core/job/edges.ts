@@ -1,6 +1,6 @@
 import { isProblem, type Problem } from '../base/index.ts';
 import {
-  alongRim,
+  alongEdge,
   elementSize,
   resizedElement,
   type Piece,
@@ -118,10 +118,8 @@ function withCreases({ creases }: Piece, map: (at: End) => End): Pick<Piece, 'cr
   return creases ? { creases: creases.map(([from, to]) => [map(from), map(to)]) } : {};
 }
 
-/** A piece whose plates that keep to the rim have the shape of its edge. */
-export function withRims(piece: Piece): Piece {
-  const elements = piece.elements.map((one) =>
-    one.kind === 'plate' ? alongRim(one, piece.edge) : one,
-  );
+/** A piece whose elements that follow its edge do so. */
+export function followEdge(piece: Piece): Piece {
+  const elements = piece.elements.map((one) => alongEdge(one, piece.edge));
   return elements.every((one, at) => one === piece.elements[at]) ? piece : { ...piece, elements };
 }

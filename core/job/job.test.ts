@@ -87,8 +87,8 @@ test('a refused command says why and leaves the job as it was', () => {
 
 test('elements are added, reordered, duplicated and deleted; locked ones stay', () => {
   let job = run(withWords(), {
-    name: 'duplicate-element',
-    args: { piece: 'piece-1', element: 'words-1' },
+    name: 'duplicate-elements',
+    args: { piece: 'piece-1', elements: ['words-1'] },
   });
   expect(job.pieces[0]?.elements.map(({ id, x }) => [id, x])).toEqual([
     ['words-1', 2],
@@ -203,6 +203,24 @@ test('a job of the second version has its material apart from its sheet, and mar
     number: 4,
     quiet: 4,
   });
+});
+
+test('a job of the fourth version keeps its creases and bands, and plain colours are still fills', () => {
+  const old: unknown = JSON.parse(readFileSync('core/job/examples/version-4.json', 'utf8'));
+  const read = parseJob(old);
+  if (!read.ok) throw new Error(read.problem.what);
+  const [piece] = read.value.pieces;
+  expect(piece?.creases).toEqual([
+    [
+      { x: 0, y: -20 },
+      { x: 0, y: 20 },
+    ],
+  ]);
+  expect(piece?.elements.find(({ kind }) => kind === 'plate')).toMatchObject({
+    fill: { color: '#c77f3a', opacity: 0.5 },
+    rim: { inset: 4, to: 1.5 },
+  });
+  expect(read.value.version).toBe(5);
 });
 
 test('newer, damaged and foreign files are each refused in a sentence', () => {

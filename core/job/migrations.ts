@@ -31,6 +31,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
   },
   /** Edges that are built, more shapes, frames and recipes came; nothing that was there changed. */
   3: (old) => ({ ...old, version: 4 }),
+  /** More can fill words, plates and grounds than a colour, and there are more kinds of element. */
+  4: (old) => ({ ...old, version: 5 }),
 };
 
 /** Reads a job document of this or an earlier version. */

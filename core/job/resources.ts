@@ -1,6 +1,6 @@
 import type { Platform } from '../base/index.ts';
 import { vectorNodes, type VectorNodes } from '../art/index.ts';
-import type { Resources } from '../piece/index.ts';
+import { typefacesOfElement, type Resources } from '../piece/index.ts';
 import { loadShipped, TYPEFACES, type Typeface } from '../type/index.ts';
 import { artNamedBy } from './art-use.ts';
 import type { Job } from './schema.ts';
@@ -28,9 +28,7 @@ export async function findTypeface(platform: Platform, id: string): Promise<Type
 
 /** The ids of all typefaces that a job's words are set in. */
 export function typefacesOf(job: Pick<Job, 'pieces'>): string[] {
-  const ids = job.pieces.flatMap(({ elements }) =>
-    elements.flatMap((element) => (element.kind === 'words' ? [element.typeface] : [])),
-  );
+  const ids = job.pieces.flatMap(({ elements }) => elements.flatMap(typefacesOfElement));
   return [...new Set(ids)];
 }
 

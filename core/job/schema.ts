@@ -6,7 +6,7 @@ import { materialSchema, stockSchema } from '../stock/index.ts';
 import { thingSchema } from '../things/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 4;
+export const VERSION = 5;
 
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({

@@ -93,7 +93,7 @@ test('elements are added and deleted on the base only, and that is said', () => 
   for (const call of [
     { name: 'add-element', args: { piece: 'piece-2', element: exampleWords() } },
     { name: 'delete-elements', args: { piece: 'piece-2', elements: ['words-1'] } },
-    { name: 'duplicate-element', args: { piece: 'piece-2', element: 'words-1' } },
+    { name: 'duplicate-elements', args: { piece: 'piece-2', elements: ['words-1'] } },
   ] as const) {
     const refused = runCommand(threeLids(), call);
     expect(isProblem(refused) && refused.what).toBe(

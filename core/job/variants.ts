@@ -8,17 +8,15 @@ import type { Job } from './schema.ts';
 /** The changes of one element; its id and kind stay. */
 export type ElementChanges = Partial<Record<string, unknown>>;
 
-/** An element with changes, or why it cannot have them. */
+/** An element with changes, or why it cannot have them; what is changed to undefined is left out. */
 export function changedElement(
   element: PieceElement,
   changes: ElementChanges,
 ): PieceElement | Problem {
-  const read = elementSchema.safeParse({
-    ...element,
-    ...changes,
-    id: element.id,
-    kind: element.kind,
-  });
+  const { id, kind } = element;
+  const whole = { ...element, ...changes, id, kind };
+  const given = Object.entries(whole).filter(([, value]) => value !== undefined);
+  const read = elementSchema.safeParse(Object.fromEntries(given));
   if (read.success) return read.data;
   const [issue] = read.error.issues;
   return refused(`“${issue?.path.join(' ') ?? 'the value'}”`, issue?.message.toLowerCase());

@@ -1,20 +1,25 @@
 import type { Art } from '../art/index.ts';
-import { solid, type DrawingNode } from '../drawing/index.ts';
+import type { DrawingNode } from '../drawing/index.ts';
 import {
   apply,
   boxAbout,
   corners,
+  grown,
   flatten,
   insideParts,
   isInside,
-  placed,
+  type Affine,
   type Path,
   type Point,
 } from '../geometry/index.ts';
 import { creaseLines, edgeRings, isConvex, shapePath, type EdgeRings } from '../shape/index.ts';
 import { foldsOf, type Fold, type Thing } from '../things/index.ts';
+import { artOfFill, findPaint, type FillSource } from './fill.ts';
 import {
+  artOfElement,
   compileElement,
+  elementMaps,
+  typefacesOfElement,
   type CompiledElement,
   type CompiledPart,
   type Need,
@@ -27,6 +32,8 @@ import { pieceSize, type Piece } from './piece.ts';
 export interface PlacedElement {
   readonly element: PieceElement;
   readonly compiled: CompiledElement;
+  /** From its own mm to the piece's, once for each of its repetitions. */
+  readonly maps: readonly Affine[];
   readonly node: DrawingNode;
 }
 
@@ -78,13 +85,19 @@ export function createCompiler(resources: Resources): PieceCompiler {
   const pieces = new WeakMap<Piece, { uses: readonly unknown[]; compiled: CompiledPiece }>();
 
   const compile = (piece: Piece, source: PieceSource, depth: number): CompiledPiece => {
-    const placedElements = piece.elements.map((element) => place(element, source, depth));
+    const placedElements = piece.elements
+      .filter(({ hidden }) => !hidden)
+      .map((element) => place(element, source, depth));
     const known = pieces.get(piece);
     const thing = piece.variant?.thing ?? source.thing;
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
-    const uses = [...placedElements, ...folds];
+    const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
+    const uses = [...placedElements, ...folds, ...grounds];
     if (known && sameItems(known.uses, uses)) return known.compiled;
-    const compiled = assemble(piece, placedElements, folds);
+    const compiled = assemble(piece, placedElements, {
+      folds,
+      context: { art: (id) => source.art[id], vector: resources.vector },
+    });
     pieces.set(piece, { uses, compiled });
     return compiled;
   };
@@ -103,15 +116,8 @@ export function createCompiler(resources: Resources): PieceCompiler {
       art: (id) => source.art[id],
       part: (): CompiledPart | undefined => part,
     });
-    const made: PlacedElement = {
-      element,
-      compiled,
-      node: {
-        kind: 'group',
-        transform: placed(element.x, element.y, element.angle),
-        children: compiled.nodes,
-      },
-    };
+    const maps = elementMaps(element);
+    const made: PlacedElement = { element, compiled, maps, node: drawnAt(maps, compiled, element) };
     elements.set(element, { uses, placed: made });
     return made;
   };
@@ -136,36 +142,45 @@ function sameItems(one: readonly unknown[], other: readonly unknown[]): boolean 
   return one.length === other.length && one.every((item, index) => item === other[index]);
 }
 
+/** An element at each of its places, as clear as it is meant to be. */
+function drawnAt(
+  maps: readonly Affine[],
+  { nodes }: CompiledElement,
+  { opacity }: PieceElement,
+): DrawingNode {
+  const copies = maps.map((transform): DrawingNode => ({
+    kind: 'group',
+    transform,
+    children: nodes,
+  }));
+  const [only] = copies;
+  if (copies.length === 1 && only && opacity === undefined) return only;
+  return { kind: 'group', children: copies, ...(opacity === undefined ? {} : { opacity }) };
+}
+
 function used(
   element: PieceElement,
   source: PieceSource,
   resources: Resources,
   part: CompiledPiece | undefined,
 ): readonly unknown[] {
-  switch (element.kind) {
-    case 'words':
-      return [resources.typeface(element.typeface)];
-    case 'picture':
-      return [
-        source.art[element.art],
-        resources.vector(element.art),
-        ...(element.spread ? [source.art[element.spread], resources.vector(element.spread)] : []),
-      ];
-    case 'piece':
-      return [part];
-    case 'plate':
-      return [];
-  }
+  return [
+    ...typefacesOfElement(element).map(resources.typeface),
+    ...(element.kind === 'piece' ? [part] : []),
+    ...artOfElement(element).flatMap((id) => [source.art[id], resources.vector(id)]),
+  ];
 }
 
 function assemble(
   piece: Piece,
   elements: readonly PlacedElement[],
-  folds: readonly Fold[],
+  { folds, context }: { folds: readonly Fold[]; context: FillSource },
 ): CompiledPiece {
   const bleed = shapePath(piece.edge, piece.bleed);
-  const ground: DrawingNode | undefined =
-    piece.ground === null ? undefined : { kind: 'path', path: bleed, fill: solid(piece.ground) };
+  const { width, height } = pieceSize(piece);
+  const box = { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed };
+  const paint = piece.ground === null ? undefined : findPaint(piece.ground, box, context);
+  const ground: DrawingNode | undefined = paint && { kind: 'path', path: bleed, fill: paint };
   const children = [...(ground ? [ground] : []), ...elements.map(({ node }) => node)];
   return {
     piece,
@@ -181,7 +196,10 @@ function assemble(
       !isConvex(piece.edge) || overflows(bleed, elements)
         ? [{ kind: 'group', clip: bleed, children }]
         : children,
-    needs: elements.flatMap(({ compiled }) => compiled.needs),
+    needs: [
+      ...(paint ? [] : artOfFill(piece.ground).map((id): Need => ({ kind: 'art', id }))),
+      ...elements.flatMap(({ compiled }) => compiled.needs),
+    ],
   };
 }
 
@@ -193,16 +211,16 @@ function assemble(
 function overflows(bleed: Path, elements: readonly PlacedElement[]): boolean {
   const rings = flatten(bleed);
   return elements.some((one) => {
-    const map = placed(one.element.x, one.element.y, one.element.angle);
-    return extent(one).some((point) => !isInside(apply(map, point), rings));
+    const points = extent(one);
+    return one.maps.some((map) => points.some((point) => !isInside(apply(map, point), rings)));
   });
 }
 
 /** Points around what an element draws, about its own centre. */
 function extent({ element, compiled }: PlacedElement): readonly Point[] {
-  if (compiled.words) return compiled.words.outline;
-  if (element.kind !== 'plate') {
-    return corners(boxAbout({ x: 0, y: 0 }, compiled.width, compiled.height));
-  }
-  return flatten(shapePath(element.shape, (element.line?.width ?? 0) / 2)).flat();
+  const { words, reach = 0 } = compiled;
+  if (words) return reach && words.ink ? corners(grown(words.ink, reach)) : words.outline;
+  if (element.kind === 'plate')
+    return flatten(shapePath(element.shape, (element.line?.width ?? 0) / 2)).flat();
+  return corners(grown(boxAbout({ x: 0, y: 0 }, compiled.width, compiled.height), reach));
 }

@@ -30,6 +30,38 @@ const EXAMPLES: Record<PieceElement['kind'], PieceElement> = {
     fill: { color: '#ffffff', opacity: 0.5 },
     line: null,
   },
+  ornament: {
+    ...place,
+    kind: 'ornament',
+    ornament: 'sprig',
+    width: 12,
+    height: 20,
+    count: 4,
+    weight: 0.3,
+    inks: ['#2c4a2f', '#7a9a5f'],
+  },
+  line: {
+    ...place,
+    kind: 'line',
+    nodes: [
+      { x: -10, y: -5 },
+      { x: 10, y: 5 },
+    ],
+    closed: false,
+    line: { color: '#000000', width: 0.5, style: 'solid' },
+    fill: null,
+  },
+  code: {
+    ...place,
+    kind: 'code',
+    symbology: 'code-128',
+    text: 'LOT 24',
+    width: 30,
+    height: 12,
+    color: '#000000',
+    ground: null,
+    caption: true,
+  },
   piece: { ...place, kind: 'piece', piece: 'other', width: 20, height: 10 },
 };
 const none = createCompiler({ typeface: () => undefined, vector: () => undefined });
@@ -53,7 +85,9 @@ test.each(ELEMENT_KINDS)(
       width,
       height,
     ]);
-    expect(placedElement?.compiled.needs.length).toBe(kind === 'plate' ? 0 : 1);
+    expect(placedElement?.compiled.needs.length).toBe(
+      ['plate', 'ornament', 'line'].includes(kind) ? 0 : 1,
+    );
   },
 );
 

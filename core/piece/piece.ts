@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
 import { thingSchema } from '../things/index.ts';
 import { elementSchema } from './elements/index.ts';
+import { fillSchema } from './fill.ts';
 
 const creaseEnd = z.object({ x: z.number(), y: z.number() });
 
@@ -14,11 +15,8 @@ export const pieceSchema = z.object({
   bleed: z.number().min(0).max(20),
   /** How far words keep from the edge, mm. */
   safe: z.number().min(0).max(50),
-  /** The colour that fills the piece out to the bleed; null prints none. */
-  ground: z
-    .string()
-    .regex(/^#[0-9a-f]{6}$/i)
-    .nullable(),
+  /** What fills the piece out to the bleed; null prints none. */
+  ground: fillSchema.nullable(),
   elements: z.array(elementSchema).max(500),
   /** How the edge was made, where it was built from shapes; what it gives stands in `edge`. */
   build: edgeBuildSchema.optional(),

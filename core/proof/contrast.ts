@@ -6,7 +6,6 @@ import {
   boxOf,
   corners,
   grown,
-  placed,
   rectanglePath,
   translation,
   type Box,
@@ -14,7 +13,13 @@ import {
 import type { CompiledJob, JobResources } from '../job/index.ts';
 import { pdfSources, writePdf } from '../output/index.ts';
 import { renderPdf } from '../pdf/index.ts';
-import type { CompiledPiece, PlacedElement, Words } from '../piece/index.ts';
+import {
+  elementMap,
+  isPlain,
+  type CompiledPiece,
+  type PlacedElement,
+  type Words,
+} from '../piece/index.ts';
 import { darkness, dilateMask, type RgbaImage } from '../raster/index.ts';
 import { TYPEFACES } from '../type/index.ts';
 import { elementKey, type MeasuredContrast } from './finding.ts';
@@ -24,8 +29,8 @@ const AROUND = 0.3; // mm around the letters that count as under them
 
 /** The contrast that words of a size need. Source: WCAG 2.2, 1.4.3, with sizes in print. */
 export function wantedContrast(size: number, typeface: string): number {
-  const name = TYPEFACES.find(({ id }) => id === typeface)?.name ?? '';
-  return size >= 18 || (size >= 14 && /bold/i.test(name)) ? 3 : 4.5;
+  const style = TYPEFACES.find(({ id }) => id === typeface)?.style ?? 'regular';
+  return size >= 18 || (size >= 14 && style.startsWith('bold')) ? 3 : 4.5;
 }
 
 /** Where contrast is measured. */
@@ -50,16 +55,17 @@ export async function measureContrasts(
   );
   const measured = new Map<string, MeasuredContrast>();
   if (views.length === 0) return measured;
-  const pages = views.flatMap(({ beneath, letters }) => [
-    { drawing: beneath },
-    { drawing: letters },
-  ]);
+  const pages = views.flatMap(({ beneath, letters, whole }) =>
+    [beneath, letters, ...(whole ? [whole] : [])].map((drawing) => ({ drawing })),
+  );
   const pdf = await writePdf(platform, pages, pdfSources(compiled, resources), 'contrast');
-  for (const [index, view] of views.entries()) {
+  let next = 0;
+  const rendered = (): Promise<RgbaImage> => renderPdf(platform, { pdf, page: next++, dpi: DPI });
+  for (const view of views) {
     await task.breathe();
-    const ground = await renderPdf(platform, { pdf, page: 2 * index, dpi: DPI });
-    const letters = await renderPdf(platform, { pdf, page: 2 * index + 1, dpi: DPI });
-    const found = judged(ground, letters, view.words, view.size);
+    const ground = await rendered();
+    const letters = await rendered();
+    const found = judged(view, { ground, letters, whole: view.whole && (await rendered()) });
     if (found) measured.set(view.key, found);
   }
   return measured;
@@ -73,6 +79,8 @@ interface WordsView {
   readonly size: number;
   readonly beneath: Drawing;
   readonly letters: Drawing;
+  /** The same place with the words on it; only where they are no plain colour. */
+  readonly whole: Drawing | undefined;
 }
 
 function wordsView(
@@ -81,7 +89,7 @@ function wordsView(
   { element, compiled: drawn, node }: PlacedElement,
 ): WordsView | undefined {
   if (element.kind !== 'words' || !drawn.words?.ink) return undefined;
-  const map = placed(element.x, element.y, element.angle);
+  const map = elementMap(element);
   const turned = boxOf(corners(drawn.words.ink).map((corner) => apply(map, corner)));
   const box = turned && overlap(grown(turned, AROUND * 2), bleedBox(piece));
   if (!box) return undefined;
@@ -91,12 +99,17 @@ function wordsView(
     path: rectanglePath({ x: 0, y: 0 }, piece.width * 2, piece.height * 2),
     fill: solid(compiled.job.material.color),
   };
+  const below = [paper, ...(piece.ground ? [piece.ground] : []), ...others];
   return {
     key: elementKey(piece.piece.id, element.id),
     words: element,
     size: drawn.words.size,
-    beneath: window([paper, ...(piece.ground ? [piece.ground] : []), ...others], box),
-    letters: window([blackened(node)], box),
+    beneath: window(below, box),
+    letters: window(
+      [{ kind: 'group', transform: map, children: blackened(drawn.letters ?? []) }],
+      box,
+    ),
+    whole: isPlain(element.color) ? undefined : window([...below, node], box),
   };
 }
 
@@ -126,38 +139,57 @@ function window(nodes: readonly DrawingNode[], box: Box): Drawing {
   };
 }
 
-function blackened(node: DrawingNode): DrawingNode {
-  if (node.kind === 'group') return { ...node, children: node.children.map(blackened) };
-  return node.kind === 'glyphs' ? { ...node, fill: solid('#000000') } : node;
+/** The silhouette of the letters themselves, without their outlines. */
+function blackened(letters: readonly DrawingNode[]): DrawingNode[] {
+  return letters.slice(-1).map((node): DrawingNode => {
+    if (node.kind === 'glyphs') return { ...node, fill: solid('#000000') };
+    return node.kind === 'path' ? { ...node, fill: solid('#000000') } : node;
+  });
 }
 
-function judged(
-  ground: RgbaImage,
-  letters: RgbaImage,
-  words: Words,
-  size: number,
-): MeasuredContrast | undefined {
+/** The place around words, rendered. */
+interface Seen {
+  readonly ground: RgbaImage;
+  readonly letters: RgbaImage;
+  readonly whole: RgbaImage | undefined;
+}
+
+const lightAt = ({ data }: RgbaImage, at: number): number =>
+  luminanceOfBytes(data[at * 4] ?? 0, data[at * 4 + 1] ?? 0, data[at * 4 + 2] ?? 0);
+
+function middle(values: readonly number[]): number | undefined {
+  const sorted = [...values].sort((one, other) => one - other);
+  return sorted[Math.floor(sorted.length / 2)];
+}
+
+/** How light the letters are: by their colour, or by what is seen where they stand. */
+function lightsOf(words: Words, ink: ArrayLike<number>, whole: RgbaImage | undefined): number[] {
+  const rims = (words.outlines ?? []).map((rim) => luminance(rgbOf(rim.color)));
+  if (isPlain(words.color)) return [luminance(rgbOf(words.color)), ...rims];
+  const seen: number[] = [];
+  for (let at = 0; whole && at < ink.length; at++) if (ink[at]) seen.push(lightAt(whole, at));
+  return [middle(seen) ?? 0, ...rims];
+}
+
+function judged({ words, size }: WordsView, seen: Seen): MeasuredContrast | undefined {
+  const { ground, letters, whole } = seen;
   const ink = darkness(letters).map((dark) => (dark > 96 ? 1 : 0));
   const mask = dilateMask(ink, letters.width, (AROUND * DPI) / 25.4);
-  const own = luminance(rgbOf(words.color));
+  const own = lightsOf(words, ink, whole);
   const ratios: number[] = [];
   const lights: number[] = [];
   for (let at = 0; at < mask.length; at++) {
     if (!mask[at]) continue;
-    const light = luminanceOfBytes(
-      ground.data[at * 4] ?? 0,
-      ground.data[at * 4 + 1] ?? 0,
-      ground.data[at * 4 + 2] ?? 0,
-    );
+    const light = lightAt(ground, at);
     lights.push(light);
-    ratios.push(contrastRatio(own, light));
+    // Letters with an outline are read by whichever of the two stands out more.
+    ratios.push(own.reduce((best, one) => Math.max(best, contrastRatio(one, light)), 1));
   }
   if (ratios.length === 0) return undefined;
   ratios.sort((one, other) => one - other);
-  lights.sort((one, other) => one - other);
   return {
     ratio: ratios[Math.floor(ratios.length * 0.05)] ?? 1,
     wanted: wantedContrast(size, words.typeface),
-    beneath: lights[Math.floor(lights.length / 2)] ?? 1,
+    beneath: middle(lights) ?? 1,
   };
 }

@@ -3,6 +3,6 @@ export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { dilateMask } from './dilate.ts';
 export { blankImage, cropImage, darkness, shrunkImage, type RgbaImage } from './image.ts';
-export { boxBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
+export { boxBlur, gaussianBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';

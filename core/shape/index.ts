@@ -25,6 +25,9 @@ export type { ShapeMeasure } from './kinds/kind.ts';
 export {
   centredOutline,
   mapNodes,
+  outlineNodeSchema,
+  pathNodes,
+  wayPath,
   MOST_OUTLINE_POINTS,
   type OutlineNode,
   type OutlineShape,

@@ -1,12 +1,24 @@
+export { LETTER_CASES, type LetterCase } from './cased.ts';
+export {
+  CHARACTERS,
+  faceOf,
+  facesOf,
+  FAMILIES,
+  loadShipped,
+  TYPEFACES,
+  type Character,
+  type Face,
+  type FaceStyle,
+  type Family,
+} from './families.ts';
+export { movedNudges, withNudge } from './nudges.ts';
 export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
-export { loadShipped, TYPEFACES, type ShippedTypeface } from './shipped.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
 export {
-  setWords,
   wordsPathSchema,
   wordsStyleSchema,
-  type Room,
-  type SetWords,
+  type Nudge,
   type WordsPath,
   type WordsStyle,
-} from './words.ts';
+} from './words-style.ts';
+export { setWords, type Caret, type Room, type SetWords } from './words.ts';

@@ -1,5 +1,6 @@
 import * as harfbuzz from 'harfbuzzjs';
 import { findPath, mapPath, scaling, type Path } from '../geometry/index.ts';
+import { runsOf, type Run } from './runs.ts';
 
 /** One shaped glyph; lengths in ems, y down. */
 export interface ShapedGlyph {
@@ -9,6 +10,13 @@ export interface ShapedGlyph {
   readonly offsetY: number;
   /** The characters it stands for; empty for the later glyphs of a cluster. */
   readonly text: string;
+  /** Where these characters begin and end in the line. */
+  readonly at: number;
+  readonly end: number;
+  /** Whether it is part of what is read from right to left. */
+  readonly leftward: boolean;
+  /** Whether it joins its neighbours, so that nothing may be put between them. */
+  readonly joined: boolean;
 }
 
 /** The box of a glyph's ink in ems, y down. */
@@ -29,13 +37,18 @@ export interface Typeface {
   readonly ascent: number;
   readonly descent: number;
   readonly capHeight: number;
-  /** Shapes one line: kerning, ligatures, marks, direction. Glyph 0 stands for what is missing. */
-  shape(text: string): ShapedGlyph[];
+  /**
+   * Shapes one line: kerning, ligatures, marks, both directions; glyphs from left to right. Glyph 0
+   * stands for what is missing.
+   */
+  shape(text: string): readonly ShapedGlyph[];
   outline(glyph: number): Path;
   box(glyph: number): GlyphBox | undefined;
   /** The advance of a glyph in thousandths of an em, as PDF wants it. */
   advance(glyph: number): number;
 }
+
+const MOST_LINES = 2000; // shaped lines that are remembered
 
 /** Reads a TrueType or OpenType font. Throws when the bytes are not one. */
 export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
@@ -46,6 +59,7 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
   const extents = font.hExtents();
   const caps = font.glyphExtents(font.nominalGlyph(72) ?? 0);
   const outlines = new Map<number, Path>();
+  const shaped = new Map<string, ShapedGlyph[]>();
   return {
     id,
     bytes,
@@ -53,7 +67,14 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
     ascent: extents.ascender / em,
     descent: -extents.descender / em,
     capHeight: caps ? caps.yBearing / em : 0.7,
-    shape: (text) => shapeLine(font, em, text),
+    shape(text) {
+      const known = shaped.get(text);
+      if (known) return known;
+      if (shaped.size >= MOST_LINES) shaped.clear();
+      const made = shapeLine(font, em, text);
+      shaped.set(text, made);
+      return made;
+    },
     outline(glyph) {
       const known = outlines.get(glyph);
       if (known) return known;
@@ -76,17 +97,24 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
 }
 
 function shapeLine(font: harfbuzz.Font, em: number, text: string): ShapedGlyph[] {
+  return runsOf(text).flatMap((run) => shapeRun(font, em, text, run));
+}
+
+/** Shapes one run in sight of what stands around it, so that letters join across its ends. */
+function shapeRun(font: harfbuzz.Font, em: number, text: string, run: Run): ShapedGlyph[] {
   const buffer = new harfbuzz.Buffer();
-  buffer.addText(text);
+  buffer.addText(text, run.start, run.end - run.start);
   buffer.guessSegmentProperties();
+  if (run.leftward) buffer.setDirection(harfbuzz.Direction.RTL);
+  else buffer.setDirection(harfbuzz.Direction.LTR);
   harfbuzz.shape(font, buffer);
   const glyphs = buffer.getGlyphInfosAndPositions();
-  const starts = [...new Set(glyphs.map(({ cluster }) => cluster)), text.length].sort(
+  const starts = [...new Set(glyphs.map(({ cluster }) => cluster)), run.end].sort(
     (one, other) => one - other,
   );
   const told = new Set<number>();
   return glyphs.map((glyph) => {
-    const end = starts[starts.indexOf(glyph.cluster) + 1] ?? text.length;
+    const end = starts[starts.indexOf(glyph.cluster) + 1] ?? run.end;
     const first = !told.has(glyph.cluster);
     told.add(glyph.cluster);
     return {
@@ -95,6 +123,10 @@ function shapeLine(font: harfbuzz.Font, em: number, text: string): ShapedGlyph[]
       offsetX: (glyph.xOffset ?? 0) / em,
       offsetY: -(glyph.yOffset ?? 0) / em,
       text: first ? text.slice(glyph.cluster, end) : '',
+      at: glyph.cluster,
+      end,
+      leftward: run.leftward,
+      joined: run.joined,
     };
   });
 }

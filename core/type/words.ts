@@ -1,49 +1,23 @@
-import { z } from 'zod';
 import { apply, boxOf, corners, placed, type Box, type Point } from '../geometry/index.ts';
 import type { PlacedGlyph } from '../drawing/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
+import { baselineOf, type Baseline, type Foot } from './baselines.ts';
+import { inCase, type Cased } from './cased.ts';
+import { brokenLines, paragraphsOf, type LineRange, type Paragraph } from './lines.ts';
 import type { ShapedGlyph, Typeface } from './shaper.ts';
-
-/** How words lie: in lines, or bent along a circle with the heads of the letters out or in. */
-export const wordsPathSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('straight') }),
-  z.object({
-    kind: z.literal('circle'),
-    /** Of the baseline, mm. */
-    radius: z.number().positive().max(1000),
-    /** Inside: the letters' heads point to the centre, to be read along the bottom. */
-    side: z.enum(['outside', 'inside']),
-    /** Where the middle of the words stands: degrees clockwise from the top. */
-    angle: z.number(),
-    /** The part of the circle the words may take, degrees. */
-    reach: z.number().min(5).max(360),
-  }),
-]);
-
-/** How words are set. */
-export const wordsStyleSchema = z.object({
-  text: z.string().max(5000),
-  typeface: z.string(),
-  /** pt */
-  size: z.number().min(0.5).max(1000),
-  /** Added between letters, in hundredths of an em. */
-  tracking: z.number().min(-50).max(200),
-  /** From baseline to baseline, in ems. */
-  leading: z.number().min(0.5).max(5),
-  align: z.enum(['left', 'centre', 'right']),
-  /** What happens when the words are too long for their room. */
-  fit: z.enum(['fixed', 'shrink']),
-  /** The size in pt below which words do not shrink. */
-  least: z.number().min(0.5).max(1000),
-  path: wordsPathSchema,
-});
-export type WordsStyle = z.infer<typeof wordsStyleSchema>;
-export type WordsPath = z.infer<typeof wordsPathSchema>;
+import type { Nudge, WordsPath, WordsStyle } from './words-style.ts';
 
 /** The room that words have, in mm; on a circle only its `reach` counts. */
 export interface Room {
   readonly width: number;
   readonly height: number;
+}
+
+/** A place between two characters where a caret can stand: the foot of the caret. */
+export interface Caret extends Foot {
+  /** Index in the text as typed. */
+  readonly at: number;
+  readonly line: number;
 }
 
 /** Words with every letter at its place, about the centre of their room or circle. */
@@ -59,9 +33,15 @@ export interface SetWords {
   readonly outline: readonly Point[];
   /** The box around the ink; undefined when nothing is to be seen. */
   readonly ink: Box | undefined;
+  /** In the order of the text as typed; worked out when it is asked for. */
+  carets(): readonly Caret[];
+  /** For each glyph where its characters begin in the text as typed. */
+  readonly origins: readonly number[];
 }
 
+/** A line with its glyphs. */
 interface Line {
+  readonly range: LineRange;
   readonly glyphs: readonly ShapedGlyph[];
   /** Ems. */
   readonly width: number;
@@ -69,102 +49,246 @@ interface Line {
 
 /** Sets words in their room; the same places serve the screen and every file. */
 export function setWords(style: WordsStyle, room: Room, typeface: Typeface): SetWords {
-  const lines = style.text.split('\n').map((text): Line => {
-    const glyphs = typeface.shape(text);
-    const tracked = glyphs.reduce((sum, glyph) => sum + advance(glyph, style), 0);
-    return { glyphs, width: Math.max(0, tracked - style.tracking / 100) };
-  });
-  const need = needed(lines, style, typeface);
-  const most = style.path.kind === 'circle' ? circleRoom(style.path) : room;
-  const scale = Math.min(
-    most.width / Math.max(need.width, 1e-9),
-    most.height / Math.max(need.height, 1e-9),
-  );
-  const largest = scale / MM_PER_PT;
-  const size = style.fit === 'fixed' ? style.size : shrunk(style, largest);
+  const cased = inCase(style.text, style.case ?? 'typed');
+  const paragraphs = paragraphsOf(cased.text, typeface, style.tracking / 100);
+  const most = roomAlong(style.path, room);
+  const { size, lines, overflows } = fitted(style, { cased, paragraphs, most, typeface });
   const em = size * MM_PER_PT;
-  const glyphs =
-    style.path.kind === 'circle'
-      ? onCircle(lines, style, style.path, em)
-      : inLines(lines, style, { room, em, typeface });
-  const missing = [...new Set(lines.flatMap((line) => line.glyphs.filter(({ id }) => id === 0)))]
-    .map(({ text }) => text)
-    .filter((text) => text.trim() !== '');
+  const baseline = baselineOf(style.path);
+  const set = {
+    style,
+    lines,
+    cased,
+    baseline,
+    em,
+    starts: starts(lines, style, { room, em, typeface }),
+  };
+  const { glyphs, origins } = placedGlyphs(set);
   const outline = glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em));
+  let carets: readonly Caret[] | undefined;
   return {
     glyphs,
+    origins,
     size,
-    overflows: size > largest + 1e-6,
-    missing: [...new Set(missing)],
+    overflows,
+    missing: missingFrom(lines),
     outline,
     ink: boxOf(outline),
+    carets: () => (carets ??= caretsOf(set)),
   };
 }
 
+const missingFrom = (lines: readonly Line[]): string[] => [
+  ...new Set(
+    lines
+      .flatMap((line) => line.glyphs.filter(({ id }) => id === 0))
+      .map(({ text }) => text)
+      .filter((text) => text.trim() !== ''),
+  ),
+];
+
+/** How much a glyph takes along its line, ems. */
 const advance = (glyph: ShapedGlyph, style: WordsStyle): number =>
-  glyph.advance + (glyph.text === '' ? 0 : style.tracking / 100);
+  glyph.advance + (glyph.text === '' || glyph.joined ? 0 : style.tracking / 100);
 
-const shrunk = (style: WordsStyle, largest: number): number =>
-  Math.min(style.size, Math.max(largest, Math.min(style.least, style.size)));
+interface Measured {
+  readonly cased: Cased;
+  readonly paragraphs: readonly Paragraph[];
+  readonly most: Room;
+  readonly typeface: Typeface;
+}
 
-/** The room that lines need, in ems. */
-function needed(lines: readonly Line[], style: WordsStyle, typeface: Typeface): Room {
-  return {
-    width: Math.max(...lines.map(({ width }) => width)),
-    height: (lines.length - 1) * style.leading + typeface.ascent + typeface.descent,
+const HALVINGS = 22;
+
+/** The size and lines that a fit rule gives. */
+function fitted(
+  style: WordsStyle,
+  measured: Measured,
+): { size: number; lines: readonly Line[]; overflows: boolean } {
+  const wraps = style.fit === 'wrap' || style.fit === 'wrap-shrink';
+  const at = (size: number): { lines: readonly Line[]; scale: number } => {
+    const lines = wraps ? wrapped(style, measured, size) : ownLines(style, measured);
+    return { lines, scale: scaleOf(lines, style, measured) };
   };
+  const first = at(style.size);
+  const fits = (size: number, scale: number): boolean => size * MM_PER_PT <= scale + 1e-6;
+  const least = Math.min(style.least, style.size);
+  if (style.fit === 'shrink') {
+    const largest = first.scale / MM_PER_PT;
+    const size = Math.min(style.size, Math.max(largest, least));
+    return { size, lines: first.lines, overflows: size > largest + 1e-6 };
+  }
+  if (style.fit !== 'wrap-shrink' || fits(style.size, first.scale))
+    return { size: style.size, lines: first.lines, overflows: !fits(style.size, first.scale) };
+  let [low, high] = [least, style.size];
+  for (let round = 0; round < HALVINGS; round++) {
+    const middle = (low + high) / 2;
+    if (fits(middle, at(middle).scale)) low = middle;
+    else high = middle;
+  }
+  const last = at(low);
+  return { size: low, lines: last.lines, overflows: !fits(low, last.scale) };
 }
 
-function circleRoom(path: Extract<WordsPath, { kind: 'circle' }>): Room {
-  return { width: (path.radius * path.reach * Math.PI) / 180, height: Infinity };
+/** The em in mm at which lines just fill the room, whichever side they meet first. */
+function scaleOf(lines: readonly Line[], style: WordsStyle, { most, typeface }: Measured): number {
+  const width = lines.reduce((widest, line) => Math.max(widest, line.width), 0);
+  const height = (lines.length - 1) * style.leading + typeface.ascent + typeface.descent;
+  return Math.min(most.width / Math.max(width, 1e-9), most.height / Math.max(height, 1e-9));
 }
 
-/** Lines from top to bottom; the capitals of the block stand in the middle of the room. */
-function inLines(
+function ownLines(style: WordsStyle, { paragraphs, cased, typeface }: Measured): Line[] {
+  return paragraphs.map(({ start }, index) => {
+    const end = (paragraphs[index + 1]?.start ?? cased.text.length + 1) - 1;
+    return lineOf({ start, end }, style, { cased, typeface });
+  });
+}
+
+function wrapped(style: WordsStyle, measured: Measured, size: number): Line[] {
+  const { paragraphs, most } = measured;
+  return brokenLines(paragraphs, most.width / (size * MM_PER_PT), style.balanced ?? false).map(
+    (range) => lineOf(range, style, measured),
+  );
+}
+
+function lineOf(
+  range: LineRange,
+  style: WordsStyle,
+  { cased, typeface }: Pick<Measured, 'cased' | 'typeface'>,
+): Line {
+  const glyphs = typeface.shape(cased.text.slice(range.start, range.end));
+  const tracked = glyphs.reduce((sum, glyph) => sum + advance(glyph, style), 0);
+  return { range, glyphs, width: Math.max(0, tracked - style.tracking / 100) };
+}
+
+/** The room along a path: how long a line can be, and how high the block. */
+function roomAlong(path: WordsPath, room: Room): Room {
+  if (path.kind === 'circle')
+    return { width: (path.radius * path.reach * Math.PI) / 180, height: Infinity };
+  return path.kind === 'arc' || path.kind === 'straight' ? room : { ...room, height: Infinity };
+}
+
+/** Where each line begins: mm from the middle of the room along it, and down in the block. */
+interface Start {
+  readonly along: number;
+  readonly drop: number;
+}
+
+/** The capitals of a block settle in its room; on a circle and a wave the first baseline is the path. */
+function starts(
   lines: readonly Line[],
   style: WordsStyle,
   { room, em, typeface }: { room: Room; em: number; typeface: Typeface },
-): PlacedGlyph[] {
+): Start[] {
+  const { path, settle = 'middle' } = style;
   const block = ((lines.length - 1) * style.leading + typeface.capHeight) * em;
-  return lines.flatMap((line, index) => {
+  const top =
+    settle === 'middle'
+      ? -block / 2
+      : settle === 'top'
+        ? -room.height / 2
+        : room.height / 2 - block;
+  const first =
+    path.kind === 'circle'
+      ? 0
+      : path.kind === 'wave'
+        ? (typeface.capHeight * em) / 2
+        : top + typeface.capHeight * em;
+  return lines.map((line, index) => {
     const spare = room.width - line.width * em;
-    const start =
+    const aligned =
       -room.width / 2 + (style.align === 'left' ? 0 : style.align === 'right' ? spare : spare / 2);
-    const baseline = -block / 2 + (typeface.capHeight + index * style.leading) * em;
-    let pen = start;
-    return line.glyphs.map((glyph): PlacedGlyph => {
-      const at = { x: pen + glyph.offsetX * em, y: baseline + glyph.offsetY * em };
-      pen += advance(glyph, style) * em;
-      return { id: glyph.id, ...at, angle: 0, text: glyph.text };
-    });
+    return {
+      along: path.kind === 'circle' ? (-line.width * em) / 2 : aligned,
+      drop: first + index * style.leading * em,
+    };
   });
 }
 
-/** Each letter stands upright on the circle at the middle of its advance. */
-function onCircle(
-  lines: readonly Line[],
-  style: WordsStyle,
-  path: Extract<WordsPath, { kind: 'circle' }>,
-  em: number,
-): PlacedGlyph[] {
-  const outside = path.side === 'outside';
-  return lines.flatMap((line, index) => {
-    const radius = path.radius + (outside ? -1 : 1) * index * style.leading * em;
-    let pen = (-line.width * em) / 2;
-    return line.glyphs.map((glyph): PlacedGlyph => {
+interface BeingSet {
+  readonly style: WordsStyle;
+  readonly lines: readonly Line[];
+  readonly cased: Cased;
+  readonly baseline: Baseline;
+  readonly em: number;
+  readonly starts: readonly Start[];
+}
+
+/** Each letter stands upright on its baseline at the middle of its advance. */
+function placedGlyphs(set: BeingSet): { glyphs: PlacedGlyph[]; origins: number[] } {
+  const { style, lines, cased, baseline, em } = set;
+  const nudges = new Map(style.nudges?.map((nudge) => [nudge.at, nudge]));
+  const glyphs: PlacedGlyph[] = [];
+  const origins: number[] = [];
+  for (const [index, line] of lines.entries()) {
+    const { along, drop } = set.starts[index] ?? { along: 0, drop: 0 };
+    let pen = along;
+    for (const glyph of line.glyphs) {
       const half = (glyph.advance * em) / 2;
-      const turn = ((outside ? 1 : -1) * ((pen + half) / radius) * 180) / Math.PI + path.angle;
+      const foot = baseline(pen + half, drop);
       pen += advance(glyph, style) * em;
-      const upright = placed(0, 0, turn);
-      const foot = apply(upright, { x: 0, y: -radius });
-      const angle = outside ? turn : turn + 180;
-      const back = apply(placed(foot.x, foot.y, angle), {
+      const origin = cased.from[line.range.start + glyph.at] ?? 0;
+      const moved = nudged(foot, nudges.get(origin), em);
+      const back = apply(placed(moved.x, moved.y, moved.angle), {
         x: glyph.offsetX * em - half,
         y: glyph.offsetY * em,
       });
-      return { id: glyph.id, ...back, angle, text: glyph.text };
-    });
-  });
+      glyphs.push({ id: glyph.id, ...back, angle: moved.angle, text: glyph.text });
+      origins.push(origin);
+    }
+  }
+  return { glyphs, origins };
+}
+
+function nudged(foot: Foot, nudge: Nudge | undefined, em: number): Foot {
+  if (!nudge) return foot;
+  const by = { x: (nudge.x / 100) * em, y: (nudge.y / 100) * em };
+  return { ...apply(placed(foot.x, foot.y, foot.angle), by), angle: foot.angle + nudge.turn };
+}
+
+const letters = new Intl.Segmenter('en', { granularity: 'grapheme' });
+
+/** Where carets stand: before each letter and behind the last of a line. */
+function caretsOf({ style, lines, cased, baseline, em, starts: begun }: BeingSet): Caret[] {
+  const all: Caret[] = [];
+  for (const [index, line] of lines.entries()) {
+    const { along, drop } = begun[index] ?? { along: 0, drop: 0 };
+    const stands = (at: number, pen: number): void => {
+      all.push({ ...baseline(pen, drop), at: cased.from[at] ?? style.text.length, line: index });
+    };
+    let pen = along;
+    let end = along;
+    for (const cluster of clusters(line.glyphs, style)) {
+      const text = cased.text.slice(line.range.start + cluster.at, line.range.start + cluster.end);
+      const parts = [...letters.segment(text)];
+      for (const [part, { index: within }] of parts.entries()) {
+        const share = (cluster.leftward ? parts.length - part : part) / parts.length;
+        stands(line.range.start + cluster.at + within, pen + share * cluster.advance * em);
+      }
+      pen += cluster.advance * em;
+      if (cluster.end >= line.range.end - line.range.start)
+        end = cluster.leftward ? pen - cluster.advance * em : pen;
+    }
+    stands(line.range.end, end);
+  }
+  return all.sort((one, other) => one.at - other.at || one.line - other.line);
+}
+
+/** Glyphs that stand for the same characters, together. */
+function clusters(
+  glyphs: readonly ShapedGlyph[],
+  style: WordsStyle,
+): { at: number; end: number; leftward: boolean; advance: number }[] {
+  const found: { at: number; end: number; leftward: boolean; advance: number }[] = [];
+  for (const glyph of glyphs) {
+    const last = found[found.length - 1];
+    if (last?.at === glyph.at) last.advance += advance(glyph, style);
+    else {
+      const { at, end, leftward } = glyph;
+      found.push({ at, end, leftward, advance: advance(glyph, style) });
+    }
+  }
+  return found;
 }
 
 /** The corners of a placed glyph's ink box, mm. */

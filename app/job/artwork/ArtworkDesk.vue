@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import {
+  mdiBarcode,
   mdiCircleOutline,
+  mdiDraw,
   mdiFormatText,
   mdiImageMultipleOutline,
   mdiImageOutline,
+  mdiLeaf,
   mdiRectangleOutline,
   mdiVectorCircleVariant,
 } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
+import type { Piece, PieceElement } from '../../../core/piece/index.ts';
 import DrawerPicker from '../../art/DrawerPicker.vue';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
 import TakeTray from '../../art/TakeTray.vue';
@@ -23,19 +27,28 @@ import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
 import { findNudge, isTyping } from '../job-keys.ts';
+import CodeCard from './CodeCard.vue';
 import { useDeskState } from './desk-state.ts';
 import ElementStack from './ElementStack.vue';
 import JobArtBench from './JobArtBench.vue';
-import { newPlate, newRing, newWords } from './new-elements.ts';
+import LineCard from './lines/LineCard.vue';
+import { newCode, newOrnament, newPlate, newRing, newWords, ornamentInks } from './new-elements.ts';
+import OrnamentCard from './ornaments/OrnamentCard.vue';
+import OrnamentPanel from './ornaments/OrnamentPanel.vue';
 import PictureCard from './PictureCard.vue';
 import PieceBench from './PieceBench.vue';
 import PieceCard from './PieceCard.vue';
 import PlaceCard from './PlaceCard.vue';
 import PlateCard from './PlateCard.vue';
 import { usePrepareArt } from './prepare-art.ts';
+import RepeatCard from './RepeatCard.vue';
 import { useTakeFiles } from './take-files.ts';
+import LettersCard from './words/LettersCard.vue';
+import MovedLettersCard from './words/MovedLettersCard.vue';
+import TypefacePanel from './words/TypefacePanel.vue';
 import WordsCard from './WordsCard.vue';
 
+const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 const desk = useDeskState();
 const legend = computed(() => [
   desk.store.job?.plan.cut ?? 'kiss',
@@ -44,8 +57,11 @@ const legend = computed(() => [
 ]);
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
-const picking = ref(false);
-const wordsCard = ref<InstanceType<typeof WordsCard> | null>(null);
+const picking = computed({
+  get: () => desk.picking.value !== undefined,
+  set: (on) => (desk.picking.value = on ? (art) => put(art) : undefined),
+});
+const panel = ref<'faces' | 'ornaments'>();
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
 const findings = computed(() =>
@@ -57,6 +73,15 @@ const findings = computed(() =>
   ),
 );
 
+/** The words that are selected, when nothing else is. */
+const chosenWords = computed(() => {
+  const found = desk.elements.value.filter((one) => one.kind === 'words');
+  return found.length === desk.elements.value.length ? found : [];
+});
+const inks = computed(() =>
+  desk.piece.value ? ornamentInks(desk.piece.value, desk.colors.value) : NO_INKS,
+);
+
 async function addWords(bent: boolean): Promise<void> {
   if (!desk.piece.value) return;
   desk.add(newWords(desk.piece.value, bent));
@@ -65,7 +90,11 @@ async function addWords(bent: boolean): Promise<void> {
 
 async function editWords(): Promise<void> {
   await nextTick();
-  await wordsCard.value?.focus();
+  if (desk.only.value?.kind === 'words') await pieceBench.value?.type(desk.only.value.id);
+}
+
+function addTo(make: (piece: Piece) => PieceElement): void {
+  if (desk.piece.value) desk.add(make(desk.piece.value));
 }
 
 async function addPicture(): Promise<void> {
@@ -73,8 +102,9 @@ async function addPicture(): Promise<void> {
 }
 
 function choose(art: Art): void {
-  picking.value = false;
-  put(art);
+  const take = desk.picking.value;
+  desk.picking.value = undefined;
+  take?.(art);
 }
 
 function drop(event: DragEvent): void {
@@ -99,6 +129,16 @@ function nudge({ x, y }: Point): void {
     { name: 'change-elements', args: { piece: piece.value.id, changes, doing: 'nudge' } },
     `nudge:${selected.value.join()}`,
   );
+}
+
+function duplicate(): void {
+  if (!desk.piece.value) return;
+  const before = new Set(desk.piece.value.elements.map(({ id }) => id));
+  const args = { piece: desk.piece.value.id, elements: desk.selected.value };
+  if (desk.store.act({ name: 'duplicate-elements', args }))
+    desk.selected.value = desk.piece.value.elements.flatMap(({ id }) =>
+      before.has(id) ? [] : [id],
+    );
 }
 
 function cycle(back: boolean): void {
@@ -126,12 +166,12 @@ function hear(event: KeyboardEvent): void {
     event.key.toLowerCase() === 'd' &&
     (event.ctrlKey || event.metaKey) &&
     piece.value &&
-    desk.only.value
+    selected.value.length
   ) {
-    store.act({
-      name: 'duplicate-element',
-      args: { piece: piece.value.id, element: desk.only.value.id },
-    });
+    duplicate();
+  } else if (desk.drawing.value && (event.key === 'Enter' || event.key === 'Escape')) {
+    if (event.key === 'Enter') pieceBench.value?.lines.end();
+    else pieceBench.value?.lines.giveUp();
   } else if (event.key === 'Escape') selected.value = [];
   else if (event.key === 'Enter' && desk.only.value?.kind === 'words') void editWords();
   else if (event.key === '+' || event.key === '=') pieceBench.value?.bench.zoomBy(1.25);
@@ -164,7 +204,7 @@ onBeforeUnmount(() => {
         @dragleave.self="over = false"
         @drop.prevent="drop"
       >
-        <PieceBench ref="pieceBench" :desk="desk" @edit="editWords" />
+        <PieceBench ref="pieceBench" :desk="desk" />
         <UndoTray />
         <div class="tray tools" role="toolbar" :aria-label="texts.artwork.addToThePiece">
           <IconButton
@@ -195,18 +235,53 @@ onBeforeUnmount(() => {
             named
             :icon="mdiRectangleOutline"
             :name="texts.artwork.plate"
-            @click="desk.piece.value && desk.add(newPlate(desk.piece.value))"
+            @click="addTo(newPlate)"
           />
           <IconButton
             named
             :icon="mdiCircleOutline"
             :name="texts.artwork.ring"
-            @click="desk.piece.value && desk.add(newRing(desk.piece.value))"
+            @click="addTo(newRing)"
+          />
+          <IconButton
+            named
+            :icon="mdiLeaf"
+            :name="texts.ornaments.ornament"
+            :pressed="panel === 'ornaments'"
+            @click="panel = panel === 'ornaments' ? undefined : 'ornaments'"
+          />
+          <IconButton
+            named
+            :icon="mdiDraw"
+            :name="texts.ornaments.line"
+            :pressed="desk.drawing.value"
+            @click="desk.drawing.value = !desk.drawing.value"
+          />
+          <IconButton
+            named
+            :icon="mdiBarcode"
+            :name="texts.ornaments.code"
+            @click="addTo(newCode)"
           />
         </div>
-        <p v-if="desk.piece.value?.elements.length === 0" class="empty">
+        <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
+        <p v-else-if="desk.piece.value?.elements.length === 0" class="empty">
           {{ texts.artwork.empty }}
         </p>
+        <TypefacePanel
+          v-if="panel === 'faces' && chosenWords[0]"
+          :model-value="chosenWords[0].typeface"
+          :text="chosenWords[0].text"
+          @update:model-value="desk.change({ typeface: $event })"
+          @close="panel = undefined"
+        />
+        <OrnamentPanel
+          v-if="panel === 'ornaments'"
+          :inks="inks"
+          @ornament="(name) => addTo((piece) => newOrnament(piece, name, inks))"
+          @shape="(kind) => addTo((piece) => newPlate(piece, kind))"
+          @close="panel = undefined"
+        />
       </div>
       <TakeTray />
       <DrawerPicker v-if="picking" @close="picking = false" @choose="choose" />
@@ -218,12 +293,11 @@ onBeforeUnmount(() => {
       <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" :whole="texts.artwork.wholePiece" />
     </template>
     <template #cards>
-      <WordsCard
-        v-if="desk.only.value?.kind === 'words'"
-        ref="wordsCard"
-        :desk="desk"
-        :words="desk.only.value"
-      />
+      <template v-if="chosenWords[0]">
+        <WordsCard :desk="desk" :words="chosenWords[0]" @faces="panel = 'faces'" />
+        <LettersCard :desk="desk" :words="chosenWords[0]" />
+        <MovedLettersCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
+      </template>
       <PictureCard
         v-else-if="desk.only.value?.kind === 'picture'"
         :desk="desk"
@@ -236,6 +310,13 @@ onBeforeUnmount(() => {
         :desk="desk"
         :plate="desk.only.value"
       />
+      <OrnamentCard
+        v-else-if="desk.only.value?.kind === 'ornament'"
+        :desk="desk"
+        :ornament="desk.only.value"
+      />
+      <LineCard v-else-if="desk.only.value?.kind === 'line'" :desk="desk" :line="desk.only.value" />
+      <CodeCard v-else-if="desk.only.value?.kind === 'code'" :desk="desk" :code="desk.only.value" />
       <CardPanel
         v-else-if="desk.elements.value.length > 1"
         :title="`${desk.elements.value.length} elements`"
@@ -248,6 +329,11 @@ onBeforeUnmount(() => {
         :finding="finding"
       />
       <PlaceCard v-if="desk.only.value" :desk="desk" :element="desk.only.value" />
+      <RepeatCard
+        v-if="desk.only.value && desk.only.value.kind !== 'words'"
+        :desk="desk"
+        :element="desk.only.value"
+      />
       <PieceCard v-if="desk.elements.value.length === 0" :desk="desk" />
     </template>
   </BenchLayout>
@@ -272,8 +358,13 @@ onBeforeUnmount(() => {
   box-shadow: var(--shadow);
 }
 .tools {
-  left: 50%;
-  transform: translateX(-50%);
+  right: 14px;
+  left: 126px;
+  width: fit-content;
+  margin: 0 auto;
+}
+.tools :deep(.named) {
+  min-width: 58px;
 }
 .empty {
   position: absolute;

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { shapePath } from '../../../core/shape/index.ts';
-import { elementSize, elementTitle, type PieceElement } from '../../../core/piece/index.ts';
+import { shapePath, type NodePlace } from '../../../core/shape/index.ts';
+import {
+  elementMap,
+  elementSize,
+  elementTitle,
+  type PieceElement,
+} from '../../../core/piece/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
@@ -13,11 +18,15 @@ import type { DeskState } from './desk-state.ts';
 import { useElementGestures, type Corner } from './gestures.ts';
 import { boxOfElements } from './snap.ts';
 import { texts } from '../../texts/index.ts';
+import NodeHandles from '../NodeHandles.vue';
+import { useLineGestures } from './lines/line-gestures.ts';
+import TypingLayer from './words/TypingLayer.vue';
+import { useTyping } from './words/typing.ts';
 
 /** The piece at true proportion on release paper, and what is selected on it. */
 const props = defineProps<{ desk: DeskState }>();
-const emit = defineEmits<{ edit: [] }>();
 const settings = useSettings();
+const { point } = props.desk;
 const svg = ref<SVGSVGElement | null>(null);
 const compiled = computed(() => props.desk.compiled.value);
 const frame = () => {
@@ -32,6 +41,13 @@ const frame = () => {
 };
 const bench = useBenchView(svg, frame);
 const gestures = useElementGestures(props.desk, bench);
+const typing = useTyping(props.desk, bench);
+const lines = useLineGestures(props.desk, bench);
+/** The drawn line whose points can be moved. */
+const bent = computed(() => {
+  const one = props.desk.only.value;
+  return one?.kind === 'line' && !one.locked ? one : undefined;
+});
 const view = computed(() => bench.view.value);
 const px = computed(() => 1 / view.value.scale);
 const paper = computed(frame);
@@ -48,8 +64,7 @@ const CORNERS: readonly Corner[] = [
 ];
 const title = (element: PieceElement): string =>
   elementTitle(element, (id) => props.desk.store.job?.art[id]);
-const turnOf = (element: PieceElement): string =>
-  `translate(${element.x} ${element.y}) rotate(${element.angle})`;
+const turnOf = (element: PieceElement): string => `matrix(${elementMap(element).join()})`;
 const half = (element: PieceElement): { w: number; h: number } => {
   const { width, height } = elementSize(element);
   return { w: width / 2, h: height / 2 };
@@ -76,11 +91,34 @@ const distances = computed(() => {
   ];
 });
 
+function pressElement(event: PointerEvent, element: PieceElement): void {
+  if (props.desk.typing.value === element.id) typing.press(event);
+  else gestures.startMove(event, element.id);
+}
+
+/** A double click types words where they stand, and takes one element out of its group. */
+function open(event: MouseEvent, element: PieceElement): void {
+  if (element.kind === 'words' && !element.locked) void typing.begin(element.id, event);
+  else if (element.group) props.desk.select(element.id, false, true);
+}
+
+/** Where the unseen field stands, so that an input method opens beside the caret. */
+const fieldAt = computed(() => {
+  const { words } = typing;
+  if (!words.value) return undefined;
+  const { x, y, scale } = view.value;
+  return { left: `${x + words.value.x * scale}px`, top: `${y + words.value.y * scale}px` };
+});
+
 function press(event: PointerEvent): void {
   if (!(event.target as Element).closest('[data-grip]')) props.desk.clear();
 }
 
-defineExpose({ bench });
+function choosePoint(place: NodePlace): void {
+  point.value = place;
+}
+
+defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
 </script>
 
 <template>
@@ -104,24 +142,28 @@ defineExpose({ bench });
           :version="resourceVersion"
         />
         <g
-          v-for="{ element, compiled: drawn } in compiled.elements"
+          v-for="{ element, compiled: drawn, maps } in compiled.elements"
           :key="element.id"
           data-grip
           :data-element="element.id"
+          :data-place="elementMap(element).join(' ')"
           class="element"
-          :class="{ locked: element.locked }"
-          :transform="turnOf(element)"
-          @pointerdown.stop="gestures.startMove($event, element.id)"
-          @dblclick="emit('edit')"
+          :class="{ locked: element.locked, typed: desk.typing.value === element.id }"
+          :opacity="element.opacity"
+          @pointerdown.stop="pressElement($event, element)"
+          @dblclick="open($event, element)"
         >
           <title>{{ title(element) }}</title>
-          <DrawnNodes :nodes="drawn.nodes" :sources="pageSources" :version="resourceVersion" />
+          <g v-for="(map, at) in maps" :key="at" :transform="`matrix(${map.join()})`">
+            <DrawnNodes :nodes="drawn.nodes" :sources="pageSources" :version="resourceVersion" />
+          </g>
           <rect
             v-if="
               element.kind === 'picture' ||
               (element.kind === 'words' && element.path.kind === 'straight')
             "
             class="hit"
+            :transform="turnOf(element)"
             :x="-half(element).w"
             :y="-half(element).h"
             :width="2 * half(element).w"
@@ -130,6 +172,7 @@ defineExpose({ bench });
           <rect
             v-if="drawn.needs.length"
             class="missing"
+            :transform="turnOf(element)"
             :x="-half(element).w"
             :y="-half(element).h"
             :width="2 * half(element).w"
@@ -199,6 +242,30 @@ defineExpose({ bench });
           />
         </template>
       </g>
+      <NodeHandles
+        v-if="bent"
+        :rings="[bent.nodes]"
+        :map="elementMap(bent)"
+        :px="px"
+        :point="point"
+        @choose="choosePoint"
+        @press="(event, place, side) => bent && lines.startNode(event, bent, place, side)"
+      />
+      <TypingLayer :typing="typing" :px="px" />
+      <template v-if="desk.drawing.value">
+        <rect
+          class="canvas"
+          data-grip
+          x="-3000"
+          y="-3000"
+          width="6000"
+          height="6000"
+          @pointerdown.stop="lines.press"
+          @pointermove="lines.hover"
+          @dblclick="lines.end"
+        />
+        <path class="pen" :d="lines.preview.value" />
+      </template>
       <g v-for="(distance, index) in distances" :key="index" class="distance">
         <path :d="distance.path" />
         <g :transform="`translate(${distance.x} ${distance.y}) scale(${px})`">
@@ -208,6 +275,20 @@ defineExpose({ bench });
       </g>
     </g>
   </svg>
+  <textarea
+    v-if="typing.words.value"
+    :ref="(field) => (typing.field.value = field as HTMLTextAreaElement | null)"
+    class="field"
+    :style="fieldAt"
+    :value="typing.words.value.text"
+    spellcheck="true"
+    maxlength="5000"
+    :aria-label="texts.words.typing"
+    @input="typing.input"
+    @keydown="typing.key"
+    @keyup="typing.read"
+    @select="typing.read"
+  />
   <BenchRulers :bench="bench" />
 </template>
 
@@ -227,6 +308,30 @@ defineExpose({ bench });
 }
 .locked {
   cursor: default;
+}
+.canvas {
+  fill: transparent;
+  cursor: crosshair;
+}
+.pen {
+  fill: none;
+  stroke: #5d2a53;
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
+}
+.typed {
+  cursor: text;
+}
+.field {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  border: 0;
+  padding: 0;
+  opacity: 0;
+  resize: none;
+  pointer-events: none;
 }
 .hit {
   fill: transparent;

@@ -1,25 +1,36 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import type { Art } from '../../../core/art/index.ts';
+import { isProblem } from '../../../core/base/index.ts';
+import { runCommand, type CommandCall, type Job } from '../../../core/job/index.ts';
+import type { Fill } from '../../../core/piece/index.ts';
 import { calls } from '../../calls/index.ts';
 import { keepInDrawer } from '../../storage/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ColorChips from '../../ui/ColorChips.vue';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import type { DeskState } from './desk-state.ts';
-import { PALETTE } from './palette.ts';
+import FillPicker from './fill/FillPicker.vue';
 import { texts } from '../../texts/index.ts';
 
 /** The pieces of the job, and the ground of the one on the desk. */
 const props = defineProps<{ desk: DeskState }>();
 const messages = useMessages();
 
-function ground(color: string | null): void {
-  if (props.desk.piece.value)
-    props.desk.store.act({
-      name: 'change-piece',
-      args: { piece: props.desk.piece.value.id, changes: { ground: color } },
-    });
+function groundCall(ground: Fill | null, art?: Art): CommandCall {
+  const piece = props.desk.piece.value?.id ?? '';
+  return { name: 'change-piece', args: { piece, changes: { ground }, ...(art ? { art } : {}) } };
+}
+
+function ground(fill: Fill | null, key?: string, art?: Art): void {
+  props.desk.store.act(groundCall(fill, art), key && `ground-${key}`);
+}
+
+/** The job with another ground, to be looked at only. */
+function tried(fill: Fill): Job | undefined {
+  const { settled } = props.desk.store;
+  const made = settled && runCommand(settled, groundCall(fill));
+  return made && !isProblem(made) ? made.job : undefined;
 }
 
 function rename(event: Event): void {
@@ -83,11 +94,12 @@ function remove(): void {
       @change="rename"
     />
     <p class="quiet">{{ texts.artwork.groundHint }}</p>
-    <ColorChips
+    <FillPicker
       :label="texts.artwork.ground"
       :none="texts.artwork.noGround"
+      :desk="desk"
       :model-value="desk.piece.value.ground"
-      :colors="PALETTE"
+      :tried="tried"
       @update:model-value="ground"
     />
     <button

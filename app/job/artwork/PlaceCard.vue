@@ -4,6 +4,8 @@ import {
   mdiArrangeSendBackward,
   mdiContentDuplicate,
   mdiDeleteOutline,
+  mdiFlipHorizontal,
+  mdiFlipVertical,
   mdiFormatHorizontalAlignCenter,
   mdiFormatVerticalAlignCenter,
   mdiLockOpenVariantOutline,
@@ -34,6 +36,14 @@ function resize(width: number, height: number): void {
   props.desk.change({ ...resizedElement(props.element, width, height) }, 'resize');
 }
 
+/** Mirrors along one axis: twice is as before, and with the other one it is both. */
+function flip(axis: 'across' | 'down'): void {
+  const { flip: now } = props.element;
+  const other = axis === 'across' ? 'down' : 'across';
+  const flip = !now ? axis : now === axis ? undefined : now === other ? 'both' : other;
+  props.desk.change({ flip });
+}
+
 function reorder(to: number): void {
   if (props.desk.piece.value)
     props.desk.store.act({
@@ -46,8 +56,8 @@ function duplicate(): void {
   const { piece, store } = props.desk;
   if (piece.value)
     store.act({
-      name: 'duplicate-element',
-      args: { piece: piece.value.id, element: props.element.id },
+      name: 'duplicate-elements',
+      args: { piece: piece.value.id, elements: [props.element.id] },
     });
 }
 
@@ -109,6 +119,17 @@ function remove(): void {
       :digits="1"
       @update:model-value="desk.change({ angle: $event }, 'turn')"
     />
+    <NumberRow
+      :label="texts.ornaments.opacity"
+      :model-value="Math.round((1 - (element.opacity ?? 1)) * 100)"
+      suffix="%"
+      :min="0"
+      :max="98"
+      :step="5"
+      @update:model-value="
+        desk.change({ opacity: $event > 0 ? 1 - $event / 100 : undefined }, 'clear')
+      "
+    />
     <div class="buttons">
       <IconButton
         :icon="mdiFormatHorizontalAlignCenter"
@@ -137,6 +158,18 @@ function remove(): void {
         :name="element.locked ? texts.artwork.unlock : texts.artwork.lock"
         :pressed="element.locked"
         @click="desk.change({ locked: !element.locked })"
+      />
+      <IconButton
+        :icon="mdiFlipHorizontal"
+        :name="texts.ornaments.flipAcross"
+        :pressed="element.flip === 'across' || element.flip === 'both'"
+        @click="flip('across')"
+      />
+      <IconButton
+        :icon="mdiFlipVertical"
+        :name="texts.ornaments.flipDown"
+        :pressed="element.flip === 'down' || element.flip === 'both'"
+        @click="flip('down')"
       />
       <IconButton :icon="mdiContentDuplicate" :name="texts.artwork.duplicate" @click="duplicate" />
       <IconButton

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Plate } from '../../../core/piece/index.ts';
-import { plainShape, shapeSize, type PlainShape } from '../../../core/shape/index.ts';
+import type { Art } from '../../../core/art/index.ts';
+import type { Fill, Plate } from '../../../core/piece/index.ts';
+import { plainShape, shapeSize, type BoxedKind } from '../../../core/shape/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoicesRow from '../../ui/ChoicesRow.vue';
-import ColorChips from '../../ui/ColorChips.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { DeskState } from './desk-state.ts';
-import { PALETTE } from './palette.ts';
+import ShapeChoice from '../edge/ShapeChoice.vue';
+import FillPicker from './fill/FillPicker.vue';
+import StrokeRows from './StrokeRows.vue';
 import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; plate: Plate }>();
@@ -16,16 +17,17 @@ const radius = computed(() =>
   props.plate.shape.kind === 'rectangle' ? props.plate.shape.radius : undefined,
 );
 
-function reshape(kind: PlainShape['kind']): void {
+function reshape(kind: BoxedKind): void {
   const { width, height } = shapeSize(props.plate.shape);
   const radius = Math.min(width, height) / 6;
   props.desk.change({ shape: plainShape(kind, width, height, radius) });
 }
 
-function fill(color: string | null): void {
-  props.desk.change({
-    fill: color === null ? null : { color, opacity: props.plate.fill?.opacity ?? 1 },
-  });
+const filled = (color: Fill | null): Plate['fill'] =>
+  color === null ? null : { color, opacity: props.plate.fill?.opacity ?? 1 };
+
+function fill(color: Fill | null, key?: string, art?: Art): void {
+  props.desk.change({ fill: filled(color) }, key, art);
 }
 
 /** The space between two lines along the edge; no width is a line alone. */
@@ -41,12 +43,6 @@ function band(width: number): void {
     },
     'band',
   );
-}
-
-function line(color: string | null): void {
-  props.desk.change({
-    line: color === null ? null : { width: 0.5, style: 'solid', ...props.plate.line, color },
-  });
 }
 </script>
 
@@ -70,12 +66,10 @@ function line(color: string | null): void {
         @update:model-value="band"
       />
     </template>
-    <ChoicesRow
+    <ShapeChoice
       v-else
-      :label="texts.artwork.shape"
-      :name="texts.artwork.shapeLong"
-      :model-value="plate.shape.kind as PlainShape['kind']"
-      :choices="texts.artwork.shapes"
+      :label="texts.artwork.shapeLong"
+      :model-value="plate.shape.kind"
       @update:model-value="reshape"
     />
     <LengthRow
@@ -88,11 +82,12 @@ function line(color: string | null): void {
       @update:model-value="desk.change({ shape: { ...plate.shape, radius: $event } }, 'radius')"
     />
     <p class="quiet">{{ texts.artwork.filledWith }}</p>
-    <ColorChips
+    <FillPicker
       :label="texts.artwork.fill"
       :none="texts.artwork.noFill"
+      :desk="desk"
       :model-value="plate.fill?.color ?? null"
-      :colors="PALETTE"
+      :tried="(color) => desk.tried(() => ({ fill: filled(color) }))"
       @update:model-value="fill"
     />
     <NumberRow
@@ -108,33 +103,11 @@ function line(color: string | null): void {
         desk.change({ fill: { ...plate.fill, opacity: 1 - $event / 100 } }, 'opacity')
       "
     />
-    <p class="quiet">{{ texts.artwork.linedWith }}</p>
-    <ColorChips
-      :label="texts.artwork.line"
-      :none="texts.artwork.noLine"
-      :model-value="plate.line?.color ?? null"
-      :colors="PALETTE"
-      @update:model-value="line"
+    <StrokeRows
+      :line="plate.line"
+      :colors="desk.colors.value"
+      @change="(line, key) => desk.change({ line }, key)"
     />
-    <template v-if="plate.line">
-      <ChoicesRow
-        :label="texts.artwork.line"
-        :name="texts.artwork.lineStyle"
-        :model-value="plate.line.style"
-        :choices="texts.artwork.lineStyles"
-        @update:model-value="desk.change({ line: { ...plate.line, style: $event } })"
-      />
-      <LengthRow
-        :label="texts.artwork.thickness"
-        :name="texts.artwork.thicknessLong"
-        unit="pt"
-        :model-value="plate.line.width"
-        :min="0.02"
-        :max="50"
-        :step="0.1"
-        @update:model-value="desk.change({ line: { ...plate.line, width: $event } }, 'line')"
-      />
-    </template>
   </CardPanel>
 </template>
 

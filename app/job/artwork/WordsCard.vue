@@ -1,51 +1,67 @@
 <script setup lang="ts">
+import { mdiFormatBold, mdiFormatItalic } from '@mdi/js';
 import { computed, nextTick, ref } from 'vue';
 import type { Words } from '../../../core/piece/index.ts';
-import { TYPEFACES, type WordsPath } from '../../../core/type/index.ts';
+import {
+  faceOf,
+  movedNudges,
+  TYPEFACES,
+  type FaceStyle,
+  type LetterCase,
+} from '../../../core/type/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
-import ColorChips from '../../ui/ColorChips.vue';
-import FactRow from '../../ui/FactRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import SelectRow from '../../ui/SelectRow.vue';
 import type { DeskState } from './desk-state.ts';
-import { PALETTE } from './palette.ts';
 import { texts } from '../../texts/index.ts';
+import WordsPathRows from './words/WordsPathRows.vue';
 
+/** What words say and how they are set; of several texts the first is shown and all are changed. */
 const props = defineProps<{ desk: DeskState; words: Words }>();
+defineEmits<{ faces: [] }>();
 const field = ref<HTMLTextAreaElement | null>(null);
+const several = computed(() => props.desk.elements.value.length > 1);
 const set = computed(
   () =>
     props.desk.compiled.value?.elements.find(({ element }) => element.id === props.words.id)
       ?.compiled.words,
 );
 const came = computed(() => set.value?.size ?? props.words.size);
-const circle = computed(() => (props.words.path.kind === 'circle' ? props.words.path : undefined));
-const path = computed(() => circle.value?.side ?? 'straight');
+const wraps = computed(() => props.words.fit === 'wrap' || props.words.fit === 'wrap-shrink');
+const lines = computed(() => wraps.value || props.words.text.includes('\n'));
+const face = computed(() => TYPEFACES.find(({ id }) => id === props.words.typeface));
+const style = computed<FaceStyle>(() => face.value?.style ?? 'regular');
+const cuts = computed(() => face.value?.family.faces ?? {});
+const bold = computed(() => style.value.startsWith('bold'));
+const italic = computed(() => style.value.endsWith('italic'));
 
-function bend(value: 'straight' | 'outside' | 'inside'): void {
-  if (value === path.value) return;
-  const piece = props.desk.compiled.value;
-  if (value === 'straight' || !piece)
-    return props.desk.change({
-      path: { kind: 'straight' },
-      y: Math.round((piece?.height ?? 40) * 2.2) / 10,
-    });
-  const least = Math.min(piece.width, piece.height) / 2 - piece.piece.safe;
-  const letter = props.words.size * 0.3;
-  const radius = Math.max(3, least - (value === 'outside' ? letter : 0.4));
-  const bent: WordsPath = {
-    kind: 'circle',
-    radius,
-    side: value,
-    angle: value === 'outside' ? 0 : 180,
-    reach: 180,
-  };
-  props.desk.change({ path: bent, x: 0, y: 0 });
+function cut(isBold: boolean, isItalic: boolean): void {
+  const wanted: FaceStyle = isBold
+    ? isItalic
+      ? 'bold-italic'
+      : 'bold'
+    : isItalic
+      ? 'italic'
+      : 'regular';
+  if (face.value) props.desk.change({ typeface: faceOf(face.value.family, wanted) });
 }
 
-function bent(changes: Partial<NonNullable<typeof circle.value>>): void {
-  if (circle.value) props.desk.change({ path: { ...circle.value, ...changes } }, 'bend');
+function type(event: Event): void {
+  const text = (event.target as HTMLTextAreaElement).value;
+  const { nudges, text: before } = props.words;
+  const moved = nudges ? { nudges: [...movedNudges(nudges, before, text)] } : {};
+  props.desk.change({ text, ...moved }, 'type');
+}
+
+/** Words wrap in a room; a room of one line is made higher for them. */
+function fit(value: Words['fit']): void {
+  const { leading, size } = props.words;
+  const three = Math.round(size * leading * 3 * 3.528) / 10;
+  const higher = value.startsWith('wrap') && props.words.height < three * 0.6;
+  props.desk.change({ fit: value, ...(higher ? { height: three, balanced: true } : {}) });
 }
 
 async function focus(): Promise<void> {
@@ -57,8 +73,13 @@ defineExpose({ focus });
 </script>
 
 <template>
-  <CardPanel :title="texts.artwork.words" peeled>
+  <CardPanel
+    :title="several ? texts.words.several(desk.elements.value.length) : texts.artwork.words"
+    peeled
+  >
+    <p v-if="several" class="quiet">{{ texts.words.severalHint }}</p>
     <textarea
+      v-else
       ref="field"
       class="well text"
       :value="words.text"
@@ -66,19 +87,35 @@ defineExpose({ focus });
       spellcheck="true"
       :aria-label="texts.artwork.theWords"
       maxlength="5000"
-      @input="desk.change({ text: ($event.target as HTMLTextAreaElement).value }, 'type')"
+      @input="type"
       @keydown.esc="field?.blur()"
     />
-    <FactRow as="label" :label="texts.artwork.typeface">
-      <select
+    <div class="typeface">
+      <button
         class="well face"
-        :value="words.typeface"
-        :aria-label="texts.artwork.typeface"
-        @change="desk.change({ typeface: ($event.target as HTMLSelectElement).value })"
+        type="button"
+        :aria-label="texts.words.chooseFace"
+        @click="$emit('faces')"
       >
-        <option v-for="face in TYPEFACES" :key="face.id" :value="face.id">{{ face.name }}</option>
-      </select>
-    </FactRow>
+        {{ face?.family.name ?? words.typeface }}
+      </button>
+      <span class="cuts">
+        <IconButton
+          :icon="mdiFormatBold"
+          :name="cuts.bold || bold ? texts.words.bold : texts.words.noCut"
+          :pressed="bold"
+          :disabled="!cuts.bold"
+          @click="cut(!bold, italic)"
+        />
+        <IconButton
+          :icon="mdiFormatItalic"
+          :name="cuts.italic || italic ? texts.words.italic : texts.words.noCut"
+          :pressed="italic"
+          :disabled="!cuts.italic"
+          @click="cut(bold, !italic)"
+        />
+      </span>
+    </div>
     <NumberRow
       :label="texts.artwork.size"
       :name="texts.artwork.sizeLong"
@@ -103,7 +140,7 @@ defineExpose({ focus });
       @update:model-value="desk.change({ tracking: $event }, 'tracking')"
     />
     <NumberRow
-      v-if="!circle && words.text.includes('\n')"
+      v-if="lines"
       :label="texts.artwork.betweenLines"
       :name="texts.artwork.leading"
       :model-value="words.leading"
@@ -115,14 +152,21 @@ defineExpose({ focus });
       @update:model-value="desk.change({ leading: $event }, 'leading')"
     />
     <ChoicesRow
-      :label="texts.artwork.tooLong"
+      :label="texts.words.case"
+      :name="texts.words.caseLong"
+      :model-value="words.case ?? 'typed'"
+      :choices="texts.words.cases"
+      @update:model-value="desk.change({ case: $event as LetterCase })"
+    />
+    <SelectRow
+      :label="texts.words.tooLong"
       :name="texts.artwork.tooLongHint"
       :model-value="words.fit"
-      :choices="texts.artwork.wordFits"
-      @update:model-value="desk.change({ fit: $event })"
+      :choices="texts.words.fits"
+      @update:model-value="fit"
     />
     <NumberRow
-      v-if="words.fit === 'shrink'"
+      v-if="words.fit === 'shrink' || words.fit === 'wrap-shrink'"
       :label="texts.artwork.downTo"
       :name="texts.artwork.least"
       :model-value="words.least"
@@ -133,45 +177,29 @@ defineExpose({ focus });
       :step="0.5"
       @update:model-value="desk.change({ least: $event }, 'least')"
     />
-    <ChoicesRow
-      v-if="!circle"
-      :label="texts.artwork.stand"
-      :name="texts.artwork.alignment"
-      :model-value="words.align"
-      :choices="texts.artwork.aligns"
-      @update:model-value="desk.change({ align: $event })"
+    <CheckRow
+      v-if="wraps"
+      :label="texts.words.balanced"
+      :model-value="words.balanced ?? false"
+      @update:model-value="desk.change({ balanced: $event })"
     />
-    <ChoicesRow
-      :label="texts.artwork.run"
-      :name="texts.artwork.runLong"
-      :model-value="path"
-      :choices="texts.artwork.runs"
-      @update:model-value="bend"
-    />
-    <template v-if="circle">
-      <LengthRow
-        :label="texts.artwork.radius"
-        :name="texts.artwork.radiusLong"
-        :model-value="circle.radius"
-        :min="1"
-        :max="1000"
-        @update:model-value="bent({ radius: $event })"
+    <template v-if="words.path.kind !== 'circle'">
+      <ChoicesRow
+        :label="texts.artwork.stand"
+        :name="texts.artwork.alignment"
+        :model-value="words.align"
+        :choices="texts.artwork.aligns"
+        @update:model-value="desk.change({ align: $event })"
       />
-      <NumberRow
-        :label="texts.artwork.middleAt"
-        :name="texts.artwork.middleLong"
-        :model-value="circle.angle"
-        suffix="°"
-        :digits="1"
-        @update:model-value="bent({ angle: $event })"
+      <ChoicesRow
+        v-if="lines"
+        :label="texts.words.settle"
+        :model-value="words.settle ?? 'middle'"
+        :choices="texts.words.settles"
+        @update:model-value="desk.change({ settle: $event })"
       />
     </template>
-    <ColorChips
-      :label="texts.artwork.color"
-      :model-value="words.color"
-      :colors="PALETTE"
-      @update:model-value="desk.change({ color: $event ?? words.color })"
-    />
+    <WordsPathRows :desk="desk" :words="words" />
   </CardPanel>
 </template>
 
@@ -184,8 +212,27 @@ defineExpose({ focus });
   font-size: 17px;
   resize: vertical;
 }
+.typeface {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  margin-bottom: 4px;
+}
 .face {
-  max-width: 156px;
+  flex: 1;
+  min-width: 0;
+  min-height: 32px;
+  overflow: hidden;
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.cuts {
+  display: flex;
+}
+p {
+  margin: 0 0 6px;
 }
 .came {
   margin: 2px 0 4px;

@@ -1,8 +1,18 @@
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { PieceElement } from '../../../core/piece/index.ts';
-import type { ElementChanges } from '../../../core/job/index.ts';
+import type { Art } from '../../../core/art/index.ts';
+import { isProblem } from '../../../core/base/index.ts';
+import { runCommand, type ElementChanges, type Job } from '../../../core/job/index.ts';
+import { colorsOfPieces, type PieceElement } from '../../../core/piece/index.ts';
+import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { offeredColors } from './palette.ts';
+
+/** Letters marked in words that are being typed: from one index of the text to behind another. */
+export interface TextSelection {
+  readonly start: number;
+  readonly end: number;
+}
 
 /** Which piece is on the desk and what of it is selected; the piece stands in the address. */
 export function useDeskState() {
@@ -10,11 +20,22 @@ export function useDeskState() {
   const route = useRoute();
   const router = useRouter();
   const selected = ref<readonly string[]>([]);
+  /** The words that are being typed on the piece. */
+  const typing = ref<string>();
+  const marked = shallowRef<TextSelection>({ start: 0, end: 0 });
+  /** The node of a drawn line that is taken hold of. */
+  const point = shallowRef<NodePlace>();
+  /** Whether the pointer draws a line. */
+  const drawing = ref(false);
+  /** Hears which art was chosen, while some is asked for. */
+  const picking = shallowRef<(art: Art) => void>();
 
-  const piece = computed(() => {
+  const pieceOf = (job: Job | undefined) => {
     const wanted = String(route.query.piece ?? '');
-    return store.job?.pieces.find(({ id }) => id === wanted) ?? store.job?.pieces[0];
-  });
+    return job?.pieces.find(({ id }) => id === wanted) ?? job?.pieces[0];
+  };
+  const piece = computed(() => pieceOf(store.job));
+  const settled = computed(() => pieceOf(store.settled));
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */
   const folds = computed(() => compiled.value?.creases ?? []);
@@ -22,6 +43,10 @@ export function useDeskState() {
     () => piece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
   );
   const only = computed(() => (elements.value.length === 1 ? elements.value[0] : undefined));
+  /** The colours offered: those that the piece is drawn in come first. */
+  const colors = computed(() =>
+    offeredColors(settled.value ? colorsOfPieces([settled.value]) : []),
+  );
 
   watch(
     () => route.query.element,
@@ -30,58 +55,131 @@ export function useDeskState() {
     },
     { immediate: true },
   );
+  watch(selected, () => {
+    point.value = undefined;
+    if (typing.value && !selected.value.includes(typing.value)) typing.value = undefined;
+  });
 
   function show(id: string): void {
     selected.value = [];
     void router.replace({ query: { piece: id } });
   }
 
-  function select(id: string, adding = false): void {
-    if (!adding) selected.value = [id];
+  /** An element with the others of its group. */
+  function grouped(id: string): string[] {
+    const all = piece.value?.elements ?? [];
+    const group = all.find((one) => one.id === id)?.group;
+    return group === undefined
+      ? [id]
+      : all.filter((one) => one.group === group).map((one) => one.id);
+  }
+
+  /** @param alone the element itself and not its group */
+  function select(id: string, adding = false, alone = false): void {
+    const ids = alone ? [id] : grouped(id);
+    if (!adding) selected.value = ids;
     else
       selected.value = selected.value.includes(id)
-        ? selected.value.filter((one) => one !== id)
-        : [...selected.value, id];
+        ? selected.value.filter((one) => !ids.includes(one))
+        : [...selected.value, ...ids];
   }
 
   function clear(): void {
     selected.value = [];
   }
 
-  /** Changes the selected elements alike; steps of the same key are one. */
-  function change(changes: ElementChanges, key?: string): void {
-    if (!piece.value || elements.value.length === 0) return;
-    const all = Object.fromEntries(elements.value.map(({ id }) => [id, changes]));
-    store.act(
-      { name: 'change-elements', args: { piece: piece.value.id, changes: all } },
-      key && `${key}:${selected.value.join()}`,
-    );
+  function callFor(change: (element: PieceElement) => ElementChanges, art?: Art, doing?: string) {
+    if (!piece.value || elements.value.length === 0) return undefined;
+    const changes = Object.fromEntries(elements.value.map((one) => [one.id, change(one)]));
+    return {
+      name: 'change-elements' as const,
+      args: {
+        piece: piece.value.id,
+        changes,
+        ...(art ? { art } : {}),
+        ...(doing === undefined ? {} : { doing }),
+      },
+    };
   }
 
-  function add(
-    element: PieceElement,
-    more: { art?: NonNullable<typeof store.job>['art'][string] } = {},
+  /** Changes each selected element; steps of the same key are one. */
+  function changeEach(
+    change: (element: PieceElement) => ElementChanges,
+    { key, art, doing }: { key?: string; art?: Art | undefined; doing?: string } = {},
   ): void {
-    if (!piece.value) return;
+    const call = callFor(change, art, doing);
+    if (call) store.act(call, key && `${key}:${selected.value.join()}`);
+  }
+
+  /** Changes the selected elements alike; steps of the same key are one. */
+  function change(changes: ElementChanges, key?: string, art?: Art): void {
+    changeEach(() => changes, { ...(key === undefined ? {} : { key }), art });
+  }
+
+  /** The job with the selected elements changed, to be looked at only. */
+  function tried(change: (element: PieceElement) => ElementChanges): Job | undefined {
+    const call = callFor(change);
+    const made = call && store.settled && runCommand(store.settled, call);
+    return made && !isProblem(made) ? made.job : undefined;
+  }
+
+  function add(element: PieceElement, more: { art?: Art } = {}): void {
+    addAll([element], more.art ? { art: [more.art] } : {});
+  }
+
+  function addAll(
+    added: readonly PieceElement[],
+    more: { art?: readonly Art[]; doing?: string } = {},
+  ): void {
+    if (!piece.value || added.length === 0) return;
     const before = new Set(piece.value.elements.map(({ id }) => id));
-    if (!store.act({ name: 'add-element', args: { piece: piece.value.id, element, ...more } }))
-      return;
+    const [first] = added;
+    const done =
+      added.length === 1 && first && more.doing === undefined
+        ? store.act({
+            name: 'add-element',
+            args: {
+              piece: piece.value.id,
+              element: first,
+              ...(more.art?.[0] ? { art: more.art[0] } : {}),
+            },
+          })
+        : store.act({
+            name: 'add-elements',
+            args: { piece: piece.value.id, elements: added, ...more },
+          });
+    if (!done) return;
     selected.value = piece.value.elements.filter(({ id }) => !before.has(id)).map(({ id }) => id);
+  }
+
+  function pickArt(take: (art: Art) => void): void {
+    picking.value = take;
   }
 
   return {
     store,
     piece,
+    settled,
     compiled,
     folds,
     selected,
     elements,
     only,
+    colors,
+    typing,
+    marked,
+    point,
+    drawing,
+    picking,
+    pickArt,
     show,
     select,
     clear,
     change,
+    changeEach,
+    tried,
     add,
+    addAll,
   };
 }
 

@@ -1,10 +1,14 @@
-import { luminance, rgbOf } from '../../../core/color/index.ts';
-import { artSize, type Art } from '../../../core/art/index.ts';
-import { pieceSize, type Piece, type PieceElement } from '../../../core/piece/index.ts';
-import { insetShape } from '../../../core/shape/index.ts';
+import { luminance, oklabDistance, oklabOfHex, rgbOf } from '../../../core/color/index.ts';
+import { artSize, ornamentOf, type Art, type OrnamentName } from '../../../core/art/index.ts';
+import { leadColor, pieceSize, type Piece, type PieceElement } from '../../../core/piece/index.ts';
+import { insetShape, plainShape, type BoxedKind } from '../../../core/shape/index.ts';
 import { texts } from '../../texts/index.ts';
 
 const place = { id: '', x: 0, y: 0, angle: 0, locked: false };
+
+/** An ink that can be read on the ground of a piece. */
+const readable = ({ ground }: Piece): string =>
+  ground && luminance(rgbOf(leadColor(ground))) < 0.18 ? '#fffdf9' : '#2a1b2e';
 
 /** Words that suit a piece: across its middle, or around its rim. */
 export function newWords(
@@ -30,7 +34,7 @@ export function newWords(
     path: bent
       ? { kind: 'circle', radius: Math.max(3, radius), side: 'outside', angle: 0, reach: 180 }
       : { kind: 'straight' },
-    color: piece.ground && luminance(rgbOf(piece.ground)) < 0.18 ? '#fffdf9' : '#2a1b2e',
+    color: readable(piece),
     y: bent ? 0 : Math.round(height * 0.22 * 10) / 10,
     width: Math.round(width * 0.6 * 10) / 10,
     height: Math.round(size * 0.55 * 10) / 10,
@@ -56,16 +60,72 @@ export function newPicture(piece: Piece, art: Art): PieceElement {
   };
 }
 
-/** A plate to put behind words. */
-export function newPlate(piece: Piece): PieceElement {
+/** A plate to put behind words, in a shape. */
+export function newPlate(piece: Piece, kind: BoxedKind = 'rectangle'): PieceElement {
   const { width, height } = pieceSize(piece);
-  const [w, h] = [Math.round(width * 0.6), Math.round(height * 0.22)];
+  const lies = kind === 'rectangle' || kind === 'banner' || kind === 'ticket';
+  const [w, h] = lies
+    ? [Math.round(width * 0.6), Math.round(height * 0.22)]
+    : [Math.round(Math.min(width, height) * 0.4), Math.round(Math.min(width, height) * 0.4)];
   return {
     ...place,
     kind: 'plate',
-    shape: { kind: 'rectangle', width: w, height: h, radius: h / 4 },
+    shape: plainShape(kind, w, h, h / 4),
     fill: { color: '#fbe3c8', opacity: 1 },
     line: null,
+  };
+}
+
+/** The colours that an ornament is first drawn in on a piece. */
+export const ornamentInks = (piece: Piece, colors: readonly string[]): [string, string] => {
+  const first = readable(piece);
+  const ground = piece.ground ? leadColor(piece.ground) : '#ffffff';
+  const differs = (color: string, from: string): boolean =>
+    oklabDistance(oklabOfHex(color), oklabOfHex(from)) > 0.25;
+  return [
+    first,
+    colors.find((color) => differs(color, first) && differs(color, ground)) ?? '#c77f3a',
+  ];
+};
+
+/** An ornament as large as suits a piece: rings along its rim, others in its middle. */
+export function newOrnament(
+  piece: Piece,
+  name: OrnamentName,
+  inks: [string, string],
+): PieceElement {
+  const { width, height } = pieceSize(piece);
+  const { ratio, round, count } = ornamentOf(name);
+  const room = round
+    ? Math.min(width, height) - 2 * piece.safe
+    : Math.min(width * 0.6, height * 0.3 * ratio);
+  const wide = Math.max(4, Math.round(room * 10) / 10);
+  return {
+    ...place,
+    kind: 'ornament',
+    ornament: name,
+    width: wide,
+    height: Math.round((wide / ratio) * 100) / 100,
+    count: count?.usual ?? 1,
+    weight: Math.max(0.15, Math.round(Math.min(width, height) * 0.7) / 100),
+    inks,
+  };
+}
+
+/** A code that is as small as can be read, on white. */
+export function newCode(piece: Piece): PieceElement {
+  const { width, height } = pieceSize(piece);
+  const side = Math.max(14, Math.min(20, Math.round(Math.min(width, height) * 0.4)));
+  return {
+    ...place,
+    kind: 'code',
+    symbology: 'qr',
+    text: texts.ornaments.exampleAddress,
+    width: side,
+    height: side,
+    color: '#000000',
+    ground: '#ffffff',
+    caption: false,
   };
 }
 

@@ -12,3 +12,10 @@ export const PALETTE = [
   '#e6efdf',
   '#ffffff',
 ] as const;
+
+const OWN = 9;
+const MOST = 17; // chips that stand in three rows
+
+/** The colours offered on a desk: its own come first. */
+export const offeredColors = (own: readonly string[]): string[] =>
+  [...new Set([...own.slice(0, OWN), ...PALETTE])].slice(0, MOST);

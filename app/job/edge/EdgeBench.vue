@@ -9,6 +9,7 @@ import {
   removeNode,
   shapePath,
   shapeSize,
+  type NodePlace,
 } from '../../../core/shape/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -21,7 +22,7 @@ import type { DeskState } from '../artwork/desk-state.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import { handlesOf, useEdgeGestures } from './edge-gestures.ts';
 import type { EdgeState } from './edge-state.ts';
-import NodeHandles from './NodeHandles.vue';
+import NodeHandles from '../NodeHandles.vue';
 
 /** The piece with its edge, and what of the edge is taken hold of. */
 const props = defineProps<{
@@ -108,6 +109,10 @@ function pressNode(event: KeyboardEvent, ring: number, node: number): void {
 }
 
 defineExpose({ bench });
+
+function choosePoint(place: NodePlace): void {
+  props.edge.choosePoint(place);
+}
 </script>
 
 <template>
@@ -234,7 +239,8 @@ defineExpose({ bench });
           :rings="nodes.rings"
           :map="nodes.map"
           :px="px"
-          :edge="edge"
+          :point="edge.point.value"
+          @choose="choosePoint"
           @press="(event, place, side) => gestures.startNode(event, place, side)"
           @key="pressNode"
         />

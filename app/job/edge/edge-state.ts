@@ -285,6 +285,7 @@ export function useEdgeState(desk: DeskState) {
     hole,
     editing,
     point,
+    choosePoint: (place: NodePlace) => (point.value = place),
     busy,
     tolerance,
     traced,

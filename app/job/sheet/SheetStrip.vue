@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { leadColor } from '../../../core/piece/index.ts';
 import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
 import { useJobStore } from '../store/job-store.ts';
@@ -13,7 +14,7 @@ const places = computed(() =>
   sheets.value.reduce((sum, { placements }) => sum + placements.length, 0),
 );
 const colorOf = (piece: string): string =>
-  store.job?.pieces.find(({ id }) => id === piece)?.ground ?? '#d9cfcb';
+  leadColor(store.job?.pieces.find(({ id }) => id === piece)?.ground ?? '#d9cfcb');
 const size = (piece: string): { w: number; h: number } => {
   const found = store.pieces.get(piece);
   return { w: found?.width ?? 10, h: found?.height ?? 10 };

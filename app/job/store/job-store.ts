@@ -43,6 +43,8 @@ export const useJobStore = defineStore('job', () => {
   let stopHearing: () => void = () => undefined;
 
   const job = computed(() => gesture.value ?? history.value?.now);
+  /** The job without what a gesture is just doing. */
+  const settled = computed(() => history.value?.now);
   const pieces = computed(() => {
     void resourceVersion.value;
     return job.value ? compilePieces(job.value, pageCompiler) : new Map<string, never>();
@@ -181,6 +183,7 @@ export const useJobStore = defineStore('job', () => {
 
   return {
     job,
+    settled,
     state,
     keepState,
     pieces,

@@ -37,6 +37,11 @@ export async function loadFor(job: Pick<Job, 'pieces' | 'art'>): Promise<void> {
   await Promise.all([...faces, ...art]);
 }
 
+/** Loads typefaces for samples of them. */
+export async function loadFaces(ids: readonly string[]): Promise<void> {
+  await Promise.all(ids.map((id) => once(`typeface:${id}`, () => loadTypeface(id))));
+}
+
 /** Forgets that art was asked for, so that it is looked for again. */
 export function forgetMissing(): void {
   for (const key of asked) {

@@ -2,6 +2,8 @@ import { rgbOf } from '../../color/index.ts';
 import {
   written,
   writtenAll,
+  cellsOf,
+  findBounds,
   type Drawing,
   type DrawingNode,
   type GlyphsNode,
@@ -9,18 +11,18 @@ import {
   type Paint,
   type PathNode,
   type Stroke,
+  type ShadowNode,
   type TilePaint,
 } from '../../drawing/index.ts';
 import {
   compose,
   IDENTITY,
-  nested,
   placed,
   scaling,
   type Affine,
+  type Box,
   type Path,
 } from '../../geometry/index.ts';
-import { findBounds } from './bounds.ts';
 import { utf16Hex } from './fonts.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
@@ -29,6 +31,8 @@ export interface PdfParts {
   readonly objects: PdfObjects;
   font(typeface: string): PdfRef | undefined;
   picture(art: string): PdfRef | undefined;
+  /** A blurred shadow as a picture, and where it stands: from the unit square to mm. */
+  shadow(node: ShadowNode): { picture: PdfRef; map: Affine } | undefined;
   symbols: Drawing['symbols'];
   /** Form objects of symbols made so far. */
   readonly forms: Map<string, PdfRef>;
@@ -109,6 +113,14 @@ class ContentWriter {
       }
       case 'use':
         return this.inside(node.transform, () => this.draw(this.symbol(node.symbol)));
+      case 'shadow': {
+        const made = this.parts.shadow(node);
+        if (!made) return;
+        return this.inside(compose(made.map, [1, 0, 0, -1, 0, 1]), () => {
+          if (node.opacity < 1) this.operators.push(`/${this.alpha(node.opacity)} gs`);
+          this.draw(made.picture);
+        });
+      }
     }
   }
 
@@ -126,6 +138,16 @@ class ContentWriter {
 
   private path({ path, fill, stroke, evenOdd }: PathNode): void {
     if (path.length === 0 || (!fill && !stroke)) return;
+    if (fill?.kind === 'tile') {
+      const box = findBounds([{ kind: 'path', path }]);
+      if (box)
+        this.inside(undefined, () => {
+          this.operators.push(pathOperators(path), evenOdd ? 'W* n' : 'W n');
+          this.tiles(fill, box);
+        });
+      if (stroke) this.path({ kind: 'path', path, stroke });
+      return;
+    }
     if (fill) this.paint(fill, false);
     if (stroke) this.stroke(stroke);
     this.operators.push(
@@ -144,21 +166,55 @@ class ContentWriter {
   }
 
   private glyphs(node: GlyphsNode): void {
+    const { fill, stroke } = node;
     const font = this.parts.font(node.typeface);
     if (!font || node.glyphs.length === 0) return;
-    this.operators.push('q');
-    this.paint(node.fill, false);
+    this.inside(undefined, () => {
+      if (fill?.kind !== 'tile') {
+        if (fill) this.paint(fill, false);
+        if (stroke) this.stroke(stroke);
+        this.text(node, font, fill ? (stroke ? 2 : 0) : 1);
+        return;
+      }
+      const box = findBounds([node]);
+      this.text(node, font, 7);
+      if (box) this.tiles(fill, box);
+    });
+    if (fill?.kind === 'tile' && stroke) this.glyphs({ ...omitFill(node), stroke });
+  }
+
+  /** Shows letters; `mode` 0 fills them, 1 strokes, 2 does both, 7 clips by them (ISO 32000-1, 9.3.6). */
+  private text(node: GlyphsNode, font: PdfRef, mode: number): void {
     const name = this.name('Font', font, font);
     this.operators.push(
       `/Span <</ActualText <feff${utf16Hex(node.text)}>>> BDC`,
       'BT',
-      `/${name} 1 Tf`,
+      `/${name} 1 Tf ${mode} Tr`,
     );
     for (const { id, x, y, angle } of node.glyphs) {
       const map = compose(placed(x, y, angle), scaling(node.size, -node.size));
       this.operators.push(`${writtenAll(map, 6)} Tm <${id.toString(16).padStart(4, '0')}> Tj`);
     }
-    this.operators.push('ET', 'EMC', 'Q');
+    this.operators.push('ET', 'EMC');
+  }
+
+  /**
+   * Fills the clip with a tile, drawn at each of its places. PDF has patterns for this, but viewers
+   * draw them from a small bitmap at whole pixels, which shows as seams.
+   */
+  private tiles(tile: TilePaint, box: Box): void {
+    if (tile.ground) {
+      this.paint({ kind: 'solid', color: tile.ground }, false);
+      const { left, top, right, bottom } = box;
+      this.operators.push(`${writtenAll([left, top, right - left, bottom - top])} re f`);
+    }
+    const cells = cellsOf(tile, box);
+    if (cells.length === 0) return;
+    const form = this.makeForm(tile.nodes, {});
+    this.inside(tile.map, () => {
+      for (const { column, row } of cells)
+        this.inside([1, 0, 0, 1, column * tile.width, row * tile.height], () => this.draw(form));
+    });
   }
 
   private paint(paint: Paint, forStroke: boolean): void {
@@ -185,14 +241,8 @@ class ContentWriter {
       case 'gradient':
         return this.pattern(this.gradient(paint), forStroke);
       case 'tile':
-        return this.pattern(this.tile(paint), forStroke);
-      case 'image': {
-        const nodes: DrawingNode[] = [{ kind: 'image', art: paint.art, map: IDENTITY }];
-        return this.pattern(
-          this.tile({ kind: 'tile', width: 1, height: 1, map: paint.map, nodes }),
-          forStroke,
-        );
-      }
+        // Lines have plain paints; what a tile leaves of a line is its ground.
+        return this.paint({ kind: 'solid', color: paint.ground ?? '#000000' }, forStroke);
     }
   }
 
@@ -218,24 +268,6 @@ class ContentWriter {
         Extend: [true, true],
       },
     });
-  }
-
-  private tile({ width, height, map, nodes }: TilePaint): PdfRef {
-    const { bytes, resources } = writeContent(nodes, this.parts, IDENTITY);
-    return this.parts.objects.stream(
-      {
-        Type: '/Pattern',
-        PatternType: 1,
-        PaintType: 1,
-        TilingType: 1,
-        BBox: [0, 0, width, height],
-        XStep: width,
-        YStep: height,
-        Matrix: [...nested(this.map, map)],
-        Resources: resources,
-      },
-      bytes,
-    );
   }
 
   private symbol(id: string): PdfRef | undefined {
@@ -285,6 +317,11 @@ class ContentWriter {
     this.resources[kind].set(made, value);
     return made;
   }
+}
+
+function omitFill({ fill, ...rest }: GlyphsNode): GlyphsNode {
+  void fill;
+  return rest;
 }
 
 function pathOperators(path: Path): string {

@@ -1,6 +1,7 @@
 import type { Platform } from '../../base/index.ts';
 import type { PixelArt } from '../../art/index.ts';
-import { decodePixels, type RgbaImage } from '../../raster/index.ts';
+import { rgbOf } from '../../color/index.ts';
+import { decodePixels, type GreyImage, type RgbaImage } from '../../raster/index.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /** Embeds a picture of pixels once: JPEG and plain PNG as they are, others decoded and packed. */
@@ -60,6 +61,19 @@ export function embedPixels(
     clear && objects.stream(imageDict({ ...size, ColorSpace: '/DeviceGray' }), alpha, !pack);
   const entries = { ...size, ColorSpace: '/DeviceRGB' };
   return objects.stream(imageDict(mask ? { ...entries, SMask: mask } : entries), colors, !pack);
+}
+
+/** Embeds one colour as a picture that is as opaque as a shade says, 0 to 255. */
+export function embedShade(objects: PdfObjects, shade: GreyImage, color: string): PdfRef {
+  const size = { Width: shade.width, Height: shade.height, BitsPerComponent: 8 };
+  const alpha = Uint8Array.from(shade.data, (value) => Math.round(value));
+  const mask = objects.stream(imageDict({ ...size, ColorSpace: '/DeviceGray' }), alpha);
+  // One pixel of the colour is stretched over the whole; only the mask is fine.
+  const pixel = Uint8Array.from(Object.values(rgbOf(color)), (value) => Math.round(value * 255));
+  return objects.stream(
+    imageDict({ Width: 1, Height: 1, BitsPerComponent: 8, ColorSpace: '/DeviceRGB', SMask: mask }),
+    pixel,
+  );
 }
 
 /** The number of colour channels in a JPEG's frame header (ITU T.81, B.2.2). */

@@ -1,1 +1,2 @@
-export { writePdf, type PdfPage, type PdfSources } from './write.ts';
+export type { PdfPage, PdfSources } from './page.ts';
+export { writePdf } from './write.ts';

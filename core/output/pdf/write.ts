@@ -1,30 +1,13 @@
 import type { Platform } from '../../base/index.ts';
-import type { Art } from '../../art/index.ts';
-import { walkDrawing, type Drawing } from '../../drawing/index.ts';
+import { walkDrawing, type Drawing, type ShadowNode } from '../../drawing/index.ts';
 import type { Affine, Box } from '../../geometry/index.ts';
-import type { RgbaImage } from '../../raster/index.ts';
-import { loadSubsetter, type Subsetter, type Typeface } from '../../type/index.ts';
+import { loadSubsetter, type Subsetter } from '../../type/index.ts';
 import { writeContent, type PdfParts } from './content.ts';
 import { embedTypeface, usedGlyphs } from './fonts.ts';
-import { embedPicture, embedPixels } from './images.ts';
+import { embedPicture, embedPixels, embedShade } from './images.ts';
+import type { PdfPage, PdfSources } from './page.ts';
+import { drawShadows } from './shadows.ts';
 import { PdfObjects, type PdfRef, type PdfValue } from './objects.ts';
-
-/** One page: a drawing at true size and the boxes that say what of it is finished. */
-export interface PdfPage {
-  readonly drawing: Drawing;
-  /** What is left after cutting, and that with its bleed; mm on the page. */
-  readonly trim?: Box;
-  readonly bleed?: Box;
-}
-
-/** Where a PDF gets what its drawings only name. */
-export interface PdfSources {
-  typeface(id: string): Typeface | undefined;
-  art(id: string): Art | undefined;
-  bytes(art: string): Uint8Array | undefined;
-  /** Pixels that come from no file, for a PDF that is only rendered: they are not packed. */
-  pixels?(art: string): RgbaImage | undefined;
-}
 
 const subsetters = new WeakMap<Platform, Promise<Subsetter>>();
 
@@ -51,8 +34,10 @@ export async function writePdf(
   const drawings = pages.map(({ drawing }) => drawing);
   const fonts = await embedFonts(objects, drawings, sources, await subsetter(platform));
   const pictures = await embedPictures(objects, drawings, sources, platform);
+  const shadows = await embedShadows(objects, drawings, sources, platform);
   const parts: PdfParts = {
     objects,
+    shadow: (node) => shadows.get(node),
     font: (id) => fonts.get(id),
     picture: (id) => pictures.get(id),
     symbols: {},
@@ -126,7 +111,6 @@ async function embedPictures(
   for (const drawing of drawings) {
     walkDrawing(drawing, (node) => {
       if (node.kind === 'image') named.add(node.art);
-      if (node.kind === 'path' && node.fill?.kind === 'image') named.add(node.fill.art);
     });
   }
   const pictures = new Map<string, PdfRef>();
@@ -139,4 +123,24 @@ async function embedPictures(
       pictures.set(id, await embedPicture(objects, platform, art, bytes));
   }
   return pictures;
+}
+
+async function embedShadows(
+  objects: PdfObjects,
+  drawings: readonly Drawing[],
+  sources: PdfSources,
+  platform: Platform,
+): Promise<Map<ShadowNode, { picture: PdfRef; map: Affine }>> {
+  const nodes = new Set<ShadowNode>();
+  for (const drawing of drawings)
+    walkDrawing(drawing, (node) => {
+      if (node.kind === 'shadow') nodes.add(node);
+    });
+  const made = new Map<ShadowNode, { picture: PdfRef; map: Affine }>();
+  const shades = await drawShadows(platform, [...nodes], (pages) =>
+    writePdf(platform, pages, sources, 'shadows'),
+  );
+  for (const [node, { shade, map }] of shades)
+    made.set(node, { picture: embedShade(objects, shade, node.color), map });
+  return made;
 }

@@ -3,6 +3,33 @@ import type { Art, VectorNodes } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import type { SetWords, Typeface } from '../../type/index.ts';
 
+/** How an element is drawn more than once; places are in mm of the piece. */
+export const repeatSchema = z.discriminatedUnion('kind', [
+  /** Around a point, at equal angles; the copies turn with it or stay upright. */
+  z.object({
+    kind: z.literal('around'),
+    times: z.number().int().min(2).max(120),
+    x: z.number(),
+    y: z.number(),
+    turned: z.boolean(),
+  }),
+  /** In equal steps from where it stands. */
+  z.object({
+    kind: z.literal('line'),
+    times: z.number().int().min(2).max(120),
+    dx: z.number(),
+    dy: z.number(),
+  }),
+  /** Mirrored about an upright line, a level one, or both, through a point. */
+  z.object({
+    kind: z.literal('mirror'),
+    axes: z.enum(['across', 'down', 'both']),
+    x: z.number(),
+    y: z.number(),
+  }),
+]);
+export type Repeat = z.infer<typeof repeatSchema>;
+
 /** What every element has: its place is that of its centre, in mm from the centre of the piece. */
 export const placeFields = {
   id: z.string().min(1),
@@ -11,12 +38,21 @@ export const placeFields = {
   /** Degrees, clockwise. */
   angle: z.number(),
   locked: z.boolean(),
+  /** What it is called in the stack; its kind says it otherwise. */
+  name: z.string().max(60).optional(),
+  /** Left out of the print and the desk. */
+  hidden: z.boolean().optional(),
+  /** Elements of the same group are selected and moved together. */
+  group: z.string().max(40).optional(),
+  /** From 0.02 (almost clear) to 1; whole unless given. */
+  opacity: z.number().min(0.02).max(1).optional(),
+  /** Mirrored about its own upright, level or both axes. */
+  flip: z.enum(['across', 'down', 'both']).optional(),
+  repeat: repeatSchema.optional(),
 };
 
 /** A side of an element, mm. */
 export const side = z.number().positive().max(4000);
-/** `#rrggbb` */
-export const color = z.string().regex(/^#[0-9a-f]{6}$/i);
 
 /** What a piece needs that has not been loaded. */
 export interface Need {
@@ -39,6 +75,10 @@ export interface CompiledElement {
   readonly needs: readonly Need[];
   /** Where every letter stands, for words. */
   readonly words?: SetWords;
+  /** Words as they are read: the letters and their outlines, without the shadow. */
+  readonly letters?: readonly DrawingNode[];
+  /** How far it reaches beyond its size, mm. */
+  readonly reach?: number;
 }
 
 /** Another piece as a drawing, for a piece in a piece. */

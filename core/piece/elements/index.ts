@@ -1,22 +1,30 @@
 import { z } from 'zod';
 import type { Art } from '../../art/index.ts';
+import { artOfFill } from '../fill.ts';
 import type { CompiledElement, ElementContext, ElementKind } from './common.ts';
+import { CAPTION_TYPEFACE, code, codeSchema } from './code.ts';
+import { line, lineSchema } from './line.ts';
+import { ornament, ornamentSchema } from './ornament.ts';
 import { part, partSchema } from './part.ts';
 import { picture, pictureSchema } from './picture.ts';
 import { alongRim, plate, plateSchema } from './plate.ts';
-import { words, wordsSchema } from './words.ts';
+import type { EdgeShape } from '../../shape/index.ts';
+import { alongBend, words, wordsSchema } from './words.ts';
 
 /** Whatever stands in a piece. */
 export const elementSchema = z.discriminatedUnion('kind', [
   pictureSchema,
   wordsSchema,
   plateSchema,
+  ornamentSchema,
+  lineSchema,
+  codeSchema,
   partSchema,
 ]);
 export type PieceElement = z.infer<typeof elementSchema>;
 
 /** All kinds of element; adding one touches its own file and this line. */
-const KINDS = { picture, words, plate, piece: part };
+const KINDS = { picture, words, plate, ornament, line, code, piece: part };
 
 /** The kinds there are. */
 export const ELEMENT_KINDS = Object.keys(KINDS) as readonly PieceElement['kind'][];
@@ -41,12 +49,53 @@ export function compileElement(element: PieceElement, context: ElementContext): 
 
 /** How an element is called in lists and behind “Undo”. */
 export function elementTitle(element: PieceElement, art: (id: string) => Art | undefined): string {
-  return kindOf(element).title(element, art);
+  return element.name || kindOf(element).title(element, art);
 }
 
-export { alongRim };
-export type { CompiledElement, CompiledPart, ElementContext, Need, Resources } from './common.ts';
+/** The art that an element names: pictures, and what fills it. */
+export function artOfElement(element: PieceElement): string[] {
+  switch (element.kind) {
+    case 'picture':
+      return [element.art, ...(element.spread === undefined ? [] : [element.spread])];
+    case 'words':
+      return artOfFill(element.color);
+    case 'plate':
+      return artOfFill(element.fill?.color);
+    case 'line':
+      return artOfFill(element.fill);
+    case 'ornament':
+    case 'code':
+    case 'piece':
+      return [];
+  }
+}
+
+/** The typefaces that an element is set in. */
+export function typefacesOfElement(element: PieceElement): string[] {
+  if (element.kind === 'words') return [element.typeface];
+  return element.kind === 'code' && element.caption ? [CAPTION_TYPEFACE] : [];
+}
+
+/** An element as the edge of its piece wants it: what keeps to the rim or follows the bend. */
+export function alongEdge(element: PieceElement, edge: EdgeShape): PieceElement {
+  if (element.kind === 'plate') return alongRim(element, edge);
+  return element.kind === 'words' ? alongBend(element, edge) : element;
+}
+
+export { findCodeLayout, type Code, type CodeLayout } from './code.ts';
+export { centredLine, type Line } from './line.ts';
+export { elementMap, elementMaps } from './maps.ts';
+export type { Ornament } from './ornament.ts';
+export type { StrokeStyle } from './stroke.ts';
+export type {
+  CompiledElement,
+  CompiledPart,
+  ElementContext,
+  Need,
+  Repeat,
+  Resources,
+} from './common.ts';
 export { findPictureDpi, pictureMap, pictureSize, type Picture } from './picture.ts';
 export type { Part } from './part.ts';
 export type { Plate } from './plate.ts';
-export type { Words } from './words.ts';
+export { letterPaths, type Words } from './words.ts';

@@ -1,7 +1,6 @@
 import { z } from 'zod';
-import { solid, type PathNode } from '../../drawing/index.ts';
 import { isSame } from '../../base/index.ts';
-import type { Path } from '../../geometry/index.ts';
+import type { DrawingNode } from '../../drawing/index.ts';
 import {
   edgeShapeSchema,
   insetShape,
@@ -10,21 +9,17 @@ import {
   shapeSize,
   type EdgeShape,
 } from '../../shape/index.ts';
-import { color, placeFields, type ElementKind } from './common.ts';
+import { artOfFill, fillSchema, findPaint } from '../fill.ts';
+import { emptyFrame, placeFields, type ElementKind } from './common.ts';
+import { stroked, strokeSchema } from './stroke.ts';
 
 /** A plain or translucent shape, filled, lined or both: put behind words, or drawn as a ring. */
 export const plateSchema = z.object({
   ...placeFields,
   kind: z.literal('plate'),
   shape: edgeShapeSchema,
-  fill: z.object({ color, opacity: z.number().min(0).max(1) }).nullable(),
-  line: z
-    .object({
-      color,
-      width: z.number().min(0.02).max(50),
-      style: z.enum(['solid', 'dashed', 'dotted', 'double']),
-    })
-    .nullable(),
+  fill: z.object({ color: fillSchema, opacity: z.number().min(0).max(1) }).nullable(),
+  line: strokeSchema.nullable(),
   /**
    * Follows the edge of its piece, so many mm inside it. With `to` it is the band between there and
    * that much further in.
@@ -34,29 +29,6 @@ export const plateSchema = z.object({
     .optional(),
 });
 export type Plate = z.infer<typeof plateSchema>;
-
-type Line = NonNullable<Plate['line']>;
-
-const DASHES: Readonly<Record<Line['style'], (width: number) => number[]>> = {
-  solid: () => [],
-  double: () => [],
-  dashed: (width) => [4 * width, 3 * width],
-  dotted: (width) => [0, 2.4 * width],
-};
-
-function stroked(path: Path, line: Line): PathNode {
-  const dash = DASHES[line.style](line.width);
-  return {
-    kind: 'path',
-    path,
-    stroke: {
-      paint: solid(line.color),
-      width: line.width,
-      ...(dash.length ? { dash } : {}),
-      cap: line.style === 'dotted' ? 'round' : 'butt',
-    },
-  };
-}
 
 const rims = new WeakMap<EdgeShape, Map<number, EdgeShape>>();
 
@@ -83,26 +55,46 @@ export const plate: ElementKind<Plate> = {
     ...element,
     shape: resizedShape(element.shape, width, height),
   }),
-  title: ({ shape, fill, rim }) =>
-    `${fill && !rim ? 'Plate' : 'Ring'}, ${shape.kind === 'circle' ? 'round' : shape.kind === 'ellipse' ? 'oval' : 'square'}`,
-  compile(element) {
+  title: ({ fill, rim, shape }) =>
+    `${fill && !rim ? 'Plate' : 'Ring'}, ${NAMES[shape.kind] ?? shape.kind}`,
+  compile(element, context) {
     const { line, fill, rim } = element;
+    const size = plate.size(element);
     const path = shapePath(element.shape);
     const inner = rim?.to === undefined ? [] : shapePath(insetShape(element.shape, rim.to));
-    const nodes: PathNode[] = [];
-    if (fill)
-      nodes.push({
+    const paint = fill && findPaint(fill.color, size, context, fill.opacity);
+    if (fill && !paint)
+      return emptyFrame(
+        size.width,
+        size.height,
+        artOfFill(fill.color).map((id) => ({ kind: 'art', id })),
+      );
+    const nodes: DrawingNode[] = [];
+    if (fill && paint) {
+      const filled: DrawingNode = {
         kind: 'path',
         path: [...path, ...inner],
-        fill: solid(fill.color, fill.opacity),
+        fill: paint,
         ...(inner.length ? { evenOdd: true } : {}),
-      });
+      };
+      nodes.push(
+        paint.kind === 'solid' || fill.opacity === 1
+          ? filled
+          : { kind: 'group', opacity: fill.opacity, children: [filled] },
+      );
+    }
     if (line) {
       nodes.push(stroked(path, line));
       if (inner.length) nodes.push(stroked(inner, line));
       if (line.style === 'double')
         nodes.push(stroked(shapePath(element.shape, -2.5 * line.width), line));
     }
-    return { nodes, ...plate.size(element), needs: [] };
+    return { nodes, ...size, needs: [] };
   },
+};
+
+const NAMES: Readonly<Partial<Record<EdgeShape['kind'], string>>> = {
+  circle: 'round',
+  ellipse: 'oval',
+  rectangle: 'square',
 };

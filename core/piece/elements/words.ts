@@ -1,16 +1,57 @@
 import { z } from 'zod';
-import { solid } from '../../drawing/index.ts';
-import { setWords, wordsStyleSchema } from '../../type/index.ts';
+import { isSame } from '../../base/index.ts';
+import { solid, type DrawingNode, type GlyphsNode, type Stroke } from '../../drawing/index.ts';
+import {
+  compose,
+  flatten,
+  mapPath,
+  offsetRegion,
+  placed,
+  ringsPath,
+  scaling,
+  translation,
+  unionOf,
+  type Path,
+} from '../../geometry/index.ts';
+import { arcPoint, type EdgeShape } from '../../shape/index.ts';
+import {
+  setWords,
+  wordsStyleSchema,
+  type SetWords,
+  type Typeface,
+  type WordsPath,
+} from '../../type/index.ts';
 import { MM_PER_PT } from '../../units/index.ts';
-import { color, emptyFrame, placeFields, side, type ElementKind } from './common.ts';
+import { color, fillSchema, findPaint, isPlain } from '../fill.ts';
+import { emptyFrame, placeFields, side, type ElementContext, type ElementKind } from './common.ts';
 
-/** Text in a typeface, in a box or on a circle about the element's centre. */
+const outlineSchema = z.object({
+  color,
+  /** How far it reaches beyond what it goes around, mm. */
+  width: z.number().min(0.02).max(20),
+});
+
+/** Text in a typeface, in a box or bent about the element's centre. */
 export const wordsSchema = z.object({
   ...placeFields,
   kind: z.literal('words'),
   ...wordsStyleSchema.shape,
-  color,
-  /** The room of straight words, mm; words on a circle have their circle. */
+  color: fillSchema,
+  /** How much the letters are grown on all sides, mm; negative makes them thinner. */
+  thicken: z.number().min(0).max(5).optional(),
+  /** Around the letters, and around that. */
+  outlines: z.array(outlineSchema).max(2).optional(),
+  shadow: z
+    .object({
+      x: z.number().min(-50).max(50),
+      y: z.number().min(-50).max(50),
+      /** How far it fades out, mm; 0 has a sharp rim. */
+      blur: z.number().min(0).max(20),
+      color,
+      opacity: z.number().min(0.05).max(1),
+    })
+    .optional(),
+  /** The room of words, mm; words on a circle have their circle. */
   width: side,
   height: side,
 });
@@ -28,24 +69,113 @@ export const words: ElementKind<Words> = {
   title: ({ text }) => text.replace(/\s+/g, ' ').trim() || 'Empty words',
   compile(element, context) {
     const typeface = context.typeface(element.typeface);
-    const { width, height } = words.size(element);
-    if (!typeface) return emptyFrame(width, height, [{ kind: 'typeface', id: element.typeface }]);
-    const set = setWords(element, { width, height }, typeface);
+    const size = words.size(element);
+    if (!typeface)
+      return emptyFrame(size.width, size.height, [{ kind: 'typeface', id: element.typeface }]);
+    const paint = findPaint(element.color, size, context);
+    if (!paint && !isPlain(element.color) && element.color.kind === 'picture')
+      return emptyFrame(size.width, size.height, [{ kind: 'art', id: element.color.art }]);
+    const set = setWords(element, size, typeface);
+    const letters = drawnLetters(element, { set, typeface, context });
+    const grow = grown(element);
+    const { shadow } = element;
     return {
-      nodes: [
-        {
-          kind: 'glyphs',
-          typeface: element.typeface,
-          size: set.size * MM_PER_PT,
-          glyphs: set.glyphs,
-          fill: solid(element.color),
-          text: element.text,
-        },
-      ],
-      width,
-      height,
+      nodes: [...(shadow ? [shadowOf(shadow, { element, set, grow })] : []), ...letters],
+      letters,
+      ...size,
       needs: [],
       words: set,
+      reach:
+        grow + (shadow ? Math.max(Math.abs(shadow.x), Math.abs(shadow.y)) + 1.5 * shadow.blur : 0),
     };
   },
 };
+
+/** Words that follow the bend of their piece's edge, bent and turned as they stand in it. */
+export function alongBend(words: Words, edge: EdgeShape): Words {
+  const { path } = words;
+  if (path.kind !== 'arc' || !path.edge || edge.kind !== 'arc') return words;
+  const apex = arcPoint(edge, 0, edge.radius);
+  const [dx, dy] = [words.x - apex.x, words.y - apex.y];
+  const up = edge.wide === 'top';
+  const angle = (Math.atan2(up ? dx : -dx, up ? -dy : dy) * 180) / Math.PI;
+  const bent: WordsPath = { ...path, radius: Math.hypot(dx, dy), bow: up ? 'up' : 'down' };
+  return isSame(bent, path) && angle === words.angle ? words : { ...words, path: bent, angle };
+}
+
+/** How far outlines and thickening reach beyond the letters, mm. */
+const grown = ({ outlines = [], thicken = 0 }: Words): number =>
+  outlines.reduce((sum, { width }) => sum + width, thicken);
+
+interface Setting {
+  readonly set: SetWords;
+  readonly typeface: Typeface;
+  readonly context: ElementContext;
+}
+
+function plainGlyphs(element: Words, set: SetWords): Omit<GlyphsNode, 'fill' | 'stroke'> {
+  return {
+    kind: 'glyphs',
+    typeface: element.typeface,
+    size: set.size * MM_PER_PT,
+    glyphs: set.glyphs,
+    text: element.text,
+  };
+}
+
+const about = (paintColor: string, reach: number): Stroke => ({
+  paint: solid(paintColor),
+  width: 2 * reach,
+  cap: 'round',
+  join: 'round',
+});
+
+/** The letters over their outlines, the widest first. */
+function drawnLetters(element: Words, { set, typeface, context }: Setting): DrawingNode[] {
+  const { outlines = [], thicken = 0 } = element;
+  const glyphs = plainGlyphs(element, set);
+  let reach = thicken;
+  const rims = outlines.map(({ color: rim, width }): DrawingNode => {
+    reach += width;
+    return { ...glyphs, fill: solid(rim), stroke: about(rim, reach) };
+  });
+  const paint = findPaint(element.color, words.size(element), context);
+  if (!paint) return rims;
+  const letters: DrawingNode = !thicken
+    ? { ...glyphs, fill: paint }
+    : paint.kind === 'solid'
+      ? { ...glyphs, fill: paint, stroke: about(paint.color, thicken) }
+      : { kind: 'path', path: thickened(element, set, typeface), fill: paint };
+  return [...rims.reverse(), letters];
+}
+
+type Shadow = NonNullable<Words['shadow']>;
+
+function shadowOf(
+  { x, y, blur, color: shade, opacity }: Shadow,
+  { element, set, grow }: { element: Words; set: SetWords; grow: number },
+): DrawingNode {
+  const letters: DrawingNode = {
+    ...plainGlyphs(element, set),
+    fill: solid(shade),
+    ...(grow > 0 ? { stroke: about(shade, grow) } : {}),
+  };
+  const children = [{ kind: 'group' as const, transform: translation(x, y), children: [letters] }];
+  // A blur that fades out over `blur` mm on either side has half of that as its deviation.
+  return blur > 0
+    ? { kind: 'shadow', children, blur: blur / 2, color: shade, opacity }
+    : { kind: 'group', children, opacity };
+}
+
+/** The outlines of set letters, mm. */
+export function letterPaths(set: SetWords, typeface: Typeface): Path[] {
+  const em = set.size * MM_PER_PT;
+  return set.glyphs.map(({ id, x, y, angle }) =>
+    mapPath(typeface.outline(id), compose(placed(x, y, angle), scaling(em))),
+  );
+}
+
+function thickened(element: Words, set: SetWords, typeface: Typeface): Path {
+  const rings = letterPaths(set, typeface).map((path) => flatten(path));
+  return ringsPath(offsetRegion(unionOf(...rings), element.thicken ?? 0, 'round'));
+}

@@ -9,7 +9,13 @@ import {
   type Ring,
 } from '../../geometry/index.ts';
 import type { CommandCall, ElementChanges } from '../../job/index.ts';
-import type { CompiledPiece, PieceElement, PlacedElement, Words } from '../../piece/index.ts';
+import {
+  leadColor,
+  type CompiledPiece,
+  type PieceElement,
+  type PlacedElement,
+  type Words,
+} from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import {
   elementKey,
@@ -137,7 +143,7 @@ export const lowContrast: FindingKind = {
 /** A plate under straight words; words on a circle take the other ink, where that is another. */
 function backing(found: SetElement, beneath: number): Pick<Finding, 'fix'> {
   const { element, piece, set } = found;
-  const isDark = luminance(rgbOf(element.color)) < 0.18;
+  const isDark = luminance(rgbOf(leadColor(element.color))) < 0.18;
   if (element.path.kind === 'circle' || !set.ink) {
     if (isDark === beneath > 0.18) return {};
     const color = isDark ? '#fffdf9' : '#2a1b2e';

@@ -21,19 +21,19 @@ export const MOST_OUTLINE_POINTS = 10_000;
  * A point of an outline. The way to its neighbours is straight, or a cubic curve where it has a
  * handle: `before` towards the point before it, `after` towards the next.
  */
-const nodeSchema = z.object({
+export const outlineNodeSchema = z.object({
   x: place,
   y: place,
   before: point.optional(),
   after: point.optional(),
 });
-export type OutlineNode = z.infer<typeof nodeSchema>;
+export type OutlineNode = z.infer<typeof outlineNodeSchema>;
 
 /** Any outline, as rings of nodes about the middle of its box, mm; later rings may be holes. */
 export const outlineSchema = z
   .object({
     kind: z.literal('outline'),
-    rings: z.array(z.array(nodeSchema).min(2)).min(1),
+    rings: z.array(z.array(outlineNodeSchema).min(2)).min(1),
   })
   .refine(
     ({ rings }) => rings.reduce((sum, ring) => sum + ring.length, 0) <= MOST_OUTLINE_POINTS,
@@ -44,28 +44,27 @@ export type OutlineShape = z.infer<typeof outlineSchema>;
 type Rings = OutlineShape['rings'];
 
 /** The path through the nodes of rings. */
-export function nodesPath(rings: Rings): Path {
-  return rings.flatMap((ring): PathStep[] => {
-    const [first] = ring;
-    if (!first) return [];
-    const closing = first.before !== undefined || ring[ring.length - 1]?.after !== undefined;
-    const way = closing ? [...ring.slice(1), first] : ring.slice(1);
-    return [
-      ['M', first.x, first.y],
-      ...way.map((node, index): PathStep => {
-        const { after = ring[index] as Point } = ring[index] ?? {};
-        const { before = node } = node;
-        return after === ring[index] && before === node
-          ? ['L', node.x, node.y]
-          : ['C', after.x, after.y, before.x, before.y, node.x, node.y];
-      }),
-      ['Z'],
-    ];
+export const nodesPath = (rings: Rings): Path => rings.flatMap((ring) => wayPath(ring, true));
+
+/** The path through nodes one after the other, and back to the first when it is closed. */
+export function wayPath(nodes: readonly OutlineNode[], closes: boolean): Path {
+  const [first] = nodes;
+  if (!first) return [];
+  const curved = first.before !== undefined || nodes[nodes.length - 1]?.after !== undefined;
+  const way = closes && curved ? [...nodes.slice(1), first] : nodes.slice(1);
+  const steps = way.map((node, index): PathStep => {
+    const from = nodes[index] ?? first;
+    const { after = from } = from;
+    const { before = node } = node;
+    return after === from && before === node
+      ? ['L', node.x, node.y]
+      : ['C', after.x, after.y, before.x, before.y, node.x, node.y];
   });
+  return [['M', first.x, first.y], ...steps, ...(closes ? [['Z'] as const] : [])];
 }
 
-/** The rings of nodes along a path: its steps are lines and cubic curves. */
-export function pathNodes(path: Path): Rings {
+/** The nodes along a path, a ring each, or an open line: its steps are lines and cubic curves. */
+export function pathNodes(path: Path, closing = true): Rings {
   const rings: OutlineNode[][] = [];
   for (const step of path) {
     const ring = rings[rings.length - 1] ?? [];
@@ -77,7 +76,7 @@ export function pathNodes(path: Path): Rings {
       ring.push({ x: step[5], y: step[6], before: { x: step[3], y: step[4] } });
     }
   }
-  return rings.map(closed).filter((ring) => ring.length > 1);
+  return (closing ? rings.map(closed) : rings).filter((ring) => ring.length > 1);
 }
 
 /** A ring whose last node is not its first one over again. */

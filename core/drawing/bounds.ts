@@ -1,4 +1,3 @@
-import type { DrawingNode } from '../../drawing/index.ts';
 import {
   apply,
   boxAround,
@@ -9,12 +8,16 @@ import {
   type Box,
   type Path,
   type Point,
-} from '../../geometry/index.ts';
+} from '../geometry/index.ts';
+import type { DrawingNode } from './drawing.ts';
 
 /** A box that surely holds nodes, mm; undefined when they draw nothing. Symbols are taken as huge. */
 export function findBounds(nodes: readonly DrawingNode[]): Box | undefined {
   return boxAround(nodes.flatMap((node) => nodeBounds(node) ?? []));
 }
+
+/** How many standard deviations of its blur a shadow reaches. */
+export const SHADOW_REACH = 3;
 
 const HUGE: Box = { left: -4000, top: -4000, right: 4000, bottom: 4000 };
 
@@ -30,7 +33,11 @@ function nodeBounds(node: DrawingNode): Box | undefined {
     }
     case 'glyphs': {
       const box = boxOf(node.glyphs);
-      return box && grown(box, node.size * 3);
+      return box && grown(box, node.size * 3 + (node.stroke?.width ?? 0));
+    }
+    case 'shadow': {
+      const box = findBounds(node.children);
+      return box && grown(box, node.blur * SHADOW_REACH);
     }
     case 'image':
       return mapped({ left: 0, top: 0, right: 1, bottom: 1 }, node.map);

@@ -1,29 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { apply, type Affine, type Point } from '../../../core/geometry/index.ts';
-import type { NodePlace, OutlineShape } from '../../../core/shape/index.ts';
-import { texts } from '../../texts/index.ts';
-import type { EdgeState } from './edge-state.ts';
+import { apply, type Affine, type Point } from '../../core/geometry/index.ts';
+import type { NodePlace, OutlineShape } from '../../core/shape/index.ts';
+import { texts } from '../texts/index.ts';
 
-/** The nodes of a free outline, with the handles of the chosen one. */
+/** The nodes of a free line or outline, with the handles of the chosen one. */
 const props = defineProps<{
   rings: OutlineShape['rings'];
   map: Affine;
   /** mm of a pixel. */
   px: number;
-  edge: EdgeState;
+  point: NodePlace | undefined;
 }>();
 const emit = defineEmits<{
+  choose: [place: NodePlace];
   press: [event: PointerEvent, place: NodePlace, side?: 'before' | 'after'];
   key: [event: KeyboardEvent, ring: number, node: number];
 }>();
 const words = texts.edge;
-const { point } = props.edge;
 const at = (place: Point): Point => apply(props.map, place);
 const isChosen = (ring: number, node: number): boolean =>
-  point.value?.ring === ring && point.value.node === node;
+  props.point?.ring === ring && props.point.node === node;
 const chosen = computed(() => {
-  const place = point.value;
+  const place = props.point;
   const node = place && props.rings[place.ring]?.[place.node];
   if (!node || !place) return undefined;
   const handles = (['before', 'after'] as const).flatMap((side) => {
@@ -64,7 +63,7 @@ const chosen = computed(() => {
         :width="9 * px"
         :height="9 * px"
         :rx="2 * px"
-        @focus="point = { ring: ringAt, node: nodeAt }"
+        @focus="emit('choose', { ring: ringAt, node: nodeAt })"
         @keydown="emit('key', $event, ringAt, nodeAt)"
         @pointerdown.stop="emit('press', $event, { ring: ringAt, node: nodeAt })"
       />

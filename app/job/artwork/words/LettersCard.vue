@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Art } from '../../../../core/art/index.ts';
+import { luminance, rgbOf } from '../../../../core/color/index.ts';
+import { leadColor, type Fill, type Words } from '../../../../core/piece/index.ts';
+import { texts } from '../../../texts/index.ts';
+import CardPanel from '../../../ui/CardPanel.vue';
+import CheckRow from '../../../ui/CheckRow.vue';
+import ColorChips from '../../../ui/ColorChips.vue';
+import LengthRow from '../../../ui/LengthRow.vue';
+import NumberRow from '../../../ui/NumberRow.vue';
+import type { DeskState } from '../desk-state.ts';
+import FillPicker from '../fill/FillPicker.vue';
+
+/** How letters look: what fills them, how thick they are, their outlines and shadow. */
+const props = defineProps<{ desk: DeskState; words: Words }>();
+const say = texts.words;
+type Outline = NonNullable<Words['outlines']>[number];
+type Shadow = NonNullable<Words['shadow']>;
+
+const outlines = computed(() => props.words.outlines ?? []);
+/** The outlines there are, and the next that there can be. */
+const offered = computed(() =>
+  [say.outline, say.secondOutline].slice(0, outlines.value.length + 1),
+);
+const against = (color: string): string => (luminance(rgbOf(color)) < 0.3 ? '#fffdf9' : '#44203d');
+const usualWidth = computed(() => Math.max(0.2, Math.round(props.words.size * 0.25) / 10));
+
+function fill(value: Fill | null, key?: string, art?: Art): void {
+  if (value) props.desk.change({ color: value }, key, art);
+}
+
+function outline(at: number, on: boolean): void {
+  const before = at === 0 ? leadColor(props.words.color) : (outlines.value[0]?.color ?? '#000000');
+  const made: Outline = { color: against(before), width: usualWidth.value };
+  const list = on ? [...outlines.value, made] : outlines.value.slice(0, at);
+  props.desk.change({ outlines: list.length ? list : undefined });
+}
+
+function outlined(at: number, changes: Partial<Outline>): void {
+  const list = outlines.value.map((one, index) => (index === at ? { ...one, ...changes } : one));
+  props.desk.change({ outlines: list }, `outline${at}`);
+}
+
+function shadow(on: boolean): void {
+  const far = usualWidth.value;
+  const made: Shadow = { x: far, y: far, blur: far * 2, color: '#2a1b2e', opacity: 0.5 };
+  props.desk.change({ shadow: on ? made : undefined });
+}
+
+function shaded(changes: Partial<Shadow>): void {
+  const key = `shadow-${Object.keys(changes).join()}`;
+  props.desk.change({ shadow: { ...props.words.shadow, ...changes } }, key);
+}
+</script>
+
+<template>
+  <CardPanel :title="say.effects">
+    <FillPicker
+      :label="texts.artwork.color"
+      :desk="desk"
+      :model-value="words.color"
+      :tried="(color) => desk.tried(() => ({ color }))"
+      @update:model-value="fill"
+    />
+    <LengthRow
+      :label="say.thicken"
+      :model-value="words.thicken ?? 0"
+      :min="0"
+      :max="5"
+      :step="0.05"
+      @update:model-value="desk.change({ thicken: $event || undefined }, 'thicken')"
+    />
+    <template v-for="(name, at) in offered" :key="name">
+      <CheckRow
+        :label="name"
+        :model-value="at < outlines.length"
+        @update:model-value="outline(at, $event)"
+      />
+      <template v-if="outlines[at]">
+        <LengthRow
+          :label="say.width"
+          :name="`${name}: ${say.width}`"
+          :model-value="outlines[at].width"
+          :min="0.02"
+          :max="20"
+          :step="0.1"
+          @update:model-value="outlined(at, { width: $event })"
+        />
+        <ColorChips
+          :label="`${name}: ${say.color}`"
+          :model-value="outlines[at].color"
+          :colors="desk.colors.value"
+          @update:model-value="$event && outlined(at, { color: $event })"
+        />
+      </template>
+    </template>
+    <CheckRow
+      :label="say.shadow"
+      :model-value="words.shadow !== undefined"
+      @update:model-value="shadow"
+    />
+    <template v-if="words.shadow">
+      <LengthRow
+        v-for="(name, key) in { x: say.shadowAcross, y: say.shadowDown, blur: say.blur }"
+        :key="key"
+        :label="name"
+        :name="`${say.shadow}: ${name}`"
+        :model-value="words.shadow[key]"
+        :min="key === 'blur' ? 0 : -50"
+        :max="key === 'blur' ? 20 : 50"
+        :step="0.1"
+        @update:model-value="shaded({ [key]: $event })"
+      />
+      <NumberRow
+        :label="say.strength"
+        :name="`${say.shadow}: ${say.strength}`"
+        :model-value="Math.round(words.shadow.opacity * 100)"
+        suffix="%"
+        :min="5"
+        :max="100"
+        :step="5"
+        @update:model-value="shaded({ opacity: $event / 100 })"
+      />
+      <ColorChips
+        :label="`${say.shadow}: ${say.color}`"
+        :model-value="words.shadow.color"
+        :colors="desk.colors.value"
+        @update:model-value="$event && shaded({ color: $event })"
+      />
+    </template>
+  </CardPanel>
+</template>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Words } from '../../../../core/piece/index.ts';
+import { withNudge, type Nudge } from '../../../../core/type/index.ts';
+import { texts } from '../../../texts/index.ts';
+import CardPanel from '../../../ui/CardPanel.vue';
+import NumberRow from '../../../ui/NumberRow.vue';
+import type { DeskState } from '../desk-state.ts';
+import { lettersOf } from './typing.ts';
+
+/** The letters that are marked while words are typed, moved by numbers. */
+const props = defineProps<{ desk: DeskState; words: Words }>();
+const say = texts.words;
+const letters = computed(() =>
+  props.desk.typing.value === props.words.id ? lettersOf(props.desk, props.words.text) : [],
+);
+const first = computed<Nudge>(() => {
+  const at = letters.value[0] ?? 0;
+  return props.words.nudges?.find((one) => one.at === at) ?? { at, x: 0, y: 0, turn: 0 };
+});
+
+function move(changes: Partial<Omit<Nudge, 'at'>>): void {
+  const nudges = withNudge(props.words.nudges ?? [], letters.value, changes);
+  props.desk.change({ nudges: nudges.length ? nudges : undefined }, 'letters');
+}
+</script>
+
+<template>
+  <CardPanel v-if="letters.length || words.nudges?.length" :title="say.moved">
+    <template v-if="letters.length">
+      <p class="quiet">{{ say.letters(letters.map((at) => words.text[at]).join('')) }}</p>
+      <NumberRow
+        v-for="(name, key) in { x: say.nudgeAcross, y: say.nudgeDown, turn: say.nudgeTurn }"
+        :key="key"
+        :label="name"
+        :name="`${say.moved}: ${name}`"
+        :model-value="first[key]"
+        :suffix="key === 'turn' ? '°' : '%'"
+        :min="key === 'turn' ? -360 : -1000"
+        :max="key === 'turn' ? 360 : 1000"
+        @update:model-value="move({ [key]: $event })"
+      />
+    </template>
+    <p v-else class="quiet">{{ say.movedHint }}</p>
+    <button
+      v-if="words.nudges?.length"
+      class="link"
+      type="button"
+      @click="desk.change({ nudges: undefined })"
+    >
+      {{ say.reset }}
+    </button>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 0 0 4px;
+}
+</style>

@@ -1,0 +1,237 @@
+import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
+import { artSchema, type Art } from '../art/index.ts';
+import {
+  color,
+  elementTitle,
+  recoloredPiece,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
+import { movedNudges } from '../type/index.ts';
+import { withPiece, type Command, type Of } from './command.ts';
+import { gone, refused } from './refusals.ts';
+import type { Job } from './schema.ts';
+import { changedElement, type ElementChanges } from './variants.ts';
+
+const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
+  const found =
+    job.pieces.find(({ id }) => id === pieceId)?.elements.filter(({ id }) => ids.includes(id)) ??
+    [];
+  const [first] = found;
+  if (!first || found.length > 1) return `${ids.length} elements`;
+  const title = elementTitle(first, (id: string): Art | undefined => job.art[id]);
+  return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
+};
+
+/** A size on which elements were changed: what it has of its own is kept beside its base. */
+function overridden(
+  piece: Piece,
+  variant: NonNullable<Piece['variant']>,
+  changes: Readonly<Record<string, ElementChanges>>,
+): Piece | Problem {
+  const overrides = { ...variant.overrides };
+  for (const element of piece.elements) {
+    const own = changes[element.id];
+    if (!own) continue;
+    const made = changedElement(element, own);
+    if (isProblem(made)) return made;
+    overrides[element.id] = { ...overrides[element.id], ...own };
+  }
+  return { ...piece, variant: { ...variant, overrides } };
+}
+
+/** A piece that elements can be added to and taken from: not one that only follows another. */
+function withOwnPiece(
+  job: Job,
+  id: string,
+  change: (piece: Piece) => Piece | Problem,
+): Job | Problem {
+  return withPiece(job, id, (piece) => {
+    if (!piece.variant) return change(piece);
+    const base = job.pieces.find((one) => one.id === piece.variant?.base);
+    return problem(
+      'job/follows',
+      `“${piece.name}” is a size of “${base?.name ?? ''}” and has its elements.`,
+      `Add, delete or reorder them there: every size follows.`,
+    );
+  });
+}
+
+/** The changes of what stands in a piece. */
+export const ARTWORK_COMMANDS = {
+  'add-element': {
+    label: ({ element }) => `add ${element.kind}`,
+    run: (job, { piece, element, art, at }) =>
+      added(job, {
+        piece,
+        elements: [element],
+        ...(art ? { art: [art] } : {}),
+        ...(at === undefined ? {} : { at }),
+      }),
+  } satisfies Command<Of & { element: PieceElement; art?: Art; at?: number }>,
+
+  /** Several elements at once, as they are pasted or come with a starting design. */
+  'add-elements': {
+    label: ({ elements, doing }) => doing ?? `add ${elements.length} elements`,
+    run: added,
+  } satisfies Command<Adding & { doing?: string }>,
+
+  'change-elements': {
+    label: ({ piece, changes, doing }, job) =>
+      `${doing ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
+    run: (job, { piece, changes, art }) => {
+      const changed = withPiece(job, piece, (found) => {
+        let failure: Problem | undefined;
+        if (found.variant) return overridden(found, found.variant, changes);
+        const elements = found.elements.map((element) => {
+          const own = changes[element.id];
+          if (!own) return element;
+          const made = changedElement(element, own);
+          if (isProblem(made)) failure = made;
+          return isProblem(made) ? element : made;
+        });
+        return failure ?? { ...found, elements };
+      });
+      return isProblem(changed) || !art
+        ? changed
+        : { ...changed, art: { ...changed.art, [art.id]: art } };
+    },
+  } satisfies Command<Of & { changes: Record<string, ElementChanges>; doing?: string; art?: Art }>,
+
+  'delete-elements': {
+    label: ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
+    run: (job, { piece, elements }) =>
+      withOwnPiece(job, piece, (found) => ({
+        ...found,
+        elements: found.elements.filter(({ id, locked }) => locked || !elements.includes(id)),
+      })),
+  } satisfies Command<Of & { elements: readonly string[] }>,
+
+  /** The same again, a little further on; copies of a group are a group of their own. */
+  'duplicate-elements': {
+    label: ({ piece, elements }, job) => `duplicate ${titleOf(job, piece, elements)}`,
+    run: (job, { piece, elements, dx = 3, dy = 3 }) =>
+      withOwnPiece(job, piece, (found) => {
+        const copied = found.elements.filter(({ id }) => elements.includes(id));
+        const moved = copied.map((one) => ({
+          ...one,
+          x: one.x + dx,
+          y: one.y + dy,
+          locked: false,
+        }));
+        const last = found.elements.findLastIndex(({ id }) => elements.includes(id));
+        return copied.length ? withAdded(found, moved, last + 1) : gone('element');
+      }),
+  } satisfies Command<Of & { elements: readonly string[]; dx?: number; dy?: number }>,
+
+  /** `to` counts from the bottom, which prints first. */
+  'reorder-element': {
+    label: ({ piece, element }, job) => `reorder ${titleOf(job, piece, [element])}`,
+    run: (job, { piece, element, to }) =>
+      withOwnPiece(job, piece, (found) => {
+        const source = found.elements.find(({ id }) => id === element);
+        if (!source) return gone('element');
+        const others = found.elements.filter((one) => one !== source);
+        const at = Math.max(0, Math.min(others.length, to));
+        return found.elements[at] === source
+          ? found
+          : { ...found, elements: [...others.slice(0, at), source, ...others.slice(at)] };
+      }),
+  } satisfies Command<Of & { element: string; to: number }>,
+
+  /** One colour in the place of another, in a piece or in all. */
+  recolor: {
+    label: ({ from, to }) => `change ${from} to ${to}`,
+    run: (job, { piece, from, to }) => {
+      if (!color.safeParse(to).success)
+        return refused(`“${to}”`, 'a colour is written like #5d2a53');
+      const swap = (one: string): string => (one.toLowerCase() === from.toLowerCase() ? to : one);
+      return {
+        ...job,
+        pieces: job.pieces.map((one) =>
+          piece === undefined || one.id === piece ? recoloredPiece(one, swap) : one,
+        ),
+      };
+    },
+  } satisfies Command<{ piece?: string; from: string; to: string }>,
+
+  /** Other words wherever some stand, in all pieces. */
+  'replace-words': {
+    label: ({ find, by }) => `replace “${find}” by “${by}”`,
+    run: (job, { find, by, exactly = false }) => {
+      if (find === '') return refused('Nothing to find', 'type what shall be replaced');
+      const changed = job.pieces.map((piece) => {
+        const elements = piece.elements.map((one): PieceElement => {
+          if (one.kind !== 'words') return one;
+          const text = replaced(one.text, { find, by, exactly });
+          if (text === one.text) return one;
+          const { nudges, ...rest } = one;
+          return {
+            ...rest,
+            text,
+            ...(nudges ? { nudges: [...movedNudges(nudges, one.text, text)] } : {}),
+          };
+        });
+        return elements.every((one, at) => one === piece.elements[at])
+          ? piece
+          : { ...piece, elements };
+      });
+      return changed.every((piece, at) => piece === job.pieces[at])
+        ? refused(`“${find}”`, 'it stands in no words of this job')
+        : { ...job, pieces: changed };
+    },
+  } satisfies Command<{ find: string; by: string; exactly?: boolean }>,
+};
+
+interface Adding extends Of {
+  readonly elements: readonly PieceElement[];
+  readonly art?: readonly Art[];
+  /** Where in the stack, counted from the bottom; on top unless given. */
+  readonly at?: number;
+}
+
+/** The job with elements added to a piece, with ids and groups of their own. */
+function added(job: Job, { piece, elements, art = [], at }: Adding): Job | Problem {
+  if (!art.every((one) => artSchema.safeParse(one).success))
+    return refused('This art', 'its description is damaged');
+  const made = withOwnPiece(job, piece, (found) =>
+    found.elements.length + elements.length > MOST_ELEMENTS
+      ? refused(
+          `${found.elements.length + elements.length} elements`,
+          `a piece has at most ${MOST_ELEMENTS}`,
+        )
+      : withAdded(found, elements, at ?? found.elements.length),
+  );
+  if (isProblem(made) || art.length === 0) return made;
+  return { ...made, art: { ...made.art, ...Object.fromEntries(art.map((one) => [one.id, one])) } };
+}
+
+const MOST_ELEMENTS = 500;
+
+function withAdded(piece: Piece, elements: readonly PieceElement[], at: number): Piece {
+  const ids = piece.elements.map(({ id }) => id);
+  const groups = piece.elements.flatMap(({ group }) => group ?? []);
+  const renamed = new Map<string, string>();
+  const made = elements.map((element): PieceElement => {
+    const id = freeId(element.kind, ids);
+    ids.push(id);
+    if (element.group === undefined) return { ...element, id };
+    const group = renamed.get(element.group) ?? freeId('group', groups);
+    renamed.set(element.group, group);
+    groups.push(group);
+    return { ...element, id, group };
+  });
+  return {
+    ...piece,
+    elements: [...piece.elements.slice(0, at), ...made, ...piece.elements.slice(at)],
+  };
+}
+
+function replaced(
+  text: string,
+  { find, by, exactly }: { find: string; by: string; exactly: boolean },
+): string {
+  if (exactly) return text.replaceAll(find, () => by);
+  const plain = find.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  return text.replace(new RegExp(plain, 'giu'), () => by);
+}

@@ -1,0 +1,22 @@
+import type { Art } from '../../art/index.ts';
+import type { Drawing } from '../../drawing/index.ts';
+import type { Box } from '../../geometry/index.ts';
+import type { RgbaImage } from '../../raster/index.ts';
+import type { Typeface } from '../../type/index.ts';
+
+/** One page: a drawing at true size and the boxes that say what of it is finished. */
+export interface PdfPage {
+  readonly drawing: Drawing;
+  /** What is left after cutting, and that with its bleed; mm on the page. */
+  readonly trim?: Box;
+  readonly bleed?: Box;
+}
+
+/** Where a PDF gets what its drawings only name. */
+export interface PdfSources {
+  typeface(id: string): Typeface | undefined;
+  art(id: string): Art | undefined;
+  bytes(art: string): Uint8Array | undefined;
+  /** Pixels that come from no file, for a PDF that is only rendered: they are not packed. */
+  pixels?(art: string): RgbaImage | undefined;
+}
