@@ -105,7 +105,7 @@ test('several elements are chosen with Shift and nudged as one step', async ({ p
   await expect(page.locator('.selection')).toHaveCount(2);
   await expect(page.getByText('Drag or nudge them together.')).toBeVisible();
   const at = async (): Promise<(string | null | undefined)[]> =>
-    Promise.all([words?.getAttribute('data-place'), picture?.getAttribute('transform')]);
+    Promise.all([words?.getAttribute('data-place'), picture?.getAttribute('data-place')]);
   const before = await at();
   for (let tap = 0; tap < 5; tap++) await page.keyboard.press('ArrowUp');
   const after = await at();

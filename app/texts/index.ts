@@ -1,6 +1,7 @@
 import { art } from './art.ts';
 import { artwork } from './artwork.ts';
 import { edge } from './edge.ts';
+import { exact } from './exact.ts';
 import { fill } from './fill.ts';
 import { ornaments } from './ornaments.ts';
 import { proof } from './proof.ts';
@@ -88,6 +89,7 @@ export const texts = {
   art,
   artwork,
   edge,
+  exact,
   fill,
   ornaments,
   proof,

@@ -14,6 +14,7 @@ defineProps<{ bench: BenchControls; whole: string }>();
     </button>
     <button type="button" :aria-label="texts.ui.zoomIn" @click="bench.zoomBy(1.25)">+</button>
     <button type="button" @click="bench.fit()">{{ whole }}</button>
+    <slot />
   </div>
 </template>
 
@@ -26,7 +27,8 @@ defineProps<{ bench: BenchControls; whole: string }>();
   background: var(--card);
   box-shadow: var(--shadow);
 }
-button {
+button,
+:slotted(button) {
   min-width: 28px;
   min-height: 30px;
   border: 0;
@@ -40,7 +42,8 @@ button {
 .percent {
   min-width: 58px;
 }
-button:hover {
+button:hover,
+:slotted(button:hover) {
   background: var(--apricot-soft);
 }
 @media (pointer: coarse) {

@@ -2,6 +2,7 @@ import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue';
 import type { Box, Point } from '../../core/geometry/index.ts';
+import { useSettings } from './settings-store.ts';
 
 /** How the bench is looked at: pixels to the mm and where (0, 0) mm stands. */
 export interface BenchView {
@@ -14,9 +15,10 @@ type BenchElement = SVGSVGElement | HTMLElement;
 
 /** Room kept free around the paper for trays, px. */
 const MARGIN = { left: 56, top: 92, right: 40, bottom: 92 };
+/** A selection is not zoomed to beyond that, px to the mm. */
+const CLOSE = 40;
 /** How much of the paper stays in view however far it is moved, px. */
 const SEEN = 90;
-const MM_PER_CSS_PX = 25.4 / 96;
 
 /**
  * Zoom and pan of a bench by wheel, pinch, drag of the empty bench and keys.
@@ -24,6 +26,7 @@ const MM_PER_CSS_PX = 25.4 / 96;
  * @param frame what is to be seen, in mm
  */
 export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box) {
+  const settings = useSettings();
   const transform = shallowRef<ZoomTransform>(zoomIdentity);
   const size = ref({ width: 0, height: 0 });
   let touched = false;
@@ -33,7 +36,9 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
     .filter(
       (event: Event) =>
         event.type === 'wheel' ||
-        (!(event.target as Element).closest('[data-grip]') && (event as MouseEvent).button !== 2),
+        (!(event.target as Element).closest('[data-grip]') &&
+          !(event as MouseEvent).shiftKey &&
+          (event as MouseEvent).button !== 2),
     )
     .constrain((next) => inReach(next, frame(), size.value))
     .on('zoom', (event: D3ZoomEvent<BenchElement, unknown>) => {
@@ -75,11 +80,20 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
     if (element.value) select(element.value).call(behaviour.scaleBy, factor);
   }
 
-  /** One mm of paper takes one mm of a screen that has 96 px to the inch. */
+  /** Shows a box in the room between the trays. */
+  function showBox({ left, top, right, bottom }: Box): void {
+    touched = true;
+    const across = (size.value.width - MARGIN.left - MARGIN.right) / Math.max(right - left, 1);
+    const down = (size.value.height - MARGIN.top - MARGIN.bottom) / Math.max(bottom - top, 1);
+    const scale = Math.min(CLOSE, Math.min(across, down) * 0.85);
+    look({ x: (left + right) / 2, y: (top + bottom) / 2 }, scale);
+  }
+
+  /** One mm of paper takes one mm of the screen, as it was measured with a card or is usual. */
   function trueSize(): void {
     const { left, top, right, bottom } = frame();
     touched = true;
-    look({ x: (left + right) / 2, y: (top + bottom) / 2 }, 1 / MM_PER_CSS_PX);
+    look({ x: (left + right) / 2, y: (top + bottom) / 2 }, settings.pxPerMm);
   }
 
   /** The place on the paper under a pointer. */
@@ -116,8 +130,8 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
     x: transform.value.x,
     y: transform.value.y,
   }));
-  const percent = computed(() => Math.round(transform.value.k * MM_PER_CSS_PX * 100));
-  return { view, percent, size, fit, look, zoomBy, trueSize, toMm };
+  const percent = computed(() => Math.round((transform.value.k / settings.pxPerMm) * 100));
+  return { view, percent, size, fit, look, showBox, zoomBy, trueSize, toMm };
 }
 
 /** The nearest view in which some of the frame is still seen. */

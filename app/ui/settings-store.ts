@@ -10,7 +10,14 @@ interface Settings {
   unit: Unit;
   theme: 'light' | 'dark';
   currency: Currency;
+  /** Side of the squares of the desk's grid, mm; 0 shows none. */
+  grid: number;
+  /** How many pixels of this screen take one mm; measured with a card. */
+  pxPerMm: number;
 }
+
+/** A screen of 96 px to the inch. */
+export const USUAL_PX_PER_MM = 96 / 25.4;
 
 function read(): Settings {
   const preferred = matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
@@ -20,21 +27,28 @@ function read(): Settings {
       unit: UNITS.find((unit) => unit === kept.unit) ?? 'mm',
       theme: kept.theme === 'dark' || kept.theme === 'light' ? kept.theme : preferred,
       currency: CURRENCIES.find((one) => one === kept.currency) ?? 'EUR',
+      grid: typeof kept.grid === 'number' && kept.grid > 0 ? kept.grid : 0,
+      pxPerMm:
+        typeof kept.pxPerMm === 'number' && kept.pxPerMm > 1 && kept.pxPerMm < 30
+          ? kept.pxPerMm
+          : USUAL_PX_PER_MM,
     };
   } catch {
-    return { unit: 'mm', theme: preferred, currency: 'EUR' };
+    return { unit: 'mm', theme: preferred, currency: 'EUR', grid: 0, pxPerMm: USUAL_PX_PER_MM };
   }
 }
 
-/** The user's unit, theme and currency, remembered in this browser. */
+/** The user's unit, theme, currency, grid and size of screen, remembered in this browser. */
 export const useSettings = defineStore('settings', () => {
   const kept = read();
   const unit = ref(kept.unit);
   const theme = ref(kept.theme);
   const currency = ref(kept.currency);
+  const grid = ref(kept.grid);
+  const pxPerMm = ref(kept.pxPerMm);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme, currency],
+    [unit, theme, currency, grid, pxPerMm],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
@@ -44,10 +58,12 @@ export const useSettings = defineStore('settings', () => {
           unit: unit.value,
           theme: theme.value,
           currency: currency.value,
+          grid: grid.value,
+          pxPerMm: pxPerMm.value,
         } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme, currency };
+  return { unit, theme, currency, grid, pxPerMm };
 });

@@ -54,5 +54,6 @@ export {
   type PictureFill,
 } from './fill.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
+export { seenBox, seenBoxOf } from './seen.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
 export { pieceSchema, pieceSize, type Piece } from './piece.ts';

@@ -1,19 +1,7 @@
 <script setup lang="ts">
-import {
-  mdiBarcode,
-  mdiCircleOutline,
-  mdiDraw,
-  mdiFormatText,
-  mdiImageMultipleOutline,
-  mdiImageOutline,
-  mdiLeaf,
-  mdiRectangleOutline,
-  mdiVectorCircleVariant,
-} from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
-import type { Point } from '../../../core/geometry/index.ts';
-import type { Piece, PieceElement } from '../../../core/piece/index.ts';
+import { seenBoxOf } from '../../../core/piece/index.ts';
 import DrawerPicker from '../../art/DrawerPicker.vue';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
 import TakeTray from '../../art/TakeTray.vue';
@@ -21,20 +9,21 @@ import { chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
-import CardPanel from '../../ui/CardPanel.vue';
-import IconButton from '../../ui/IconButton.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
-import { findNudge, isTyping } from '../job-keys.ts';
+import { useClipboard } from './clipboard.ts';
 import CodeCard from './CodeCard.vue';
+import { useDeskKeys } from './desk-keys.ts';
 import { useDeskState } from './desk-state.ts';
+import ExactTray from './ExactTray.vue';
 import ElementStack from './ElementStack.vue';
 import JobArtBench from './JobArtBench.vue';
 import LineCard from './lines/LineCard.vue';
-import { newCode, newOrnament, newPlate, newRing, newWords, ornamentInks } from './new-elements.ts';
+import { newOrnament, newPlate, newWords, ornamentInks } from './new-elements.ts';
 import OrnamentCard from './ornaments/OrnamentCard.vue';
 import OrnamentPanel from './ornaments/OrnamentPanel.vue';
+import ManyCard from './ManyCard.vue';
 import PictureCard from './PictureCard.vue';
 import PieceBench from './PieceBench.vue';
 import PieceCard from './PieceCard.vue';
@@ -43,6 +32,7 @@ import PlateCard from './PlateCard.vue';
 import { usePrepareArt } from './prepare-art.ts';
 import RepeatCard from './RepeatCard.vue';
 import { useTakeFiles } from './take-files.ts';
+import ToolTray from './ToolTray.vue';
 import LettersCard from './words/LettersCard.vue';
 import MovedLettersCard from './words/MovedLettersCard.vue';
 import TypefacePanel from './words/TypefacePanel.vue';
@@ -57,10 +47,7 @@ const legend = computed(() => [
 ]);
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
-const picking = computed({
-  get: () => desk.picking.value !== undefined,
-  set: (on) => (desk.picking.value = on ? (art) => put(art) : undefined),
-});
+const clipboard = useClipboard(desk);
 const panel = ref<'faces' | 'ornaments'>();
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
@@ -78,6 +65,14 @@ const chosenWords = computed(() => {
   const found = desk.elements.value.filter((one) => one.kind === 'words');
   return found.length === desk.elements.value.length ? found : [];
 });
+/** The box of what is chosen, to be looked at closely. */
+const seen = computed(() =>
+  seenBoxOf(
+    (desk.compiled.value?.elements ?? []).filter(({ element }) =>
+      desk.selected.value.includes(element.id),
+    ),
+  ),
+);
 const inks = computed(() =>
   desk.piece.value ? ornamentInks(desk.piece.value, desk.colors.value) : NO_INKS,
 );
@@ -93,12 +88,12 @@ async function editWords(): Promise<void> {
   if (desk.only.value?.kind === 'words') await pieceBench.value?.type(desk.only.value.id);
 }
 
-function addTo(make: (piece: Piece) => PieceElement): void {
-  if (desk.piece.value) desk.add(make(desk.piece.value));
-}
-
 async function addPicture(): Promise<void> {
   await take(await chooseFiles(PICTURE_FILES, true));
+}
+
+function stopPicking(): void {
+  desk.picking.value = undefined;
 }
 
 function choose(art: Art): void {
@@ -120,77 +115,31 @@ function drop(event: DragEvent): void {
   if (art) put(art, picture?.id);
 }
 
-function nudge({ x, y }: Point): void {
-  const { piece, elements, store, selected } = desk;
-  const moving = elements.value.filter(({ locked }) => !locked);
-  if (!piece.value || moving.length === 0) return;
-  const changes = Object.fromEntries(moving.map((one) => [one.id, { x: one.x + x, y: one.y + y }]));
-  store.act(
-    { name: 'change-elements', args: { piece: piece.value.id, changes, doing: 'nudge' } },
-    `nudge:${selected.value.join()}`,
-  );
-}
+useDeskKeys(desk, {
+  type: () => void editWords(),
+  bench: () => pieceBench.value ?? undefined,
+});
 
-function duplicate(): void {
-  if (!desk.piece.value) return;
-  const before = new Set(desk.piece.value.elements.map(({ id }) => id));
-  const args = { piece: desk.piece.value.id, elements: desk.selected.value };
-  if (desk.store.act({ name: 'duplicate-elements', args }))
-    desk.selected.value = desk.piece.value.elements.flatMap(({ id }) =>
-      before.has(id) ? [] : [id],
-    );
-}
-
-function cycle(back: boolean): void {
-  const ids = desk.piece.value?.elements.map(({ id }) => id) ?? [];
-  const at = ids.indexOf(desk.selected.value[0] ?? '');
-  const next = ids[(at + (back ? -1 : 1) + ids.length) % ids.length];
-  if (next) desk.select(next);
-}
-
-function hear(event: KeyboardEvent): void {
-  if (isTyping(event)) return;
-  const { piece, store, selected } = desk;
-  const move = findNudge(event);
-  if (move && selected.value.length) nudge(move);
-  else if (
-    (event.key === 'Delete' || event.key === 'Backspace') &&
-    piece.value &&
-    selected.value.length
-  ) {
-    store.act({
-      name: 'delete-elements',
-      args: { piece: piece.value.id, elements: selected.value },
-    });
-  } else if (
-    event.key.toLowerCase() === 'd' &&
-    (event.ctrlKey || event.metaKey) &&
-    piece.value &&
-    selected.value.length
-  ) {
-    duplicate();
-  } else if (desk.drawing.value && (event.key === 'Enter' || event.key === 'Escape')) {
-    if (event.key === 'Enter') pieceBench.value?.lines.end();
-    else pieceBench.value?.lines.giveUp();
-  } else if (event.key === 'Escape') selected.value = [];
-  else if (event.key === 'Enter' && desk.only.value?.kind === 'words') void editWords();
-  else if (event.key === '+' || event.key === '=') pieceBench.value?.bench.zoomBy(1.25);
-  else if (event.key === '-') pieceBench.value?.bench.zoomBy(0.8);
-  else if (event.key === '0') pieceBench.value?.bench.fit();
-  else if (event.key === '[' || event.key === ']') cycle(event.key === '[');
-  else return;
-  event.preventDefault();
-}
+const inField = (event: Event): boolean =>
+  (event.target as Element).closest?.('input, textarea, select') !== null;
 
 function hearPaste(event: ClipboardEvent): void {
-  if (!(event.target as Element).closest?.('input, textarea, select')) paste(event);
+  if (!inField(event) && !clipboard.paste(event)) paste(event);
 }
 
-addEventListener('keydown', hear);
+function hearCopy(event: ClipboardEvent): void {
+  if (inField(event) || !clipboard.copy(event)) return;
+  event.preventDefault();
+  if (event.type === 'cut') desk.remove();
+}
+
 addEventListener('paste', hearPaste);
+addEventListener('copy', hearCopy);
+addEventListener('cut', hearCopy);
 onBeforeUnmount(() => {
-  removeEventListener('keydown', hear);
   removeEventListener('paste', hearPaste);
+  removeEventListener('copy', hearCopy);
+  removeEventListener('cut', hearCopy);
 });
 </script>
 
@@ -206,65 +155,17 @@ onBeforeUnmount(() => {
       >
         <PieceBench ref="pieceBench" :desk="desk" />
         <UndoTray />
-        <div class="tray tools" role="toolbar" :aria-label="texts.artwork.addToThePiece">
-          <IconButton
-            named
-            :icon="mdiImageOutline"
-            :name="texts.artwork.picture"
-            @click="addPicture"
-          />
-          <IconButton
-            named
-            :icon="mdiImageMultipleOutline"
-            :name="texts.artwork.drawer"
-            @click="picking = true"
-          />
-          <IconButton
-            named
-            :icon="mdiFormatText"
-            :name="texts.artwork.words"
-            @click="addWords(false)"
-          />
-          <IconButton
-            named
-            :icon="mdiVectorCircleVariant"
-            :name="texts.artwork.around"
-            @click="addWords(true)"
-          />
-          <IconButton
-            named
-            :icon="mdiRectangleOutline"
-            :name="texts.artwork.plate"
-            @click="addTo(newPlate)"
-          />
-          <IconButton
-            named
-            :icon="mdiCircleOutline"
-            :name="texts.artwork.ring"
-            @click="addTo(newRing)"
-          />
-          <IconButton
-            named
-            :icon="mdiLeaf"
-            :name="texts.ornaments.ornament"
-            :pressed="panel === 'ornaments'"
-            @click="panel = panel === 'ornaments' ? undefined : 'ornaments'"
-          />
-          <IconButton
-            named
-            :icon="mdiDraw"
-            :name="texts.ornaments.line"
-            :pressed="desk.drawing.value"
-            @click="desk.drawing.value = !desk.drawing.value"
-          />
-          <IconButton
-            named
-            :icon="mdiBarcode"
-            :name="texts.ornaments.code"
-            @click="addTo(newCode)"
-          />
-        </div>
+        <ExactTray :desk="desk" />
+        <ToolTray
+          :desk="desk"
+          :ornaments="panel === 'ornaments'"
+          @picture="addPicture"
+          @drawer="desk.pickArt((art) => put(art))"
+          @words="addWords"
+          @ornaments="panel = panel === 'ornaments' ? undefined : 'ornaments'"
+        />
         <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
+        <p v-else-if="desk.measuring.value" class="empty">{{ texts.exact.measureHint }}</p>
         <p v-else-if="desk.piece.value?.elements.length === 0" class="empty">
           {{ texts.artwork.empty }}
         </p>
@@ -278,19 +179,23 @@ onBeforeUnmount(() => {
         <OrnamentPanel
           v-if="panel === 'ornaments'"
           :inks="inks"
-          @ornament="(name) => addTo((piece) => newOrnament(piece, name, inks))"
-          @shape="(kind) => addTo((piece) => newPlate(piece, kind))"
+          @ornament="(name) => desk.addTo((piece) => newOrnament(piece, name, inks))"
+          @shape="(kind) => desk.addTo((piece) => newPlate(piece, kind))"
           @close="panel = undefined"
         />
       </div>
       <TakeTray />
-      <DrawerPicker v-if="picking" @close="picking = false" @choose="choose" />
+      <DrawerPicker v-if="desk.picking.value" @close="stopPicking" @choose="choose" />
       <JobArtBench :prepare="prepare" />
     </template>
     <template #foot>
       <BenchLegend :lines="legend" />
       <ElementStack :desk="desk" />
-      <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" :whole="texts.artwork.wholePiece" />
+      <ZoomTray v-if="pieceBench" :bench="pieceBench.bench" :whole="texts.artwork.wholePiece">
+        <button v-if="seen" type="button" @click="seen && pieceBench?.bench.showBox(seen)">
+          {{ texts.exact.toSelection }}
+        </button>
+      </ZoomTray>
     </template>
     <template #cards>
       <template v-if="chosenWords[0]">
@@ -317,18 +222,24 @@ onBeforeUnmount(() => {
       />
       <LineCard v-else-if="desk.only.value?.kind === 'line'" :desk="desk" :line="desk.only.value" />
       <CodeCard v-else-if="desk.only.value?.kind === 'code'" :desk="desk" :code="desk.only.value" />
-      <CardPanel
-        v-else-if="desk.elements.value.length > 1"
-        :title="`${desk.elements.value.length} elements`"
-        peeled
-        ><p class="quiet">{{ texts.artwork.many }}</p></CardPanel
-      >
+      <ManyCard
+        v-if="desk.elements.value.length > 1"
+        :desk="desk"
+        @duplicate="desk.duplicate"
+        @delete="desk.remove"
+      />
       <FindingCard
         v-for="finding in findings"
         :key="finding.code + finding.where.element"
         :finding="finding"
       />
-      <PlaceCard v-if="desk.only.value" :desk="desk" :element="desk.only.value" />
+      <PlaceCard
+        v-if="desk.only.value"
+        :desk="desk"
+        :element="desk.only.value"
+        @duplicate="desk.duplicate"
+        @delete="desk.remove"
+      />
       <RepeatCard
         v-if="desk.only.value && desk.only.value.kind !== 'words'"
         :desk="desk"
@@ -347,24 +258,6 @@ onBeforeUnmount(() => {
 .over {
   outline: 3px dashed var(--apricot);
   outline-offset: -10px;
-}
-.tray {
-  position: absolute;
-  top: 30px;
-  display: flex;
-  border-radius: var(--r-tray);
-  padding: 5px;
-  background: var(--card);
-  box-shadow: var(--shadow);
-}
-.tools {
-  right: 14px;
-  left: 126px;
-  width: fit-content;
-  margin: 0 auto;
-}
-.tools :deep(.named) {
-  min-width: 58px;
 }
 .empty {
   position: absolute;

@@ -1,7 +1,12 @@
 <script setup lang="ts">
+import { mdiEyeOffOutline } from '@mdi/js';
 import { computed } from 'vue';
 import { boxAbout, grown } from '../../../core/geometry/index.ts';
-import { elementTitle, type CompiledElement } from '../../../core/piece/index.ts';
+import {
+  elementTitle,
+  type CompiledElement,
+  type PieceElement,
+} from '../../../core/piece/index.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
@@ -9,7 +14,20 @@ import { texts } from '../../texts/index.ts';
 
 /** The elements as small pictures, printed from left to right. Dragging one puts it elsewhere. */
 const props = defineProps<{ desk: DeskState }>();
-const items = computed(() => props.desk.compiled.value?.elements ?? []);
+/** All elements, also those that are hidden, which nothing is drawn of. */
+const items = computed(() => {
+  const drawn = props.desk.compiled.value?.elements ?? [];
+  return (props.desk.piece.value?.elements ?? []).map((element) => ({
+    element,
+    compiled: drawn.find((one) => one.element === element)?.compiled,
+    title: titleOf(element),
+  }));
+});
+
+function titleOf(element: PieceElement): string {
+  const title = elementTitle(element, (id) => props.desk.store.job?.art[id]);
+  return element.hidden ? texts.exact.hidden(title) : title;
+}
 
 /** What is to be seen of an element: of words only the letters, as their circle may be large. */
 function viewOf({ words, width, height }: CompiledElement): string {
@@ -33,11 +51,11 @@ function drop(event: DragEvent, to: number): void {
     <span class="quiet">{{ texts.artwork.below }}</span>
     <div class="items">
       <button
-        v-for="({ element, compiled }, index) in items"
+        v-for="({ element, compiled, title }, index) in items"
         :key="element.id"
         type="button"
-        :title="elementTitle(element, (id) => desk.store.job?.art[id])"
-        :aria-label="elementTitle(element, (id) => desk.store.job?.art[id])"
+        :title="title"
+        :aria-label="title"
         :aria-pressed="desk.selected.value.includes(element.id)"
         draggable="true"
         @click="desk.select(element.id, $event.shiftKey)"
@@ -45,7 +63,10 @@ function drop(event: DragEvent, to: number): void {
         @dragover.prevent
         @drop.stop.prevent="drop($event, index)"
       >
-        <svg :viewBox="viewOf(compiled)" aria-hidden="true">
+        <svg v-if="!compiled" class="hidden" viewBox="0 0 24 24" aria-hidden="true">
+          <path :d="mdiEyeOffOutline" />
+        </svg>
+        <svg v-else :viewBox="viewOf(compiled)" aria-hidden="true">
           <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
         </svg>
       </button>
@@ -86,6 +107,11 @@ button {
 }
 button[aria-pressed='true'] {
   outline: 2.5px solid var(--apricot);
+}
+.hidden {
+  padding: 8px;
+  box-sizing: border-box;
+  fill: #8a7a8f;
 }
 svg {
   width: 100%;

@@ -8,17 +8,20 @@ import {
   elementTitle,
   type PieceElement,
 } from '../../../core/piece/index.ts';
-import { formatLength } from '../../../core/units/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
-import { useElementGestures, type Corner } from './gestures.ts';
-import { boxOfElements } from './snap.ts';
+import DistanceLabels from './DistanceLabels.vue';
+import { useElementGestures } from './gestures.ts';
+import SelectionFrame from './SelectionFrame.vue';
 import { texts } from '../../texts/index.ts';
+import BenchGrid from '../../ui/BenchGrid.vue';
 import NodeHandles from '../NodeHandles.vue';
+import { useAreaSelection } from './area-selection.ts';
+import MeasureLayer from './MeasureLayer.vue';
 import { useLineGestures } from './lines/line-gestures.ts';
 import TypingLayer from './words/TypingLayer.vue';
 import { useTyping } from './words/typing.ts';
@@ -42,6 +45,7 @@ const frame = () => {
 const bench = useBenchView(svg, frame);
 const gestures = useElementGestures(props.desk, bench);
 const typing = useTyping(props.desk, bench);
+const area = useAreaSelection(props.desk, bench);
 const lines = useLineGestures(props.desk, bench);
 /** The drawn line whose points can be moved. */
 const bent = computed(() => {
@@ -56,12 +60,6 @@ const ring = computed(() =>
     ? pathData(compiled.value.bleed) + pathData(shapePath(compiled.value.piece.edge))
     : '',
 );
-const CORNERS: readonly Corner[] = [
-  { x: -1, y: -1 },
-  { x: 1, y: -1 },
-  { x: 1, y: 1 },
-  { x: -1, y: 1 },
-];
 const title = (element: PieceElement): string =>
   elementTitle(element, (id) => props.desk.store.job?.art[id]);
 const turnOf = (element: PieceElement): string => `matrix(${elementMap(element).join()})`;
@@ -69,27 +67,6 @@ const half = (element: PieceElement): { w: number; h: number } => {
   const { width, height } = elementSize(element);
   return { w: width / 2, h: height / 2 };
 };
-
-/** While something moves: how far it is from the nearer side of the piece, across and down. */
-const distances = computed(() => {
-  const box = gestures.active.value ? boxOfElements(props.desk.elements.value) : undefined;
-  if (!box || !compiled.value) return [];
-  const [w, h] = [compiled.value.width / 2, compiled.value.height / 2];
-  const [x, y] = [(box.left + box.right) / 2, (box.top + box.bottom) / 2];
-  const across = x <= 0 ? { from: -w, to: box.left } : { from: box.right, to: w };
-  const down = y <= 0 ? { from: -h, to: box.top } : { from: box.bottom, to: h };
-  const say = ({ from, to }: { from: number; to: number }): string =>
-    formatLength(to - from, settings.unit);
-  return [
-    {
-      path: `M${across.from} ${y}H${across.to}`,
-      x: (across.from + across.to) / 2,
-      y,
-      text: say(across),
-    },
-    { path: `M${x} ${down.from}V${down.to}`, x, y: (down.from + down.to) / 2, text: say(down) },
-  ];
-});
 
 function pressElement(event: PointerEvent, element: PieceElement): void {
   if (props.desk.typing.value === element.id) typing.press(event);
@@ -111,7 +88,9 @@ const fieldAt = computed(() => {
 });
 
 function press(event: PointerEvent): void {
-  if (!(event.target as Element).closest('[data-grip]')) props.desk.clear();
+  if ((event.target as Element).closest('[data-grip]')) return;
+  if (event.shiftKey) area.start(event);
+  else props.desk.clear();
 }
 
 function choosePoint(place: NodePlace): void {
@@ -188,60 +167,17 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         class="fold"
         :d="`M${fold.map(({ x, y }) => `${x} ${y}`).join('L')}`"
       />
+      <BenchGrid v-if="settings.grid" :frame="paper" :step="settings.grid" />
       <path class="safe" :d="pathData(compiled.safe)" />
-      <path
-        v-for="(guide, index) in gestures.guides.value"
-        :key="index"
-        class="guide"
-        :d="
-          guide.axis === 'x'
-            ? `M${guide.at} ${paper.top}V${paper.bottom}`
-            : `M${paper.left} ${guide.at}H${paper.right}`
-        "
-      />
-      <g
+      <SelectionFrame
         v-for="element in desk.elements.value"
         :key="element.id"
-        :transform="turnOf(element)"
-        class="selection"
-      >
-        <rect
-          class="halo"
-          :x="-half(element).w"
-          :y="-half(element).h"
-          :width="2 * half(element).w"
-          :height="2 * half(element).h"
-        />
-        <rect
-          class="frame"
-          :x="-half(element).w"
-          :y="-half(element).h"
-          :width="2 * half(element).w"
-          :height="2 * half(element).h"
-        />
-        <template v-if="desk.only.value && !element.locked">
-          <path class="stem" :d="`M0 ${-half(element).h}V${-half(element).h - 22 * px}`" />
-          <circle
-            data-grip
-            data-turn
-            class="grip turn"
-            :cy="-half(element).h - 22 * px"
-            :r="6 * px"
-            @pointerdown.stop="gestures.startTurn($event, element)"
-          />
-          <circle
-            v-for="corner in CORNERS"
-            :key="`${corner.x}${corner.y}`"
-            data-grip
-            :data-corner="`${corner.x},${corner.y}`"
-            class="grip"
-            :cx="corner.x * half(element).w"
-            :cy="corner.y * half(element).h"
-            :r="6 * px"
-            @pointerdown.stop="gestures.startResize($event, element, corner)"
-          />
-        </template>
-      </g>
+        :element="element"
+        :px="px"
+        :grips="desk.only.value !== undefined && !element.locked"
+        @turn="gestures.startTurn($event, element)"
+        @resize="(event, corner) => gestures.startResize(event, element, corner)"
+      />
       <NodeHandles
         v-if="bent"
         :rings="[bent.nodes]"
@@ -252,6 +188,15 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         @press="(event, place, side) => bent && lines.startNode(event, bent, place, side)"
       />
       <TypingLayer :typing="typing" :px="px" />
+      <rect
+        v-if="area.box.value"
+        class="area"
+        :x="area.box.value.left"
+        :y="area.box.value.top"
+        :width="area.box.value.right - area.box.value.left"
+        :height="area.box.value.bottom - area.box.value.top"
+      />
+      <MeasureLayer v-if="desk.measuring.value" :bench="bench" :px="px" />
       <template v-if="desk.drawing.value">
         <rect
           class="canvas"
@@ -266,13 +211,7 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         />
         <path class="pen" :d="lines.preview.value" />
       </template>
-      <g v-for="(distance, index) in distances" :key="index" class="distance">
-        <path :d="distance.path" />
-        <g :transform="`translate(${distance.x} ${distance.y}) scale(${px})`">
-          <rect x="-26" y="-10" width="52" height="20" rx="10" />
-          <text y="4.5">{{ distance.text }}</text>
-        </g>
-      </g>
+      <DistanceLabels :desk="desk" :gestures="gestures" :paper="paper" :px="px" />
     </g>
   </svg>
   <textarea
@@ -308,6 +247,13 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
 }
 .locked {
   cursor: default;
+}
+.area {
+  fill: #5d2a5318;
+  stroke: #5d2a53;
+  stroke-dasharray: 4 3;
+  vector-effect: non-scaling-stroke;
+  pointer-events: none;
 }
 .canvas {
   fill: transparent;
@@ -351,56 +297,5 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
   stroke-width: 1px;
   vector-effect: non-scaling-stroke;
   pointer-events: none;
-}
-.guide {
-  fill: none;
-  pointer-events: none;
-  vector-effect: non-scaling-stroke;
-  stroke: #5d2a53;
-  stroke-width: 1.2px;
-  stroke-dasharray: 2 4;
-}
-.selection rect,
-.stem {
-  fill: none;
-  pointer-events: none;
-  vector-effect: non-scaling-stroke;
-}
-.halo {
-  stroke: #fff;
-  stroke-width: 4px;
-}
-.frame,
-.stem {
-  stroke: #5d2a53;
-  stroke-width: 1.5px;
-}
-.grip {
-  fill: #fffdf9;
-  stroke: #5d2a53;
-  stroke-width: 1.5px;
-  vector-effect: non-scaling-stroke;
-  cursor: nwse-resize;
-}
-.turn {
-  cursor: grab;
-  fill: var(--apricot);
-}
-.distance {
-  pointer-events: none;
-}
-.distance path {
-  stroke: #5d2a53;
-  stroke-width: 1px;
-  vector-effect: non-scaling-stroke;
-}
-.distance rect {
-  fill: #fffdf9;
-  stroke: #5d2a53;
-}
-.distance text {
-  fill: #44203d;
-  font-size: 12px;
-  text-anchor: middle;
 }
 </style>

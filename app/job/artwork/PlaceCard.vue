@@ -4,44 +4,71 @@ import {
   mdiArrangeSendBackward,
   mdiContentDuplicate,
   mdiDeleteOutline,
+  mdiEyeOffOutline,
+  mdiEyeOutline,
   mdiFlipHorizontal,
   mdiFlipVertical,
-  mdiFormatHorizontalAlignCenter,
-  mdiFormatVerticalAlignCenter,
+  mdiFormatPaint,
+  mdiLinkVariant,
+  mdiLinkVariantOff,
   mdiLockOpenVariantOutline,
   mdiLockOutline,
+  mdiPaletteSwatchOutline,
 } from '@mdi/js';
-import { computed } from 'vue';
-import { elementSize, resizedElement, type PieceElement } from '../../../core/piece/index.ts';
+import { computed, ref, watch } from 'vue';
+import { elementSize, elementTitle, type PieceElement } from '../../../core/piece/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import FactRow from '../../ui/FactRow.vue';
 import IconButton from '../../ui/IconButton.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import AlignRow from './AlignRow.vue';
 import type { DeskState } from './desk-state.ts';
+import { anchored, anchorOf, turnedAbout, type Anchor } from './anchor.ts';
 import { texts } from '../../texts/index.ts';
 
+/** Where an element stands, exactly: about an anchor of its box. */
 const props = defineProps<{ desk: DeskState; element: PieceElement }>();
+defineEmits<{ duplicate: []; delete: [] }>();
+const words = texts.exact;
+const ANCHORS: readonly Anchor[] = [-1, 0, 1].flatMap((y) =>
+  [-1, 0, 1].map((x) => ({ x, y }) as Anchor),
+);
+const anchor = ref<Anchor>({ x: -1, y: -1 });
+/** Proportions are kept unless they are let go, and words have none. */
+const kept = ref(true);
+watch(
+  () => props.element.id,
+  () => (kept.value = props.element.kind !== 'words'),
+  { immediate: true },
+);
+
 const size = computed(() => elementSize(props.element));
 const corner = computed(() => ({
   x: (props.desk.compiled.value?.width ?? 0) / 2,
   y: (props.desk.compiled.value?.height ?? 0) / 2,
 }));
-const left = computed(() => corner.value.x + props.element.x - size.value.width / 2);
-const top = computed(() => corner.value.y + props.element.y - size.value.height / 2);
+const at = computed(() => anchorOf(props.element, anchor.value));
 const index = computed(() => props.desk.piece.value?.elements.indexOf(props.element) ?? 0);
 const last = computed(() => (props.desk.piece.value?.elements.length ?? 1) - 1);
 const bent = computed(() => props.element.kind === 'words' && props.element.path.kind === 'circle');
+const title = computed(() =>
+  elementTitle({ ...props.element, name: undefined }, (id) => props.desk.store.job?.art[id]),
+);
 
-function resize(width: number, height: number): void {
-  props.desk.change({ ...resizedElement(props.element, width, height) }, 'resize');
+function move(axis: 'x' | 'y', to: number): void {
+  const by = to - corner.value[axis] - at.value[axis];
+  props.desk.change({ [axis]: props.element[axis] + by }, 'place');
 }
 
-/** Mirrors along one axis: twice is as before, and with the other one it is both. */
-function flip(axis: 'across' | 'down'): void {
-  const { flip: now } = props.element;
-  const other = axis === 'across' ? 'down' : 'across';
-  const flip = !now ? axis : now === axis ? undefined : now === other ? 'both' : other;
-  props.desk.change({ flip });
+function resize(side: 'width' | 'height', to: number): void {
+  const other = side === 'width' ? 'height' : 'width';
+  const next = {
+    ...size.value,
+    [side]: to,
+    ...(kept.value ? { [other]: (size.value[other] * to) / size.value[side] } : {}),
+  };
+  props.desk.change(anchored(props.element, anchor.value, next), 'resize');
 }
 
 function reorder(to: number): void {
@@ -52,72 +79,84 @@ function reorder(to: number): void {
     });
 }
 
-function duplicate(): void {
-  const { piece, store } = props.desk;
-  if (piece.value)
-    store.act({
-      name: 'duplicate-elements',
-      args: { piece: piece.value.id, elements: [props.element.id] },
-    });
+/** Mirrors along one axis: twice is as before, and with the other one it is both. */
+function flip(axis: 'across' | 'down'): void {
+  const { flip: now } = props.element;
+  const other = axis === 'across' ? 'down' : 'across';
+  const flipped = !now ? axis : now === axis ? undefined : now === other ? 'both' : other;
+  props.desk.change({ flip: flipped });
 }
 
-function remove(): void {
-  const { piece, store } = props.desk;
-  if (piece.value)
-    store.act({
-      name: 'delete-elements',
-      args: { piece: piece.value.id, elements: [props.element.id] },
-    });
+function rename(event: Event): void {
+  props.desk.change({ name: (event.target as HTMLInputElement).value.trim() || undefined });
 }
 </script>
 
 <template>
   <CardPanel :title="texts.artwork.place">
-    <LengthRow
-      :label="texts.artwork.fromLeft"
-      :model-value="left"
-      :step="0.1"
-      @update:model-value="desk.change({ x: $event - corner.x + size.width / 2 }, 'place')"
-    />
-    <LengthRow
-      :label="texts.artwork.fromTop"
-      :model-value="top"
-      :step="0.1"
-      @update:model-value="desk.change({ y: $event - corner.y + size.height / 2 }, 'place')"
-    />
-    <template v-if="!bent">
-      <LengthRow
-        :label="texts.artwork.width"
-        :model-value="size.width"
-        :min="0.5"
-        :max="2000"
-        @update:model-value="
-          resize(
-            $event,
-            element.kind === 'picture' ? (size.height * $event) / size.width : size.height,
-          )
-        "
+    <FactRow as="label" :label="words.name">
+      <input
+        class="well name"
+        :value="element.name ?? ''"
+        :placeholder="title"
+        maxlength="60"
+        @change="rename"
       />
-      <LengthRow
-        :label="texts.artwork.height"
-        :model-value="size.height"
-        :min="0.5"
-        :max="2000"
-        @update:model-value="
-          resize(
-            element.kind === 'picture' ? (size.width * $event) / size.height : size.width,
-            $event,
-          )
-        "
+    </FactRow>
+    <div class="exact">
+      <div class="anchors" role="radiogroup" :aria-label="words.anchor">
+        <button
+          v-for="(one, place) in ANCHORS"
+          :key="place"
+          type="button"
+          role="radio"
+          :aria-checked="one.x === anchor.x && one.y === anchor.y"
+          :aria-label="words.anchorPlace(one.y + 1, one.x + 1)"
+          :title="words.anchorPlace(one.y + 1, one.x + 1)"
+          @click="anchor = one"
+        />
+      </div>
+      <div class="places">
+        <LengthRow
+          :label="texts.artwork.fromLeft"
+          :model-value="corner.x + at.x"
+          :step="0.1"
+          @update:model-value="move('x', $event)"
+        />
+        <LengthRow
+          :label="texts.artwork.fromTop"
+          :model-value="corner.y + at.y"
+          :step="0.1"
+          @update:model-value="move('y', $event)"
+        />
+      </div>
+    </div>
+    <div v-if="!bent" class="exact">
+      <IconButton
+        :icon="kept ? mdiLinkVariant : mdiLinkVariantOff"
+        :name="words.proportions"
+        :pressed="kept"
+        @click="kept = !kept"
       />
-    </template>
+      <div class="places">
+        <LengthRow
+          v-for="side in ['width', 'height'] as const"
+          :key="side"
+          :label="texts.artwork[side]"
+          :model-value="size[side]"
+          :min="0.5"
+          :max="2000"
+          @update:model-value="resize(side, $event)"
+        />
+      </div>
+    </div>
     <NumberRow
       :label="texts.artwork.turnedBy"
       :name="texts.artwork.turnLong"
       :model-value="element.angle"
       suffix="°"
       :digits="1"
-      @update:model-value="desk.change({ angle: $event }, 'turn')"
+      @update:model-value="desk.change(turnedAbout(element, anchor, $event), 'turn')"
     />
     <NumberRow
       :label="texts.ornaments.opacity"
@@ -130,17 +169,8 @@ function remove(): void {
         desk.change({ opacity: $event > 0 ? 1 - $event / 100 : undefined }, 'clear')
       "
     />
+    <AlignRow :desk="desk" />
     <div class="buttons">
-      <IconButton
-        :icon="mdiFormatHorizontalAlignCenter"
-        :name="texts.artwork.middleAcross"
-        @click="desk.change({ x: 0 })"
-      />
-      <IconButton
-        :icon="mdiFormatVerticalAlignCenter"
-        :name="texts.artwork.middleDown"
-        @click="desk.change({ y: 0 })"
-      />
       <IconButton
         :icon="mdiArrangeSendBackward"
         :name="texts.artwork.earlier"
@@ -160,6 +190,12 @@ function remove(): void {
         @click="desk.change({ locked: !element.locked })"
       />
       <IconButton
+        :icon="element.hidden ? mdiEyeOffOutline : mdiEyeOutline"
+        :name="element.hidden ? words.show : words.hide"
+        :pressed="element.hidden === true"
+        @click="desk.change({ hidden: element.hidden ? undefined : true })"
+      />
+      <IconButton
         :icon="mdiFlipHorizontal"
         :name="texts.ornaments.flipAcross"
         :pressed="element.flip === 'across' || element.flip === 'both'"
@@ -171,24 +207,80 @@ function remove(): void {
         :pressed="element.flip === 'down' || element.flip === 'both'"
         @click="flip('down')"
       />
-      <IconButton :icon="mdiContentDuplicate" :name="texts.artwork.duplicate" @click="duplicate" />
+      <IconButton
+        :icon="mdiPaletteSwatchOutline"
+        :name="words.copyLook"
+        @click="desk.copyLook(element)"
+      />
+      <IconButton
+        :icon="mdiFormatPaint"
+        :name="words.pasteLook"
+        :disabled="!desk.look.value"
+        @click="desk.pasteLook()"
+      />
+      <IconButton
+        :icon="mdiContentDuplicate"
+        :name="texts.artwork.duplicate"
+        @click="$emit('duplicate')"
+      />
       <IconButton
         :icon="mdiDeleteOutline"
         :name="texts.artwork.delete"
         :disabled="element.locked"
-        @click="remove"
+        @click="$emit('delete')"
       />
     </div>
   </CardPanel>
 </template>
 
 <style scoped>
+.name {
+  width: 150px;
+}
+.exact {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.exact > :deep(.icon) {
+  margin: 0 1px;
+}
+.places {
+  flex: 1;
+}
+.anchors {
+  display: grid;
+  grid-template-columns: repeat(3, 12px);
+  gap: 2px;
+}
+.anchors button {
+  width: 12px;
+  height: 12px;
+  border: 1.5px solid var(--field-line);
+  border-radius: 3px;
+  padding: 0;
+  background: var(--well);
+  cursor: pointer;
+}
+.anchors button[aria-checked='true'] {
+  border-color: var(--plum);
+  background: var(--plum);
+}
 .buttons {
   display: flex;
   flex-wrap: wrap;
-  margin: 6px -8px -6px;
+  margin: 2px -6px -6px;
 }
 .buttons :deep(.icon) {
   min-width: 33px;
+}
+@media (pointer: coarse) {
+  .anchors {
+    grid-template-columns: repeat(3, 24px);
+  }
+  .anchors button {
+    width: 24px;
+    height: 24px;
+  }
 }
 </style>

@@ -2,10 +2,13 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Art } from '../../../core/art/index.ts';
 import { isProblem } from '../../../core/base/index.ts';
+import type { Point } from '../../../core/geometry/index.ts';
 import { runCommand, type ElementChanges, type Job } from '../../../core/job/index.ts';
-import { colorsOfPieces, type PieceElement } from '../../../core/piece/index.ts';
+import { colorsOfPieces, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { pageCompiler, resourceVersion } from '../store/page-resources.ts';
+import { lookOf } from './look.ts';
 import { offeredColors } from './palette.ts';
 
 /** Letters marked in words that are being typed: from one index of the text to behind another. */
@@ -27,6 +30,10 @@ export function useDeskState() {
   const point = shallowRef<NodePlace>();
   /** Whether the pointer draws a line. */
   const drawing = ref(false);
+  /** The element whose look was copied. */
+  const look = shallowRef<PieceElement>();
+  /** Whether the pointer measures. */
+  const measuring = ref(false);
   /** Hears which art was chosen, while some is asked for. */
   const picking = shallowRef<(art: Art) => void>();
 
@@ -36,6 +43,11 @@ export function useDeskState() {
   };
   const piece = computed(() => pieceOf(store.job));
   const settled = computed(() => pieceOf(store.settled));
+  /** The piece as it stands without what a gesture is just doing, compiled. */
+  const settledPiece = computed(() => {
+    void resourceVersion.value;
+    return settled.value && store.settled && pageCompiler.compile(settled.value, store.settled);
+  });
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */
   const folds = computed(() => compiled.value?.creases ?? []);
@@ -152,6 +164,47 @@ export function useDeskState() {
     selected.value = piece.value.elements.filter(({ id }) => !before.has(id)).map(({ id }) => id);
   }
 
+  function addTo(make: (now: Piece) => PieceElement): void {
+    if (piece.value) add(make(piece.value));
+  }
+
+  function nudge({ x, y }: Point): void {
+    const moving = elements.value.filter(({ locked }) => !locked);
+    if (!piece.value || moving.length === 0) return;
+    const changes = Object.fromEntries(
+      moving.map((one) => [one.id, { x: one.x + x, y: one.y + y }]),
+    );
+    store.act(
+      { name: 'change-elements', args: { piece: piece.value.id, changes, doing: 'nudge' } },
+      `nudge:${selected.value.join()}`,
+    );
+  }
+
+  function remove(): void {
+    if (piece.value)
+      store.act({
+        name: 'delete-elements',
+        args: { piece: piece.value.id, elements: selected.value },
+      });
+  }
+
+  function duplicate(): void {
+    if (!piece.value) return;
+    const before = new Set(piece.value.elements.map(({ id }) => id));
+    const args = { piece: piece.value.id, elements: selected.value };
+    if (store.act({ name: 'duplicate-elements', args }))
+      selected.value = piece.value.elements.flatMap(({ id }) => (before.has(id) ? [] : [id]));
+  }
+
+  function copyLook(element: PieceElement): void {
+    look.value = element;
+  }
+
+  function pasteLook(): void {
+    const { value } = look;
+    if (value) changeEach((element) => lookOf(value, element), { doing: 'give a look to' });
+  }
+
   function pickArt(take: (art: Art) => void): void {
     picking.value = take;
   }
@@ -160,6 +213,10 @@ export function useDeskState() {
     store,
     piece,
     settled,
+    settledPiece,
+    look,
+    copyLook,
+    pasteLook,
     compiled,
     folds,
     selected,
@@ -170,6 +227,7 @@ export function useDeskState() {
     marked,
     point,
     drawing,
+    measuring,
     picking,
     pickArt,
     show,
@@ -180,6 +238,10 @@ export function useDeskState() {
     tried,
     add,
     addAll,
+    addTo,
+    nudge,
+    remove,
+    duplicate,
   };
 }
 

@@ -1,11 +1,19 @@
 import { shallowRef } from 'vue';
-import { apply, invert, placed, rotation, type Point } from '../../../core/geometry/index.ts';
+import { apply, invert, type Point } from '../../../core/geometry/index.ts';
 import type { CommandCall, ElementChanges } from '../../../core/job/index.ts';
-import { elementSize, resizedElement, type PieceElement } from '../../../core/piece/index.ts';
+import {
+  elementMap,
+  elementSize,
+  resizedElement,
+  seenBox,
+  seenBoxOf,
+  type PieceElement,
+} from '../../../core/piece/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
 import { useDragStep } from '../drag-step.ts';
+import { useSettings } from '../../ui/settings-store.ts';
 import type { DeskState } from './desk-state.ts';
-import { boxOfElements, snapMove, snapTargets, type Guide } from './snap.ts';
+import { snapMove, snapTargets, type EqualGap, type Guide } from './snap.ts';
 
 /** A corner of an element by its signs: (-1, -1) is the top left. */
 export interface Corner {
@@ -18,7 +26,12 @@ const REACH = 7; // px within which things snap
 /** Moving, resizing and turning elements with the pointer. Each gesture is one step of the history. */
 export function useElementGestures(desk: DeskState, bench: BenchControls) {
   const guides = shallowRef<readonly Guide[]>([]);
-  const { active, run } = useDragStep(desk.store, bench, () => (guides.value = []));
+  const gaps = shallowRef<readonly EqualGap[]>([]);
+  const settings = useSettings();
+  const { active, run } = useDragStep(desk.store, bench, () => {
+    guides.value = [];
+    gaps.value = [];
+  });
 
   function changes(all: Record<string, ElementChanges>, doing: string): CommandCall | undefined {
     return (
@@ -32,19 +45,24 @@ export function useElementGestures(desk: DeskState, bench: BenchControls) {
   function startMove(event: PointerEvent, id: string): void {
     if (event.button !== 0) return;
     if (event.shiftKey) return desk.select(id, true);
+    if (event.altKey) return selectBelow(event);
     if (!desk.selected.value.includes(id)) desk.select(id);
     const moving = desk.elements.value.filter(({ locked }) => !locked);
-    const box = boxOfElements(moving);
     const { piece, compiled } = desk;
-    if (!box || !piece.value || !compiled.value) return;
-    const others = piece.value.elements.filter((one) => !moving.includes(one));
-    const targets = snapTargets({ ...compiled.value, safe: piece.value.safe }, others);
+    if (!piece.value || !compiled.value) return;
+    const placed = compiled.value.elements;
+    const box = seenBoxOf(placed.filter(({ element }) => moving.includes(element)));
+    if (!box) return;
+    const others = placed.filter(({ element }) => !moving.includes(element)).map(seenBox);
+    const frame = { ...compiled.value, safe: piece.value.safe };
+    const targets = snapTargets(frame, others, settings.grid || undefined);
     const from = bench.toMm(event);
     run(event, (at, moved) => {
       const free = { dx: at.x - from.x, dy: at.y - from.y };
       const reach = moved.ctrlKey || moved.metaKey ? 0 : REACH / bench.view.value.scale;
       const snapped = snapMove(box, free, targets, reach);
       guides.value = snapped.guides;
+      gaps.value = snapped.gaps;
       const { dx, dy } = snapped;
       return changes(
         Object.fromEntries(moving.map(({ id: one, x, y }) => [one, { x: x + dx, y: y + dy }])),
@@ -70,8 +88,20 @@ export function useElementGestures(desk: DeskState, bench: BenchControls) {
     });
   }
 
-  return { guides, active, startMove, startResize, startTurn };
+  /** Chooses the next element beneath the pointer, and from the lowest the uppermost again. */
+  function selectBelow(event: PointerEvent): void {
+    const under = document
+      .elementsFromPoint(event.clientX, event.clientY)
+      .flatMap((one) => one.closest('[data-element]')?.getAttribute('data-element') ?? []);
+    const ids = [...new Set(under)];
+    const next = ids[(ids.indexOf(desk.selected.value[0] ?? '') + 1) % ids.length];
+    if (next !== undefined) desk.select(next, false, true);
+  }
+
+  return { guides, gaps, active, startMove, startResize, startTurn };
 }
+
+export type ElementGestures = ReturnType<typeof useElementGestures>;
 
 /**
  * The changes that bring a corner of an element to a place while the opposite corner stays.
@@ -84,11 +114,12 @@ export function resizedTo(
   free: boolean,
 ): ElementChanges {
   const { width, height } = elementSize(element);
-  const anchor = apply(placed(element.x, element.y, element.angle), {
+  const anchor = apply(elementMap(element), {
     x: (-corner.x * width) / 2,
     y: (-corner.y * height) / 2,
   });
-  const local = apply(invert(rotation(element.angle)), { x: at.x - anchor.x, y: at.y - anchor.y });
+  const turn = elementMap({ ...element, x: 0, y: 0 });
+  const local = apply(invert(turn), { x: at.x - anchor.x, y: at.y - anchor.y });
   const wide = Math.max(1, local.x * corner.x);
   const high = Math.max(1, local.y * corner.y);
   const scale = Math.max(wide / width, high / height);
@@ -96,7 +127,7 @@ export function resizedTo(
     ? resizedElement(element, wide, high)
     : resizedElement(element, width * scale, height * scale);
   const size = elementSize(resized);
-  const centre = apply(placed(anchor.x, anchor.y, element.angle), {
+  const centre = apply(elementMap({ ...element, ...anchor }), {
     x: (corner.x * size.width) / 2,
     y: (corner.y * size.height) / 2,
   });
