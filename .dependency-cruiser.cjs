@@ -15,6 +15,7 @@ const CORE = [
   'things',
   'stock',
   'piece',
+  'designs',
   'sheet',
   'job',
   'output',

@@ -66,6 +66,7 @@ export interface Calls {
     task: Task,
   ): Promise<Result<Preview>>;
   makeArt(args: { art: Art; recipe: Recipe }, task: Task): Promise<Result<ReadArt>>;
+  artColors(args: { art: Art; most: number }, task: Task): Promise<Result<string[]>>;
   traceArt(args: { art: Art; tolerance: number }, task: Task): Promise<Result<Traced>>;
   splitArt(args: SplitRequest, task: Task): Promise<Result<ShownSplit>>;
   partsOfArt(
@@ -113,6 +114,7 @@ export function createCalls(ground: CallGround): Calls {
       takeIn(platform, { bytes, name }, { choices, task }),
     previewArt: ({ art, recipe, most }) => preparer.preview(art, recipe, most),
     makeArt: ({ art, recipe }) => preparer.make(art, recipe),
+    artColors: ({ art, most }) => preparer.colors(art, most),
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),

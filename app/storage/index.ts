@@ -25,6 +25,7 @@ export {
   type KeptJob,
   type KeptRun,
 } from './jobs.ts';
+export { houseStyle, keepHouseStyle } from './house-style.ts';
 export { hearKept, tellKept } from './news.ts';
 export {
   EMPTY_STOCK_ROOM,

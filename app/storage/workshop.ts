@@ -14,6 +14,8 @@ import {
   type KeptJob,
   type KeptRun,
 } from './jobs.ts';
+import { NO_HOUSE_STYLE } from '../../core/designs/index.ts';
+import { houseStyle, keepHouseStyle, readHouseStyle } from './house-style.ts';
 import { keepStockRoom, mergedStockRoom, readStockRoom, stockRoom } from './stock-room.ts';
 
 const DEMO_SHOWN = 'demo-shown';
@@ -82,7 +84,13 @@ export async function backUp(): Promise<Uint8Array> {
     const bytes = inJobs.has(art.id) ? undefined : await artBytes(art.id);
     if (bytes) loose.set(art.id, bytes);
   }
-  const documents = { runs: await allRuns(), demo, stock: await stockRoom(), drawer };
+  const documents = {
+    runs: await allRuns(),
+    demo,
+    stock: await stockRoom(),
+    style: await houseStyle(),
+    drawer,
+  };
   return writeBackup(whole, documents, loose);
 }
 
@@ -102,6 +110,9 @@ export async function restore(
   // Earlier backups have the measured sheets alone.
   const room = readStockRoom(documents.stock ?? { sheets: documents.sheets });
   await keepStockRoom(mergedStockRoom(room, await stockRoom()));
+  // What the workshop has of its own stays; an empty style takes that of the backup.
+  if ((await houseStyle()) === NO_HOUSE_STYLE && documents.style !== undefined)
+    await keepHouseStyle(readHouseStyle(documents.style));
   for (const run of runs) if (typeof run.id === 'string') await keepRun(run);
   return { jobs: jobs.length, damaged: damaged.length };
 }

@@ -7,7 +7,7 @@ export const artwork = {
   around: 'Around',
   plate: 'Plate',
   ring: 'Ring',
-  empty: 'Drop a picture here, or start with one of the tools above.',
+  empty: 'Drop a picture here, use the tools above, or',
   wholePiece: 'whole piece',
   many: 'Drag or nudge them together.',
   stack: 'Elements, printed from left to right',

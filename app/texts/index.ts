@@ -8,6 +8,7 @@ import { proof } from './proof.ts';
 import { run } from './run.ts';
 import { sheet } from './sheet.ts';
 import { size } from './size.ts';
+import { start } from './start.ts';
 import { stock } from './stock.ts';
 import { ui } from './ui.ts';
 import { words } from './words.ts';
@@ -96,6 +97,7 @@ export const texts = {
   run,
   sheet,
   size,
+  start,
   stock,
   ui,
   words,

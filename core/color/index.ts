@@ -7,5 +7,14 @@ export {
   toHex,
   type Rgb,
 } from './color.ts';
+export { dominantColors } from './dominant.ts';
+export {
+  colorOfHue,
+  HARMONIES,
+  hueOf,
+  matchedColors,
+  paletteFromHue,
+  type Harmony,
+} from './harmony.ts';
 export { mixed } from './mixed.ts';
 export { oklabDistance, oklabOfBytes, oklabOfHex, oklabReader, type Oklab } from './oklab.ts';

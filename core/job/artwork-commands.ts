@@ -3,7 +3,9 @@ import { artSchema, type Art } from '../art/index.ts';
 import {
   color,
   elementTitle,
+  fillSchema,
   recoloredPiece,
+  type Fill,
   type Piece,
   type PieceElement,
 } from '../piece/index.ts';
@@ -76,6 +78,30 @@ export const ARTWORK_COMMANDS = {
     run: added,
   } satisfies Command<Adding & { doing?: string }>,
 
+  /** Other artwork for a piece, all of it: a starting design, or a blank piece. */
+  'set-artwork': {
+    label: ({ doing }) => doing ?? 'start again',
+    run: (job, { piece, ground, elements, art = [] }) => {
+      const read = fillSchema.nullable().safeParse(ground);
+      if (!read.success) return refused('This ground', read.error.issues[0]?.message);
+      const made = withOwnPiece(job, piece, (found) =>
+        withAdded({ ...found, ground, elements: [] }, elements, 0),
+      );
+      if (isProblem(made) || art.length === 0) return made;
+      return {
+        ...made,
+        art: { ...made.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
+      };
+    },
+  } satisfies Command<
+    Of & {
+      ground: Fill | null;
+      elements: readonly PieceElement[];
+      art?: readonly Art[];
+      doing?: string;
+    }
+  >,
+
   'change-elements': {
     label: ({ piece, changes, doing }, job) =>
       `${doing ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
@@ -139,13 +165,17 @@ export const ARTWORK_COMMANDS = {
       }),
   } satisfies Command<Of & { element: string; to: number }>,
 
-  /** One colour in the place of another, in a piece or in all. */
+  /** Other colours in the place of some, in a piece or in all; keys in small letters. */
   recolor: {
-    label: ({ from, to }) => `change ${from} to ${to}`,
-    run: (job, { piece, from, to }) => {
-      if (!color.safeParse(to).success)
-        return refused(`“${to}”`, 'a colour is written like #5d2a53');
-      const swap = (one: string): string => (one.toLowerCase() === from.toLowerCase() ? to : one);
+    label: ({ colors, doing }) =>
+      doing ??
+      Object.entries(colors)
+        .map(([from, to]) => `change ${from} to ${to}`)
+        .join(', '),
+    run: (job, { piece, colors }) => {
+      const wrong = Object.values(colors).find((one) => !color.safeParse(one).success);
+      if (wrong !== undefined) return refused(`“${wrong}”`, 'a colour is written like #5d2a53');
+      const swap = (one: string): string => colors[one.toLowerCase()] ?? one;
       return {
         ...job,
         pieces: job.pieces.map((one) =>
@@ -153,7 +183,11 @@ export const ARTWORK_COMMANDS = {
         ),
       };
     },
-  } satisfies Command<{ piece?: string; from: string; to: string }>,
+  } satisfies Command<{
+    piece?: string;
+    colors: Readonly<Record<string, string>>;
+    doing?: string;
+  }>,
 
   /** Other words wherever some stand, in all pieces. */
   'replace-words': {

@@ -24,6 +24,7 @@ import {
   type Splitting,
   type Traced,
 } from '../art/index.ts';
+import { dominantColors } from '../color/index.ts';
 import { pathData } from '../drawing/index.ts';
 import { fitCurves } from '../geometry/index.ts';
 import { drawShapes } from '../output/index.ts';
@@ -127,6 +128,14 @@ export class Preparer {
       : image;
   }
 
+  /** The colours that cover most of a picture, the largest first. */
+  async colors(art: Art, most: number): Promise<Result<string[]>> {
+    const image = await this.image(art, COLORS_DPI);
+    if (!image.ok) return image;
+    const by = Math.max(1, Math.max(image.value.width, image.value.height) / COLORS_SIDE);
+    return good(dominantColors(shrunkImage(image.value, by), most));
+  }
+
   async split(request: SplitRequest): Promise<Result<ShownSplit>> {
     const done = await this.splitted(request);
     if (!done.ok) return done;
@@ -225,6 +234,8 @@ export class Preparer {
 const perMmOf = ({ art, dpi }: Pick<SplitRequest, 'art' | 'dpi'>): number =>
   (art.kind === 'pixels' ? art.dpi : dpi) / 25.4;
 
+const COLORS_DPI = 72; // at which vectors are drawn to count their colours
+const COLORS_SIDE = 400; // px
 const MOST_SHOWN = 400; // pixels of an outline's mask
 /** Patches of one part that are drawn, and up to which it can be taken apart. */
 const MOST_APART = 400;

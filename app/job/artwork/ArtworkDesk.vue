@@ -14,6 +14,9 @@ import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
 import { useClipboard } from './clipboard.ts';
 import CodeCard from './CodeCard.vue';
+import ColorsCard from './colors/ColorsCard.vue';
+import HouseStylePanel from './start/HouseStylePanel.vue';
+import StartPanel from './start/StartPanel.vue';
 import { useDeskKeys } from './desk-keys.ts';
 import { useDeskState } from './desk-state.ts';
 import ExactTray from './ExactTray.vue';
@@ -48,7 +51,8 @@ const legend = computed(() => [
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
 const clipboard = useClipboard(desk);
-const panel = ref<'faces' | 'ornaments'>();
+const panel = ref<'faces' | 'ornaments' | 'start'>();
+const house = ref(false);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
 const findings = computed(() =>
@@ -158,16 +162,19 @@ onBeforeUnmount(() => {
         <ExactTray :desk="desk" />
         <ToolTray
           :desk="desk"
-          :ornaments="panel === 'ornaments'"
+          :open="panel"
           @picture="addPicture"
           @drawer="desk.pickArt((art) => put(art))"
           @words="addWords"
-          @ornaments="panel = panel === 'ornaments' ? undefined : 'ornaments'"
+          @panel="panel = panel === $event ? undefined : $event"
         />
         <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
         <p v-else-if="desk.measuring.value" class="empty">{{ texts.exact.measureHint }}</p>
-        <p v-else-if="desk.piece.value?.elements.length === 0" class="empty">
+        <p v-else-if="desk.piece.value?.elements.length === 0 && panel !== 'start'" class="empty">
           {{ texts.artwork.empty }}
+          <button class="link" type="button" @click="panel = 'start'">
+            {{ texts.start.title }}
+          </button>
         </p>
         <TypefacePanel
           v-if="panel === 'faces' && chosenWords[0]"
@@ -175,6 +182,13 @@ onBeforeUnmount(() => {
           :text="chosenWords[0].text"
           @update:model-value="desk.change({ typeface: $event })"
           @close="panel = undefined"
+        />
+        <StartPanel
+          v-if="panel === 'start'"
+          :key="desk.piece.value?.id ?? ''"
+          :desk="desk"
+          @close="panel = undefined"
+          @house="house = true"
         />
         <OrnamentPanel
           v-if="panel === 'ornaments'"
@@ -184,6 +198,7 @@ onBeforeUnmount(() => {
           @close="panel = undefined"
         />
       </div>
+      <HouseStylePanel v-if="house" :desk="desk" @close="house = false" />
       <TakeTray />
       <DrawerPicker v-if="desk.picking.value" @close="stopPicking" @choose="choose" />
       <JobArtBench :prepare="prepare" />
@@ -245,7 +260,10 @@ onBeforeUnmount(() => {
         :desk="desk"
         :element="desk.only.value"
       />
-      <PieceCard v-if="desk.elements.value.length === 0" :desk="desk" />
+      <template v-if="desk.elements.value.length === 0">
+        <PieceCard :desk="desk" />
+        <ColorsCard :desk="desk" />
+      </template>
     </template>
   </BenchLayout>
 </template>

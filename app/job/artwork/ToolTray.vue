@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  mdiAutoFix,
   mdiBarcode,
   mdiCircleOutline,
   mdiDraw,
@@ -16,13 +17,21 @@ import type { DeskState } from './desk-state.ts';
 import { newCode, newPlate, newRing } from './new-elements.ts';
 
 /** What can be added to the piece. */
-const props = defineProps<{ desk: DeskState; ornaments: boolean }>();
-defineEmits<{ picture: []; drawer: []; words: [bent: boolean]; ornaments: [] }>();
+type Panel = 'ornaments' | 'start';
+const props = defineProps<{ desk: DeskState; open: string | undefined }>();
+defineEmits<{ picture: []; drawer: []; words: [bent: boolean]; panel: [panel: Panel] }>();
 const { drawing } = props.desk;
 </script>
 
 <template>
   <div class="tools" role="toolbar" :aria-label="texts.artwork.addToThePiece">
+    <IconButton
+      named
+      :icon="mdiAutoFix"
+      :name="texts.start.tool"
+      :pressed="open === 'start'"
+      @click="$emit('panel', 'start')"
+    />
     <IconButton
       named
       :icon="mdiImageOutline"
@@ -63,8 +72,8 @@ const { drawing } = props.desk;
       named
       :icon="mdiLeaf"
       :name="texts.ornaments.ornament"
-      :pressed="ornaments"
-      @click="$emit('ornaments')"
+      :pressed="open === 'ornaments'"
+      @click="$emit('panel', 'ornaments')"
     />
     <IconButton
       named
@@ -87,7 +96,7 @@ const { drawing } = props.desk;
   position: absolute;
   top: 30px;
   right: 14px;
-  left: 126px;
+  left: 122px;
   display: flex;
   width: fit-content;
   margin: 0 auto;
@@ -97,6 +106,7 @@ const { drawing } = props.desk;
   box-shadow: var(--shadow);
 }
 .tools :deep(.named) {
-  min-width: 58px;
+  min-width: 52px;
+  padding: 6px 6px;
 }
 </style>

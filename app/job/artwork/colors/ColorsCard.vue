@@ -1,0 +1,220 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import {
+  HARMONIES,
+  hueOf,
+  matchedColors,
+  paletteFromHue,
+  type Harmony,
+} from '../../../../core/color/index.ts';
+import { DESIGN_COLORS } from '../../../../core/designs/index.ts';
+import type { CommandCall } from '../../../../core/job/index.ts';
+import { colorsOfPieces } from '../../../../core/piece/index.ts';
+import { artCalls } from '../../../calls/index.ts';
+import { texts } from '../../../texts/index.ts';
+import CardPanel from '../../../ui/CardPanel.vue';
+import CheckRow from '../../../ui/CheckRow.vue';
+import ColorChips from '../../../ui/ColorChips.vue';
+import { useMessages } from '../../../ui/messages-store.ts';
+import type { DeskState } from '../desk-state.ts';
+import { useHouseStyle } from '../start/house-style-store.ts';
+import PaletteRow from './PaletteRow.vue';
+
+/** The colours that a piece or the whole job is drawn in, changed one by one or all by a palette. */
+const props = defineProps<{ desk: DeskState }>();
+const words = texts.start;
+const messages = useMessages();
+const house = useHouseStyle();
+void house.load();
+
+const everywhere = ref(false);
+const chosen = ref<string>();
+const settled = computed(() => props.desk.store.settled);
+const several = computed(() => (settled.value?.pieces.length ?? 0) > 1);
+const pieces = computed(() => {
+  const piece = props.desk.settled.value;
+  if (everywhere.value) return settled.value?.pieces ?? [];
+  return piece ? [piece] : [];
+});
+const used = computed(() => colorsOfPieces(pieces.value));
+const scope = computed(() =>
+  everywhere.value ? {} : { piece: props.desk.settled.value?.id ?? '' },
+);
+
+function recolor(to: string | null): void {
+  if (!chosen.value || !to) return;
+  const from = chosen.value;
+  props.desk.store.act({ name: 'recolor', args: { ...scope.value, colors: { [from]: to } } });
+  chosen.value = to;
+}
+
+/** The colours of the first picture of the piece, counted in a worker. */
+const ofArt = shallowRef<readonly string[]>([]);
+const art = computed(() => {
+  const picture = props.desk.settled.value?.elements.find((one) => one.kind === 'picture');
+  return picture?.kind === 'picture' ? settled.value?.art[picture.art] : undefined;
+});
+watch(
+  () => art.value?.id,
+  async () => {
+    ofArt.value = [];
+    const { value } = art;
+    if (!value) return;
+    const answer = await artCalls
+      .call('artColors', { art: value, most: 5 })
+      .answer.catch(() => undefined);
+    if (answer?.ok && value.id === art.value?.id) ofArt.value = answer.value;
+  },
+  { immediate: true },
+);
+
+const hue = ref(hueOf(used.value[0] ?? '#5d2a53'));
+const palettes = computed(() => [
+  ...house.style.palettes,
+  // A picture has no light ground of its own: one in its hue is put before its colours.
+  ...(ofArt.value.length > 1
+    ? [
+        {
+          name: words.fromArt,
+          colors: [
+            ...paletteFromHue(hueOf(ofArt.value[0] ?? '#000000'), 'shades').slice(0, 2),
+            ...ofArt.value,
+          ],
+        },
+      ]
+    : []),
+  ...HARMONIES.map((harmony: Harmony) => ({
+    name: words.harmonies[harmony],
+    colors: paletteFromHue(hue.value, harmony),
+  })),
+  ...DESIGN_COLORS.slice(0, 6).map(({ name, ground, ink, accent, soft }) => ({
+    name,
+    colors: [ground, ink, accent, soft],
+  })),
+]);
+
+function callFor({ name, colors }: { name: string; colors: readonly string[] }): CommandCall {
+  const matched = Object.fromEntries(matchedColors(used.value, colors));
+  const doing = words.doingPalette(name);
+  return { name: 'recolor', args: { ...scope.value, colors: matched, doing } };
+}
+
+function use(palette: { name: string; colors: readonly string[] }): void {
+  props.desk.store.drop();
+  props.desk.store.act(callFor(palette));
+}
+
+function keep(): void {
+  const taken = house.style.palettes.map(({ name }) => name);
+  const base = props.desk.store.job?.name ?? words.palettes;
+  let name = base.slice(0, 50);
+  for (let count = 2; taken.includes(name); count++) name = `${base.slice(0, 46)} ${count}`;
+  const colors = used.value.slice(0, 12);
+  if (colors.length < 2) return;
+  house.change({ palettes: [{ name, colors }, ...house.style.palettes].slice(0, 40) });
+  messages.say(words.keptPalette(name));
+}
+
+onBeforeUnmount(() => props.desk.store.drop());
+</script>
+
+<template>
+  <CardPanel v-if="used.length" :title="words.colors">
+    <p class="quiet">{{ words.colorsHint }}</p>
+    <div class="used" role="radiogroup" :aria-label="words.colors">
+      <button
+        v-for="color in used"
+        :key="color"
+        type="button"
+        role="radio"
+        :aria-checked="color === chosen"
+        :aria-label="color"
+        :title="color"
+        :style="{ background: color }"
+        @click="chosen = color === chosen ? undefined : color"
+      />
+    </div>
+    <CheckRow v-if="several" v-model="everywhere" :label="words.everywhere" />
+    <ColorChips
+      v-if="chosen"
+      :label="words.colors"
+      :model-value="chosen"
+      :colors="desk.colors.value"
+      @update:model-value="recolor"
+    />
+    <h3>{{ words.palettes }}</h3>
+    <p class="quiet">{{ words.palettesHint }}</p>
+    <label class="hue">
+      <span>{{ words.hue }}</span>
+      <input v-model.number="hue" type="range" min="0" max="360" step="1" />
+    </label>
+    <div class="list">
+      <PaletteRow
+        v-for="palette in palettes"
+        :key="palette.name"
+        :name="palette.name"
+        :colors="palette.colors"
+        @show="desk.store.preview(callFor(palette))"
+        @hide="desk.store.drop()"
+        @use="use(palette)"
+      />
+    </div>
+    <button v-if="used.length > 1" class="link" type="button" @click="keep">
+      {{ words.keepPalette }}
+    </button>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 0 0 6px;
+}
+h3 {
+  margin: 10px 0 2px;
+  font-size: 13.5px;
+}
+.used {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.used button {
+  width: 30px;
+  height: 30px;
+  border: 1px solid var(--field-line);
+  border-radius: 9px;
+  padding: 0;
+  cursor: pointer;
+}
+.used button[aria-checked='true'] {
+  outline: 2px solid var(--plum);
+  outline-offset: 2px;
+}
+.hue {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.hue input {
+  flex: 1;
+  min-width: 0;
+  height: 12px;
+  border-radius: 6px;
+  background: linear-gradient(
+    90deg,
+    oklch(0.7 0.14 0),
+    oklch(0.7 0.14 60),
+    oklch(0.7 0.14 120),
+    oklch(0.7 0.14 180),
+    oklch(0.7 0.14 240),
+    oklch(0.7 0.14 300),
+    oklch(0.7 0.14 360)
+  );
+  appearance: none;
+}
+.list {
+  max-height: 250px;
+  margin: 4px -6px;
+  overflow: auto;
+}
+</style>

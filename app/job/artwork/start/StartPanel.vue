@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { mdiFormatFont, mdiPaletteOutline } from '@mdi/js';
+import { computed, onMounted, watch } from 'vue';
+import type { DesignName } from '../../../../core/designs/index.ts';
+import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
+import { texts } from '../../../texts/index.ts';
+import { useMessages } from '../../../ui/messages-store.ts';
+import SidePanel from '../../../ui/SidePanel.vue';
+import { loadFaces, loadFor } from '../../store/page-resources.ts';
+import type { DeskState } from '../desk-state.ts';
+import { useStart } from './start-state.ts';
+
+/** Designs to start from, each on this very piece with its own words and picture. */
+const props = defineProps<{ desk: DeskState }>();
+defineEmits<{ close: []; house: [] }>();
+const words = texts.start;
+const start = useStart(props.desk);
+const { name, line, maker, picture } = start;
+
+const previews = computed(() =>
+  (['blank', ...start.designs.value] as const).flatMap((design) => {
+    const job = start.tried(design);
+    return job ? [{ design, job, title: titleOf(design) }] : [];
+  }),
+);
+const titleOf = (design: DesignName | 'blank'): string =>
+  design === 'blank' ? words.blank : words.names[design];
+const look = computed(() => {
+  const first = start.chosen.value ?? start.designs.value[0];
+  return first && start.lookOf(first);
+});
+
+/** The picture may not be on the piece yet. */
+watch(
+  previews,
+  ([, first]) => {
+    if (first) void loadFor(first.job).catch(useMessages().sayError);
+  },
+  { immediate: true },
+);
+
+onMounted(() => {
+  const ids = start.faces.value.flatMap(({ display, text }) => [display, text]);
+  void loadFaces([...new Set(ids)]).catch(useMessages().sayError);
+});
+</script>
+
+<template>
+  <SidePanel :title="words.title" wide @close="$emit('close')">
+    <template #head>
+      <div class="said">
+        <input v-model="name" class="well" :aria-label="words.name" :placeholder="words.name" />
+        <input v-model="line" class="well" :aria-label="words.line" :placeholder="words.line" />
+        <input v-model="maker" class="well" :aria-label="words.maker" :placeholder="words.maker" />
+      </div>
+      <div class="tools">
+        <button class="link" type="button" @click="start.shuffle('colors')">
+          <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPaletteOutline" /></svg
+          >{{ words.shuffleColors }}
+        </button>
+        <button class="link" type="button" @click="start.shuffle('faces')">
+          <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiFormatFont" /></svg
+          >{{ words.shuffleFaces }}
+        </button>
+        <button class="link" type="button" @click="desk.pickArt((art) => (picture = art))">
+          {{ picture ? words.otherPicture : words.picture }}
+        </button>
+        <button v-if="picture" class="link" type="button" @click="picture = undefined">
+          {{ words.noPicture }}
+        </button>
+        <button class="link" type="button" @click="$emit('house')">{{ words.house }}</button>
+      </div>
+      <p v-if="look && start.chosen.value" class="quiet">
+        {{ words.colorsNow(look.colors.name) }} · {{ words.facesNow(look.faces.name) }}
+      </p>
+      <p v-else-if="desk.piece.value?.elements.length" class="quiet">{{ words.replaces }}</p>
+    </template>
+    <div class="designs">
+      <button
+        v-for="one in previews"
+        :key="one.design"
+        type="button"
+        :aria-pressed="one.design === start.chosen.value"
+        @click="start.use(one.design)"
+      >
+        <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" />
+        <small>{{ one.title }}</small>
+      </button>
+    </div>
+  </SidePanel>
+</template>
+
+<style scoped>
+.said {
+  display: grid;
+  grid-template-columns: 1.2fr 1fr 1fr;
+  gap: 8px;
+}
+.said input {
+  min-width: 0;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  margin-top: 6px;
+}
+.tools button {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+}
+.tools svg {
+  width: 17px;
+  height: 17px;
+  fill: var(--plum);
+}
+p {
+  margin: 4px 0 0;
+}
+.designs {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
+  gap: 6px;
+}
+.designs button {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: flex-end;
+  gap: 4px;
+  min-width: 0;
+  border: 1.5px solid transparent;
+  border-radius: 14px;
+  padding: 7px 5px 4px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.designs button:hover {
+  background: var(--apricot-soft);
+}
+.designs button[aria-pressed='true'] {
+  border-color: var(--plum);
+  background: var(--apricot-soft);
+}
+.designs svg {
+  flex: 1;
+  width: 100%;
+  min-height: 0;
+  max-height: 118px;
+}
+small {
+  font-size: 12px;
+}
+</style>

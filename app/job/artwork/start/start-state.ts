@@ -1,0 +1,119 @@
+import { computed, reactive, ref, shallowRef } from 'vue';
+import { artSize, type Art } from '../../../../core/art/index.ts';
+import { isProblem } from '../../../../core/base/index.ts';
+import {
+  DESIGN_COLORS,
+  DESIGN_FACES,
+  designsFor,
+  makeDesign,
+  roomOf,
+  type DesignColors,
+  type DesignFaces,
+  type DesignName,
+} from '../../../../core/designs/index.ts';
+import { runCommand, type CommandCall, type Job } from '../../../../core/job/index.ts';
+import { texts } from '../../../texts/index.ts';
+import type { DeskState } from '../desk-state.ts';
+import { useHouseStyle } from './house-style-store.ts';
+
+const words = texts.start;
+
+/** What was typed last, for the next piece of this visit. */
+const typed = reactive({ line: words.usualLine as string, maker: '' });
+
+/** Starting designs for the piece on the desk, with its own words and picture. */
+export function useStart(desk: DeskState) {
+  const house = useHouseStyle();
+  void house.load();
+  const name = ref(firstName());
+  const picture = shallowRef<Art | undefined>(firstPicture());
+  const colorsAt = ref(0);
+  const facesAt = ref(0);
+  const chosen = ref<DesignName>();
+
+  function firstName(): string {
+    const piece = desk.piece.value;
+    const job = desk.store.job;
+    return piece && piece.name !== 'Label' ? piece.name : (job?.name ?? '');
+  }
+
+  function firstPicture(): Art | undefined {
+    const known = desk.store.job?.art ?? {};
+    const used = desk.piece.value?.elements.find((one) => one.kind === 'picture');
+    return (used?.kind === 'picture' ? known[used.art] : undefined) ?? Object.values(known)[0];
+  }
+
+  /** The house's own come first. */
+  const colors = computed<readonly DesignColors[]>(() => [
+    ...house.style.palettes.flatMap(({ name: called, colors: [ground, ink, accent, soft] }) =>
+      ground && ink
+        ? [{ name: called, ground, ink, accent: accent ?? ink, soft: soft ?? ground }]
+        : [],
+    ),
+    ...DESIGN_COLORS,
+  ]);
+  const faces = computed<readonly DesignFaces[]>(() => [
+    ...(house.style.faces ? [{ name: words.ownFaces, ...house.style.faces }] : []),
+    ...DESIGN_FACES,
+  ]);
+  const room = computed(() =>
+    desk.settled.value ? roomOf(desk.settled.value.edge, desk.settled.value.safe) : undefined,
+  );
+  const designs = computed(() => (room.value ? designsFor(room.value) : []));
+  const maker = computed({
+    get: () => typed.maker || house.style.maker || words.usualMaker,
+    set: (value) => (typed.maker = value),
+  });
+  const line = computed({ get: () => typed.line, set: (value) => (typed.line = value) });
+
+  /** Each design is shown in colours and typefaces of its own; the chosen one leads. */
+  const lookOf = (design: DesignName): { colors: DesignColors; faces: DesignFaces } => {
+    const at = designs.value.indexOf(design);
+    const own = <T>(list: readonly T[], from: number, step: number): T =>
+      list[(from + at * step) % list.length] as T;
+    return {
+      colors: own(colors.value, colorsAt.value, 1),
+      faces: own(faces.value, facesAt.value, 5),
+    };
+  };
+
+  function callFor(design: DesignName | 'blank'): CommandCall | undefined {
+    const piece = desk.settled.value;
+    if (!piece || !room.value) return undefined;
+    const doing = words.doing(design === 'blank' ? words.blank : words.names[design]);
+    if (design === 'blank')
+      return { name: 'set-artwork', args: { piece: piece.id, ground: null, elements: [], doing } };
+    const { value: art } = picture;
+    const size = art && artSize(art);
+    const made = makeDesign(design, {
+      ...lookOf(design),
+      room: room.value,
+      words: { name: name.value, line: line.value, maker: maker.value },
+      picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
+    });
+    const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), doing };
+    return { name: 'set-artwork', args };
+  }
+
+  /** The job with a design, to be looked at only. */
+  function tried(design: DesignName | 'blank'): Job | undefined {
+    const call = callFor(design);
+    const made = call && desk.store.settled && runCommand(desk.store.settled, call);
+    return made && !isProblem(made) ? made.job : undefined;
+  }
+
+  function use(design: DesignName | 'blank'): void {
+    const call = callFor(design);
+    if (!call || !desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
+    chosen.value = design === 'blank' ? undefined : design;
+    desk.clear();
+  }
+
+  function shuffle(what: 'colors' | 'faces'): void {
+    if (what === 'colors') colorsAt.value++;
+    else facesAt.value++;
+    if (chosen.value) use(chosen.value);
+  }
+
+  return { name, line, maker, picture, designs, chosen, faces, lookOf, tried, use, shuffle };
+}
