@@ -29,6 +29,8 @@ import { exportFiles, pieceAsArt, type Format, type MadeFile } from './output/in
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler } from './piece/index.ts';
 import {
+  findLegibility,
+  type Legibility,
   allFindings,
   fitTestPdf,
   templatePdf,
@@ -80,6 +82,11 @@ export interface Calls {
   /** A finished piece as a picture, cut out along its edge. */
   pieceAsArt(args: { job: Job; piece: string }, task: Task): Promise<Result<ReadArt>>;
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
+  /** How well words can be read, and what would help. */
+  legibility(
+    args: { job: Job; piece: string; element: string },
+    task: Task,
+  ): Promise<Legibility | undefined>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
@@ -130,6 +137,11 @@ export function createCalls(ground: CallGround): Calls {
       const { compiled, resources } = await ready(job);
       await task.breathe();
       return allFindings(compiled, { platform, resources, task });
+    },
+    async legibility({ job, ...where }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      return findLegibility(compiled, where, { platform, resources, task });
     },
     async exportFiles({ job, formats }, task) {
       const { compiled, resources } = await ready(job);

@@ -5,6 +5,7 @@ import { exact } from './exact.ts';
 import { fill } from './fill.ts';
 import { ornaments } from './ornaments.ts';
 import { proof } from './proof.ts';
+import { readable } from './readable.ts';
 import { run } from './run.ts';
 import { sheet } from './sheet.ts';
 import { size } from './size.ts';
@@ -94,6 +95,7 @@ export const texts = {
   fill,
   ornaments,
   proof,
+  readable,
   run,
   sheet,
   size,

@@ -38,6 +38,8 @@ export interface ContrastOptions {
   readonly platform: Platform;
   readonly resources: JobResources;
   readonly task?: Task;
+  /** The key of the only words to measure. */
+  readonly only?: string;
 }
 
 /**
@@ -49,9 +51,13 @@ export async function measureContrasts(
   compiled: CompiledJob,
   options: ContrastOptions,
 ): Promise<Map<string, MeasuredContrast>> {
-  const { platform, resources, task = unwatched } = options;
+  const { platform, resources, task = unwatched, only } = options;
   const views = [...compiled.pieces.values()].flatMap((piece) =>
-    piece.elements.flatMap((placedElement) => wordsView(compiled, piece, placedElement) ?? []),
+    piece.elements.flatMap((placedElement) => {
+      const key = elementKey(piece.piece.id, placedElement.element.id);
+      if (only !== undefined && key !== only) return [];
+      return wordsView(compiled, piece, placedElement) ?? [];
+    }),
   );
   const measured = new Map<string, MeasuredContrast>();
   if (views.length === 0) return measured;

@@ -9,4 +9,6 @@ export {
   type Severity,
   type Where,
 } from './finding.ts';
+export { findLegibility, type Legibility } from './legibility.ts';
+export type { WayToRead } from './ways-to-read.ts';
 export { allFindings, FINDING_KINDS, quickFindings } from './proof.ts';

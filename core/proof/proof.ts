@@ -2,8 +2,10 @@ import type { CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import type { Finding, FindingKind, ProofContext, Severity } from './finding.ts';
 import { bleedsMeet, inKeepClear, outsidePrintable, overlap } from './findings/copies.ts';
+import { codeCrowded, codePale, codeTooSmall, codeUnread } from './findings/codes.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
 import { artMissing, licence, lowResolution } from './findings/pictures.ts';
+import { wordsRunInto } from './findings/run-into.ts';
 import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
 import {
   lowContrast,
@@ -27,6 +29,11 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   wordsDoNotFit,
   wordsTooSmall,
   lowContrast,
+  wordsRunInto,
+  codeUnread,
+  codeCrowded,
+  codePale,
+  codeTooSmall,
   lowResolution,
   looseParts,
   thinRim,

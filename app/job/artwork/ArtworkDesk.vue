@@ -33,6 +33,7 @@ import PieceCard from './PieceCard.vue';
 import PlaceCard from './PlaceCard.vue';
 import PlateCard from './PlateCard.vue';
 import { usePrepareArt } from './prepare-art.ts';
+import ReadableCard from './ReadableCard.vue';
 import RepeatCard from './RepeatCard.vue';
 import { useTakeFiles } from './take-files.ts';
 import ToolTray from './ToolTray.vue';
@@ -216,6 +217,7 @@ onBeforeUnmount(() => {
       <template v-if="chosenWords[0]">
         <WordsCard :desk="desk" :words="chosenWords[0]" @faces="panel = 'faces'" />
         <LettersCard :desk="desk" :words="chosenWords[0]" />
+        <ReadableCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
         <MovedLettersCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
       </template>
       <PictureCard

@@ -1,66 +1,21 @@
-import { luminance, rgbOf } from '../../color/index.ts';
 import {
-  apply,
-  boxAbout,
   distanceToRings,
   flatten,
   isInside,
+  apply,
   placed,
   type Ring,
 } from '../../geometry/index.ts';
-import type { CommandCall, ElementChanges } from '../../job/index.ts';
-import {
-  leadColor,
-  type CompiledPiece,
-  type PieceElement,
-  type PlacedElement,
-  type Words,
-} from '../../piece/index.ts';
+import type { ElementChanges } from '../../job/index.ts';
+import type { Words } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
-import {
-  elementKey,
-  type Finding,
-  type FindingKind,
-  type ProofContext,
-  type Where,
-} from '../finding.ts';
-
-/** A words element with its letters set, in its piece. */
-interface SetElement extends PlacedElement {
-  readonly element: Words;
-  readonly piece: CompiledPiece;
-  readonly set: NonNullable<PlacedElement['compiled']['words']>;
-}
+import { elementKey, type Finding, type FindingKind, type MeasuredContrast } from '../finding.ts';
+import { waysToRead } from '../ways-to-read.ts';
+import { allWords, change, on, place, quoted, type SetElement } from '../words-in-piece.ts';
 
 const SMALLEST = 6; // pt that prints clearly on a home printer
 const SHORTEST = 4; // pt below which no fix goes
 
-function allWords({ compiled }: ProofContext): SetElement[] {
-  return [...compiled.pieces.values()].flatMap((piece) =>
-    piece.elements.flatMap((placedElement): SetElement[] => {
-      const { element, compiled: drawn } = placedElement;
-      return element.kind === 'words' && drawn.words
-        ? [{ ...placedElement, element, piece, set: drawn.words }]
-        : [];
-    }),
-  );
-}
-
-const quoted = ({ text }: Words): string => {
-  const plain = text.replace(/\s+/g, ' ').trim();
-  return `“${plain.length > 30 ? `${plain.slice(0, 29)}…` : plain}”`;
-};
-const on = ({ piece }: SetElement, { compiled }: ProofContext): string =>
-  compiled.pieces.size > 1 ? ` on ${piece.piece.name}` : '';
-const place = ({ piece, element, compiled }: SetElement): Where => ({
-  piece: piece.piece.id,
-  element: element.id,
-  box: boxAbout(element, compiled.width, compiled.height),
-});
-const change = ({ piece, element }: SetElement, changes: ElementChanges): CommandCall => ({
-  name: 'change-elements',
-  args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing: 'mend' },
-});
 const points = (size: number): string => `${(Math.floor(size * 10) / 10).toFixed(1)} pt`;
 
 export const wordsDoNotFit: FindingKind = {
@@ -81,7 +36,10 @@ export const wordsDoNotFit: FindingKind = {
             ? {
                 fix: {
                   label: 'Let it shrink',
-                  call: change(found, { fit: 'shrink', least: SHORTEST }),
+                  call: change(found, {
+                    fit: element.fit.startsWith('wrap') ? 'wrap-shrink' : 'shrink',
+                    least: SHORTEST,
+                  }),
                 },
               }
             : {}),
@@ -134,45 +92,16 @@ export const lowContrast: FindingKind = {
           where: place(found),
           what: `${quoted(found.element)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
           why: 'In poor light or at arm’s length it cannot be read.',
-          ...backing(found, measured.beneath),
+          ...firstWay(found, measured),
         },
       ];
     }),
 };
 
-/** A plate under straight words; words on a circle take the other ink, where that is another. */
-function backing(found: SetElement, beneath: number): Pick<Finding, 'fix'> {
-  const { element, piece, set } = found;
-  const isDark = luminance(rgbOf(leadColor(element.color))) < 0.18;
-  if (element.path.kind === 'circle' || !set.ink) {
-    if (isDark === beneath > 0.18) return {};
-    const color = isDark ? '#fffdf9' : '#2a1b2e';
-    const label = isDark ? 'Print it light' : 'Print it dark';
-    return { fix: { label, call: change(found, { color }) } };
-  }
-  const width = set.ink.right - set.ink.left + 3;
-  const height = set.ink.bottom - set.ink.top + 2;
-  const middle = apply(placed(element.x, element.y, element.angle), {
-    x: (set.ink.left + set.ink.right) / 2,
-    y: (set.ink.top + set.ink.bottom) / 2,
-  });
-  const plate: PieceElement = {
-    id: '',
-    kind: 'plate',
-    ...middle,
-    angle: element.angle,
-    locked: false,
-    shape: { kind: 'rectangle', width, height, radius: height / 4 },
-    fill: { color: isDark ? '#fffdf9' : '#2a1b2e', opacity: 0.92 },
-    line: null,
-  };
-  const at = piece.piece.elements.indexOf(element);
-  return {
-    fix: {
-      label: 'Put a plate behind',
-      call: { name: 'add-element', args: { piece: piece.piece.id, element: plate, at } },
-    },
-  };
+/** The safest way to make words readable. */
+function firstWay(found: SetElement, { beneath }: MeasuredContrast): Pick<Finding, 'fix'> {
+  const [way] = waysToRead(found, beneath);
+  return way ? { fix: { label: way.label, call: way.call } } : {};
 }
 
 export const wordsNearEdge: FindingKind = {

@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { isProblem } from '../../../core/base/index.ts';
+import { runCommand } from '../../../core/job/index.ts';
+import type { Words } from '../../../core/piece/index.ts';
+import type { Legibility, WayToRead } from '../../../core/proof/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { calls } from '../../calls/index.ts';
+import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import FactRow from '../../ui/FactRow.vue';
+import { useSettings } from '../../ui/settings-store.ts';
+import type { DeskState } from './desk-state.ts';
+
+/** How well the chosen words can be read where they stand, and what would help. */
+const props = defineProps<{ desk: DeskState; words: Words }>();
+const settings = useSettings();
+const say = texts.readable;
+const QUIET = 250; // ms without a change before it is measured
+const MOST = 21;
+
+const found = shallowRef<Legibility>();
+const looking = shallowRef(false);
+let timer: ReturnType<typeof setTimeout> | undefined;
+let asked = 0;
+
+async function measure(): Promise<void> {
+  const { store, settled } = props.desk;
+  if (!store.settled || !settled.value) return;
+  const own = ++asked;
+  const args = { job: store.settled, piece: settled.value.id, element: props.words.id };
+  const answer = await calls.call('legibility', args).answer.catch(() => undefined);
+  if (own !== asked) return;
+  found.value = answer;
+  looking.value = false;
+}
+
+watch(
+  () => [props.desk.store.settled, props.words.id],
+  ([, id], before) => {
+    if (id !== before?.[1]) found.value = undefined;
+    looking.value = true;
+    clearTimeout(timer);
+    timer = setTimeout(() => void measure(), QUIET);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => {
+  clearTimeout(timer);
+  asked++;
+  props.desk.store.drop();
+});
+
+/** Along the bar by the logarithm, as contrast is seen. */
+const share = (ratio: number): number => (100 * Math.log(ratio)) / Math.log(MOST);
+const good = computed(() => found.value && found.value.ratio >= found.value.wanted - 0.05);
+const ways = computed(() =>
+  (found.value?.ways ?? []).flatMap((way) => {
+    const { settled } = props.desk.store;
+    const made = settled && runCommand(settled, way.call);
+    return made && !isProblem(made) ? [{ ...way, job: made.job }] : [];
+  }),
+);
+
+function use(way: WayToRead): void {
+  props.desk.store.drop();
+  props.desk.store.act(way.call);
+}
+</script>
+
+<template>
+  <CardPanel :title="say.title" :aside="looking && !found ? say.looking : say.atSize">
+    <template v-if="found">
+      <div
+        class="bar"
+        role="img"
+        :aria-label="say.fact(found.ratio.toFixed(1), found.wanted)"
+        :class="{ good }"
+      >
+        <span class="reach" :style="{ width: `${share(found.ratio)}%` }" />
+        <span class="mark" :style="{ left: `${share(found.wanted)}%` }" />
+      </div>
+      <p class="facts">
+        <span :style="{ marginLeft: `calc(${share(found.wanted)}% - 34px)` }">{{
+          say.needed(found.wanted)
+        }}</span>
+        <strong :class="{ good }">{{ say.ratio(found.ratio.toFixed(1)) }}</strong>
+      </p>
+      <FactRow :label="say.size">{{ say.points(found.size.toFixed(1)) }}</FactRow>
+      <FactRow :label="say.toEdge">{{ formatLength(found.toEdge, settings.unit) }}</FactRow>
+      <template v-if="ways.length">
+        <p class="quiet">{{ say.waysHint }}</p>
+        <div class="ways">
+          <button
+            v-for="way in ways"
+            :key="way.kind"
+            type="button"
+            @pointerenter="desk.store.preview(way.call)"
+            @pointerleave="desk.store.drop()"
+            @focus="desk.store.preview(way.call)"
+            @blur="desk.store.drop()"
+            @click="use(way)"
+          >
+            <PieceThumbnail :job="way.job" :piece="desk.piece.value?.id ?? ''" />
+            <span>{{ say.ways[way.kind] }}</span>
+            <small>{{ say.ratio(way.ratio.toFixed(1)) }}</small>
+          </button>
+        </div>
+      </template>
+    </template>
+  </CardPanel>
+</template>
+
+<style scoped>
+.bar {
+  position: relative;
+  height: 10px;
+  border-radius: 5px;
+  background: var(--line);
+}
+.reach {
+  display: block;
+  height: 100%;
+  border-radius: 5px;
+  background: var(--amber);
+}
+.good .reach {
+  background: var(--leaf);
+}
+.mark {
+  position: absolute;
+  top: -3px;
+  width: 2px;
+  height: 16px;
+  background: var(--ink);
+}
+.facts {
+  display: flex;
+  justify-content: space-between;
+  margin: 4px 0;
+  color: var(--ink-2);
+  font-size: 12.5px;
+}
+strong {
+  color: var(--amber-text);
+}
+strong.good {
+  color: var(--leaf-text);
+}
+p {
+  margin: 6px 0 4px;
+}
+.ways {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px;
+}
+.ways button {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 3px;
+  min-width: 0;
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  padding: 6px 3px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  font-size: 12px;
+  line-height: 1.2;
+  cursor: pointer;
+}
+.ways button:hover {
+  border-color: var(--plum);
+  background: var(--apricot-soft);
+}
+.ways svg {
+  width: 100%;
+  height: 62px;
+}
+small {
+  color: var(--leaf-text);
+  font-size: 12px;
+}
+</style>

@@ -1,0 +1,172 @@
+import { contrastRatio, luminance, rgbOf } from '../../color/index.ts';
+import { SMALLEST_MODULE, tryEncode } from '../../code/index.ts';
+import { boxesMeet, flatten, isInside, corners } from '../../geometry/index.ts';
+import {
+  elementTitle,
+  findCodeLayout,
+  leadColor,
+  seenBox,
+  type Code,
+  type CompiledPiece,
+  type PlacedElement,
+} from '../../piece/index.ts';
+import { shapePath } from '../../shape/index.ts';
+import type { Finding, FindingKind, ProofContext, Where } from '../finding.ts';
+
+interface PlacedCode extends PlacedElement {
+  readonly element: Code;
+  readonly piece: CompiledPiece;
+}
+
+const allCodes = ({ compiled }: ProofContext): PlacedCode[] =>
+  [...compiled.pieces.values()].flatMap((piece) =>
+    piece.elements.flatMap((placed): PlacedCode[] =>
+      placed.element.kind === 'code' ? [{ ...placed, element: placed.element, piece }] : [],
+    ),
+  );
+
+const place = ({ piece, element }: PlacedCode, box: Where['box']): Where => ({
+  piece: piece.piece.id,
+  element: element.id,
+  ...(box ? { box } : {}),
+});
+const named = (code: Code): string => elementTitle(code, () => undefined);
+
+/** Codes whose text cannot be written: a wrong check digit is mended, the rest has to be typed. */
+export const codeUnread: FindingKind = {
+  code: 'code-unread',
+  check: (context) =>
+    allCodes(context).flatMap((found): Finding[] => {
+      const made = tryEncode(found.element.symbology, found.element.text);
+      if (made.ok) return [];
+      const { piece, element } = found;
+      const right = element.text.replace(/[\s-]/g, '').slice(0, -1);
+      return [
+        {
+          code: 'code-unread',
+          severity: 'blocker',
+          where: place(found, seenBox(found)),
+          what: made.problem.what,
+          why: made.problem.remedy,
+          ...(made.problem.code === 'code/check-digit'
+            ? {
+                fix: {
+                  label: 'Set the right check digit',
+                  call: {
+                    name: 'change-elements',
+                    args: {
+                      piece: piece.piece.id,
+                      changes: { [element.id]: { text: right } },
+                      doing: 'mend',
+                    },
+                  },
+                },
+              }
+            : {}),
+        },
+      ];
+    }),
+};
+
+/** Codes whose smallest bar is finer than scanners and phones read from a print. */
+export const codeTooSmall: FindingKind = {
+  code: 'code-too-small',
+  check: (context) =>
+    allCodes(context).flatMap((found): Finding[] => {
+      const layout = findCodeLayout(found.element);
+      const least = SMALLEST_MODULE[found.element.symbology];
+      if (!layout || layout.module >= least - 0.004) return [];
+      const { piece, element } = found;
+      const scale = least / layout.module;
+      const [width, height] = [
+        element.width * scale,
+        element.height * (layout.encoded.rows > 1 ? scale : 1),
+      ];
+      return [
+        {
+          code: 'code-too-small',
+          severity: 'warning',
+          where: place(found, seenBox(found)),
+          what: `The smallest bar of “${named(element)}” is ${layout.module.toFixed(2)} mm; ${least} mm can be read.`,
+          why: 'Ink spreads, and finer bars run together.',
+          fix: {
+            label: `Make it ${width.toFixed(0)} mm wide`,
+            call: {
+              name: 'change-elements',
+              args: {
+                piece: piece.piece.id,
+                changes: { [element.id]: { width, height } },
+                doing: 'enlarge',
+              },
+            },
+          },
+        },
+      ];
+    }),
+};
+
+/** Codes with something in their clear zone, or that reach over the edge. */
+export const codeCrowded: FindingKind = {
+  code: 'code-crowded',
+  check: (context) =>
+    allCodes(context).flatMap((found): Finding[] => {
+      const box = seenBox(found);
+      const rings = flatten(shapePath(found.piece.piece.edge));
+      const cut = corners(box).some((corner) => !isInside(corner, rings));
+      const order = found.piece.piece.elements;
+      const over = found.piece.elements.find(
+        (one) =>
+          order.indexOf(one.element) > order.indexOf(found.element) && boxesMeet(seenBox(one), box),
+      );
+      if (!cut && !over) return [];
+      const by = over ? elementTitle(over.element, (id) => context.compiled.job.art[id]) : '';
+      return [
+        {
+          code: 'code-crowded',
+          severity: 'warning',
+          where: place(found, box),
+          what: cut
+            ? `“${named(found.element)}” reaches over the edge with its clear zone.`
+            : `“${by}” stands in the clear zone of “${named(found.element)}”.`,
+          why: 'A scanner finds a code by the clear zone around it.',
+        },
+      ];
+    }),
+};
+
+const WANTED = 3;
+
+/** Codes that are too pale, or lighter than what lies behind them. */
+export const codePale: FindingKind = {
+  code: 'code-pale',
+  check: (context) =>
+    allCodes(context).flatMap((found): Finding[] => {
+      const { piece, element } = found;
+      const { ground } = piece.piece;
+      const behind =
+        element.ground ?? (ground ? leadColor(ground) : context.compiled.job.material.color);
+      const [dark, light] = [element.color, behind].map((one) => luminance(rgbOf(one)));
+      if (dark === undefined || light === undefined) return [];
+      if (dark < light && contrastRatio(dark, light) >= WANTED) return [];
+      return [
+        {
+          code: 'code-pale',
+          severity: 'warning',
+          where: place(found, seenBox(found)),
+          what: `“${named(element)}” is not dark enough on what lies behind it.`,
+          why: 'Scanners look for dark bars on a light ground.',
+          fix: {
+            label: 'Print it black on white',
+            call: {
+              name: 'change-elements',
+              args: {
+                piece: piece.piece.id,
+                changes: { [element.id]: { color: '#000000', ground: '#ffffff' } },
+                doing: 'mend',
+              },
+            },
+          },
+        },
+      ];
+    }),
+};

@@ -1,0 +1,72 @@
+import { unwatched } from '../base/index.ts';
+import { apply, distanceToRings, flatten, isInside } from '../geometry/index.ts';
+import {
+  compileJob,
+  runCommand,
+  type CommandCall,
+  type CompiledJob,
+  type Job,
+} from '../job/index.ts';
+import { isProblem } from '../base/index.ts';
+import { createCompiler, elementMap } from '../piece/index.ts';
+import { shapePath } from '../shape/index.ts';
+import { measureContrasts, type ContrastOptions } from './contrast.ts';
+import { elementKey } from './finding.ts';
+import { waysToRead, type WayToRead } from './ways-to-read.ts';
+import { allWords } from './words-in-piece.ts';
+
+/** How well words can be read where they stand. */
+export interface Legibility {
+  /** Contrast against what lies beneath, by its worst 5 %; and what words of this size need. */
+  readonly ratio: number;
+  readonly wanted: number;
+  /** pt */
+  readonly size: number;
+  /** From the outermost ink to the edge, mm; negative beyond it. */
+  readonly toEdge: number;
+  /** When it is poor: up to three ways, each with the contrast that it gives. */
+  readonly ways: readonly (WayToRead & { readonly ratio: number })[];
+}
+
+const MOST_WAYS = 3;
+
+/** Measures words of a piece; undefined when they are not there or show no ink. */
+export async function findLegibility(
+  compiled: CompiledJob,
+  { piece, element }: { piece: string; element: string },
+  options: ContrastOptions,
+): Promise<Legibility | undefined> {
+  const { task = unwatched } = options;
+  const found = allWords({ compiled }).find(
+    (one) => one.piece.piece.id === piece && one.element.id === element,
+  );
+  if (!found?.set.ink) return undefined;
+  const key = elementKey(piece, element);
+  const measured = (await measureContrasts(compiled, { ...options, only: key })).get(key);
+  if (!measured) return undefined;
+  const rings = flatten(shapePath(found.piece.piece.edge));
+  const map = elementMap(found.element);
+  const toEdge = found.set.outline.reduce((least, corner) => {
+    const at = apply(map, corner);
+    const far = distanceToRings(at, rings);
+    return Math.min(least, isInside(at, rings) ? far : -far);
+  }, Infinity);
+  const ways: (WayToRead & { ratio: number })[] = [];
+  if (measured.ratio < measured.wanted - 0.05) {
+    const { resources } = options;
+    for (const way of waysToRead(found, measured.beneath).slice(0, MOST_WAYS)) {
+      await task.breathe();
+      const job = tried(compiled.job, way.call);
+      if (!job) continue;
+      const after = compileJob(job, createCompiler(resources), 0);
+      const ratio = (await measureContrasts(after, { ...options, only: key })).get(key)?.ratio;
+      if (ratio !== undefined) ways.push({ ...way, ratio });
+    }
+  }
+  return { ratio: measured.ratio, wanted: measured.wanted, size: found.set.size, toEdge, ways };
+}
+
+function tried(job: Job, call: CommandCall): Job | undefined {
+  const made = runCommand(job, call);
+  return isProblem(made) ? undefined : made.job;
+}

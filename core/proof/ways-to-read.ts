@@ -1,0 +1,142 @@
+import { luminance, mixed, rgbOf } from '../color/index.ts';
+import {
+  apply,
+  boxesMeet,
+  fitCurves,
+  offsetRegion,
+  ringsPath,
+  unionOf,
+  type Box,
+  type Ring,
+} from '../geometry/index.ts';
+import type { CommandCall } from '../job/index.ts';
+import {
+  elementMap,
+  isPlain,
+  leadColor,
+  recoloredFill,
+  seenBox,
+  type Fill,
+  type PieceElement,
+} from '../piece/index.ts';
+import { centredOutline, pathNodes } from '../shape/index.ts';
+import { change, type SetElement } from './words-in-piece.ts';
+
+/** A way to make words stand out from what lies beneath them. */
+export interface WayToRead {
+  readonly kind: 'plate' | 'outline' | 'calm' | 'ink';
+  readonly label: string;
+  readonly call: CommandCall;
+}
+
+const LIGHT = '#fffdf9';
+const DARK = '#2a1b2e';
+const AROUND = 1.1; // mm of a ribbon around the letters
+const CLOSED = 2.2; // mm: gaps between letters that a ribbon closes
+
+/**
+ * The ways that suit words, the safest first: a plate in their outline, an outline of the letters, a
+ * calmer ground, and for plain words on a plain ground another ink.
+ * @param beneath the luminance of most of what lies beneath, 0 to 1
+ */
+export function waysToRead(found: SetElement, beneath: number): WayToRead[] {
+  const { element, piece } = found;
+  if (!found.set.ink) return [];
+  const isDark = luminance(rgbOf(leadColor(element.color))) < 0.18;
+  const against = isDark ? LIGHT : DARK;
+  const size = found.set.size;
+  const rim = Math.max(0.25, Math.round(size * 0.35) / 10);
+  const plate = findPlate(found, against);
+  const at = piece.piece.elements.indexOf(element);
+  const calm = findCalm(found, isDark);
+  return [
+    ...(plate
+      ? [
+          {
+            kind: 'plate' as const,
+            label: 'Put a plate behind',
+            call: {
+              name: 'add-element' as const,
+              args: { piece: piece.piece.id, element: plate, at },
+            },
+          },
+        ]
+      : []),
+    {
+      kind: 'outline',
+      label: 'Give it an outline',
+      call: change(found, { outlines: [{ color: against, width: rim }] }),
+    },
+    ...(calm ? [{ kind: 'calm' as const, label: 'Calm what lies beneath', call: calm }] : []),
+    ...(isDark === beneath < 0.18
+      ? [
+          {
+            kind: 'ink' as const,
+            label: isDark ? 'Print it light' : 'Print it dark',
+            call: change(found, { color: against }),
+          },
+        ]
+      : []),
+  ];
+}
+
+/** A ribbon in the outline of the words, wherever they run: their letters grown until they meet. */
+function findPlate({ element, set }: SetElement, color: string): PieceElement | undefined {
+  const map = elementMap(element);
+  const quads: Ring[] = [];
+  for (let at = 0; at + 3 < set.outline.length; at += 4)
+    quads.push(set.outline.slice(at, at + 4).map((corner) => apply(map, corner)));
+  if (quads.length === 0) return undefined;
+  const joined = offsetRegion(unionOf(...quads.map((quad) => [quad])), CLOSED, 'round');
+  const ribbon = offsetRegion(joined, AROUND - CLOSED, 'round');
+  const { path } = fitCurves(ribbon.length ? ribbon : joined, { tolerance: 0.06, blur: 0 });
+  const rings = pathNodes(path.length ? path : ringsPath(ribbon));
+  if (rings.length === 0) return undefined;
+  const { shape, centre } = centredOutline(rings);
+  return {
+    id: '',
+    kind: 'plate',
+    ...centre,
+    angle: 0,
+    locked: false,
+    shape,
+    fill: { color, opacity: 0.92 },
+    line: null,
+  };
+}
+
+const FAR = 0.72; // how far a calmed colour goes to the ground
+
+/** A pattern in colours nearer to its ground, or the pictures beneath made pale. */
+function findCalm({ element, piece }: SetElement, isDark: boolean): CommandCall | undefined {
+  const { ground, elements, id } = piece.piece;
+  const own = piece.elements.find((one) => one.element === element);
+  const box = own && seenBox(own);
+  if (!box) return undefined;
+  const beneath = elements.slice(0, elements.indexOf(element));
+  const busy = piece.elements.filter(
+    (one) =>
+      beneath.includes(one.element) &&
+      (one.element.kind === 'picture' || one.element.kind === 'ornament') &&
+      boxesMeet(seenBox(one), box as Box),
+  );
+  if (busy.length) {
+    const changes = Object.fromEntries(busy.map((one) => [one.element.id, { opacity: 0.25 }]));
+    return { name: 'change-elements', args: { piece: id, changes, doing: 'calm' } };
+  }
+  if (!ground || isPlain(ground)) return undefined;
+  const towards = isDark ? '#ffffff' : '#15101a';
+  return {
+    name: 'change-piece',
+    args: { piece: id, changes: { ground: calmed(ground, towards) } },
+  };
+}
+
+function calmed(fill: Fill, towards: string): Fill {
+  if (isPlain(fill) || fill.kind === 'picture') return mixed(leadColor(fill), towards, 0.8);
+  if (fill.kind === 'pattern') {
+    const base = fill.ground ?? towards;
+    return { ...fill, inks: fill.inks.map((ink) => mixed(ink, base, FAR)) };
+  }
+  return recoloredFill(fill, (color) => mixed(color, towards, 0.6));
+}

@@ -1,0 +1,43 @@
+import { boxAbout } from '../geometry/index.ts';
+import type { CommandCall, ElementChanges } from '../job/index.ts';
+import type { CompiledPiece, PlacedElement, Words } from '../piece/index.ts';
+import type { ProofContext, Where } from './finding.ts';
+
+/** A words element with its letters set, in its piece. */
+export interface SetElement extends PlacedElement {
+  readonly element: Words;
+  readonly piece: CompiledPiece;
+  readonly set: NonNullable<PlacedElement['compiled']['words']>;
+}
+
+/** All words of a job. */
+export function allWords({ compiled }: Pick<ProofContext, 'compiled'>): SetElement[] {
+  return [...compiled.pieces.values()].flatMap((piece) =>
+    piece.elements.flatMap((placedElement): SetElement[] => {
+      const { element, compiled: drawn } = placedElement;
+      return element.kind === 'words' && drawn.words
+        ? [{ ...placedElement, element, piece, set: drawn.words }]
+        : [];
+    }),
+  );
+}
+
+/** What words say, shortened, in quotes. */
+export const quoted = ({ text }: Words): string => {
+  const plain = text.replace(/\s+/g, ' ').trim();
+  return `“${plain.length > 30 ? `${plain.slice(0, 29)}…` : plain}”`;
+};
+/** Which piece is meant, where there are several. */
+export const on = ({ piece }: SetElement, { compiled }: ProofContext): string =>
+  compiled.pieces.size > 1 ? ` on ${piece.piece.name}` : '';
+/** Where words are, for showing them. */
+export const place = ({ piece, element, compiled }: SetElement): Where => ({
+  piece: piece.piece.id,
+  element: element.id,
+  box: boxAbout(element, compiled.width, compiled.height),
+});
+/** A change of these words alone. */
+export const change = ({ piece, element }: SetElement, changes: ElementChanges): CommandCall => ({
+  name: 'change-elements',
+  args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing: 'mend' },
+});
