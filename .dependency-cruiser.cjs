@@ -88,6 +88,7 @@ module.exports = {
     },
     oneDoor('clipper', 'clipper2-ts', 'core/geometry/regions'),
     oneDoor('harfbuzz', 'harfbuzzjs', 'core/type/shaper'),
+    oneDoor('dates', 'date-fns', 'core/piece/placeholders'),
     oneDoor('fit-curve', 'fit-curve', 'core/geometry/'),
     oneDoor('bidi', 'bidi-js', 'core/type/runs'),
     oneDoor('linebreak', 'linebreak', 'core/type/lines'),

@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { mdiRedo, mdiUndo } from '@mdi/js';
+import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
+import { ref } from 'vue';
 import { texts } from '../texts/index.ts';
 import IconButton from '../ui/IconButton.vue';
+import HistoryPanel from './HistoryPanel.vue';
 import { useJobStore } from './store/job-store.ts';
 
-/** Undo and redo, in the corner of a desk; each says what it is about. */
+/** Undo, redo and the history, in the corner of a desk; each says what it is about. */
 const store = useJobStore();
+const open = ref(false);
 </script>
 
 <template>
@@ -22,7 +25,14 @@ const store = useJobStore();
       :disabled="!store.redoLabel"
       @click="store.redo"
     />
+    <IconButton
+      :icon="mdiHistory"
+      :name="texts.history.open"
+      :pressed="open"
+      @click="open = !open"
+    />
   </div>
+  <HistoryPanel v-if="open" @close="open = false" />
 </template>
 
 <style scoped>

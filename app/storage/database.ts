@@ -15,6 +15,8 @@ export const database = {
   trash: store('trash'),
   /** Runs by id. */
   runs: store('runs'),
+  /** Earlier versions of jobs, by the job's id. */
+  versions: store('versions'),
   /** Settings and small facts of the workshop by name. */
   workshop: store('workshop'),
 } as const;

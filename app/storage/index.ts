@@ -35,5 +35,6 @@ export {
   stockRoom,
   type StockRoom,
 } from './stock-room.ts';
+export { keepVersion, versionsOf, type JobVersion } from './versions.ts';
 export { askToKeep, backUp, bringDemo, removeDemo, restore, sweep, welcome } from './workshop.ts';
 export { askToWrite, type WriterLock } from './writer-lock.ts';

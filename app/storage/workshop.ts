@@ -16,6 +16,7 @@ import {
 } from './jobs.ts';
 import { NO_HOUSE_STYLE } from '../../core/designs/index.ts';
 import { houseStyle, keepHouseStyle, readHouseStyle } from './house-style.ts';
+import { artOfVersions } from './versions.ts';
 import { keepStockRoom, mergedStockRoom, readStockRoom, stockRoom } from './stock-room.ts';
 
 const DEMO_SHOWN = 'demo-shown';
@@ -53,10 +54,13 @@ export async function sweep(now: number): Promise<void> {
   const clean = async (): Promise<void> => {
     await database.trash.clear();
     const named = new Set<string>();
+    const jobs = new Set<string>();
     await database.jobs.iterate<KeptJob, undefined>(({ job }) => {
+      jobs.add(job.id);
       Object.keys(job.art).forEach((id) => named.add(id));
       return undefined;
     });
+    for (const id of await artOfVersions(jobs)) named.add(id);
     for (const { art } of await drawerEntries()) {
       named.add(art.id);
       if (art.made) named.add(art.made.from);

@@ -3,6 +3,7 @@ import { artwork } from './artwork.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
 import { fill } from './fill.ts';
+import { history } from './history.ts';
 import { ornaments } from './ornaments.ts';
 import { proof } from './proof.ts';
 import { readable } from './readable.ts';
@@ -93,6 +94,7 @@ export const texts = {
   edge,
   exact,
   fill,
+  history,
   ornaments,
   proof,
   readable,

@@ -74,6 +74,11 @@ export const words = {
   nudgeDown: 'Down',
   nudgeTurn: 'Turned by',
   reset: 'Put all letters back',
+  placeholders: {
+    '{#1}': 'Number',
+    '{today}': 'Date',
+    '{today+90d}': 'Date in 90 days',
+  },
   typing: 'Words on the label',
   doneTyping: 'Click beside the words, or press Escape, when they are done.',
 } as const;

@@ -16,7 +16,7 @@ export {
   type CommandCall,
   type CommandName,
 } from './commands.ts';
-export { compileJob, compilePieces, type CompiledJob } from './compile.ts';
+export { compileJob, compilePieces, copySource, type CompiledJob } from './compile.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { withBuild } from './edges.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';

@@ -27,6 +27,7 @@ import {
   type Resources,
 } from './elements/index.ts';
 import { pieceSize, type Piece } from './piece.ts';
+import { countsUp, filledText, hasPlaceholders } from './placeholders.ts';
 
 /** An element with its drawing moved and turned to its place in the piece. */
 export interface PlacedElement {
@@ -62,16 +63,30 @@ export interface PieceSource {
   readonly pieces: readonly Piece[];
   readonly art: Readonly<Record<string, Art>>;
   readonly thing?: Thing;
+  /** The job's calendar date, for dates in words. */
+  readonly today?: string;
 }
 
 /** Compiles pieces and remembers what has not changed. */
 export interface PieceCompiler {
-  compile(piece: Piece, source: PieceSource): CompiledPiece;
+  /** @param number which copy of the piece it is, from 1; only pieces that count up differ by it */
+  compile(piece: Piece, source: PieceSource, number?: number): CompiledPiece;
 }
 
 interface Remembered {
   readonly uses: readonly unknown[];
   readonly placed: PlacedElement;
+}
+
+interface RememberedPiece {
+  readonly uses: readonly unknown[];
+  readonly compiled: CompiledPiece;
+}
+
+/** How deep a piece lies in others, and which copy it is. */
+interface Asked {
+  readonly depth: number;
+  readonly number: number;
 }
 
 const NESTING = 8;
@@ -81,14 +96,16 @@ const NESTING = 8;
  * values than before; the same piece with the same elements gives the same value again.
  */
 export function createCompiler(resources: Resources): PieceCompiler {
-  const elements = new WeakMap<PieceElement, Remembered>();
-  const pieces = new WeakMap<Piece, { uses: readonly unknown[]; compiled: CompiledPiece }>();
+  const elements = new WeakMap<PieceElement, Map<string, Remembered>>();
+  const pieces = new WeakMap<Piece, Map<number, RememberedPiece>>();
 
-  const compile = (piece: Piece, source: PieceSource, depth: number): CompiledPiece => {
+  const compile = (piece: Piece, source: PieceSource, { depth, number }: Asked): CompiledPiece => {
     const placedElements = piece.elements
       .filter(({ hidden }) => !hidden)
-      .map((element) => place(element, source, depth));
-    const known = pieces.get(piece);
+      .map((element) => place(element, source, { depth, number }));
+    const all = pieces.get(piece) ?? new Map<number, RememberedPiece>();
+    pieces.set(piece, all);
+    const known = all.get(number);
     const thing = piece.variant?.thing ?? source.thing;
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
@@ -98,31 +115,59 @@ export function createCompiler(resources: Resources): PieceCompiler {
       folds,
       context: { art: (id) => source.art[id], vector: resources.vector },
     });
-    pieces.set(piece, { uses, compiled });
+    all.set(number, { uses, compiled });
     return compiled;
   };
 
-  const place = (element: PieceElement, source: PieceSource, depth: number): PlacedElement => {
+  const place = (
+    element: PieceElement,
+    source: PieceSource,
+    { depth, number }: Asked,
+  ): PlacedElement => {
+    const text = filledFor(element, source, number);
     const inner =
       element.kind === 'piece' && depth < NESTING
         ? source.pieces.find(({ id }) => id === element.piece)
         : undefined;
-    const part = inner && compile(inner, source, depth + 1);
+    const part = inner && compile(inner, source, { depth: depth + 1, number });
     const uses = used(element, source, resources, part);
-    const known = elements.get(element);
+    // What counts up is another drawing for each copy; everything else is one.
+    const own = elements.get(element) ?? new Map<string, Remembered>();
+    elements.set(element, own);
+    const known = own.get(text ?? '');
     if (known && sameItems(known.uses, uses)) return known.placed;
-    const compiled = compileElement(element, {
+    const compiled = compileElement(text === undefined ? element : withText(element, text), {
       ...resources,
       art: (id) => source.art[id],
       part: (): CompiledPart | undefined => part,
     });
     const maps = elementMaps(element);
     const made: PlacedElement = { element, compiled, maps, node: drawnAt(maps, compiled, element) };
-    elements.set(element, { uses, placed: made });
+    own.set(text ?? '', { uses, placed: made });
     return made;
   };
 
-  return { compile: (piece, source) => compile(piece, source, 0) };
+  return {
+    compile: (piece, source, number = 1) =>
+      compile(piece, source, { depth: 0, number: isNumbered(piece) ? number : 1 }),
+  };
+}
+
+const textOf = (element: PieceElement): string | undefined =>
+  element.kind === 'words' || element.kind === 'code' ? element.text : undefined;
+
+const withText = (element: PieceElement, text: string): PieceElement =>
+  element.kind === 'words' || element.kind === 'code' ? { ...element, text } : element;
+
+/** Whether every copy of a piece is another, since something in it counts up. */
+export const isNumbered = ({ elements }: Piece): boolean =>
+  elements.some((element) => countsUp(textOf(element) ?? ''));
+
+/** What an element says on a copy; undefined when it says what was typed. */
+function filledFor(element: PieceElement, source: PieceSource, number: number): string | undefined {
+  const text = textOf(element);
+  if (text === undefined || !hasPlaceholders(text)) return undefined;
+  return filledText(text, { today: source.today ?? '2000-01-01', number });
 }
 
 const clipped = new WeakMap<NonNullable<Piece['creases']>, { edge: unknown; creases: Fold[] }>();

@@ -1,5 +1,6 @@
 export {
   createCompiler,
+  isNumbered,
   type CompiledPiece,
   type PieceCompiler,
   type PieceSource,
@@ -55,5 +56,6 @@ export {
 } from './fill.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
 export { seenBox, seenBoxOf } from './seen.ts';
+export { countsUp, filledText, hasPlaceholders, type CopyFacts } from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
 export { pieceSchema, pieceSize, type Piece } from './piece.ts';

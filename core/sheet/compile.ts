@@ -15,16 +15,19 @@ import {
   type Path,
   type Ring,
 } from '../geometry/index.ts';
-import type { CompiledPiece, Need } from '../piece/index.ts';
+import { isNumbered, type CompiledPiece, type Need } from '../piece/index.ts';
 import { placeEdge, shapePath, type CutLine, type EdgeRings } from '../shape/index.ts';
 import { markPath } from '../register/index.ts';
 import { keepClear, sheetMarks, type Mark } from '../stock/index.ts';
+import { copyNumber } from './plan.ts';
 import type { Arrangeable, Placement, SheetLayout } from './arrange.ts';
 
 /** A copy with its lines on the sheet. */
 export interface SheetCopy {
   readonly placement: Placement;
   readonly piece: CompiledPiece;
+  /** The name of its drawing: that of its piece, or one of its own where copies are numbered. */
+  readonly symbol: string;
   /** The finished outline on the sheet. */
   readonly trim: EdgeRings;
   /** Its folds on the sheet. */
@@ -44,24 +47,29 @@ export interface CompiledSheet {
   readonly needs: readonly Need[];
 }
 
+/** Where the compiled piece of a copy is found; a map by piece has the same for all copies. */
+export interface CopySource {
+  get(piece: string, number: number): CompiledPiece | undefined;
+}
+
 /** The name of a piece's symbol in the drawing of a sheet. */
 export function pieceSymbol(piece: string): string {
   return `piece-${piece}`;
 }
 
 /** Where each copy lies and how far its bleed may reach, without drawing anything. */
-export function sheetCopies(
-  { placements }: SheetLayout,
-  pieces: ReadonlyMap<string, CompiledPiece>,
-): SheetCopy[] {
+export function sheetCopies({ placements }: SheetLayout, pieces: CopySource): SheetCopy[] {
   const bare = placements.flatMap((placement): SheetCopy[] => {
-    const piece = pieces.get(placement.piece);
+    const number = copyNumber(placement.copy);
+    const piece = pieces.get(placement.piece, number);
     if (!piece) return [];
     const map = placed(placement.x, placement.y, placement.angle);
     const trim = placeEdge(piece.rings, map);
     const creases = placeEdge(piece.creases, map);
     const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-    return [{ placement, piece, trim, creases, box, bleed: piece.piece.bleed }];
+    const own = isNumbered(piece.piece) ? `-${number}` : '';
+    const symbol = pieceSymbol(piece.piece.id) + own;
+    return [{ placement, piece, symbol, trim, creases, box, bleed: piece.piece.bleed }];
   });
   return bare.map((copy) => ({ ...copy, bleed: reach(copy, bare) }));
 }
@@ -96,15 +104,13 @@ function reach(copy: SheetCopy, all: readonly SheetCopy[]): number {
 export function compileSheet(
   job: Arrangeable,
   sheet: SheetLayout,
-  pieces: ReadonlyMap<string, CompiledPiece>,
+  pieces: CopySource,
 ): CompiledSheet {
   const copies = sheetCopies(sheet, pieces);
   const zones = keepClear(job.stock, job.plan.marks);
   const marks = sheetMarks(job.stock, job.plan.marks);
-  const present = new Map(copies.map(({ piece }) => [piece.piece.id, piece]));
-  const symbols = Object.fromEntries(
-    [...present].map(([id, piece]) => [pieceSymbol(id), piece.nodes]),
-  );
+  const present = new Map(copies.map(({ symbol, piece }) => [symbol, piece]));
+  const symbols = Object.fromEntries([...present].map(([symbol, piece]) => [symbol, piece.nodes]));
   return {
     drawing: {
       width: job.stock.width,
@@ -140,7 +146,7 @@ export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | un
 function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {
   const { x, y, angle } = copy.placement;
   const transform = placed(x, y, angle);
-  const symbol = pieceSymbol(copy.piece.piece.id);
+  const { symbol } = copy;
   const clip = findPrintClip(copy, zones);
   if (!clip) return { kind: 'use', symbol, transform };
   const use: DrawingNode = { kind: 'use', symbol, transform: [1, 0, 0, 1, 0, 0] };

@@ -12,6 +12,7 @@ export {
   compileSheet,
   findGap,
   findPrintClip,
+  type CopySource,
   pieceSymbol,
   sheetCopies,
   type CompiledSheet,

@@ -9,6 +9,9 @@ export function copyId(piece: string, number: number): CopyId {
   return `${piece}#${number}`;
 }
 
+/** Which copy of its piece a copy is, from 1. */
+export const copyNumber = (copy: CopyId): number => Number(copy.slice(copy.lastIndexOf('#') + 1));
+
 /** Where a copy was put by hand: its centre on a sheet, mm and degrees. */
 export const handPlaceSchema = z.object({
   sheet: z.number().int().min(0).max(10_000),

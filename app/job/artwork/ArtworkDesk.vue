@@ -58,7 +58,9 @@ const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
 const findings = computed(() =>
   desk.store.findings.list.filter(
-    ({ where }) =>
+    ({ code, where }) =>
+      // How well the chosen words are read has a card of its own.
+      !(code === 'low-contrast' && desk.only.value?.id === where.element) &&
       where.piece === desk.piece.value?.id &&
       where.sheet === undefined &&
       (!desk.only.value || where.element === desk.only.value.id),

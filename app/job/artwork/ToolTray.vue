@@ -96,7 +96,7 @@ const { drawing } = props.desk;
   position: absolute;
   top: 30px;
   right: 14px;
-  left: 122px;
+  left: 156px;
   display: flex;
   width: fit-content;
   margin: 0 auto;
@@ -106,7 +106,7 @@ const { drawing } = props.desk;
   box-shadow: var(--shadow);
 }
 .tools :deep(.named) {
-  min-width: 52px;
-  padding: 6px 6px;
+  min-width: 50px;
+  padding: 6px 5px;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiFormatBold, mdiFormatItalic } from '@mdi/js';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import type { Words } from '../../../core/piece/index.ts';
 import {
   faceOf,
@@ -56,6 +56,13 @@ function type(event: Event): void {
   props.desk.change({ text, ...moved }, 'type');
 }
 
+/** Puts a placeholder where the caret is, or at the end. */
+function insert(placeholder: string): void {
+  const { text } = props.words;
+  const at = field.value?.selectionEnd ?? text.length;
+  props.desk.change({ text: `${text.slice(0, at)}${placeholder}${text.slice(at)}` });
+}
+
 /** Words wrap in a room; a room of one line is made higher for them. */
 function fit(value: Words['fit']): void {
   const { leading, size } = props.words;
@@ -64,12 +71,11 @@ function fit(value: Words['fit']): void {
   props.desk.change({ fit: value, ...(higher ? { height: three, balanced: true } : {}) });
 }
 
-async function focus(): Promise<void> {
+watch(props.desk.cardTyping, async () => {
   await nextTick();
   field.value?.focus();
   field.value?.select();
-}
-defineExpose({ focus });
+});
 </script>
 
 <template>
@@ -90,6 +96,18 @@ defineExpose({ focus });
       @input="type"
       @keydown.esc="field?.blur()"
     />
+    <p v-if="!several" class="fill">
+      <button
+        v-for="(name, filled) in texts.words.placeholders"
+        :key="filled"
+        class="link"
+        type="button"
+        :title="filled"
+        @click="insert(filled)"
+      >
+        {{ name }}
+      </button>
+    </p>
     <div class="typeface">
       <button
         class="well face"
@@ -233,6 +251,15 @@ defineExpose({ focus });
 }
 p {
   margin: 0 0 6px;
+}
+.fill {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+}
+.fill .link {
+  padding: 0 2px;
+  font-size: 12.5px;
 }
 .came {
   margin: 2px 0 4px;

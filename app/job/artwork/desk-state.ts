@@ -32,6 +32,8 @@ export function useDeskState() {
   const drawing = ref(false);
   /** The element whose look was copied. */
   const look = shallowRef<PieceElement>();
+  /** Counts the times at which words shall be typed in their card. */
+  const cardTyping = ref(0);
   /** Whether the pointer measures. */
   const measuring = ref(false);
   /** Hears which art was chosen, while some is asked for. */
@@ -196,6 +198,10 @@ export function useDeskState() {
       selected.value = piece.value.elements.flatMap(({ id }) => (before.has(id) ? [] : [id]));
   }
 
+  function typeInCard(): void {
+    cardTyping.value++;
+  }
+
   function copyLook(element: PieceElement): void {
     look.value = element;
   }
@@ -229,6 +235,8 @@ export function useDeskState() {
     drawing,
     measuring,
     picking,
+    cardTyping,
+    typeInCard,
     pickArt,
     show,
     select,

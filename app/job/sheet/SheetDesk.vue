@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
+import { copySource } from '../../../core/job/index.ts';
 import { markPath } from '../../../core/register/index.ts';
 import { spotPaths } from '../../../core/stock/index.ts';
 import { compileSheet } from '../../../core/sheet/index.ts';
@@ -14,6 +15,7 @@ import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
 import { findNudge, isTyping } from '../job-keys.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { pageCompiler } from '../store/page-resources.ts';
 import ArrangementCard from './ArrangementCard.vue';
 import { useCopyDrag } from './copy-drag.ts';
 import CopyCard from './CopyCard.vue';
@@ -34,7 +36,11 @@ const sheets = computed(() => store.layout?.sheets ?? []);
 const current = computed(() => Math.min(index.value, Math.max(0, sheets.value.length - 1)));
 const sheet = computed(() =>
   store.job
-    ? compileSheet(store.job, sheets.value[current.value] ?? { placements: [] }, store.pieces)
+    ? compileSheet(
+        store.job,
+        sheets.value[current.value] ?? { placements: [] },
+        copySource(store.job, pageCompiler, store.pieces),
+      )
     : undefined,
 );
 const stock = computed(() => store.job?.stock);

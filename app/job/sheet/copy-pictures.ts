@@ -59,8 +59,9 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
 
   /** The picture of a copy; until it is drawn, another one of its piece. */
   function find(copy: SheetCopy): CopyPicture | undefined {
-    const id = copy.piece.piece.id;
-    return pictures.value.get(keyOf(copy, clips.value.get(copy))) ?? pictures.value.get(id);
+    return (
+      pictures.value.get(keyOf(copy, clips.value.get(copy))) ?? pictures.value.get(copy.symbol)
+    );
   }
 
   const clips = computed(
@@ -80,8 +81,7 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
           ? known
           : { ...(await makePicture(copy.piece, clip)), piece: copy.piece, version };
       made.set(key, picture);
-      const id = copy.piece.piece.id;
-      if (!made.has(id)) made.set(id, picture);
+      if (!made.has(copy.symbol)) made.set(copy.symbol, picture);
       if (mine !== round) return release(made, pictures.value);
     }
     const before = pictures.value;
@@ -98,8 +98,8 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
   return { find };
 }
 
-const keyOf = ({ piece }: SheetCopy, clip: Path | undefined): string =>
-  `${piece.piece.id} ${clip ? pathData(clip) : ''}`;
+const keyOf = ({ symbol }: SheetCopy, clip: Path | undefined): string =>
+  `${symbol} ${clip ? pathData(clip) : ''}`;
 
 /** Gives back the addresses of pictures that are no longer shown. */
 function release(

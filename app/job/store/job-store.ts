@@ -20,6 +20,7 @@ import {
   hearKept,
   isFull,
   keepJob,
+  keepVersion,
   tellKept,
   type WriterLock,
 } from '../../storage/index.ts';
@@ -28,6 +29,9 @@ import { useMessages } from '../../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
 import { loadFor, pageCompiler, resourceVersion } from './page-resources.ts';
 import { useFindings } from './findings.ts';
+
+/** How long a job is worked on before it is kept as another version, ms. */
+const VERSION_EVERY = 5 * 60_000;
 
 export type KeepState = 'kept' | 'keeping' | 'failed' | 'reading';
 
@@ -41,6 +45,7 @@ export const useJobStore = defineStore('job', () => {
   const keepState = ref<KeepState>('kept');
   let lock: WriterLock | undefined;
   let stopHearing: () => void = () => undefined;
+  let noted = 0;
 
   const job = computed(() => gesture.value ?? history.value?.now);
   /** The job without what a gesture is just doing. */
@@ -83,6 +88,7 @@ export const useJobStore = defineStore('job', () => {
     }
     show(found.value.job);
     state.value = 'open';
+    noteVersion(found.value.job);
     write(id, false);
     stopHearing = hearKept((kept) => {
       if (kept === id && keepState.value === 'reading') void refresh(id);
@@ -126,6 +132,12 @@ export const useJobStore = defineStore('job', () => {
     keepState.value = 'kept';
   }
 
+  /** Keeps the job as it is now among its versions; without room for it the job itself says so. */
+  function noteVersion(value: Job): void {
+    noted = Date.now();
+    void keepVersion(value, noted).catch(() => undefined);
+  }
+
   /** Whether this tab may change the job; says so when it may not. */
   function mayWrite(): boolean {
     if (keepState.value !== 'reading') return true;
@@ -142,6 +154,7 @@ export const useJobStore = defineStore('job', () => {
     history.value = next;
     gesture.value = undefined;
     saving.changed(next.now);
+    if (Date.now() - noted > VERSION_EVERY) noteVersion(next.now);
     void loadFor(next.now).catch(messages.sayError);
     // Where it cannot even be noted that this was asked, keeping the job itself says so.
     void askToKeep().catch(() => undefined);
@@ -177,6 +190,21 @@ export const useJobStore = defineStore('job', () => {
     if (history.value) saving.changed(history.value.now);
   }
 
+  /** So many steps back (negative) or forward in the history. */
+  function walkBy(steps: number): void {
+    walk((from) => {
+      let at = from;
+      for (let done = 0; done < Math.abs(steps); done++) at = steps < 0 ? undo(at) : redo(at);
+      return at;
+    });
+  }
+
+  /** The job as an earlier version was; one step that can be undone. */
+  function returnTo(value: Job, label: string): void {
+    const now = history.value;
+    if (now && mayWrite()) accept(afterStep(now, value, label));
+  }
+
   function walk(step: (history: History) => History): void {
     if (history.value && mayWrite()) accept(step(history.value));
   }
@@ -198,6 +226,10 @@ export const useJobStore = defineStore('job', () => {
     drop,
     takeOver,
     flush: () => saving.flush(),
+    past: computed(() => history.value?.past.map(({ label }) => label) ?? []),
+    future: computed(() => history.value?.future.map(({ label }) => label) ?? []),
+    walkBy,
+    returnTo,
     undo: () => walk(undo),
     redo: () => walk(redo),
   };

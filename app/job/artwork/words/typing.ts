@@ -1,6 +1,6 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import { apply, invert, placed, type Point } from '../../../../core/geometry/index.ts';
-import { elementMap } from '../../../../core/piece/index.ts';
+import { elementMap, hasPlaceholders } from '../../../../core/piece/index.ts';
 import { movedNudges, withNudge, type Caret } from '../../../../core/type/index.ts';
 import { MM_PER_PT } from '../../../../core/units/index.ts';
 import { findArrow } from '../../../ui/arrow-keys.ts';
@@ -65,9 +65,14 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
     desk.marked.value = { start: value.selectionStart, end: value.selectionEnd };
   }
 
-  /** Begins to type; with everything marked, or with the caret where it was pressed. */
+  /**
+   * Begins to type; with everything marked, or with the caret where it was pressed. Words with
+   * placeholders are typed in their card: what stands on the piece is not what was typed.
+   */
   async function begin(id: string, event?: PointerEvent | MouseEvent): Promise<void> {
     desk.select(id, false, true);
+    const { value: only } = desk.only;
+    if (only?.kind === 'words' && hasPlaceholders(only.text)) return desk.typeInCard();
     desk.typing.value = id;
     await nextTick();
     field.value?.focus({ preventScroll: true });

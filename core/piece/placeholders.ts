@@ -1,0 +1,54 @@
+import { addDays, addMonths, addWeeks, addYears, format, parse } from 'date-fns';
+
+/** What fills the placeholders of one copy. */
+export interface CopyFacts {
+  /** The job's calendar date, YYYY-MM-DD. */
+  readonly today: string;
+  /** Which copy of its piece it is, from 1. */
+  readonly number: number;
+  /** The fields of its row in a list, by their names. */
+  readonly row?: Readonly<Record<string, string>>;
+}
+
+const COUNTER = /\{#(\d+)(?:\+(\d+))?\}/g;
+const DATE = /\{today(?:([+-])(\d{1,5})([dwmy]))?(?::([^{}]{1,40}))?\}/g;
+const FIELD = /\{([\p{L}_][\p{L}\p{N} _-]{0,39})\}/gu;
+const USUAL_DATE = 'd MMM yyyy';
+const ADD = { d: addDays, w: addWeeks, m: addMonths, y: addYears } as const;
+
+/** Whether a text holds anything that is filled in for each copy or day. */
+export const hasPlaceholders = (text: string): boolean =>
+  text.includes('{') && [COUNTER, DATE, FIELD].some((one) => text.search(one) >= 0);
+
+/** Whether a text counts up, so that every copy of its piece is another. */
+export const countsUp = (text: string): boolean => text.includes('{#') && text.search(COUNTER) >= 0;
+
+/**
+ * A text with its placeholders filled: `{#1}` and `{#001}` count up from that number with its zeros,
+ * `{#10+5}` in steps, `{today}`, `{today+90d}` and `{today+1y:dd.MM.yyyy}` are dates (d, w, m, y; the
+ * format is that of Unicode TR 35), `{name}` is a field of the copy's row. What is not known stays as
+ * it is typed.
+ */
+export function filledText(text: string, facts: CopyFacts): string {
+  if (!text.includes('{')) return text;
+  return text
+    .replace(COUNTER, (_, from: string, step?: string) => {
+      const count = Number(from) + (facts.number - 1) * Number(step ?? 1);
+      return String(count).padStart(from.length, '0');
+    })
+    .replace(DATE, (whole: string, ...parts: (string | undefined)[]) => {
+      const [sign, amount, unit, as] = parts;
+      const by = Number(amount ?? 0) * (sign === '-' ? -1 : 1);
+      const add = ADD[(unit ?? 'd') as keyof typeof ADD];
+      return written(add(parse(facts.today, 'yyyy-MM-dd', new Date(0)), by), as) ?? whole;
+    })
+    .replace(FIELD, (whole: string, name: string) => facts.row?.[name] ?? whole);
+}
+
+function written(day: Date, as = USUAL_DATE): string | undefined {
+  try {
+    return format(day, as);
+  } catch {
+    return undefined; // a format that says nothing stays to be seen
+  }
+}
