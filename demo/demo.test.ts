@@ -20,7 +20,7 @@ const compiledOf = async ({ job, art }: JobWithArt) => {
   return { compiled: compileJob(job, createCompiler(resources)), resources };
 };
 
-test('the shelf begins with six jobs of different kinds of thing and edge', () => {
+test('the shelf begins with eight jobs of different kinds of thing and edge', () => {
   expect(jobs.map(({ job }) => job.name)).toEqual([
     'Pot-lid seals',
     'Seed packet fronts',
@@ -28,6 +28,8 @@ test('the shelf begins with six jobs of different kinds of thing and edge', () =
     'Basil pot wrap',
     'Bulb box bands',
     'Woodland stickers',
+    'Plant tags',
+    'Tea caddies',
   ]);
   expect(jobs.map(({ job }) => job.thing.kind)).toEqual([
     'lid',
@@ -36,6 +38,8 @@ test('the shelf begins with six jobs of different kinds of thing and edge', () =
     'taper',
     'band',
     'own',
+    'tag',
+    'lid',
   ]);
   expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
     'circle',
@@ -44,6 +48,8 @@ test('the shelf begins with six jobs of different kinds of thing and edge', () =
     'arc',
     'rectangle',
     'outline',
+    'tag',
+    'circle',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
 });

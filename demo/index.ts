@@ -5,6 +5,8 @@ import { bulbBoxBands } from './jobs/bulb-box-bands.ts';
 import { peatFreeDots } from './jobs/peat-free-dots.ts';
 import { potLidSeals } from './jobs/pot-lid-seals.ts';
 import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
+import { plantTags } from './jobs/plant-tags.ts';
+import { teaCaddies } from './jobs/tea-caddies.ts';
 import { woodlandStickers } from './jobs/woodland-stickers.ts';
 
 /** The jobs of the demo workshop, the plant nursery Thistle & Fen, in the order of its shelf. */
@@ -16,5 +18,7 @@ export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
     basilPotWrap(platform),
     bulbBoxBands(platform),
     woodlandStickers(platform),
+    plantTags(platform),
+    teaCaddies(),
   ]);
 }

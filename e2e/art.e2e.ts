@@ -12,6 +12,7 @@ import {
   fromShelf,
   test,
   valueOf,
+  SAMPLES,
 } from './workshop.ts';
 
 const WHITE = (): readonly [number, number, number] => [250, 249, 246];
@@ -56,7 +57,7 @@ async function choosePicture(page: Page, name: string, file: { name: string; buf
 
 test.beforeEach(async ({ page }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
 });
 
 test('a picture on paper becomes a cut sticker in eight actions, and its recipe can be changed later', async ({

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { fromShelf, discPng, dropFile, expect, proofIs, test } from './workshop.ts';
+import { fromShelf, discPng, dropFile, expect, proofIs, test, SAMPLES } from './workshop.ts';
 
 test.beforeEach(async ({ page }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
 });
 
 test('bad pictures are each refused in a sentence and leave the piece as it was', async ({
@@ -33,7 +33,7 @@ test('a broken job file is refused and the shelf stays', async ({ page }) => {
     bytes: Buffer.from('PK\u0003\u0004 not really'),
   });
   await expect(page.locator('[data-kind="problem"]')).toContainText('“broken.peel” is damaged');
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
 });
 
 test('a picture is dropped onto another and keeps its place', async ({ page }) => {
@@ -172,7 +172,7 @@ test('by touch on a tablet the view needs no page scroll and elements move under
   });
   const page = await context.newPage();
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
   await fromShelf(page, 'pot-lid-seals', 'artwork');
   const words = page.locator('[data-element="words-3"]');
   await expect(words.locator('path').first()).toBeAttached();

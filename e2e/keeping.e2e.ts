@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, fromShelf, test } from './workshop.ts';
+import { expect, fromShelf, test, SAMPLES } from './workshop.ts';
 
 const SEALS = '/job/demo-pot-lid-seals';
 
@@ -8,11 +8,11 @@ test('the first visit shows the samples and says so; one click removes them, one
 }) => {
   await page.goto('/');
   await expect(page.getByText('sample jobs of a made-up nursery')).toBeVisible();
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
   await page.getByRole('button', { name: 'Remove the samples' }).click();
   await expect(page.locator('article')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
 });
 
 test('jobs are renamed, duplicated, deleted with undo, found, exported and brought in again', async ({
@@ -51,7 +51,7 @@ test('jobs are renamed, duplicated, deleted with undo, found, exported and broug
 
 test('a backup restores everything into another browser', async ({ page, browser, baseURL }) => {
   await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Back up all' }).click();
   const file = readFileSync(await (await download).path());
@@ -62,7 +62,7 @@ test('a backup restores everything into another browser', async ({ page, browser
   const chooser = other.waitForEvent('filechooser');
   await other.getByRole('button', { name: 'Restore a backup' }).click();
   await (await chooser).setFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: file });
-  await expect(other.locator('article')).toHaveCount(6);
+  await expect(other.locator('article')).toHaveCount(SAMPLES);
   await other.locator('article', { hasText: 'Pot-lid seals' }).getByRole('link').click();
   await expect(other.locator('[data-element="picture-1"] path').first()).toBeAttached();
   await other.context().close();

@@ -22,6 +22,9 @@ export const test = base.extend<{ page: Page }>({
 
 export { expect };
 
+/** How many sample jobs stand on the shelf at first. */
+export const SAMPLES = 8;
+
 /** The shelf without the samples. */
 export async function emptyWorkshop(page: Page): Promise<void> {
   await page.goto('/');
@@ -37,7 +40,7 @@ export async function openDesk(page: Page, job: string, desk: string): Promise<v
 
 /** The same with the shelf already open. */
 export async function fromShelf(page: Page, job: string, desk: string): Promise<void> {
-  await expect(page.locator('article')).toHaveCount(6);
+  await expect(page.locator('article')).toHaveCount(SAMPLES);
   await page.locator(`article a[href="/job/demo-${job}"]`).first().click();
   await expect(page.locator('.ticket')).toBeVisible();
   if (desk === 'artwork') return;

@@ -1,6 +1,13 @@
-import { expectGood, type Platform } from '../../core/base/index.ts';
+import { expectGood, isProblem, type Platform } from '../../core/base/index.ts';
 import { readArt, type Art } from '../../core/art/index.ts';
-import { createJob, type Beginning, type Job, type JobWithArt } from '../../core/job/index.ts';
+import {
+  createJob,
+  runCommand,
+  type Beginning,
+  type CommandCall,
+  type Job,
+  type JobWithArt,
+} from '../../core/job/index.ts';
 import type { Piece, PieceElement } from '../../core/piece/index.ts';
 
 /** The day on which the demo workshop stands. */
@@ -70,6 +77,50 @@ export function ring(
   style: NonNullable<Plate['line']>['style'] = 'solid',
 ): PieceElement {
   return { ...place, id: '', kind: 'plate', shape, fill: null, line: { color, width, style } };
+}
+
+/** A filled plate in a shape. */
+export function plate(
+  shape: Plate['shape'],
+  color: string,
+  line: Plate['line'] = null,
+  y = 0,
+): PieceElement {
+  return { ...place, id: '', kind: 'plate', shape, fill: { color, opacity: 1 }, line, y };
+}
+
+/** An ornament of the application’s own. */
+export function ornament(
+  name: Extract<PieceElement, { kind: 'ornament' }>['ornament'],
+  fields: Omit<Fields<'ornament'>, 'inks'> & { inks: [string, string] },
+): PieceElement {
+  return {
+    ...place,
+    id: '',
+    kind: 'ornament',
+    ornament: name,
+    width: 10,
+    height: 10,
+    count: 1,
+    weight: 0.3,
+    ...fields,
+  };
+}
+
+/** A job made by the commands that a person would give. */
+export function demoFromCommands(
+  beginning: Beginning,
+  { id, name }: { id: string; name: string },
+  calls: readonly CommandCall[],
+): Job {
+  return calls.reduce(
+    (job, call) => {
+      const done = runCommand(job, call);
+      if (isProblem(done)) throw new Error(`${name}, ${call.name}: ${done.what}`);
+      return done.job;
+    },
+    { ...createJob(beginning, { id, today: DEMO_DAY }), name },
+  );
 }
 
 /** Gives elements ids of their kind and number. */
