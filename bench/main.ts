@@ -1,12 +1,19 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pdf`, `stock` or `page` runs one part.
+// `npm run bench -- art`, `pdf`, `stock`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
+import { benchDesk } from './desk.ts';
 import { benchPdf } from './pdf.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
 import type { Row } from './row.ts';
 
-const BENCHES = { art: benchArt, pdf: benchPdf, stock: benchStock, page: benchPage };
+const BENCHES = {
+  art: benchArt,
+  pdf: benchPdf,
+  stock: benchStock,
+  page: benchPage,
+  desk: benchDesk,
+};
 const asked = process.argv.slice(2);
 const rows: Row[] = [];
 for (const [name, bench] of Object.entries(BENCHES))

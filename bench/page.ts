@@ -1,46 +1,21 @@
-import { spawn } from 'node:child_process';
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { encodePngImage } from '../core/raster/index.ts';
 import { writePeel } from '../core/job/index.ts';
 import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { demoJobs } from '../demo/index.ts';
-import { BROWSER } from '../tools/browser.ts';
 import { pageOfTwenty } from './art.ts';
+import { inBrowser, openPeel, recorded, URL } from './browser.ts';
 import { median, percentile95, type Row } from './row.ts';
 import { usualThing } from '../core/things/index.ts';
 
-const PORT = 4388;
-const URL = `http://localhost:${PORT}`;
-
 /** First paint of the demo job, and a drag on a sheet with 300 copies, in the real browser. */
-export async function benchPage(): Promise<Row[]> {
-  const server = spawn(process.execPath, ['dist/node/server.mjs'], {
-    env: { ...process.env, PORT: String(PORT) },
-    stdio: 'ignore',
-  });
-  const browser = await chromium.launch(BROWSER);
-  try {
-    const page = await (
-      await browser.newContext({ viewport: { width: 1280, height: 800 } })
-    ).newPage();
-    for (let tries = 0; tries < 50; tries++) {
-      if (
-        await page.goto(URL).then(
-          () => true,
-          () => false,
-        )
-      )
-        break;
-      await new Promise((go) => setTimeout(go, 100));
-    }
-    await page.waitForSelector('article');
-    return [...(await splitting(page)), ...(await firstPaint(page)), ...(await drag(page))];
-  } finally {
-    await browser.close();
-    server.kill();
-  }
-}
+export const benchPage = (): Promise<Row[]> =>
+  inBrowser(async (page) => [
+    ...(await splitting(page)),
+    ...(await firstPaint(page)),
+    ...(await drag(page)),
+  ]);
 
 /** How long the page does not answer while a page of 20 drawings is split and made into pieces. */
 async function splitting(page: Page): Promise<Row[]> {
@@ -91,7 +66,7 @@ async function firstPaint(page: Page): Promise<Row[]> {
   const blank: number[] = [];
   const job: number[] = [];
   for (let round = 0; round < 5; round++) {
-    await page.goto(`${URL}/core/figtree-OFL.txt`);
+    await page.goto(`${URL}/core/figtree-licence.txt`);
     blank.push(await page.evaluate(() => performance.now()));
     await page.goto(`${URL}/job/demo-pot-lid-seals/artwork`);
     await page.waitForSelector('[data-element="words-3"] path');
@@ -106,52 +81,6 @@ async function firstPaint(page: Page): Promise<Row[]> {
       wanted: 'within 1500 ms (baseline: a text file)',
     },
   ];
-}
-
-interface Frames {
-  readonly intervals: number[];
-  readonly work: number[];
-  readonly paint: number[];
-}
-
-/** Records frame intervals, the page's own work in each frame, and the time from input to the frame after it. */
-async function recorded(page: Page, move: () => Promise<void>): Promise<Frames> {
-  await page.evaluate(() => {
-    const frames = { intervals: [] as number[], work: [] as number[], paint: [] as number[] };
-    Object.assign(window, { frames, recording: true });
-    const real = window.requestAnimationFrame.bind(window);
-    let own = 0;
-    window.requestAnimationFrame = (run) =>
-      real((time) => {
-        const start = performance.now();
-        run(time);
-        // What the framework does follows in a microtask of its own.
-        queueMicrotask(() => (own += performance.now() - start));
-      });
-    addEventListener(
-      'pointermove',
-      () => {
-        const start = performance.now();
-        real(() => setTimeout(() => frames.paint.push(performance.now() - start), 0));
-      },
-      true,
-    );
-    let last = performance.now();
-    const tick = (): void => {
-      const now = performance.now();
-      frames.intervals.push(now - last);
-      frames.work.push(own);
-      own = 0;
-      last = now;
-      if ((window as unknown as { recording: boolean }).recording) real(tick);
-    };
-    real(tick);
-  });
-  await move();
-  return page.evaluate(() => {
-    Object.assign(window, { recording: false });
-    return (window as unknown as { frames: Frames }).frames;
-  });
 }
 
 /** The demo's seals made so small that 300 of them stand on one sheet, as a `.peel`. */
@@ -175,16 +104,7 @@ async function denseJob(): Promise<Buffer> {
 }
 
 async function drag(page: Page): Promise<Row[]> {
-  await page.goto(URL);
-  const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Open a file' }).click();
-  await (
-    await chooser
-  ).setFiles({
-    name: 'dense.peel',
-    mimeType: 'application/octet-stream',
-    buffer: await denseJob(),
-  });
+  await openPeel(page, 'dense.peel', await denseJob());
   await page.waitForSelector('text=Dense sheet');
   await page.goto(`${URL}/job/dense/sheet`);
   await page.waitForSelector('[data-copy]');

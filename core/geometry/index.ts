@@ -11,6 +11,7 @@ export {
   type Affine,
   type Point,
 } from './affine.ts';
+export { dashesAlong, dotsAlong } from './along.ts';
 export { bow, roundedRing } from './bends.ts';
 export {
   boxAbout,

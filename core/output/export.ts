@@ -21,7 +21,7 @@ export interface MadeFile {
 }
 
 /** What the writers look up for a compiled job. */
-export function pdfSources({ job }: CompiledJob, resources: JobResources): PdfSources {
+export function pdfSources({ job }: Pick<CompiledJob, 'job'>, resources: JobResources): PdfSources {
   return { typeface: resources.typeface, art: (id) => job.art[id], bytes: resources.bytes };
 }
 

@@ -60,16 +60,16 @@ export const line: ElementKind<Line> = {
     const paint =
       element.fill && element.closed ? findPaint(element.fill, size, context) : undefined;
     if (paint) nodes.push({ kind: 'path', path, fill: paint });
-    if (element.line) nodes.push(...doubled(path, element.line));
+    if (element.line) nodes.push(...doubled(path, element.line, element.closed));
     return { nodes, ...size, needs: [], reach: (element.line?.width ?? 0) * 2 };
   },
 };
 
 /** A double line is a broad one with a third of it left out along its middle, as two at a distance. */
-function doubled(path: Path, style: NonNullable<Line['line']>): DrawingNode[] {
-  if (style.style !== 'double') return [stroked(path, style)];
+function doubled(path: Path, style: NonNullable<Line['line']>, closed: boolean): DrawingNode[] {
+  if (style.style !== 'double') return [stroked(path, style, closed)];
   const rings = flatten(path, 0.01);
-  return [-1.25, 1.25].map((side) => stroked(besides(rings, side * style.width), style));
+  return [-1.25, 1.25].map((side) => stroked(besides(rings, side * style.width), style, false));
 }
 
 /** Lines beside others, so many mm to their right. */

@@ -84,10 +84,10 @@ export const plate: ElementKind<Plate> = {
       );
     }
     if (line) {
-      nodes.push(stroked(path, line));
-      if (inner.length) nodes.push(stroked(inner, line));
+      nodes.push(stroked(path, line, true));
+      if (inner.length) nodes.push(stroked(inner, line, true));
       if (line.style === 'double')
-        nodes.push(stroked(shapePath(element.shape, -2.5 * line.width), line));
+        nodes.push(stroked(shapePath(element.shape, -2.5 * line.width), line, true));
     }
     return { nodes, ...size, needs: [] };
   },

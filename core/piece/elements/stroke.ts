@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { solid, type PathNode } from '../../drawing/index.ts';
-import type { Path } from '../../geometry/index.ts';
+import { dashesAlong, dotsAlong, flatten, type Path } from '../../geometry/index.ts';
 import { color } from '../fill.ts';
 
 /** A line along a plate or a drawn line. */
@@ -15,28 +15,23 @@ export const strokeSchema = z.object({
 });
 export type StrokeStyle = z.infer<typeof strokeSchema>;
 
-const DASHES: Readonly<Record<StrokeStyle['style'], (width: number) => number[]>> = {
-  solid: () => [],
-  double: () => [],
-  dashed: (width) => [4 * width, 3 * width],
-  dotted: (width) => [0, 2.4 * width],
-};
+const FINE = 0.004; // mm by which curves are followed for dots and dashes
 
-/** A path drawn with a line of a style; a double one draws only the first of its lines. */
-export function stroked(
-  path: Path,
-  { color: ink, width, style, cap, join }: StrokeStyle,
-): PathNode {
-  const dash = DASHES[style](width);
+/**
+ * A path drawn with a line of a style; a double one draws only the first of its lines. Dots and dashes
+ * are shapes of their own: renderers do not agree on where dashes fall along curves.
+ * @param closed whether the path ends where it begins
+ */
+export function stroked(path: Path, style: StrokeStyle, closed: boolean): PathNode {
+  const { color: ink, width, cap, join } = style;
+  if (style.style === 'dotted') {
+    const dots = { step: 2.4 * width, radius: width / 2, closed };
+    return { kind: 'path', path: dotsAlong(flatten(path, FINE), dots), fill: solid(ink) };
+  }
+  const dashes = { dash: 4 * width, gap: 3 * width, closed };
   return {
     kind: 'path',
-    path,
-    stroke: {
-      paint: solid(ink),
-      width,
-      ...(dash.length ? { dash } : {}),
-      cap: style === 'dotted' ? 'round' : (cap ?? 'butt'),
-      ...(join ? { join } : {}),
-    },
+    path: style.style === 'dashed' ? dashesAlong(flatten(path, FINE), dashes) : path,
+    stroke: { paint: solid(ink), width, cap: cap ?? 'butt', ...(join ? { join } : {}) },
   };
 }

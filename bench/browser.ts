@@ -1,0 +1,86 @@
+import { spawn } from 'node:child_process';
+import { chromium, type Page } from '@playwright/test';
+import { BROWSER } from '../tools/browser.ts';
+
+const PORT = 4388;
+export const URL = `http://localhost:${PORT}`;
+
+/** Runs with a page of the built application, its shelf open. */
+export async function inBrowser<T>(run: (page: Page) => Promise<T>): Promise<T> {
+  const server = spawn(process.execPath, ['dist/node/server.mjs'], {
+    env: { ...process.env, PORT: String(PORT) },
+    stdio: 'ignore',
+  });
+  const browser = await chromium.launch(BROWSER);
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    for (let tries = 0; tries < 50; tries++) {
+      const there = await page.goto(URL).then(
+        () => true,
+        () => false,
+      );
+      if (there) break;
+      await new Promise((go) => setTimeout(go, 100));
+    }
+    await page.waitForSelector('article');
+    return await run(page);
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+}
+
+/** Brings a `.peel` file in from the shelf. */
+export async function openPeel(page: Page, name: string, buffer: Buffer): Promise<void> {
+  await page.goto(URL);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Open a file' }).click();
+  await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer });
+}
+
+export interface Frames {
+  readonly intervals: number[];
+  readonly work: number[];
+  readonly paint: number[];
+}
+
+/** Records frame intervals, the page's own work in each frame, and the time from input to the frame after it. */
+export async function recorded(page: Page, move: () => Promise<void>): Promise<Frames> {
+  await page.evaluate(() => {
+    const frames = { intervals: [] as number[], work: [] as number[], paint: [] as number[] };
+    Object.assign(window, { frames, recording: true });
+    const real = window.requestAnimationFrame.bind(window);
+    let own = 0;
+    window.requestAnimationFrame = (run) =>
+      real((time) => {
+        const start = performance.now();
+        run(time);
+        // What the framework does follows in a microtask of its own.
+        queueMicrotask(() => (own += performance.now() - start));
+      });
+    addEventListener(
+      'pointermove',
+      () => {
+        const start = performance.now();
+        real(() => setTimeout(() => frames.paint.push(performance.now() - start), 0));
+      },
+      true,
+    );
+    let last = performance.now();
+    const tick = (): void => {
+      const now = performance.now();
+      frames.intervals.push(now - last);
+      frames.work.push(own);
+      own = 0;
+      last = now;
+      if ((window as unknown as { recording: boolean }).recording) real(tick);
+    };
+    real(tick);
+  });
+  await move();
+  return page.evaluate(() => {
+    Object.assign(window, { recording: false });
+    return (window as unknown as { frames: Frames }).frames;
+  });
+}
