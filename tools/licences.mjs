@@ -91,7 +91,7 @@ if (process.argv.includes('--write')) {
     .filter((one) => one.ships)
     .sort((one, other) => (one.name < other.name ? -1 : 1))
     .map(({ name, version, licence }) => `| ${name} | ${version} | ${licence} |`);
-  const text = `# What ships with Little Peel\n\nMade by \`npm run licences\` and checked by \`npm test\`. The typefaces carry their full licence beside them in the built application (\`/core/*-OFL.txt\`).\n\n| package | version | licence |\n|---|---|---|\n${[...new Set(rows)].join('\n')}\n`;
+  const text = `# What ships with Little Peel\n\nMade by \`npm run licences\` and checked by \`npm test\`. The typefaces carry their full licence beside them in the built application (\`/core/*-licence.txt\`).\n\n| package | version | licence |\n|---|---|---|\n${[...new Set(rows)].join('\n')}\n`;
   writeFileSync(join(root, 'THIRD-PARTY.md'), text);
 }
 console.log(`${packages.length} packages, ${refused.length} with a licence that is not allowed`);

@@ -51,6 +51,11 @@ try {
   await page.locator('[data-line="artwork"]').click();
   await page.locator('[data-element="words-3"] .hit').click();
   await shoot('artwork');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Start from' }).click();
+  await page.waitForTimeout(2500);
+  await shoot('designs');
+  await page.getByRole('button', { name: 'Close' }).click();
   await page.locator('[data-line="copies"]').click();
   await page.locator('[data-copy]').nth(4).click();
   await shoot('sheet');

@@ -24,6 +24,8 @@ const { EMPTY_STOCK_ROOM, keepStockRoom, mergedStockRoom, stockRoom } =
   await import('./stock-room.ts');
 const { sweep, backUp, restore, removeDemo } = await import('./workshop.ts');
 const drawer = await import('./art-drawer.ts');
+const { keepVersion, versionsOf } = await import('./versions.ts');
+const { houseStyle, keepHouseStyle } = await import('./house-style.ts');
 
 const DAY = 24 * 60 * 60 * 1000;
 const HASH = (letter: string): string => letter.repeat(64);
@@ -308,4 +310,41 @@ test('what is in the drawer is not swept, is put back when it was taken out, and
   await restore(bytes, 'all.zip', 500);
   expect((await drawer.allArt()).map(({ art }) => art.name)).toEqual(['Leaf']);
   expect(await store.artBytes(leafArt().id)).toEqual(leaf);
+});
+
+test('versions are kept once, the latest first, and not without end', async () => {
+  const job = jobOf('versions');
+  await keepVersion(job, 1);
+  await keepVersion(job, 2);
+  expect((await versionsOf('versions')).map(({ at }) => at)).toEqual([1]);
+  for (let at = 3; at < 40; at++) await keepVersion({ ...job, name: `Name ${at}` }, at);
+  const kept = await versionsOf('versions');
+  expect(kept).toHaveLength(20);
+  expect(kept[0]).toMatchObject({ at: 39, job: { name: 'Name 39' } });
+});
+
+test('art that only an earlier version names is not swept, until its job is gone', async () => {
+  const art = HASH('7');
+  const old = Date.now() - 3 * DAY;
+  await store.keepArt(art, new Uint8Array([1]), old);
+  await store.keepJob(jobOf('once'), old);
+  await keepVersion(jobOf('once', art), old);
+  await sweep(Date.now());
+  expect(await store.artBytes(art)).toBeDefined();
+  await store.deleteJob('once');
+  await sweep(Date.now());
+  expect(await store.artBytes(art)).toBeUndefined();
+  expect(await versionsOf('once')).toEqual([]);
+});
+
+test('the house style is kept, travels in a backup, and one that is there stays', async () => {
+  const style = { ...(await houseStyle()), maker: 'Thistle & Fen', smallPrint: 'Keep dry.' };
+  await keepHouseStyle(style);
+  const file = await backUp();
+  await database.workshop.removeItem('house-style');
+  await restore(file, 'x.backup', Date.now());
+  expect(await houseStyle()).toEqual(style);
+  await keepHouseStyle({ ...style, maker: 'Other' });
+  await restore(file, 'x.backup', Date.now());
+  expect((await houseStyle()).maker).toBe('Other');
 });

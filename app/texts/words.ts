@@ -74,6 +74,11 @@ export const words = {
   nudgeDown: 'Down',
   nudgeTurn: 'Turned by',
   reset: 'Put all letters back',
+  replace: 'Find and replace',
+  find: 'Find',
+  by: 'Put in its place',
+  found: (count: number): string => `in ${count} ${count === 1 ? 'text' : 'texts'}`,
+  replaceAll: 'Replace in all pieces',
   placeholders: {
     '{#1}': 'Number',
     '{today}': 'Date',

@@ -256,3 +256,69 @@ test('a backup brings back every job, and a damaged one does not take the others
   expect(rest.ok && rest.value.damaged).toEqual(['jobs/a.peel']);
   expect(rest.ok && rest.value.jobs).toHaveLength(1);
 });
+
+test('a colour is changed wherever it is used, in one piece or in all, whatever its letters', () => {
+  const two = run(withWords(), { name: 'copy-piece', args: { piece: 'piece-1', name: 'Other' } });
+  const grounds = run(
+    run(two, { name: 'change-piece', args: { piece: 'piece-1', changes: { ground: '#AABBCC' } } }),
+    { name: 'change-piece', args: { piece: 'piece-2', changes: { ground: '#aabbcc' } } },
+  );
+  const one = run(grounds, {
+    name: 'recolor',
+    args: { piece: 'piece-1', colors: { '#aabbcc': '#112233' } },
+  });
+  expect(one.pieces.map(({ ground }) => ground)).toEqual(['#112233', '#aabbcc']);
+  const all = run(grounds, { name: 'recolor', args: { colors: { '#aabbcc': '#112233' } } });
+  expect(all.pieces.map(({ ground }) => ground)).toEqual(['#112233', '#112233']);
+  const wrong = runCommand(grounds, { name: 'recolor', args: { colors: { '#aabbcc': 'red' } } });
+  expect(isProblem(wrong) && wrong.what).toContain('red');
+});
+
+test('words are replaced in all pieces, whatever their case, and nothing found is said', () => {
+  const job = withWords();
+  const before = job.pieces[0]?.elements[0];
+  const text = before?.kind === 'words' ? before.text : '';
+  const part = text.slice(0, 3);
+  const made = run(job, {
+    name: 'replace-words',
+    args: { find: part.toUpperCase(), by: '($&)' },
+  });
+  const after = made.pieces[0]?.elements[0];
+  expect(after?.kind === 'words' && after.text).toBe(`($&)${text.slice(3)}`);
+  const none = runCommand(job, { name: 'replace-words', args: { find: 'zzz', by: '' } });
+  expect(isProblem(none) && none.what).toContain('zzz');
+});
+
+test('other artwork takes the place of all that stood in a piece; its sizes follow it', () => {
+  const job = withWords();
+  const words = job.pieces[0]?.elements[0];
+  if (!words) throw new Error('no words');
+  const made = run(job, {
+    name: 'set-artwork',
+    args: { piece: 'piece-1', ground: '#112233', elements: [words, { ...words, group: 'g' }] },
+  });
+  expect(made.pieces[0]?.elements.map(({ id }) => id)).toEqual(['words-1', 'words-2']);
+  expect(made.pieces[0]?.ground).toBe('#112233');
+  const bad = runCommand(job, {
+    name: 'set-artwork',
+    args: { piece: 'piece-1', ground: 'none' as never, elements: [] },
+  });
+  expect(isProblem(bad)).toBe(true);
+});
+
+test('elements that are pasted have ids and groups of their own', () => {
+  const job = withWords();
+  const words = job.pieces[0]?.elements[0];
+  if (!words) throw new Error('no words');
+  const pair = [
+    { ...words, group: 'group-1' },
+    { ...words, group: 'group-1' },
+  ];
+  const args = { piece: 'piece-1', elements: pair };
+  const twice = run(run(job, { name: 'add-elements', args }), { name: 'add-elements', args });
+  const groups = twice.pieces[0]?.elements.slice(1).map(({ group }) => group) ?? [];
+  expect(groups[0]).toBe(groups[1]);
+  expect(groups[2]).toBe(groups[3]);
+  expect(groups[0]).not.toBe(groups[2]);
+  expect(new Set(twice.pieces[0]?.elements.map(({ id }) => id)).size).toBe(5);
+});

@@ -15,6 +15,7 @@ import UndoTray from '../UndoTray.vue';
 import { useClipboard } from './clipboard.ts';
 import CodeCard from './CodeCard.vue';
 import ColorsCard from './colors/ColorsCard.vue';
+import HouseCard from './start/HouseCard.vue';
 import HouseStylePanel from './start/HouseStylePanel.vue';
 import StartPanel from './start/StartPanel.vue';
 import { useDeskKeys } from './desk-keys.ts';
@@ -38,6 +39,7 @@ import RepeatCard from './RepeatCard.vue';
 import { useTakeFiles } from './take-files.ts';
 import ToolTray from './ToolTray.vue';
 import LettersCard from './words/LettersCard.vue';
+import ReplaceCard from './words/ReplaceCard.vue';
 import MovedLettersCard from './words/MovedLettersCard.vue';
 import TypefacePanel from './words/TypefacePanel.vue';
 import WordsCard from './WordsCard.vue';
@@ -45,9 +47,9 @@ import WordsCard from './WordsCard.vue';
 const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 const desk = useDeskState();
 const legend = computed(() => [
-  desk.store.job?.plan.cut ?? 'kiss',
+  desk.store.settled?.plan.cut ?? 'kiss',
   'bleed' as const,
-  ...(desk.folds.value.length ? (['fold'] as const) : []),
+  ...(desk.settledPiece.value?.creases.length ? (['fold'] as const) : []),
 ]);
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
@@ -60,28 +62,28 @@ const findings = computed(() =>
   desk.store.findings.list.filter(
     ({ code, where }) =>
       // How well the chosen words are read has a card of its own.
-      !(code === 'low-contrast' && desk.only.value?.id === where.element) &&
-      where.piece === desk.piece.value?.id &&
+      !(code === 'low-contrast' && desk.stillOnly.value?.id === where.element) &&
+      where.piece === desk.settled.value?.id &&
       where.sheet === undefined &&
-      (!desk.only.value || where.element === desk.only.value.id),
+      (!desk.stillOnly.value || where.element === desk.stillOnly.value.id),
   ),
 );
 
 /** The words that are selected, when nothing else is. */
 const chosenWords = computed(() => {
-  const found = desk.elements.value.filter((one) => one.kind === 'words');
-  return found.length === desk.elements.value.length ? found : [];
+  const found = desk.still.value.filter((one) => one.kind === 'words');
+  return found.length === desk.still.value.length ? found : [];
 });
 /** The box of what is chosen, to be looked at closely. */
 const seen = computed(() =>
   seenBoxOf(
-    (desk.compiled.value?.elements ?? []).filter(({ element }) =>
+    (desk.settledPiece.value?.elements ?? []).filter(({ element }) =>
       desk.selected.value.includes(element.id),
     ),
   ),
 );
 const inks = computed(() =>
-  desk.piece.value ? ornamentInks(desk.piece.value, desk.colors.value) : NO_INKS,
+  desk.settled.value ? ornamentInks(desk.settled.value, desk.colors.value) : NO_INKS,
 );
 
 async function addWords(bent: boolean): Promise<void> {
@@ -92,7 +94,7 @@ async function addWords(bent: boolean): Promise<void> {
 
 async function editWords(): Promise<void> {
   await nextTick();
-  if (desk.only.value?.kind === 'words') await pieceBench.value?.type(desk.only.value.id);
+  if (desk.stillOnly.value?.kind === 'words') await pieceBench.value?.type(desk.stillOnly.value.id);
 }
 
 async function addPicture(): Promise<void> {
@@ -173,7 +175,7 @@ onBeforeUnmount(() => {
         />
         <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
         <p v-else-if="desk.measuring.value" class="empty">{{ texts.exact.measureHint }}</p>
-        <p v-else-if="desk.piece.value?.elements.length === 0 && panel !== 'start'" class="empty">
+        <p v-else-if="desk.settled.value?.elements.length === 0 && panel !== 'start'" class="empty">
           {{ texts.artwork.empty }}
           <button class="link" type="button" @click="panel = 'start'">
             {{ texts.start.title }}
@@ -188,7 +190,7 @@ onBeforeUnmount(() => {
         />
         <StartPanel
           v-if="panel === 'start'"
-          :key="desk.piece.value?.id ?? ''"
+          :key="desk.settled.value?.id ?? ''"
           :desk="desk"
           @close="panel = undefined"
           @house="house = true"
@@ -223,26 +225,34 @@ onBeforeUnmount(() => {
         <MovedLettersCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
       </template>
       <PictureCard
-        v-else-if="desk.only.value?.kind === 'picture'"
+        v-else-if="desk.stillOnly.value?.kind === 'picture'"
         :desk="desk"
-        :picture="desk.only.value"
-        @replace="take($event, desk.only.value?.id)"
+        :picture="desk.stillOnly.value"
+        @replace="take($event, desk.stillOnly.value?.id)"
         @prepare="prepare.open"
       />
       <PlateCard
-        v-else-if="desk.only.value?.kind === 'plate'"
+        v-else-if="desk.stillOnly.value?.kind === 'plate'"
         :desk="desk"
-        :plate="desk.only.value"
+        :plate="desk.stillOnly.value"
       />
       <OrnamentCard
-        v-else-if="desk.only.value?.kind === 'ornament'"
+        v-else-if="desk.stillOnly.value?.kind === 'ornament'"
         :desk="desk"
-        :ornament="desk.only.value"
+        :ornament="desk.stillOnly.value"
       />
-      <LineCard v-else-if="desk.only.value?.kind === 'line'" :desk="desk" :line="desk.only.value" />
-      <CodeCard v-else-if="desk.only.value?.kind === 'code'" :desk="desk" :code="desk.only.value" />
+      <LineCard
+        v-else-if="desk.stillOnly.value?.kind === 'line'"
+        :desk="desk"
+        :line="desk.stillOnly.value"
+      />
+      <CodeCard
+        v-else-if="desk.stillOnly.value?.kind === 'code'"
+        :desk="desk"
+        :code="desk.stillOnly.value"
+      />
       <ManyCard
-        v-if="desk.elements.value.length > 1"
+        v-if="desk.still.value.length > 1"
         :desk="desk"
         @duplicate="desk.duplicate"
         @delete="desk.remove"
@@ -253,20 +263,22 @@ onBeforeUnmount(() => {
         :finding="finding"
       />
       <PlaceCard
-        v-if="desk.only.value"
+        v-if="desk.stillOnly.value"
         :desk="desk"
-        :element="desk.only.value"
+        :still="desk.stillOnly.value"
         @duplicate="desk.duplicate"
         @delete="desk.remove"
       />
       <RepeatCard
-        v-if="desk.only.value && desk.only.value.kind !== 'words'"
+        v-if="desk.stillOnly.value && desk.stillOnly.value.kind !== 'words'"
         :desk="desk"
-        :element="desk.only.value"
+        :element="desk.stillOnly.value"
       />
-      <template v-if="desk.elements.value.length === 0">
+      <template v-if="desk.still.value.length === 0">
         <PieceCard :desk="desk" />
         <ColorsCard :desk="desk" />
+        <ReplaceCard :desk="desk" />
+        <HouseCard :desk="desk" @open="house = true" />
       </template>
     </template>
   </BenchLayout>

@@ -14,10 +14,13 @@ import { texts } from '../../texts/index.ts';
 
 /** The elements as small pictures, printed from left to right. Dragging one puts it elsewhere. */
 const props = defineProps<{ desk: DeskState }>();
-/** All elements, also those that are hidden, which nothing is drawn of. */
+/**
+ * All elements, also those that are hidden, which nothing is drawn of. They stand still during a
+ * gesture: where an element is does not show in its small picture.
+ */
 const items = computed(() => {
-  const drawn = props.desk.compiled.value?.elements ?? [];
-  return (props.desk.piece.value?.elements ?? []).map((element) => ({
+  const drawn = props.desk.settledPiece.value?.elements ?? [];
+  return (props.desk.settled.value?.elements ?? []).map((element) => ({
     element,
     compiled: drawn.find((one) => one.element === element)?.compiled,
     title: titleOf(element),
@@ -25,7 +28,7 @@ const items = computed(() => {
 });
 
 function titleOf(element: PieceElement): string {
-  const title = elementTitle(element, (id) => props.desk.store.job?.art[id]);
+  const title = elementTitle(element, (id) => props.desk.store.settled?.art[id]);
   return element.hidden ? texts.exact.hidden(title) : title;
 }
 

@@ -2,12 +2,7 @@
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { shapePath, type NodePlace } from '../../../core/shape/index.ts';
-import {
-  elementMap,
-  elementSize,
-  elementTitle,
-  type PieceElement,
-} from '../../../core/piece/index.ts';
+import { elementMap } from '../../../core/piece/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
@@ -15,6 +10,7 @@ import { useSettings } from '../../ui/settings-store.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
 import DistanceLabels from './DistanceLabels.vue';
+import ElementOnBench from './ElementOnBench.vue';
 import { useElementGestures } from './gestures.ts';
 import SelectionFrame from './SelectionFrame.vue';
 import { texts } from '../../texts/index.ts';
@@ -60,25 +56,6 @@ const ring = computed(() =>
     ? pathData(compiled.value.bleed) + pathData(shapePath(compiled.value.piece.edge))
     : '',
 );
-const title = (element: PieceElement): string =>
-  elementTitle(element, (id) => props.desk.store.job?.art[id]);
-const turnOf = (element: PieceElement): string => `matrix(${elementMap(element).join()})`;
-const half = (element: PieceElement): { w: number; h: number } => {
-  const { width, height } = elementSize(element);
-  return { w: width / 2, h: height / 2 };
-};
-
-function pressElement(event: PointerEvent, element: PieceElement): void {
-  if (props.desk.typing.value === element.id) typing.press(event);
-  else gestures.startMove(event, element.id);
-}
-
-/** A double click types words where they stand, and takes one element out of its group. */
-function open(event: MouseEvent, element: PieceElement): void {
-  if (element.kind === 'words' && !element.locked) void typing.begin(element.id, event);
-  else if (element.group) props.desk.select(element.id, false, true);
-}
-
 /** Where the unseen field stands, so that an input method opens beside the caret. */
 const fieldAt = computed(() => {
   const { words } = typing;
@@ -120,44 +97,14 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
           :sources="pageSources"
           :version="resourceVersion"
         />
-        <g
-          v-for="{ element, compiled: drawn, maps } in compiled.elements"
-          :key="element.id"
-          data-grip
-          :data-element="element.id"
-          :data-place="elementMap(element).join(' ')"
-          class="element"
-          :class="{ locked: element.locked, typed: desk.typing.value === element.id }"
-          :opacity="element.opacity"
-          @pointerdown.stop="pressElement($event, element)"
-          @dblclick="open($event, element)"
-        >
-          <title>{{ title(element) }}</title>
-          <g v-for="(map, at) in maps" :key="at" :transform="`matrix(${map.join()})`">
-            <DrawnNodes :nodes="drawn.nodes" :sources="pageSources" :version="resourceVersion" />
-          </g>
-          <rect
-            v-if="
-              element.kind === 'picture' ||
-              (element.kind === 'words' && element.path.kind === 'straight')
-            "
-            class="hit"
-            :transform="turnOf(element)"
-            :x="-half(element).w"
-            :y="-half(element).h"
-            :width="2 * half(element).w"
-            :height="2 * half(element).h"
-          />
-          <rect
-            v-if="drawn.needs.length"
-            class="missing"
-            :transform="turnOf(element)"
-            :x="-half(element).w"
-            :y="-half(element).h"
-            :width="2 * half(element).w"
-            :height="2 * half(element).h"
-          />
-        </g>
+        <ElementOnBench
+          v-for="placed in compiled.elements"
+          :key="placed.element.id"
+          :placed="placed"
+          :desk="desk"
+          :gestures="gestures"
+          :typing="typing"
+        />
       </g>
       <path class="bleed" :d="ring" />
       <path :class="desk.store.job?.plan.cut" :d="pathData(compiled.trim)" />
@@ -242,12 +189,6 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
   fill: var(--release);
   filter: drop-shadow(0 8px 22px #44203d2b);
 }
-.element {
-  cursor: move;
-}
-.locked {
-  cursor: default;
-}
 .area {
   fill: #5d2a5318;
   stroke: #5d2a53;
@@ -266,9 +207,6 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
   vector-effect: non-scaling-stroke;
   pointer-events: none;
 }
-.typed {
-  cursor: text;
-}
 .field {
   position: absolute;
   width: 1px;
@@ -278,16 +216,6 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
   opacity: 0;
   resize: none;
   pointer-events: none;
-}
-.hit {
-  fill: transparent;
-}
-.missing {
-  fill: #8a7a8f33;
-  stroke: #b5432a;
-  stroke-width: 1px;
-  vector-effect: non-scaling-stroke;
-  stroke-dasharray: 3 3;
 }
 .bleed {
   fill: var(--apricot);

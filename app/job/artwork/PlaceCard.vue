@@ -28,7 +28,9 @@ import { anchored, anchorOf, turnedAbout, type Anchor } from './anchor.ts';
 import { texts } from '../../texts/index.ts';
 
 /** Where an element stands, exactly: about an anchor of its box. */
-const props = defineProps<{ desk: DeskState; element: PieceElement }>();
+const props = defineProps<{ desk: DeskState; still: PieceElement }>();
+/** While it is moved its numbers follow. */
+const element = computed(() => props.desk.only.value ?? props.still);
 defineEmits<{ duplicate: []; delete: [] }>();
 const words = texts.exact;
 const ANCHORS: readonly Anchor[] = [-1, 0, 1].flatMap((y) =>
@@ -38,27 +40,27 @@ const anchor = ref<Anchor>({ x: -1, y: -1 });
 /** Proportions are kept unless they are let go, and words have none. */
 const kept = ref(true);
 watch(
-  () => props.element.id,
-  () => (kept.value = props.element.kind !== 'words'),
+  () => element.value.id,
+  () => (kept.value = element.value.kind !== 'words'),
   { immediate: true },
 );
 
-const size = computed(() => elementSize(props.element));
+const size = computed(() => elementSize(element.value));
 const corner = computed(() => ({
   x: (props.desk.compiled.value?.width ?? 0) / 2,
   y: (props.desk.compiled.value?.height ?? 0) / 2,
 }));
-const at = computed(() => anchorOf(props.element, anchor.value));
-const index = computed(() => props.desk.piece.value?.elements.indexOf(props.element) ?? 0);
+const at = computed(() => anchorOf(element.value, anchor.value));
+const index = computed(() => props.desk.piece.value?.elements.indexOf(element.value) ?? 0);
 const last = computed(() => (props.desk.piece.value?.elements.length ?? 1) - 1);
-const bent = computed(() => props.element.kind === 'words' && props.element.path.kind === 'circle');
+const bent = computed(() => element.value.kind === 'words' && element.value.path.kind === 'circle');
 const title = computed(() =>
-  elementTitle({ ...props.element, name: undefined }, (id) => props.desk.store.job?.art[id]),
+  elementTitle({ ...element.value, name: undefined }, (id) => props.desk.store.job?.art[id]),
 );
 
 function move(axis: 'x' | 'y', to: number): void {
   const by = to - corner.value[axis] - at.value[axis];
-  props.desk.change({ [axis]: props.element[axis] + by }, 'place');
+  props.desk.change({ [axis]: element.value[axis] + by }, 'place');
 }
 
 function resize(side: 'width' | 'height', to: number): void {
@@ -68,20 +70,20 @@ function resize(side: 'width' | 'height', to: number): void {
     [side]: to,
     ...(kept.value ? { [other]: (size.value[other] * to) / size.value[side] } : {}),
   };
-  props.desk.change(anchored(props.element, anchor.value, next), 'resize');
+  props.desk.change(anchored(element.value, anchor.value, next), 'resize');
 }
 
 function reorder(to: number): void {
   if (props.desk.piece.value)
     props.desk.store.act({
       name: 'reorder-element',
-      args: { piece: props.desk.piece.value.id, element: props.element.id, to },
+      args: { piece: props.desk.piece.value.id, element: element.value.id, to },
     });
 }
 
 /** Mirrors along one axis: twice is as before, and with the other one it is both. */
 function flip(axis: 'across' | 'down'): void {
-  const { flip: now } = props.element;
+  const { flip: now } = element.value;
   const other = axis === 'across' ? 'down' : 'across';
   const flipped = !now ? axis : now === axis ? undefined : now === other ? 'both' : other;
   props.desk.change({ flip: flipped });

@@ -57,6 +57,11 @@ export function useDeskState() {
     () => piece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
   );
   const only = computed(() => (elements.value.length === 1 ? elements.value[0] : undefined));
+  /** The same as they stand without what a gesture is just doing: cards about them stay as they are. */
+  const still = computed<readonly PieceElement[]>(
+    () => settled.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
+  );
+  const stillOnly = computed(() => (still.value.length === 1 ? still.value[0] : undefined));
   /** The colours offered: those that the piece is drawn in come first. */
   const colors = computed(() =>
     offeredColors(settled.value ? colorsOfPieces([settled.value]) : []),
@@ -228,6 +233,8 @@ export function useDeskState() {
     selected,
     elements,
     only,
+    still,
+    stillOnly,
     colors,
     typing,
     marked,

@@ -1,6 +1,12 @@
 import { luminance, oklabDistance, oklabOfHex, rgbOf } from '../../../core/color/index.ts';
 import { artSize, ornamentOf, type Art, type OrnamentName } from '../../../core/art/index.ts';
-import { leadColor, pieceSize, type Piece, type PieceElement } from '../../../core/piece/index.ts';
+import {
+  leadColor,
+  pieceSize,
+  type Piece,
+  type PieceElement,
+  type Words,
+} from '../../../core/piece/index.ts';
 import { insetShape, plainShape, type BoxedKind } from '../../../core/shape/index.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -15,7 +21,7 @@ export function newWords(
   piece: Piece,
   bent: boolean,
   text: string = bent ? texts.artwork.addedAround : texts.artwork.added,
-): PieceElement {
+): Words {
   const { width, height } = pieceSize(piece);
   const least = Math.min(width, height);
   const size = Math.max(7, Math.round(least * (bent ? 0.22 : 0.3)));
@@ -140,5 +146,26 @@ export function newRing(piece: Piece): PieceElement {
     fill: null,
     line: { color: '#44203d', width: 0.5, style: 'solid' },
     rim: { inset },
+  };
+}
+
+/** A block of small print along the foot of a piece, set as large as its room takes. */
+export function newSmallPrint(
+  piece: Piece,
+  text: string,
+  typeface = 'figtree-regular',
+): PieceElement {
+  const { width, height } = pieceSize(piece);
+  const high = Math.round(height * 2) / 10;
+  return {
+    ...newWords(piece, false, text),
+    typeface,
+    size: 7,
+    fit: 'wrap-shrink',
+    balanced: true,
+    least: 5,
+    width: Math.round(width * 7) / 10,
+    height: high,
+    y: Math.round((height / 2 - piece.safe - high / 2) * 10) / 10,
   };
 }

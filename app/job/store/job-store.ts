@@ -12,7 +12,7 @@ import {
   type History,
   type Job,
 } from '../../../core/job/index.ts';
-import { arrange } from '../../../core/sheet/index.ts';
+import { arrange, type Layout } from '../../../core/sheet/index.ts';
 import {
   askToKeep,
   askToWrite,
@@ -54,7 +54,22 @@ export const useJobStore = defineStore('job', () => {
     void resourceVersion.value;
     return job.value ? compilePieces(job.value, pageCompiler) : new Map<string, never>();
   });
-  const layout = computed(() => (job.value ? arrange(job.value) : undefined));
+  let arranged: { uses: readonly unknown[]; layout: Layout } | undefined;
+  /** Laid out anew only when something that it depends on is another: not for each step of a drag. */
+  const layout = computed(() => {
+    if (!job.value) return undefined;
+    const { pieces: all, plan, stock, material } = job.value;
+    const uses = [
+      plan,
+      stock,
+      material,
+      ...all.flatMap(({ id, edge, bleed }) => [id, edge, bleed]),
+    ];
+    const same =
+      arranged?.uses.length === uses.length && uses.every((one, at) => one === arranged?.uses[at]);
+    if (!arranged || !same) arranged = { uses, layout: arrange(job.value) };
+    return arranged.layout;
+  });
   const findings = useFindings(() => history.value?.now);
   const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
   const redoLabel = computed(() => history.value?.future[0]?.label);

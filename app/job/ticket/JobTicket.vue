@@ -16,13 +16,13 @@ const route = useRoute();
 onMounted(() => void shelf.refresh());
 
 const lastRun = computed(() => {
-  const run = store.job && shelf.lastRun(store.job.id);
+  const run = store.settled && shelf.lastRun(store.settled.id);
   return run && `${dayOf(run.at)} · ${run.copies} copies`;
 });
 const lines = computed(() =>
-  store.job && store.layout
+  store.settled && store.layout
     ? ticketLines({
-        job: store.job,
+        job: store.settled,
         layout: store.layout,
         findings: store.findings.list,
         looking: store.findings.looking,
@@ -42,7 +42,7 @@ const summary = computed(() => {
   return texts.ticket.summary(copies.value, sheets, store.layout?.spare ?? 0);
 });
 const next = computed(() => {
-  if (store.job?.pieces.every(({ elements }) => elements.length === 0))
+  if (store.settled?.pieces.every(({ elements }) => elements.length === 0))
     return { label: texts.ticket.nextArtwork, desk: 'artwork' };
   return toMend.value
     ? { label: texts.ticket.nextFinding(toMend.value), desk: 'proof' }
@@ -52,20 +52,20 @@ const next = computed(() => {
 function rename(event: Event): void {
   const field = event.target as HTMLInputElement;
   if (!store.act({ name: 'rename-job', args: { name: field.value } }))
-    field.value = store.job?.name ?? '';
+    field.value = store.settled?.name ?? '';
   field.blur();
 }
 </script>
 
 <template>
-  <nav v-if="store.job" class="ticket" :aria-label="texts.ticket.jobTicket">
+  <nav v-if="store.settled" class="ticket" :aria-label="texts.ticket.jobTicket">
     <header>
       <input
         class="name display"
-        :value="store.job.name"
+        :value="store.settled.name"
         :aria-label="texts.ticket.jobName"
         maxlength="120"
-        :title="store.job.name"
+        :title="store.settled.name"
         @change="rename"
         @keydown.enter="rename"
       />

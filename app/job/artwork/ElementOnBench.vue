@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { elementTitle, type PlacedElement } from '../../../core/piece/index.ts';
+import DrawnNodes from '../../ui/DrawnNodes.vue';
+import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import type { DeskState } from './desk-state.ts';
+import type { ElementGestures } from './gestures.ts';
+import type { Typing } from './words/typing.ts';
+
+/** One element as it is drawn on the bench; drawn anew only when it is another. */
+const props = defineProps<{
+  placed: PlacedElement;
+  desk: DeskState;
+  gestures: ElementGestures;
+  typing: Typing;
+}>();
+const element = computed(() => props.placed.element);
+const maps = computed(() => props.placed.maps.map((map) => `matrix(${map.join()})`));
+const box = computed(() => {
+  const { width, height } = props.placed.compiled;
+  return { x: -width / 2, y: -height / 2, width, height };
+});
+const title = computed(() =>
+  elementTitle(element.value, (id) => props.desk.store.settled?.art[id]),
+);
+/** What is a frame with gaps in it can be taken hold of anywhere in it. */
+const whole = computed(
+  () =>
+    element.value.kind === 'picture' ||
+    (element.value.kind === 'words' && element.value.path.kind === 'straight'),
+);
+const typed = computed(() => props.desk.typing.value === element.value.id);
+/** A layer of its own while it moves, so that what lies beneath is not painted anew. */
+const moving = computed(
+  () => props.gestures.active.value && props.desk.selected.value.includes(element.value.id),
+);
+
+function press(event: PointerEvent): void {
+  if (typed.value) props.typing.press(event);
+  else props.gestures.startMove(event, element.value.id);
+}
+
+/** A double click types words where they stand, and takes one element out of its group. */
+function open(event: MouseEvent): void {
+  const { id, kind, locked, group } = element.value;
+  if (kind === 'words' && !locked) void props.typing.begin(id, event);
+  else if (group) props.desk.select(id, false, true);
+}
+</script>
+
+<template>
+  <g
+    data-grip
+    :data-element="element.id"
+    :data-place="placed.maps[0]?.join(' ')"
+    class="element"
+    :class="{ locked: element.locked, typed, moving }"
+    :opacity="element.opacity"
+    @pointerdown.stop="press"
+    @dblclick="open"
+  >
+    <title>{{ title }}</title>
+    <g v-for="(map, at) in maps" :key="at" :transform="map">
+      <DrawnNodes
+        :nodes="placed.compiled.nodes"
+        :sources="pageSources"
+        :version="resourceVersion"
+      />
+    </g>
+    <rect v-if="whole" class="hit" :transform="maps[0]" v-bind="box" />
+    <rect v-if="placed.compiled.needs.length" class="missing" :transform="maps[0]" v-bind="box" />
+  </g>
+</template>
+
+<style scoped>
+.element {
+  cursor: move;
+}
+.locked {
+  cursor: default;
+}
+.typed {
+  cursor: text;
+}
+.moving {
+  will-change: transform;
+}
+.hit {
+  fill: transparent;
+}
+.missing {
+  fill: #8a7a8f33;
+  stroke: #b5432a;
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+  stroke-dasharray: 3 3;
+}
+</style>
