@@ -9,7 +9,6 @@ export const artwork = {
   ring: 'Ring',
   empty: 'Drop a picture here, use the tools above, or',
   wholePiece: 'whole piece',
-  many: 'Drag or nudge them together.',
   stack: 'Elements, printed from left to right',
   below: 'below',
   above: 'above',
@@ -34,8 +33,6 @@ export const artwork = {
   height: 'Height',
   turnedBy: 'Turned by',
   turnLong: 'Turn in degrees',
-  middleAcross: 'To the middle, across',
-  middleDown: 'To the middle, down',
   earlier: 'Print earlier, below',
   later: 'Print later, above',
   duplicate: 'Duplicate',
@@ -100,6 +97,4 @@ export const artwork = {
   shapes: { circle: 'Round', ellipse: 'Oval', rectangle: 'Square' },
   lineStyles: { solid: 'Solid', dashed: 'Dashed', dotted: 'Dotted', double: 'Double' },
   aligns: { left: 'Left', centre: 'Centre', right: 'Right' },
-  wordFits: { shrink: 'Shrink', fixed: 'Keep size' },
-  runs: { straight: 'Straight', outside: 'Over', inside: 'Under' },
 } as const;

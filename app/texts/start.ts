@@ -66,7 +66,6 @@ export const start = {
   palettes: 'Palettes',
   palettesHint: 'Point at one to see it on the label.',
   fromArt: 'From the picture',
-  fromHue: 'From a hue',
   hue: 'Hue',
   harmonies: {
     near: 'Neighbours',

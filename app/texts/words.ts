@@ -85,5 +85,4 @@ export const words = {
     '{today+90d}': 'Date in 90 days',
   },
   typing: 'Words on the label',
-  doneTyping: 'Click beside the words, or press Escape, when they are done.',
 } as const;

@@ -1,4 +1,4 @@
-import { unwatched } from '../base/index.ts';
+import { isProblem, unwatched } from '../base/index.ts';
 import { apply, distanceToRings, flatten, isInside } from '../geometry/index.ts';
 import {
   compileJob,
@@ -7,7 +7,6 @@ import {
   type CompiledJob,
   type Job,
 } from '../job/index.ts';
-import { isProblem } from '../base/index.ts';
 import { createCompiler, elementMap } from '../piece/index.ts';
 import { shapePath } from '../shape/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';

@@ -6,7 +6,6 @@ import {
   offsetRegion,
   ringsPath,
   unionOf,
-  type Box,
   type Ring,
 } from '../geometry/index.ts';
 import type { CommandCall } from '../job/index.ts';
@@ -118,7 +117,7 @@ function findCalm({ element, piece }: SetElement, isDark: boolean): CommandCall 
     (one) =>
       beneath.includes(one.element) &&
       (one.element.kind === 'picture' || one.element.kind === 'ornament') &&
-      boxesMeet(seenBox(one), box as Box),
+      boxesMeet(seenBox(one), box),
   );
   if (busy.length) {
     const changes = Object.fromEntries(busy.map((one) => [one.element.id, { opacity: 0.25 }]));

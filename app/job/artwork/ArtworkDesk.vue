@@ -130,7 +130,7 @@ useDeskKeys(desk, {
 });
 
 const inField = (event: Event): boolean =>
-  (event.target as Element).closest?.('input, textarea, select') !== null;
+  Boolean((event.target as Element).closest?.('input, textarea, select'));
 
 function hearPaste(event: ClipboardEvent): void {
   if (!inField(event) && !clipboard.paste(event)) paste(event);

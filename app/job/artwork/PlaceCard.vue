@@ -36,7 +36,7 @@ const words = texts.exact;
 const ANCHORS: readonly Anchor[] = [-1, 0, 1].flatMap((y) =>
   [-1, 0, 1].map((x) => ({ x, y }) as Anchor),
 );
-const anchor = ref<Anchor>({ x: -1, y: -1 });
+const anchor = ref<Anchor>({ x: 0, y: 0 });
 /** Proportions are kept unless they are let go, and words have none. */
 const kept = ref(true);
 watch(

@@ -1,5 +1,6 @@
-import { solid, type DrawingNode, type PathNode } from '../../drawing/index.ts';
-import { ellipsePath, mapPath, placed, type Path, type Point } from '../../geometry/index.ts';
+import type { DrawingNode } from '../../drawing/index.ts';
+import { mapPath, placed, type Path, type Point } from '../../geometry/index.ts';
+import { dot } from '../inked.ts';
 
 /** What an ornament is drawn from; lengths in mm, about the middle of its box. */
 export interface OrnamentSketch {
@@ -26,20 +27,8 @@ export interface OrnamentKind {
   draw(sketch: OrnamentSketch): DrawingNode[];
 }
 
-export const filled = (path: Path, ink: string): PathNode => ({
-  kind: 'path',
-  path,
-  fill: solid(ink),
-});
-
-export const lined = (path: Path, ink: string, width: number): PathNode => ({
-  kind: 'path',
-  path,
-  stroke: { paint: solid(ink), width, cap: 'round', join: 'round' },
-});
-
-export const bead = ({ x, y }: Point, radius: number): Path =>
-  ellipsePath({ x, y }, radius, radius);
+/** A dot about a point. */
+export const bead = ({ x, y }: Point, radius: number): Path => dot(x, y, radius);
 
 /** A leaf with a slight bend, its foot at a point, pointing where `turn` says: 0 is up. */
 export function leafAt(foot: Point, length: number, turn: number, width = length * 0.36): Path {
@@ -110,7 +99,4 @@ export function onCircle(radius: number, turn: number): Point {
   return { x: radius * Math.sin(rad), y: -radius * Math.cos(rad) };
 }
 
-export const closedPath = (points: readonly Point[]): Path => [
-  ...points.map(({ x, y }, at) => [at === 0 ? 'M' : 'L', x, y] as const),
-  ['Z'] as const,
-];
+export { filled, lined, polygon } from '../inked.ts';

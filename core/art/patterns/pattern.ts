@@ -1,5 +1,5 @@
-import { solid, type DrawingNode, type PathNode } from '../../drawing/index.ts';
-import { ellipsePath, mapPath, placed, type Path, type Point } from '../../geometry/index.ts';
+import type { DrawingNode } from '../../drawing/index.ts';
+import { mapPath, placed, type Path, type Point } from '../../geometry/index.ts';
 
 /** One tile of a pattern at its usual scale. What reaches over a side goes on in the neighbour. */
 export interface PatternTile {
@@ -19,24 +19,6 @@ export interface PatternKind {
 
 /** An ink of a pattern; black where a colour is missing. */
 export const inkAt = (inks: readonly string[], at: number): string => inks[at] ?? '#000000';
-
-/** A filled shape. */
-export const filled = (path: Path, color: string): PathNode => ({
-  kind: 'path',
-  path,
-  fill: solid(color),
-});
-
-/** A line with round ends. */
-export const lined = (path: Path, color: string, width: number): PathNode => ({
-  kind: 'path',
-  path,
-  stroke: { paint: solid(color), width, cap: 'round', join: 'round' },
-});
-
-/** A dot. */
-export const dot = (x: number, y: number, radius: number): Path =>
-  ellipsePath({ x, y }, radius, radius);
 
 /** A band with square ends that laps a little over its neighbours, so that no seam shows. */
 export function band(from: Point, to: Point, width: number): Path {
@@ -72,8 +54,4 @@ export function leaf(at: Point, length: number, width: number, turn: number): Pa
   );
 }
 
-/** A closed line through points. */
-export const polygon = (points: readonly Point[]): Path => [
-  ...points.map(({ x, y }, at) => [at === 0 ? 'M' : 'L', x, y] as const),
-  ['Z'] as const,
-];
+export { dot, filled, lined, polygon } from '../inked.ts';

@@ -3,7 +3,6 @@ import {
   boxesMeet,
   commonOf,
   flatten,
-  mapPath,
   signedArea,
   strokedRegion,
   unionOf,
@@ -11,7 +10,7 @@ import {
 } from '../../geometry/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { elementMap, elementTitle, seenBox, type PlacedElement } from '../../piece/index.ts';
-import type { Finding, FindingKind, ProofContext } from '../finding.ts';
+import type { Finding, FindingKind } from '../finding.ts';
 import { allWords, on, place, quoted, type SetElement } from '../words-in-piece.ts';
 
 const LEAST = 0.02; // share of the words' ink boxes that counts as touched
@@ -30,14 +29,12 @@ export const wordsRunInto: FindingKind = {
           code: 'words-run-into',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.element)} runs into “${title}”${named(found, context)}.`,
+          what: `${quoted(found.element)} runs into “${title}”${on(found, context)}.`,
           why: 'Letters that cross something else are hard to read.',
         },
       ];
     }),
 };
-
-const named = (found: SetElement, context: ProofContext): string => on(found, context);
 
 function runsInto(found: SetElement, other: PlacedElement): boolean {
   const { element } = other;
@@ -112,7 +109,7 @@ function coverOfNodes(nodes: readonly DrawingNode[]): Ring[] {
           : inner;
       }
       if (node.kind !== 'path') return [];
-      const rings = flatten(mapPath(node.path, [1, 0, 0, 1, 0, 0]), 0.05);
+      const rings = flatten(node.path, 0.05);
       const filled = node.fill ? rings : [];
       const lined = node.stroke
         ? strokedRegion(rings, {

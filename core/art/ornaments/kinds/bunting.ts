@@ -1,4 +1,4 @@
-import { closedPath, filled, lined, type OrnamentKind, type StemPoint } from '../ornament.ts';
+import { polygon, filled, lined, type OrnamentKind, type StemPoint } from '../ornament.ts';
 
 /** Flags on a hanging line, in two colours by turns. */
 export const bunting: OrnamentKind = {
@@ -20,7 +20,7 @@ export const bunting: OrnamentKind = {
         x: (from.x + to.x) / 2 - drop * Math.sin(turn),
         y: (from.y + to.y) / 2 + drop * Math.cos(turn),
       };
-      return filled(closedPath([from, to, tip]), inks[at % 2 ? 1 : 0]);
+      return filled(polygon([from, to, tip]), inks[at % 2 ? 1 : 0]);
     });
     const string = Array.from({ length: 33 }, (_, at) => {
       const { x, y } = line(at / 32);

@@ -1,4 +1,4 @@
-import { around, closedPath, filled, onCircle, type OrnamentKind } from '../ornament.ts';
+import { around, polygon, filled, onCircle, type OrnamentKind } from '../ornament.ts';
 
 /** A star of many short points, as on a seal. */
 export const burst: OrnamentKind = {
@@ -12,6 +12,6 @@ export const burst: OrnamentKind = {
       onCircle(radius, turn),
       onCircle(inner, turn + 180 / count),
     ]).flat();
-    return [filled(closedPath(points), inks[0])];
+    return [filled(polygon(points), inks[0])];
   },
 };

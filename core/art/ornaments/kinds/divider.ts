@@ -1,4 +1,4 @@
-import { closedPath, filled, lined, type OrnamentKind } from '../ornament.ts';
+import { polygon, filled, lined, type OrnamentKind } from '../ornament.ts';
 
 /** Two lines that thin out to the sides of a diamond. */
 export const divider: OrnamentKind = {
@@ -7,12 +7,12 @@ export const divider: OrnamentKind = {
     const half = Math.min(height / 2, width * 0.06);
     const long = width / 2;
     const bar = (side: number) =>
-      closedPath([
+      polygon([
         { x: side * half * 1.7, y: -weight / 2 },
         { x: side * long, y: 0 },
         { x: side * half * 1.7, y: weight / 2 },
       ]);
-    const diamond = closedPath([
+    const diamond = polygon([
       { x: 0, y: -half },
       { x: half, y: 0 },
       { x: 0, y: half },

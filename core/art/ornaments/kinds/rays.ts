@@ -1,4 +1,4 @@
-import { around, closedPath, filled, onCircle, type OrnamentKind } from '../ornament.ts';
+import { around, polygon, filled, onCircle, type OrnamentKind } from '../ornament.ts';
 
 /** Rays that widen outwards from an open middle. */
 export const rays: OrnamentKind = {
@@ -9,7 +9,7 @@ export const rays: OrnamentKind = {
     const [inner, outer] = [width * 0.14, width / 2];
     const half = 90 / count;
     const all = around(count, (turn) =>
-      closedPath([
+      polygon([
         onCircle(inner, turn - half),
         onCircle(outer, turn - half),
         onCircle(outer, turn + half),
