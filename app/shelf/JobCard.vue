@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { arrange } from '../../core/sheet/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { texts } from '../texts/index.ts';
 import { dayOf } from '../ui/dates.ts';
+import { loadFor } from '../job/store/page-resources.ts';
+import { useMessages } from '../ui/messages-store.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { sizeFact } from '../job/ticket/ticket-lines.ts';
 import PieceThumbnail from './PieceThumbnail.vue';
@@ -13,6 +15,7 @@ import { useShelf } from './shelf-store.ts';
 const props = defineProps<{ job: Job }>();
 const shelf = useShelf();
 const settings = useSettings();
+const messages = useMessages();
 const renaming = ref(false);
 const name = ref('');
 const field = ref<HTMLInputElement | null>(null);
@@ -25,7 +28,25 @@ const facts = computed(() => {
   ];
   return [...parts, ...(run ? [texts.shelf.run(dayOf(run.at))] : [])].join(' · ');
 });
-const shown = computed(() => props.job.pieces.slice(0, 3));
+const shown = computed(() => (seen.value ? props.job.pieces.slice(0, 3) : []));
+
+const card = ref<HTMLElement | null>(null);
+/** Whether it has come near the window: what it shows is loaded and drawn then. */
+const seen = ref(false);
+const NEAR = '160px';
+const observer = new IntersectionObserver(
+  (entries) => {
+    if (!entries.some(({ isIntersecting }) => isIntersecting)) return;
+    seen.value = true;
+    observer.disconnect();
+  },
+  { rootMargin: NEAR },
+);
+onMounted(() => card.value && observer.observe(card.value));
+onBeforeUnmount(() => observer.disconnect());
+watch([seen, () => props.job], () => {
+  if (seen.value) void loadFor(props.job).catch(messages.sayError);
+});
 
 async function startRename(): Promise<void> {
   name.value = props.job.name;
@@ -43,7 +64,7 @@ function endRename(keep: boolean): void {
 </script>
 
 <template>
-  <article class="job">
+  <article ref="card" class="job">
     <router-link class="picture" :to="`/job/${job.id}`" :aria-label="job.name">
       <PieceThumbnail
         v-for="(piece, index) in shown"

@@ -34,7 +34,7 @@ import {
   type KeptJob,
   type KeptRun,
 } from '../storage/index.ts';
-import { forgetMissing, loadFor } from '../job/store/page-resources.ts';
+import { forgetMissing } from '../job/store/page-resources.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 
@@ -69,7 +69,6 @@ export const useShelf = defineStore('shelf', () => {
     runs.value = await allRuns();
     if (read.unread > 0) messages.say(texts.shelf.unread(read.unread));
     ready.value = true;
-    await Promise.all(read.jobs.map(({ job }) => loadFor(job)));
   }
 
   function start(): Promise<void> {
