@@ -52,7 +52,7 @@ test('a design is chosen with the label’s own words, shuffled, and taken back 
   await expect(step(page)).toBeDisabled();
 });
 
-test('words are typed where they stand: caret, marking, lines, undo and a way out', async ({
+test('words are typed where they stand: caret, marking, lines, undo, a way out, and letters moved by hand', async ({
   page,
 }) => {
   await openDesk(page, 'pot-lid-seals', 'artwork');
@@ -77,10 +77,7 @@ test('words are typed where they stand: caret, marking, lines, undo and a way ou
   await expect(page.locator('.selection')).toHaveCount(1);
   await step(page).click();
   await expect(said(page, 'words-3')).toHaveAttribute('aria-label', 'Sea Holly');
-});
 
-test('a letter is moved by hand and put back', async ({ page }) => {
-  await openDesk(page, 'pot-lid-seals', 'artwork');
   const letters = page.locator('[data-element="words-3"] [role="img"] path');
   await page.locator('[data-element="words-3"] .hit').dblclick();
   await page.keyboard.press('Home');
@@ -95,7 +92,7 @@ test('a letter is moved by hand and put back', async ({ page }) => {
   await expect.poll(places).toEqual(before);
 });
 
-test('several texts are changed together, and words found and filled are blends, patterns and outlines', async ({
+test('several texts are changed together and filled; words that drown are shown as such and mended', async ({
   page,
 }) => {
   await openDesk(page, 'pot-lid-seals', 'artwork');
@@ -114,6 +111,17 @@ test('several texts are changed together, and words found and filled are blends,
   await page.getByRole('radio', { name: 'Pattern' }).click();
   await page.getByRole('radio', { name: 'Waves' }).click();
   await expect(page.locator('[data-element="words-1"] pattern')).toHaveCount(1);
+
+  await page.keyboard.press('Escape');
+  while (await step(page).isEnabled()) await step(page).click();
+  await page.getByRole('radio', { name: 'Pattern' }).click();
+  await page.getByRole('button', { name: /^Ground #44203d/ }).click();
+  await page.locator('[data-element="words-3"] .hit').click();
+  const plate = page.getByRole('button', { name: /^A plate behind/ });
+  await expect(plate).toBeVisible();
+  await plate.click();
+  await expect(plate).toHaveCount(0);
+  await expect(page.getByText(/^1\d\.\d : 1$/)).toBeVisible();
 });
 
 test('elements are brought into line as it was shown, grouped, hidden, and copied to another piece', async ({
@@ -149,20 +157,6 @@ test('elements are brought into line as it was shown, grouped, hidden, and copie
   await expect(page.locator('[data-element]')).toHaveCount(8);
   await page.getByRole('button', { name: 'Hide' }).click();
   await expect(page.locator('[data-element]')).toHaveCount(6);
-});
-
-test('words that drown are shown as such, and the way that was chosen makes them readable', async ({
-  page,
-}) => {
-  await openDesk(page, 'pot-lid-seals', 'artwork');
-  await page.getByRole('radio', { name: 'Pattern' }).click();
-  await page.getByRole('button', { name: /^Ground #44203d/ }).click();
-  await page.locator('[data-element="words-3"] .hit').click();
-  const plate = page.getByRole('button', { name: /^A plate behind/ });
-  await expect(plate).toBeVisible();
-  await plate.click();
-  await expect(plate).toHaveCount(0);
-  await expect(page.getByText(/^1\d\.\d : 1$/)).toBeVisible();
 });
 
 test('the history is walked, and an earlier version compared and returned to', async ({ page }) => {

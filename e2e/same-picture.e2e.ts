@@ -128,7 +128,7 @@ test('every piece of the samples is the same picture on the desk and in the PDF,
   for (const { job, art } of await demoJobs(nodePlatform)) {
     const resources = await loadResources(nodePlatform, job, (id) => Promise.resolve(art.get(id)));
     const pieces = compilePieces(job, createCompiler(resources));
-    for (const piece of [...pieces.values()].slice(0, 3))
+    for (const piece of [...pieces.values()].slice(0, 2))
       found.push([
         `${job.name}, ${piece.piece.name}`,
         await differing(page, piece, { job, resources }),

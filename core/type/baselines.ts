@@ -52,7 +52,7 @@ function arc({ radius, bow }: Extract<WordsPath, { kind: 'arc' }>): Baseline {
   };
 }
 
-const STEPS = 720; // of the wave's arc length, from -180 to 180 mm in half mm where waves are long
+const STEPS = 720; // of a 48th of a wave: as far as fifteen waves to either side
 
 /** A sine along which distances are measured on the curve itself. */
 function wave({ height, length, start }: Extract<WordsPath, { kind: 'wave' }>): Baseline {

@@ -35,8 +35,6 @@ export interface SetWords {
   readonly ink: Box | undefined;
   /** In the order of the text as typed; worked out when it is asked for. */
   carets(): readonly Caret[];
-  /** For each glyph where its characters begin in the text as typed. */
-  readonly origins: readonly number[];
 }
 
 /** A line with its glyphs. */
@@ -63,12 +61,11 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
     em,
     starts: starts(lines, style, { room, em, typeface }),
   };
-  const { glyphs, origins } = placedGlyphs(set);
+  const glyphs = placedGlyphs(set);
   const outline = glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em));
   let carets: readonly Caret[] | undefined;
   return {
     glyphs,
-    origins,
     size,
     overflows,
     missing: missingFrom(lines),
@@ -215,11 +212,10 @@ interface BeingSet {
 }
 
 /** Each letter stands upright on its baseline at the middle of its advance. */
-function placedGlyphs(set: BeingSet): { glyphs: PlacedGlyph[]; origins: number[] } {
+function placedGlyphs(set: BeingSet): PlacedGlyph[] {
   const { style, lines, cased, baseline, em } = set;
   const nudges = new Map(style.nudges?.map((nudge) => [nudge.at, nudge]));
   const glyphs: PlacedGlyph[] = [];
-  const origins: number[] = [];
   for (const [index, line] of lines.entries()) {
     const { along, drop } = set.starts[index] ?? { along: 0, drop: 0 };
     let pen = along;
@@ -234,10 +230,9 @@ function placedGlyphs(set: BeingSet): { glyphs: PlacedGlyph[]; origins: number[]
         y: glyph.offsetY * em,
       });
       glyphs.push({ id: glyph.id, ...back, angle: moved.angle, text: glyph.text });
-      origins.push(origin);
     }
   }
-  return { glyphs, origins };
+  return glyphs;
 }
 
 function nudged(foot: Foot, nudge: Nudge | undefined, em: number): Foot {

@@ -65,7 +65,7 @@ export const line: ElementKind<Line> = {
   },
 };
 
-/** A double line is a broad one with a third of it left out along its middle, as two at a distance. */
+/** A double line is two of them side by side. */
 function doubled(path: Path, style: NonNullable<Line['line']>, closed: boolean): DrawingNode[] {
   if (style.style !== 'double') return [stroked(path, style, closed)];
   const rings = flatten(path, 0.01);

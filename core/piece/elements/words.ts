@@ -37,7 +37,7 @@ export const wordsSchema = z.object({
   kind: z.literal('words'),
   ...wordsStyleSchema.shape,
   color: fillSchema,
-  /** How much the letters are grown on all sides, mm; negative makes them thinner. */
+  /** How much the letters are grown on all sides, mm. */
   thicken: z.number().min(0).max(5).optional(),
   /** Around the letters, and around that. */
   outlines: z.array(outlineSchema).max(2).optional(),
