@@ -233,6 +233,12 @@ export function runCommand(job: Job, call: CommandCall): { job: Job; label: stri
     : { job: rimmed(followBase(changed)), label: command.label(call.args, job) };
 }
 
+/** The job as a command would leave it, to be looked at only; undefined when it would fail. */
+export function tryCommand(job: Job, call: CommandCall): Job | undefined {
+  const made = runCommand(job, call);
+  return isProblem(made) ? undefined : made.job;
+}
+
 function rimmed(job: Job): Job {
   const pieces = job.pieces.map(followEdge);
   return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };

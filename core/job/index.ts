@@ -12,6 +12,7 @@ export { artNamedBy, withArtReplaced } from './art-use.ts';
 export {
   COMMANDS,
   runCommand,
+  tryCommand,
   type CommandArgs,
   type CommandCall,
   type CommandName,

@@ -1,18 +1,12 @@
-import { isProblem, unwatched } from '../base/index.ts';
-import { apply, distanceToRings, flatten, isInside } from '../geometry/index.ts';
-import {
-  compileJob,
-  runCommand,
-  type CommandCall,
-  type CompiledJob,
-  type Job,
-} from '../job/index.ts';
-import { createCompiler, elementMap } from '../piece/index.ts';
+import { unwatched } from '../base/index.ts';
+import { flatten } from '../geometry/index.ts';
+import { compileJob, tryCommand, type CompiledJob } from '../job/index.ts';
+import { createCompiler } from '../piece/index.ts';
 import { shapePath } from '../shape/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import { elementKey } from './finding.ts';
 import { waysToRead, type WayToRead } from './ways-to-read.ts';
-import { allWords } from './words-in-piece.ts';
+import { allWords, nearestToEdge } from './words-in-piece.ts';
 
 /** How well words can be read where they stand. */
 export interface Legibility {
@@ -44,18 +38,13 @@ export async function findLegibility(
   const measured = (await measureContrasts(compiled, { ...options, only: key })).get(key);
   if (!measured) return undefined;
   const rings = flatten(shapePath(found.piece.piece.edge));
-  const map = elementMap(found.element);
-  const toEdge = found.set.outline.reduce((least, corner) => {
-    const at = apply(map, corner);
-    const far = distanceToRings(at, rings);
-    return Math.min(least, isInside(at, rings) ? far : -far);
-  }, Infinity);
+  const toEdge = nearestToEdge(found, found.element, rings);
   const ways: (WayToRead & { ratio: number })[] = [];
   if (measured.ratio < measured.wanted - 0.05) {
     const { resources } = options;
     for (const way of waysToRead(found, measured.beneath).slice(0, MOST_WAYS)) {
       await task.breathe();
-      const job = tried(compiled.job, way.call);
+      const job = tryCommand(compiled.job, way.call);
       if (!job) continue;
       const after = compileJob(job, createCompiler(resources), 0);
       const ratio = (await measureContrasts(after, { ...options, only: key })).get(key)?.ratio;
@@ -63,9 +52,4 @@ export async function findLegibility(
     }
   }
   return { ratio: measured.ratio, wanted: measured.wanted, size: found.set.size, toEdge, ways };
-}
-
-function tried(job: Job, call: CommandCall): Job | undefined {
-  const made = runCommand(job, call);
-  return isProblem(made) ? undefined : made.job;
 }

@@ -1,16 +1,7 @@
 import { luminance, mixed, rgbOf } from '../color/index.ts';
-import {
-  apply,
-  boxesMeet,
-  fitCurves,
-  offsetRegion,
-  ringsPath,
-  unionOf,
-  type Ring,
-} from '../geometry/index.ts';
+import { boxesMeet, fitCurves, offsetRegion, ringsPath } from '../geometry/index.ts';
 import type { CommandCall } from '../job/index.ts';
 import {
-  elementMap,
   isPlain,
   leadColor,
   recoloredFill,
@@ -19,7 +10,7 @@ import {
   type PieceElement,
 } from '../piece/index.ts';
 import { centredOutline, pathNodes } from '../shape/index.ts';
-import { change, type SetElement } from './words-in-piece.ts';
+import { change, letterBoxes, type SetElement } from './words-in-piece.ts';
 
 /** A way to make words stand out from what lies beneath them. */
 export interface WayToRead {
@@ -80,13 +71,10 @@ export function waysToRead(found: SetElement, beneath: number): WayToRead[] {
 }
 
 /** A ribbon in the outline of the words, wherever they run: their letters grown until they meet. */
-function findPlate({ element, set }: SetElement, color: string): PieceElement | undefined {
-  const map = elementMap(element);
-  const quads: Ring[] = [];
-  for (let at = 0; at + 3 < set.outline.length; at += 4)
-    quads.push(set.outline.slice(at, at + 4).map((corner) => apply(map, corner)));
-  if (quads.length === 0) return undefined;
-  const joined = offsetRegion(unionOf(...quads.map((quad) => [quad])), CLOSED, 'round');
+function findPlate(found: SetElement, color: string): PieceElement | undefined {
+  const letters = letterBoxes(found);
+  if (letters.length === 0) return undefined;
+  const joined = offsetRegion(letters, CLOSED, 'round');
   const ribbon = offsetRegion(joined, AROUND - CLOSED, 'round');
   const { path } = fitCurves(ribbon.length ? ribbon : joined, { tolerance: 0.06, blur: 0 });
   const rings = pathNodes(path.length ? path : ringsPath(ribbon));
@@ -107,11 +95,10 @@ function findPlate({ element, set }: SetElement, color: string): PieceElement | 
 const FAR = 0.72; // how far a calmed colour goes to the ground
 
 /** A pattern in colours nearer to its ground, or the pictures beneath made pale. */
-function findCalm({ element, piece }: SetElement, isDark: boolean): CommandCall | undefined {
+function findCalm(found: SetElement, isDark: boolean): CommandCall | undefined {
+  const { element, piece } = found;
   const { ground, elements, id } = piece.piece;
-  const own = piece.elements.find((one) => one.element === element);
-  const box = own && seenBox(own);
-  if (!box) return undefined;
+  const box = seenBox(found);
   const beneath = elements.slice(0, elements.indexOf(element));
   const busy = piece.elements.filter(
     (one) =>

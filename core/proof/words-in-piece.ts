@@ -1,6 +1,13 @@
-import { boxAbout } from '../geometry/index.ts';
+import {
+  apply,
+  boxAbout,
+  distanceToRings,
+  isInside,
+  unionOf,
+  type Ring,
+} from '../geometry/index.ts';
 import type { CommandCall, ElementChanges } from '../job/index.ts';
-import type { CompiledPiece, PlacedElement, Words } from '../piece/index.ts';
+import { elementMap, type CompiledPiece, type PlacedElement, type Words } from '../piece/index.ts';
 import type { ProofContext, Where } from './finding.ts';
 
 /** A words element with its letters set, in its piece. */
@@ -41,3 +48,32 @@ export const change = ({ piece, element }: SetElement, changes: ElementChanges):
   name: 'change-elements',
   args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing: 'mend' },
 });
+/** What the boxes of the letters cover on the piece, mm. */
+export function letterBoxes({ element, set }: SetElement): Ring[] {
+  const map = elementMap(element);
+  const quads: Ring[] = [];
+  for (let at = 0; at + 3 < set.outline.length; at += 4)
+    quads.push(set.outline.slice(at, at + 4).map((corner) => apply(map, corner)));
+  return unionOf(...quads.map((quad) => [quad]));
+}
+
+/** The distance of the outermost ink from the edge, mm, with the words as others; negative beyond it. */
+export function nearestToEdge(
+  { set, element }: SetElement,
+  as: Words,
+  rings: readonly Ring[],
+): number {
+  const shrunk =
+    as.path.kind === 'circle' && element.path.kind === 'circle'
+      ? as.path.radius / element.path.radius
+      : 1;
+  const map = elementMap(as);
+  return Math.min(
+    ...set.outline.map((point) => {
+      const at = apply(map, { x: point.x * shrunk, y: point.y * shrunk });
+      const distance = distanceToRings(at, rings);
+      return isInside(at, rings) ? distance : -distance;
+    }),
+    Infinity,
+  );
+}

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
-import { isProblem } from '../../../core/base/index.ts';
-import { runCommand, type CommandCall, type Job } from '../../../core/job/index.ts';
+import { tryCommand, type CommandCall, type Job } from '../../../core/job/index.ts';
 import type { Fill } from '../../../core/piece/index.ts';
 import { calls } from '../../calls/index.ts';
 import { keepInDrawer } from '../../storage/index.ts';
@@ -29,8 +28,7 @@ function ground(fill: Fill | null, key?: string, art?: Art): void {
 /** The job with another ground, to be looked at only. */
 function tried(fill: Fill): Job | undefined {
   const { settled } = props.desk.store;
-  const made = settled && runCommand(settled, groundCall(fill));
-  return made && !isProblem(made) ? made.job : undefined;
+  return settled && tryCommand(settled, groundCall(fill));
 }
 
 function rename(event: Event): void {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
-import { isProblem } from '../../../core/base/index.ts';
-import { runCommand } from '../../../core/job/index.ts';
+import { tryCommand } from '../../../core/job/index.ts';
 import type { Words } from '../../../core/piece/index.ts';
 import type { Legibility, WayToRead } from '../../../core/proof/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
@@ -58,8 +57,8 @@ const good = computed(() => found.value && found.value.ratio >= found.value.want
 const ways = computed(() =>
   (found.value?.ways ?? []).flatMap((way) => {
     const { settled } = props.desk.store;
-    const made = settled && runCommand(settled, way.call);
-    return made && !isProblem(made) ? [{ ...way, job: made.job }] : [];
+    const job = settled && tryCommand(settled, way.call);
+    return job ? [{ ...way, job }] : [];
   }),
 );
 

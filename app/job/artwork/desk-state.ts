@@ -1,9 +1,8 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Art } from '../../../core/art/index.ts';
-import { isProblem } from '../../../core/base/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
-import { runCommand, type ElementChanges, type Job } from '../../../core/job/index.ts';
+import { tryCommand, type ElementChanges, type Job } from '../../../core/job/index.ts';
 import { colorsOfPieces, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
@@ -138,8 +137,7 @@ export function useDeskState() {
   /** The job with the selected elements changed, to be looked at only. */
   function tried(change: (element: PieceElement) => ElementChanges): Job | undefined {
     const call = callFor(change);
-    const made = call && store.settled && runCommand(store.settled, call);
-    return made && !isProblem(made) ? made.job : undefined;
+    return call && store.settled && tryCommand(store.settled, call);
   }
 
   function add(element: PieceElement, more: { art?: Art } = {}): void {

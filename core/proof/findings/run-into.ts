@@ -9,9 +9,9 @@ import {
   type Ring,
 } from '../../geometry/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
-import { elementMap, elementTitle, seenBox, type PlacedElement } from '../../piece/index.ts';
+import { elementTitle, seenBox, type PlacedElement } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { allWords, on, place, quoted, type SetElement } from '../words-in-piece.ts';
+import { allWords, letterBoxes, on, place, quoted, type SetElement } from '../words-in-piece.ts';
 
 const LEAST = 0.02; // share of the words' ink boxes that counts as touched
 const MOST = 0.97; // beyond that they stand on it on purpose
@@ -39,8 +39,7 @@ export const wordsRunInto: FindingKind = {
 function runsInto(found: SetElement, other: PlacedElement): boolean {
   const { element } = other;
   if (!['ornament', 'line', 'picture', 'code'].includes(element.kind)) return false;
-  const own = found.piece.elements.find((one) => one.element === found.element);
-  if (!own || plateBetween(found, other) || !boxesMeet(seenBox(own), wholeBox(other))) return false;
+  if (plateBetween(found, other) || !boxesMeet(seenBox(found), wholeBox(other))) return false;
   const letters = letterBoxes(found);
   const area = areaOf(letters);
   if (area === 0) return false;
@@ -49,36 +48,23 @@ function runsInto(found: SetElement, other: PlacedElement): boolean {
 }
 
 /** A filled plate that lies between, under all of the words. */
-function plateBetween({ piece, element }: SetElement, other: PlacedElement): boolean {
+function plateBetween(found: SetElement, other: PlacedElement): boolean {
+  const { piece, element } = found;
+  const own = seenBox(found);
   const order = piece.piece.elements;
   const [from, to] = [order.indexOf(other.element), order.indexOf(element)];
   return piece.elements.some((one) => {
     const at = order.indexOf(one.element);
     const plate = one.element.kind === 'plate' && one.element.fill !== null;
-    return (
-      plate && at > from && at < to && boxesMeet(seenBox(one), boxOfWords(piece.elements, element))
-    );
+    return plate && at > from && at < to && boxesMeet(seenBox(one), own);
   });
 }
-
-const boxOfWords = (placed: readonly PlacedElement[], element: SetElement['element']) => {
-  const own = placed.find((one) => one.element === element);
-  return own ? seenBox(own) : { left: 0, top: 0, right: 0, bottom: 0 };
-};
 
 /** Repeated elements reach further than their own box. */
 function wholeBox(placed: PlacedElement) {
   const own = seenBox(placed);
   if (placed.maps.length === 1) return own;
   return { left: -1e4, top: -1e4, right: 1e4, bottom: 1e4 };
-}
-
-function letterBoxes({ element, set }: SetElement): Ring[] {
-  const map = elementMap(element);
-  const quads: Ring[] = [];
-  for (let at = 0; at + 3 < set.outline.length; at += 4)
-    quads.push(set.outline.slice(at, at + 4).map((corner) => apply(map, corner)));
-  return unionOf(...quads.map((quad) => [quad]));
 }
 
 /** What an element covers, wherever it is drawn. */

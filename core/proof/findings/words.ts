@@ -1,17 +1,18 @@
-import {
-  distanceToRings,
-  flatten,
-  isInside,
-  apply,
-  placed,
-  type Ring,
-} from '../../geometry/index.ts';
+import { flatten } from '../../geometry/index.ts';
 import type { ElementChanges } from '../../job/index.ts';
 import type { Words } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { elementKey, type Finding, type FindingKind, type MeasuredContrast } from '../finding.ts';
 import { waysToRead } from '../ways-to-read.ts';
-import { allWords, change, on, place, quoted, type SetElement } from '../words-in-piece.ts';
+import {
+  allWords,
+  change,
+  nearestToEdge,
+  on,
+  place,
+  quoted,
+  type SetElement,
+} from '../words-in-piece.ts';
 
 const SMALLEST = 6; // pt that prints clearly on a home printer
 const SHORTEST = 4; // pt below which no fix goes
@@ -144,21 +145,4 @@ function mended({ element }: SetElement, by: number): Words | undefined {
   if (away < 0.5) return undefined;
   const share = Math.max(0, (away - by * 1.5 - 0.2) / away);
   return { ...element, x: element.x * share, y: element.y * share };
-}
-
-/** The distance of the outermost ink from the edge, mm; negative beyond it. */
-function nearestToEdge({ set, element }: SetElement, as: Words, rings: readonly Ring[]): number {
-  const shrunk =
-    as.path.kind === 'circle' && element.path.kind === 'circle'
-      ? as.path.radius / element.path.radius
-      : 1;
-  const map = placed(as.x, as.y, as.angle);
-  return Math.min(
-    ...set.outline.map((point) => {
-      const at = apply(map, { x: point.x * shrunk, y: point.y * shrunk });
-      const distance = distanceToRings(at, rings);
-      return isInside(at, rings) ? distance : -distance;
-    }),
-    Infinity,
-  );
 }

@@ -1,6 +1,5 @@
 import { computed, reactive, ref, shallowRef } from 'vue';
 import { artSize, type Art } from '../../../../core/art/index.ts';
-import { isProblem } from '../../../../core/base/index.ts';
 import {
   DESIGN_COLORS,
   DESIGN_FACES,
@@ -11,7 +10,7 @@ import {
   type DesignFaces,
   type DesignName,
 } from '../../../../core/designs/index.ts';
-import { runCommand, type CommandCall, type Job } from '../../../../core/job/index.ts';
+import { tryCommand, type CommandCall, type Job } from '../../../../core/job/index.ts';
 import { texts } from '../../../texts/index.ts';
 import type { DeskState } from '../desk-state.ts';
 import { useHouseStyle } from './house-style-store.ts';
@@ -98,8 +97,7 @@ export function useStart(desk: DeskState) {
   /** The job with a design, to be looked at only. */
   function tried(design: DesignName | 'blank'): Job | undefined {
     const call = callFor(design);
-    const made = call && desk.store.settled && runCommand(desk.store.settled, call);
-    return made && !isProblem(made) ? made.job : undefined;
+    return call && desk.store.settled && tryCommand(desk.store.settled, call);
   }
 
   function use(design: DesignName | 'blank'): void {
