@@ -1,5 +1,6 @@
 import { art } from './art.ts';
 import { artwork } from './artwork.ts';
+import { combined } from './combined.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
 import { fill } from './fill.ts';
@@ -91,6 +92,7 @@ export const texts = {
   },
   art,
   artwork,
+  combined,
   edge,
   exact,
   fill,

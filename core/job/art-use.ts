@@ -3,6 +3,7 @@ import {
   artOfElement,
   artOfFill,
   isPlain,
+  withFills,
   type Fill,
   type Piece,
   type PieceElement,
@@ -40,24 +41,11 @@ export function withArtReplaced(job: Job, from: string, to: Art, also: readonly 
     !isPlain(fill) && fill.kind === 'picture' && fill.art === from ? { ...fill, art: to.id } : fill;
   const swap = (element: PieceElement): PieceElement => {
     if (!artOfElement(element).includes(from)) return element;
-    switch (element.kind) {
-      case 'picture': {
-        if (element.art !== from) return element;
-        const { spread, ...rest } = element;
-        void spread; // grown from the other art: it is made anew
-        return { ...rest, art: to.id };
-      }
-      case 'words':
-        return { ...element, color: filled(element.color) };
-      case 'plate':
-        return element.fill
-          ? { ...element, fill: { ...element.fill, color: filled(element.fill.color) } }
-          : element;
-      case 'line':
-        return element.fill ? { ...element, fill: filled(element.fill) } : element;
-      default:
-        return element;
-    }
+    if (element.kind !== 'picture') return withFills(element, filled);
+    if (element.art !== from) return element;
+    const { spread, ...rest } = element;
+    void spread; // grown from the other art: it is made anew
+    return { ...rest, art: to.id };
   };
   const added = Object.fromEntries([to, ...also].map((art) => [art.id, art]));
   return withUsedArt({

@@ -1,15 +1,18 @@
-import { freeId, isProblem, problem, type Problem } from '../base/index.ts';
+import { isProblem, type Problem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
 import {
   color,
   elementTitle,
   fillSchema,
   recoloredPiece,
+  textsOf,
+  withTexts,
   type Fill,
   type Piece,
   type PieceElement,
 } from '../piece/index.ts';
 import { movedNudges } from '../type/index.ts';
+import { withAdded, withOwnPiece } from './added.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
@@ -40,23 +43,6 @@ function overridden(
     overrides[element.id] = { ...overrides[element.id], ...own };
   }
   return { ...piece, variant: { ...variant, overrides } };
-}
-
-/** A piece that elements can be added to and taken from: not one that only follows another. */
-function withOwnPiece(
-  job: Job,
-  id: string,
-  change: (piece: Piece) => Piece | Problem,
-): Job | Problem {
-  return withPiece(job, id, (piece) => {
-    if (!piece.variant) return change(piece);
-    const base = job.pieces.find((one) => one.id === piece.variant?.base);
-    return problem(
-      'job/follows',
-      `“${piece.name}” is a size of “${base?.name ?? ''}” and has its elements.`,
-      `Add, delete or reorder them there: every size follows.`,
-    );
-  });
 }
 
 /** The changes of what stands in a piece. */
@@ -196,15 +182,12 @@ export const ARTWORK_COMMANDS = {
       if (find === '') return refused('Nothing to find', 'type what shall be replaced');
       const changed = job.pieces.map((piece) => {
         const elements = piece.elements.map((one): PieceElement => {
-          if (one.kind !== 'words') return one;
-          const text = replaced(one.text, { find, by, exactly });
-          if (text === one.text) return one;
-          const { nudges, ...rest } = one;
-          return {
-            ...rest,
-            text,
-            ...(nudges ? { nudges: [...movedNudges(nudges, one.text, text)] } : {}),
-          };
+          const swapped = (text: string): string => replaced(text, { find, by, exactly });
+          if (one.kind === 'code' || textsOf(one).every((text) => swapped(text) === text))
+            return one;
+          const made = withTexts(one, swapped);
+          if (made.kind !== 'words' || one.kind !== 'words' || !made.nudges) return made;
+          return { ...made, nudges: [...movedNudges(made.nudges, one.text, made.text)] };
         });
         return elements.every((one, at) => one === piece.elements[at])
           ? piece
@@ -241,25 +224,6 @@ function added(job: Job, { piece, elements, art = [], at }: Adding): Job | Probl
 }
 
 const MOST_ELEMENTS = 500;
-
-function withAdded(piece: Piece, elements: readonly PieceElement[], at: number): Piece {
-  const ids = piece.elements.map(({ id }) => id);
-  const groups = piece.elements.flatMap(({ group }) => group ?? []);
-  const renamed = new Map<string, string>();
-  const made = elements.map((element): PieceElement => {
-    const id = freeId(element.kind, ids);
-    ids.push(id);
-    if (element.group === undefined) return { ...element, id };
-    const group = renamed.get(element.group) ?? freeId('group', groups);
-    renamed.set(element.group, group);
-    groups.push(group);
-    return { ...element, id, group };
-  });
-  return {
-    ...piece,
-    elements: [...piece.elements.slice(0, at), ...made, ...piece.elements.slice(at)],
-  };
-}
 
 function replaced(
   text: string,

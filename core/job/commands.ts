@@ -15,6 +15,7 @@ import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
+import { COMBINE_COMMANDS } from './combine-commands.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
 import { followBase, sizesOf } from './variants.ts';
@@ -37,6 +38,7 @@ function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
 export const COMMANDS = {
   ...ART_COMMANDS,
   ...ARTWORK_COMMANDS,
+  ...COMBINE_COMMANDS,
 
   'rename-job': {
     label: () => 'rename job',

@@ -1,11 +1,5 @@
 import { isProblem, type Problem } from '../base/index.ts';
-import {
-  alongEdge,
-  elementSize,
-  resizedElement,
-  type Piece,
-  type PieceElement,
-} from '../piece/index.ts';
+import { alongEdge, scaledElement, type Piece, type PieceElement } from '../piece/index.ts';
 import {
   buildEdge,
   resizedShape,
@@ -97,10 +91,7 @@ function scaledArtwork(piece: Piece, scale: number): Piece {
 }
 
 function scaled(element: PieceElement, scale: number): PieceElement {
-  const { width, height } = elementSize(element);
-  const resized = resizedElement(element, width * scale, height * scale);
-  const sized = resized.kind === 'words' ? { ...resized, size: resized.size * scale } : resized;
-  return { ...sized, x: element.x * scale, y: element.y * scale };
+  return { ...scaledElement(element, scale), x: element.x * scale, y: element.y * scale };
 }
 
 function movedArtwork(piece: Piece, x: number, y: number): Piece {

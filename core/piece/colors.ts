@@ -1,4 +1,5 @@
 import type { PieceElement } from './elements/index.ts';
+import { withFills } from './element-fills.ts';
 import { colorsOfFill, recoloredFill } from './fill.ts';
 import type { Piece } from './piece.ts';
 
@@ -8,44 +9,39 @@ type Recolor = (color: string) => string;
 export function recoloredElement(element: PieceElement, recolor: Recolor): PieceElement {
   const lined = <L extends { readonly color: string }>(line: L | null): L | null =>
     line && { ...line, color: recolor(line.color) };
-  switch (element.kind) {
+  // What the parts of a shape were drawn in before is not seen.
+  if (element.kind === 'combined')
+    return {
+      ...element,
+      fill: element.fill && recoloredFill(element.fill, recolor),
+      line: lined(element.line),
+    };
+  const filled = withFills(element, (fill) => recoloredFill(fill, recolor));
+  switch (filled.kind) {
     case 'words':
       return {
-        ...element,
-        color: recoloredFill(element.color, recolor),
-        ...(element.outlines
-          ? { outlines: element.outlines.map((one) => ({ ...one, color: recolor(one.color) })) }
+        ...filled,
+        ...(filled.outlines
+          ? { outlines: filled.outlines.map((one) => ({ ...one, color: recolor(one.color) })) }
           : {}),
-        ...(element.shadow
-          ? { shadow: { ...element.shadow, color: recolor(element.shadow.color) } }
+        ...(filled.shadow
+          ? { shadow: { ...filled.shadow, color: recolor(filled.shadow.color) } }
           : {}),
       };
     case 'plate':
-      return {
-        ...element,
-        fill: element.fill && {
-          ...element.fill,
-          color: recoloredFill(element.fill.color, recolor),
-        },
-        line: lined(element.line),
-      };
     case 'line':
-      return {
-        ...element,
-        fill: element.fill && recoloredFill(element.fill, recolor),
-        line: lined(element.line),
-      };
+      return { ...filled, line: lined(filled.line) };
     case 'ornament':
-      return { ...element, inks: [recolor(element.inks[0]), recolor(element.inks[1])] };
+      return { ...filled, inks: [recolor(filled.inks[0]), recolor(filled.inks[1])] };
     case 'code':
       return {
-        ...element,
-        color: recolor(element.color),
-        ground: element.ground && recolor(element.ground),
+        ...filled,
+        color: recolor(filled.color),
+        ground: filled.ground && recolor(filled.ground),
       };
     case 'picture':
     case 'piece':
-      return element;
+      return filled;
   }
 }
 

@@ -15,8 +15,9 @@ import {
 import { creaseLines, edgeRings, isConvex, shapePath, type EdgeRings } from '../shape/index.ts';
 import { foldsOf, type Fold, type Thing } from '../things/index.ts';
 import { artOfFill, findPaint, type FillSource } from './fill.ts';
+import { artOfElement } from './element-fills.ts';
+import { textsOf, withTexts } from './element-texts.ts';
 import {
-  artOfElement,
   compileElement,
   elementMaps,
   typefacesOfElement,
@@ -124,7 +125,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
     source: PieceSource,
     { depth, number }: Asked,
   ): PlacedElement => {
-    const text = filledFor(element, source, number);
+    const filled = filledFor(element, source, number);
     const inner =
       element.kind === 'piece' && depth < NESTING
         ? source.pieces.find(({ id }) => id === element.piece)
@@ -134,16 +135,16 @@ export function createCompiler(resources: Resources): PieceCompiler {
     // What counts up is another drawing for each copy; everything else is one.
     const own = elements.get(element) ?? new Map<string, Remembered>();
     elements.set(element, own);
-    const known = own.get(text ?? '');
+    const known = own.get(filled?.key ?? '');
     if (known && sameItems(known.uses, uses)) return known.placed;
-    const compiled = compileElement(text === undefined ? element : withText(element, text), {
+    const compiled = compileElement(filled?.element ?? element, {
       ...resources,
       art: (id) => source.art[id],
       part: (): CompiledPart | undefined => part,
     });
     const maps = elementMaps(element);
     const made: PlacedElement = { element, compiled, maps, node: drawnAt(maps, compiled, element) };
-    own.set(text ?? '', { uses, placed: made });
+    own.set(filled?.key ?? '', { uses, placed: made });
     return made;
   };
 
@@ -153,21 +154,20 @@ export function createCompiler(resources: Resources): PieceCompiler {
   };
 }
 
-const textOf = (element: PieceElement): string | undefined =>
-  element.kind === 'words' || element.kind === 'code' ? element.text : undefined;
-
-const withText = (element: PieceElement, text: string): PieceElement =>
-  element.kind === 'words' || element.kind === 'code' ? { ...element, text } : element;
-
 /** Whether every copy of a piece is another, since something in it counts up. */
 export const isNumbered = ({ elements }: Piece): boolean =>
-  elements.some((element) => countsUp(textOf(element) ?? ''));
+  elements.some((element) => textsOf(element).some(countsUp));
 
-/** What an element says on a copy; undefined when it says what was typed. */
-function filledFor(element: PieceElement, source: PieceSource, number: number): string | undefined {
-  const text = textOf(element);
-  if (text === undefined || !hasPlaceholders(text)) return undefined;
-  return filledText(text, { today: source.today ?? '2000-01-01', number });
+/** An element as it is on a copy, and what tells it from others; undefined when it is always as it was typed. */
+function filledFor(
+  element: PieceElement,
+  source: PieceSource,
+  number: number,
+): { element: PieceElement; key: string } | undefined {
+  if (!textsOf(element).some(hasPlaceholders)) return undefined;
+  const facts = { today: source.today ?? '2000-01-01', number };
+  const filled = withTexts(element, (text) => filledText(text, facts));
+  return { element: filled, key: textsOf(filled).join('\n') };
 }
 
 const clipped = new WeakMap<NonNullable<Piece['creases']>, { edge: unknown; creases: Fold[] }>();

@@ -8,8 +8,8 @@ export {
 } from './compile.ts';
 export {
   alongEdge,
-  artOfElement,
   centredLine,
+  centredParts,
   ELEMENT_KINDS,
   elementMap,
   elementMaps,
@@ -18,15 +18,20 @@ export {
   elementTitle,
   findCodeLayout,
   findPictureDpi,
+  isShapePart,
   letterPaths,
+  MEETINGS,
   pictureMap,
   pictureSize,
   resizedElement,
+  scaledElement,
   typefacesOfElement,
   type Code,
   type CodeLayout,
+  type Combined,
   type CompiledElement,
   type Line,
+  type Meeting,
   type Need,
   type Ornament,
   type Part,
@@ -35,6 +40,7 @@ export {
   type Plate,
   type Repeat,
   type Resources,
+  type ShapePart,
   type StrokeStyle,
   type Words,
 } from './elements/index.ts';
@@ -54,6 +60,8 @@ export {
   type PatternFill,
   type PictureFill,
 } from './fill.ts';
+export { artOfElement, withFills } from './element-fills.ts';
+export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
 export { seenBox, seenBoxOf } from './seen.ts';
 export { countsUp, filledText, hasPlaceholders, type CopyFacts } from './placeholders.ts';

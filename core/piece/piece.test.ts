@@ -62,6 +62,21 @@ const EXAMPLES: Record<PieceElement['kind'], PieceElement> = {
     ground: null,
     caption: true,
   },
+  combined: {
+    ...place,
+    kind: 'combined',
+    parts: [
+      {
+        how: 'join',
+        element: {
+          ...(exampleWords() as Extract<PieceElement, { kind: 'words' }>),
+          ...{ ...place, x: 0, y: 0 },
+        },
+      },
+    ],
+    fill: '#2c4a2f',
+    line: null,
+  },
   piece: { ...place, kind: 'piece', piece: 'other', width: 20, height: 10 },
 };
 const none = createCompiler({ typeface: () => undefined, vector: () => undefined });

@@ -30,7 +30,7 @@ export function allWords({ compiled }: Pick<ProofContext, 'compiled'>): SetEleme
 }
 
 /** What words say, shortened, in quotes. */
-export const quoted = ({ text }: Words): string => {
+export const quoted = (text: string): string => {
   const plain = text.replace(/\s+/g, ' ').trim();
   return `“${plain.length > 30 ? `${plain.slice(0, 29)}…` : plain}”`;
 };
@@ -38,7 +38,11 @@ export const quoted = ({ text }: Words): string => {
 export const on = ({ piece }: SetElement, { compiled }: ProofContext): string =>
   compiled.pieces.size > 1 ? ` on ${piece.piece.name}` : '';
 /** Where words are, for showing them. */
-export const place = ({ piece, element, compiled }: SetElement): Where => ({
+export const place = ({
+  piece,
+  element,
+  compiled,
+}: Pick<PlacedElement, 'element' | 'compiled'> & { readonly piece: CompiledPiece }): Where => ({
   piece: piece.piece.id,
   element: element.id,
   box: boxAbout(element, compiled.width, compiled.height),

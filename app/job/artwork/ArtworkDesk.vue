@@ -14,6 +14,7 @@ import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
 import { useClipboard } from './clipboard.ts';
 import CodeCard from './CodeCard.vue';
+import CombinedCard from './combined/CombinedCard.vue';
 import ColorsCard from './colors/ColorsCard.vue';
 import HouseCard from './start/HouseCard.vue';
 import HouseStylePanel from './start/HouseStylePanel.vue';
@@ -245,6 +246,11 @@ onBeforeUnmount(() => {
         v-else-if="desk.stillOnly.value?.kind === 'line'"
         :desk="desk"
         :line="desk.stillOnly.value"
+      />
+      <CombinedCard
+        v-else-if="desk.stillOnly.value?.kind === 'combined'"
+        :desk="desk"
+        :combined="desk.stillOnly.value"
       />
       <CodeCard
         v-else-if="desk.stillOnly.value?.kind === 'code'"

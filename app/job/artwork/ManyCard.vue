@@ -13,6 +13,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
 import AlignRow from './AlignRow.vue';
+import CombineRow from './combined/CombineRow.vue';
 import type { DeskState } from './desk-state.ts';
 
 /** What can be done with several elements together. */
@@ -39,6 +40,7 @@ function part(): void {
   <CardPanel :title="words.several(desk.elements.value.length)" peeled>
     <p class="quiet">{{ words.many }} {{ words.alignHint }}</p>
     <AlignRow :desk="desk" />
+    <CombineRow :desk="desk" />
     <div class="buttons">
       <IconButton
         :icon="group ? mdiUngroup : mdiGroup"

@@ -17,6 +17,7 @@ const LOOKS: Readonly<Record<PieceElement['kind'], readonly string[]>> = {
   plate: ['fill', 'line'],
   ornament: ['inks', 'weight'],
   line: ['line', 'fill'],
+  combined: ['fill', 'line'],
   code: ['color', 'ground'],
   picture: ['fit'],
   piece: [],
@@ -41,6 +42,8 @@ export function lookOf(source: PieceElement, element: PieceElement): ElementChan
       return { ...shared, ...(element.fill ? { fill: { ...element.fill, color } } : {}) };
     case 'line':
       return { ...shared, ...(element.line ? { line: { ...element.line, color } } : {}) };
+    case 'combined':
+      return { ...shared, fill: color };
     case 'ornament':
       return { ...shared, inks: [color, element.inks[1]] };
     case 'picture':

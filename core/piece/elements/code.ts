@@ -5,7 +5,7 @@ import { rectanglePath, translation, type PathStep } from '../../geometry/index.
 import { setWords, type Typeface } from '../../type/index.ts';
 import { MM_PER_PT } from '../../units/index.ts';
 import { color } from '../fill.ts';
-import { emptyFrame, placeFields, side, type ElementKind } from './common.ts';
+import { emptyFrame, placeFields, scaledBox, side, type ElementKind } from './common.ts';
 
 /** A code that a scanner or a phone reads; its box takes in the clear zone around it. */
 export const codeSchema = z.object({
@@ -76,6 +76,7 @@ export const code: ElementKind<Code> = {
     const side = width === element.width ? height : width;
     return { ...element, width: side, height: side };
   },
+  scaled: scaledBox,
   title: ({ text, symbology }) => `${symbology === 'qr' ? 'QR code' : 'Bar code'} ${text}`.trim(),
   compile(element, context) {
     const { width, height, ground } = element;

@@ -79,6 +79,8 @@ export interface CompiledElement {
   readonly letters?: readonly DrawingNode[];
   /** How far it reaches beyond its size, mm. */
   readonly reach?: number;
+  /** The characters that no letter could be drawn for. */
+  readonly missing?: readonly string[];
 }
 
 /** Another piece as a drawing, for a piece in a piece. */
@@ -101,10 +103,18 @@ export interface ElementKind<E> {
   size(element: E): { width: number; height: number };
   /** The element at another size; a kind that keeps its proportions takes the width. */
   resized(element: E, width: number, height: number): E;
+  /** The element so many times as large, with all that is measured in mm on it; its place stays. */
+  scaled(element: E, factor: number): E;
   compile(element: E, context: ElementContext): CompiledElement;
   /** How the element is called in lists. */
   title(element: E, art: (id: string) => Art | undefined): string;
 }
+
+/** A box of elements that are nothing but as wide and high as they are. */
+export const scaledBox = <E extends { readonly width: number; readonly height: number }>(
+  element: E,
+  factor: number,
+): E => ({ ...element, width: element.width * factor, height: element.height * factor });
 
 /** What is drawn while something is missing: an empty frame of the known size. */
 export function emptyFrame(width: number, height: number, needs: readonly Need[]): CompiledElement {

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import type { Art } from '../../art/index.ts';
-import { artOfFill } from '../fill.ts';
 import type { CompiledElement, ElementContext, ElementKind } from './common.ts';
 import { CAPTION_TYPEFACE, code, codeSchema } from './code.ts';
+import { combined, combinedSchema } from './combined.ts';
 import { line, lineSchema } from './line.ts';
 import { ornament, ornamentSchema } from './ornament.ts';
 import { part, partSchema } from './part.ts';
@@ -19,12 +19,13 @@ export const elementSchema = z.discriminatedUnion('kind', [
   ornamentSchema,
   lineSchema,
   codeSchema,
+  combinedSchema,
   partSchema,
 ]);
 export type PieceElement = z.infer<typeof elementSchema>;
 
 /** All kinds of element; adding one touches its own file and this line. */
-const KINDS = { picture, words, plate, ornament, line, code, piece: part };
+const KINDS = { picture, words, plate, ornament, line, code, combined, piece: part };
 
 /** The kinds there are. */
 export const ELEMENT_KINDS = Object.keys(KINDS) as readonly PieceElement['kind'][];
@@ -42,6 +43,11 @@ export function resizedElement(element: PieceElement, width: number, height: num
   return kindOf(element).resized(element, width, height);
 }
 
+/** The element so many times as large, about where it stands. */
+export function scaledElement(element: PieceElement, factor: number): PieceElement {
+  return kindOf(element).scaled(element, factor);
+}
+
 /** The element as a drawing about its own centre. */
 export function compileElement(element: PieceElement, context: ElementContext): CompiledElement {
   return kindOf(element).compile(element, context);
@@ -52,27 +58,11 @@ export function elementTitle(element: PieceElement, art: (id: string) => Art | u
   return element.name || kindOf(element).title(element, art);
 }
 
-/** The art that an element names: pictures, and what fills it. */
-export function artOfElement(element: PieceElement): string[] {
-  switch (element.kind) {
-    case 'picture':
-      return [element.art, ...(element.spread === undefined ? [] : [element.spread])];
-    case 'words':
-      return artOfFill(element.color);
-    case 'plate':
-      return artOfFill(element.fill?.color);
-    case 'line':
-      return artOfFill(element.fill);
-    case 'ornament':
-    case 'code':
-    case 'piece':
-      return [];
-  }
-}
-
 /** The typefaces that an element is set in. */
 export function typefacesOfElement(element: PieceElement): string[] {
   if (element.kind === 'words') return [element.typeface];
+  if (element.kind === 'combined')
+    return element.parts.flatMap(({ element: part }) => typefacesOfElement(part));
   return element.kind === 'code' && element.caption ? [CAPTION_TYPEFACE] : [];
 }
 
@@ -82,6 +72,14 @@ export function alongEdge(element: PieceElement, edge: EdgeShape): PieceElement 
   return element.kind === 'words' ? alongBend(element, edge) : element;
 }
 
+export {
+  centredParts,
+  isShapePart,
+  MEETINGS,
+  type Combined,
+  type Meeting,
+  type ShapePart,
+} from './combined.ts';
 export { findCodeLayout, type Code, type CodeLayout } from './code.ts';
 export { centredLine, type Line } from './line.ts';
 export { elementMap, elementMaps } from './maps.ts';

@@ -4,7 +4,7 @@ import { boxOf, flatten, type Box, type Path, type Point } from '../../geometry/
 import { mapNodes, outlineNodeSchema, wayPath, type OutlineNode } from '../../shape/index.ts';
 import { fillSchema, findPaint } from '../fill.ts';
 import { placeFields, type ElementKind } from './common.ts';
-import { stroked, strokeSchema } from './stroke.ts';
+import { scaledStroke, stroked, strokeSchema } from './stroke.ts';
 
 /** A line or curve of one's own, through nodes about its middle, mm. */
 export const lineSchema = z.object({
@@ -51,6 +51,11 @@ export const line: ElementKind<Line> = {
       y: at.y * y,
     }));
     return { ...element, nodes };
+  },
+  scaled(element, factor) {
+    const { width, height } = line.size(element);
+    const made = line.resized(element, width * factor, height * factor);
+    return { ...made, line: scaledStroke(element.line, factor) };
   },
   title: ({ closed }) => (closed ? 'Drawn shape' : 'Drawn line'),
   compile(element, context) {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ornamentOf, ORNAMENTS } from '../../art/index.ts';
 import { color } from '../fill.ts';
-import { placeFields, side, type ElementKind } from './common.ts';
+import { placeFields, scaledBox, side, type ElementKind } from './common.ts';
 
 /** An ornament of our own, drawn in any size and colours. */
 export const ornamentSchema = z.object({
@@ -26,6 +26,10 @@ export const ornament: ElementKind<Ornament> = {
     const side = width === element.width ? height : width;
     return { ...element, width: side, height: side };
   },
+  scaled: (element, factor) => ({
+    ...scaledBox(element, factor),
+    weight: element.weight * factor,
+  }),
   title: ({ ornament: name }) => `${name[0]?.toUpperCase()}${name.slice(1)}`,
   compile(element) {
     const { width, height, count, weight, inks } = element;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { scaling } from '../../geometry/index.ts';
-import { emptyFrame, placeFields, side, type ElementKind } from './common.ts';
+import { emptyFrame, placeFields, scaledBox, side, type ElementKind } from './common.ts';
 
 /** Another piece, printed in this one; its edge is cut only where a use of it says so. */
 export const partSchema = z.object({
@@ -20,6 +20,7 @@ export const part: ElementKind<Part> = {
     width,
     height: (element.height * width) / element.width,
   }),
+  scaled: scaledBox,
   title: ({ piece }) => `Piece ${piece}`,
   compile(element, context) {
     const { width, height } = element;

@@ -3,7 +3,14 @@ import { artSize, orientationMap, type Art } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { nested, scaling, translation, type Affine } from '../../geometry/index.ts';
 import { edgeShapeSchema, resizedShape, shapePath, type EdgeShape } from '../../shape/index.ts';
-import { emptyFrame, placeFields, side, type ElementContext, type ElementKind } from './common.ts';
+import {
+  emptyFrame,
+  placeFields,
+  scaledBox,
+  side,
+  type ElementContext,
+  type ElementKind,
+} from './common.ts';
 
 /** A picture in a frame. */
 export const pictureSchema = z.object({
@@ -71,6 +78,7 @@ export function findPictureDpi(picture: Picture, art: Art): number | undefined {
 export const picture: ElementKind<Picture> = {
   size: ({ width, height }) => ({ width, height }),
   resized: (element, width, height) => ({ ...element, width, height }),
+  scaled: scaledBox,
   title: (element, art) => art(element.art)?.name ?? 'Missing picture',
   compile(element, context) {
     const art = context.art(element.art);

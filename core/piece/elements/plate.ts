@@ -11,7 +11,7 @@ import {
 } from '../../shape/index.ts';
 import { artOfFill, fillSchema, findPaint } from '../fill.ts';
 import { emptyFrame, placeFields, type ElementKind } from './common.ts';
-import { stroked, strokeSchema } from './stroke.ts';
+import { scaledStroke, stroked, strokeSchema } from './stroke.ts';
 
 /** A plain or translucent shape, filled, lined or both: put behind words, or drawn as a ring. */
 export const plateSchema = z.object({
@@ -55,6 +55,12 @@ export const plate: ElementKind<Plate> = {
     ...element,
     shape: resizedShape(element.shape, width, height),
   }),
+  scaled(element, factor) {
+    if (element.rim) return element; // it keeps to the edge in mm
+    const { width, height } = plate.size(element);
+    const made = plate.resized(element, width * factor, height * factor);
+    return { ...made, line: scaledStroke(element.line, factor) };
+  },
   title: ({ fill, rim, shape }) =>
     `${fill && !rim ? 'Plate' : 'Ring'}, ${NAMES[shape.kind] ?? shape.kind}`,
   compile(element, context) {

@@ -15,6 +15,12 @@ export const strokeSchema = z.object({
 });
 export type StrokeStyle = z.infer<typeof strokeSchema>;
 
+/** A line so many times as thick. */
+export const scaledStroke = <S extends { readonly width: number }>(
+  line: S | null,
+  factor: number,
+): S | null => line && { ...line, width: line.width * factor };
+
 const FINE = 0.004; // mm by which curves are followed for dots and dashes
 
 /**

@@ -66,6 +66,28 @@ export const words: ElementKind<Words> = {
     element.path.kind === 'circle'
       ? { ...element, path: { ...element.path, radius: Math.max(width, height) / 2 } }
       : { ...element, width, height },
+  scaled(element, factor) {
+    const { width, height } = words.size(element);
+    const { size, thicken, outlines, shadow } = element;
+    return {
+      ...words.resized(element, width * factor, height * factor),
+      size: size * factor,
+      ...(thicken === undefined ? {} : { thicken: thicken * factor }),
+      ...(outlines
+        ? { outlines: outlines.map((one) => ({ ...one, width: one.width * factor })) }
+        : {}),
+      ...(shadow
+        ? {
+            shadow: {
+              ...shadow,
+              x: shadow.x * factor,
+              y: shadow.y * factor,
+              blur: shadow.blur * factor,
+            },
+          }
+        : {}),
+    };
+  },
   title: ({ text }) => text.replace(/\s+/g, ' ').trim() || 'Empty words',
   compile(element, context) {
     const typeface = context.typeface(element.typeface);

@@ -1,6 +1,6 @@
 import { flatten } from '../../geometry/index.ts';
 import type { ElementChanges } from '../../job/index.ts';
-import type { Words } from '../../piece/index.ts';
+import { textsOf, type Words } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { elementKey, type Finding, type FindingKind, type MeasuredContrast } from '../finding.ts';
 import { waysToRead } from '../ways-to-read.ts';
@@ -31,7 +31,7 @@ export const wordsDoNotFit: FindingKind = {
           code: 'words-do-not-fit',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(element)} is too long for its room at ${points(found.set.size)}${on(found, context)}.`,
+          what: `${quoted(element.text)} is too long for its room at ${points(found.set.size)}${on(found, context)}.`,
           why: 'The letters run out over what stands beside them.',
           ...(shrink
             ? {
@@ -57,7 +57,7 @@ export const wordsTooSmall: FindingKind = {
         code: 'words-too-small',
         severity: 'warning',
         where: place(found),
-        what: `${quoted(found.element)} prints at ${points(found.set.size)}${on(found, context)}.`,
+        what: `${quoted(found.element.text)} prints at ${points(found.set.size)}${on(found, context)}.`,
         why: `Below ${SMALLEST} pt letters fill in on a home printer.`,
         fix: {
           label: `Set to ${SMALLEST} pt`,
@@ -69,13 +69,26 @@ export const wordsTooSmall: FindingKind = {
 export const missingGlyph: FindingKind = {
   code: 'missing-glyph',
   check: (context) =>
-    allWords(context)
-      .filter(({ set }) => set.missing.length > 0)
+    [
+      ...allWords(context).map(({ element, set, piece, compiled }) => ({
+        ...{ element, piece, compiled },
+        missing: set.missing,
+        said: element.text,
+      })),
+      ...[...context.compiled.pieces.values()].flatMap((piece) =>
+        piece.elements.map(({ element, compiled }) => ({
+          ...{ element, piece, compiled },
+          missing: compiled.missing ?? [],
+          said: textsOf(element).join(' + '),
+        })),
+      ),
+    ]
+      .filter(({ missing }) => missing.length > 0)
       .map((found): Finding => ({
         code: 'missing-glyph',
         severity: 'blocker',
         where: place(found),
-        what: `The typeface of ${quoted(found.element)} has no ${found.set.missing.map((text) => `“${text}”`).join(', ')}.`,
+        what: `The typeface of ${quoted(found.said)} has no ${found.missing.map((text) => `“${text}”`).join(', ')}.`,
         why: 'An empty box would be printed in its place.',
       })),
 };
@@ -91,7 +104,7 @@ export const lowContrast: FindingKind = {
           code: 'low-contrast',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.element)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
+          what: `${quoted(found.element.text)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
           why: 'In poor light or at arm’s length it cannot be read.',
           ...firstWay(found, measured),
         },
@@ -122,8 +135,8 @@ export const wordsNearEdge: FindingKind = {
           where: place(found),
           what:
             near < 0
-              ? `${quoted(element)} is cut off by the edge${on(found, context)}.`
-              : `${quoted(element)} stands ${near.toFixed(1)} mm from the edge${on(found, context)}; ${piece.piece.safe} mm is safe.`,
+              ? `${quoted(element.text)} is cut off by the edge${on(found, context)}.`
+              : `${quoted(element.text)} stands ${near.toFixed(1)} mm from the edge${on(found, context)}; ${piece.piece.safe} mm is safe.`,
           why: 'A cut that is a little off makes it look lopsided or takes letters with it.',
           ...(mends
             ? { fix: { label: 'Move it inwards', call: change(found, inward(moved)) } }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { textsOf } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import type { DeskState } from '../desk-state.ts';
@@ -12,7 +13,7 @@ const by = ref('');
 
 const all = computed(() =>
   (props.desk.store.settled?.pieces ?? []).flatMap(({ elements }) =>
-    elements.flatMap((one) => (one.kind === 'words' ? [one.text] : [])),
+    elements.flatMap((one) => (one.kind === 'code' ? [] : textsOf(one))),
   ),
 );
 const count = computed(() => {

@@ -1,0 +1,24 @@
+import type { Meeting } from '../../core/piece/index.ts';
+
+/** Words of shapes put together from others. */
+export const combined = {
+  make: 'Make them one shape:',
+  ways: {
+    join: 'Joined',
+    cut: 'Cut away',
+    common: 'In common',
+    either: 'Apart',
+  } satisfies Record<Meeting, string>,
+  title: 'Combined shape',
+  text: 'Words of this part',
+  how: (part: string): string => `How ${part} meets what lies beneath`,
+  hows: {
+    join: 'is added',
+    cut: 'is cut away',
+    common: 'keeps the common part',
+    either: 'takes the overlap out',
+  } satisfies Record<Meeting, string>,
+  lower: (part: string): string => `Lay ${part} one lower`,
+  first: 'lies beneath',
+  takeApart: 'Take it apart',
+} as const;

@@ -1,0 +1,41 @@
+import { freeId, problem, type Problem } from '../base/index.ts';
+import type { Piece, PieceElement } from '../piece/index.ts';
+import { withPiece } from './command.ts';
+import type { Job } from './schema.ts';
+
+/** A piece that elements can be added to and taken from: not one that only follows another. */
+export function withOwnPiece(
+  job: Job,
+  id: string,
+  change: (piece: Piece) => Piece | Problem,
+): Job | Problem {
+  return withPiece(job, id, (piece) => {
+    if (!piece.variant) return change(piece);
+    const base = job.pieces.find((one) => one.id === piece.variant?.base);
+    return problem(
+      'job/follows',
+      `“${piece.name}” is a size of “${base?.name ?? ''}” and has its elements.`,
+      `Add, delete or reorder them there: every size follows.`,
+    );
+  });
+}
+
+/** A piece with elements put into its stack, with ids and groups of their own. */
+export function withAdded(piece: Piece, elements: readonly PieceElement[], at: number): Piece {
+  const ids = piece.elements.map(({ id }) => id);
+  const groups = piece.elements.flatMap(({ group }) => group ?? []);
+  const renamed = new Map<string, string>();
+  const made = elements.map((element): PieceElement => {
+    const id = freeId(element.kind, ids);
+    ids.push(id);
+    if (element.group === undefined) return { ...element, id };
+    const group = renamed.get(element.group) ?? freeId('group', groups);
+    renamed.set(element.group, group);
+    groups.push(group);
+    return { ...element, id, group };
+  });
+  return {
+    ...piece,
+    elements: [...piece.elements.slice(0, at), ...made, ...piece.elements.slice(at)],
+  };
+}
