@@ -14,6 +14,7 @@ import { size } from './size.ts';
 import { start } from './start.ts';
 import { stock } from './stock.ts';
 import { ui } from './ui.ts';
+import { variants } from './variants.ts';
 import { words } from './words.ts';
 
 const counted = (number: number, one: string): string =>
@@ -106,6 +107,7 @@ export const texts = {
   start,
   stock,
   ui,
+  variants,
   words,
   undo: 'Undo',
   redo: 'Redo',

@@ -11,13 +11,18 @@ export function withOwnPiece(
 ): Job | Problem {
   return withPiece(job, id, (piece) => {
     if (!piece.variant) return change(piece);
-    const base = job.pieces.find((one) => one.id === piece.variant?.base);
-    return problem(
-      'job/follows',
-      `“${piece.name}” is a size of “${base?.name ?? ''}” and has its elements.`,
-      `Add, delete or reorder them there: every size follows.`,
-    );
+    return follows(job, piece, 'Add, delete or reorder its elements there');
   });
+}
+
+/** Why something cannot be changed on a piece that follows another, and what to do on that. */
+export function follows(job: Job, piece: Piece, remedy: string): Problem {
+  const base = job.pieces.find(({ id }) => id === piece.variant?.base);
+  return problem(
+    'job/follows',
+    `“${piece.name}” follows “${base?.name ?? ''}” in this.`,
+    `${remedy}: all that follow change with it.`,
+  );
 }
 
 /** A piece with elements put into its stack, with ids and groups of their own. */

@@ -4,7 +4,6 @@ import {
   color,
   elementTitle,
   fillSchema,
-  recoloredPiece,
   textsOf,
   withTexts,
   type Fill,
@@ -16,7 +15,7 @@ import { withAdded, withOwnPiece } from './added.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
-import { changedElement, type ElementChanges } from './variants.ts';
+import { changedElement, recoloredIn, type ElementChanges } from './variants.ts';
 
 const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
   const found =
@@ -161,11 +160,10 @@ export const ARTWORK_COMMANDS = {
     run: (job, { piece, colors }) => {
       const wrong = Object.values(colors).find((one) => !color.safeParse(one).success);
       if (wrong !== undefined) return refused(`“${wrong}”`, 'a colour is written like #5d2a53');
-      const swap = (one: string): string => colors[one.toLowerCase()] ?? one;
       return {
         ...job,
         pieces: job.pieces.map((one) =>
-          piece === undefined || one.id === piece ? recoloredPiece(one, swap) : one,
+          recoloredIn(one, colors, (id) => piece === undefined || piece === id),
         ),
       };
     },

@@ -1,6 +1,4 @@
-import type { Art } from '../art/index.ts';
-import { freeId, isProblem, type Problem } from '../base/index.ts';
-import { pieceSchema, type Piece } from '../piece/index.ts';
+import { isProblem, type Problem } from '../base/index.ts';
 import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
 import {
   checkSpots,
@@ -9,36 +7,24 @@ import {
   type Material,
   type Stock,
 } from '../stock/index.ts';
-import { trySize, type MeasuredThing, type Thing } from '../things/index.ts';
+import { trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
-import { gone, refused } from './refusals.ts';
+import { refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
-import { withPiece, type Command, type Of } from './command.ts';
+import type { Command, Of } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
-import { followBase, sizesOf } from './variants.ts';
-
-/** The job with one more piece, like another but for what is given, and as many of it wanted. */
-function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
-  const id = freeId(
-    'piece',
-    job.pieces.map((one) => one.id),
-  );
-  const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[like.id] ?? 0 };
-  return {
-    ...job,
-    pieces: [...job.pieces, { ...like, ...given, id }],
-    plan: { ...job.plan, wanted },
-  };
-}
+import { PIECE_COMMANDS } from './piece-commands.ts';
+import { followBase } from './variants.ts';
 
 /** Every change that can be made to a job. */
 export const COMMANDS = {
   ...ART_COMMANDS,
   ...ARTWORK_COMMANDS,
   ...COMBINE_COMMANDS,
+  ...PIECE_COMMANDS,
 
   'rename-job': {
     label: () => 'rename job',
@@ -62,34 +48,6 @@ export const COMMANDS = {
       return { ...job, thing, pieces };
     },
   } satisfies Command<{ thing: Thing }>,
-
-  /** Another size of a piece, for a thing of its own; it begins with the job's. */
-  'add-size': {
-    label: () => 'add a size',
-    run: (job, { piece }) => {
-      const base = job.pieces.find(({ id }) => id === piece);
-      if (!base || base.variant) return gone('piece');
-      if (job.thing.kind === 'label-sheet')
-        return refused('Another size', 'the bought sheet decides the size');
-      const name = `${base.name}, ${sizesOf(job, piece).length + 2}`.slice(0, 120);
-      return withPieceLike(job, base, {
-        name,
-        variant: { base: piece, thing: job.thing, overrides: {} },
-      });
-    },
-  } satisfies Command<Of>,
-
-  /** New measurements of one size alone. */
-  'measure-size': {
-    label: () => 'measure a size again',
-    run: (job, { piece, thing }) => {
-      const size = trySize(thing);
-      if (!size.ok) return size.problem;
-      return withPiece(job, piece, (found) =>
-        found.variant ? { ...found, variant: { ...found.variant, thing } } : gone('size'),
-      );
-    },
-  } satisfies Command<Of & { thing: MeasuredThing }>,
 
   /** Another sheet, with its material and the labels of it that are gone when these are known. */
   'choose-stock': {
@@ -128,53 +86,6 @@ export const COMMANDS = {
         : refused('This material', read.error.issues[0]?.message);
     },
   } satisfies Command<{ material: Material }>,
-
-  'change-piece': {
-    label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,
-    run: (job, { piece, changes, art }) => {
-      const changed = withPiece(job, piece, (found) => {
-        const { build, ...plain } = found;
-        const rest = build && changes.edge ? plain : found;
-        const read = pieceSchema.safeParse({ ...rest, ...changes, id: found.id });
-        return read.success
-          ? read.data
-          : refused(
-              `“${read.error.issues[0]?.path.join(' ')}”`,
-              read.error.issues[0]?.message.toLowerCase(),
-            );
-      });
-      return isProblem(changed) || !art
-        ? changed
-        : { ...changed, art: { ...changed.art, [art.id]: art } };
-    },
-  } satisfies Command<Of & { changes: Partial<Omit<Piece, 'id' | 'elements'>>; art?: Art }>,
-
-  'copy-piece': {
-    label: () => 'add a variety',
-    run: (job, { piece, name }) => {
-      const found = job.pieces.find(({ id }) => id === piece);
-      return found ? withPieceLike(job, found, { name }) : gone('piece');
-    },
-  } satisfies Command<Of & { name: string }>,
-
-  'delete-piece': {
-    label: () => 'delete variety',
-    run: (job, { piece }) => {
-      // The sizes of a piece go with it.
-      const stays = (one: Piece): boolean => one.id !== piece && one.variant?.base !== piece;
-      const left = job.pieces.filter(stays);
-      if (!left.some(({ variant }) => !variant))
-        return refused('Deleting the only piece', 'a job has at least one');
-      const wanted = Object.fromEntries(
-        Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),
-      );
-      return {
-        ...job,
-        pieces: left,
-        plan: { ...job.plan, wanted },
-      };
-    },
-  } satisfies Command<Of>,
 
   'change-plan': {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,

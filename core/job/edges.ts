@@ -1,5 +1,6 @@
 import { isProblem, type Problem } from '../base/index.ts';
 import { alongEdge, scaledElement, type Piece, type PieceElement } from '../piece/index.ts';
+import { adapted } from './adapt.ts';
 import {
   buildEdge,
   resizedShape,
@@ -20,7 +21,13 @@ export function withEdge(piece: Piece, edge: EdgeShape): Piece {
   }
   const [before, after] = [shapeSize(piece.edge), shapeSize(edge)];
   const scale = Math.min(after.width / before.width, after.height / before.height);
-  return { ...scaledArtwork(piece, scale), edge };
+  if (before.width === after.width && before.height === after.height) return { ...piece, edge };
+  return {
+    ...piece,
+    edge,
+    elements: piece.elements.map((element) => adapted(element, before, after)),
+    ...withCreases(piece, ({ x, y }) => ({ x: x * scale, y: y * scale })),
+  };
 }
 
 /** A piece with an edge built anew. What is in it stays where it is over the build. */

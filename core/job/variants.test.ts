@@ -96,9 +96,7 @@ test('elements are added and deleted on the base only, and that is said', () => 
     { name: 'duplicate-elements', args: { piece: 'piece-2', elements: ['words-1'] } },
   ] as const) {
     const refused = runCommand(threeLids(), call);
-    expect(isProblem(refused) && refused.what).toBe(
-      '“Label, 2” is a size of “Label” and has its elements.',
-    );
+    expect(isProblem(refused) && refused.what).toBe('“Label, 2” follows “Label” in this.');
   }
   const bad = runCommand(threeLids(), {
     name: 'measure-size',
@@ -151,4 +149,121 @@ test('all sizes find their places on sheets', () => {
 test('a bought sheet has one size', () => {
   const job = createJob('label-sheet', { id: 'x', today: '2026-04-18' });
   expect(isProblem(runCommand(job, { name: 'add-size', args: { piece: BASE } }))).toBe(true);
+});
+
+const FOLLOWER = 'piece-2';
+const seals = (): Job =>
+  runAll(
+    createJob('lid', { id: 'seals', today: '2026-04-18' }),
+    {
+      name: 'add-element',
+      args: { piece: BASE, element: exampleWords({ text: 'Sea Holly', color: '#44203D' }) },
+    },
+    { name: 'change-piece', args: { piece: BASE, changes: { ground: '#f4e9d4' } } },
+    { name: 'add-variant', args: { piece: BASE, name: 'Yarrow' } },
+    {
+      name: 'change-elements',
+      args: { piece: FOLLOWER, changes: { 'words-1': { text: 'Yarrow' } } },
+    },
+  );
+const recolor = (colors: Record<string, string>, id?: string) => ({
+  name: 'recolor' as const,
+  args: { colors, ...(id ? { piece: id } : {}) },
+});
+
+test('a variant has its own words and colours, and the layout of its base', () => {
+  const job = runAll(seals(), recolor({ '#44203d': '#2c4a2f', '#f4e9d4': '#ffffff' }, FOLLOWER), {
+    name: 'change-elements',
+    args: { piece: BASE, changes: { 'words-1': { x: 7, text: 'Rue' } } },
+  });
+  expect(words(job, FOLLOWER)).toMatchObject({ text: 'Yarrow', color: '#2c4a2f', x: 7 });
+  expect(piece(job, FOLLOWER).ground).toBe('#ffffff');
+  expect(words(job, BASE)).toMatchObject({ text: 'Rue', color: '#44203D', x: 7 });
+  expect(piece(job, BASE).ground).toBe('#f4e9d4');
+});
+
+test('colours of a variant changed twice, and back to those of the base', () => {
+  const twice = runAll(
+    seals(),
+    recolor({ '#44203d': '#2c4a2f' }, FOLLOWER),
+    recolor({ '#2c4a2f': '#101010' }, FOLLOWER),
+  );
+  expect(words(twice, FOLLOWER).color).toBe('#101010');
+  const back = runAll(twice, {
+    name: 'follow-again',
+    args: { piece: FOLLOWER, elements: ['words-1'], colors: true },
+  });
+  expect(words(back, FOLLOWER)).toMatchObject({ text: 'Sea Holly', color: '#44203D' });
+});
+
+test('the base in another colour leaves a variant what it has of its own; the whole job does not', () => {
+  const own = runAll(seals(), recolor({ '#44203d': '#2c4a2f' }, FOLLOWER));
+  const base = runAll(own, recolor({ '#44203d': '#7a1f2b' }, BASE));
+  expect([words(base, BASE).color, words(base, FOLLOWER).color]).toEqual(['#7a1f2b', '#2c4a2f']);
+  const all = runAll(base, recolor({ '#2c4a2f': '#0000ff', '#7a1f2b': '#00ff00' }));
+  expect([words(all, BASE).color, words(all, FOLLOWER).color]).toEqual(['#00ff00', '#0000ff']);
+});
+
+test('a colour chosen on one element of a variant is recoloured with the others', () => {
+  const job = runAll(
+    seals(),
+    {
+      name: 'change-elements',
+      args: { piece: FOLLOWER, changes: { 'words-1': { color: '#123456' } } },
+    },
+    recolor({ '#123456': '#654321' }, FOLLOWER),
+  );
+  expect(words(job, FOLLOWER).color).toBe('#654321');
+});
+
+test('a ground of its own stays; what only the base decides is refused with the way to it', () => {
+  const job = runAll(
+    seals(),
+    { name: 'change-piece', args: { piece: FOLLOWER, changes: { ground: null } } },
+    { name: 'change-piece', args: { piece: BASE, changes: { ground: '#000000' } } },
+  );
+  expect(piece(job, FOLLOWER).ground).toBeNull();
+  const refusal = runCommand(job, {
+    name: 'change-piece',
+    args: { piece: FOLLOWER, changes: { bleed: 5 } },
+  });
+  expect(isProblem(refusal) && refusal.code).toBe('job/follows');
+});
+
+test('a variant that goes its own way stays as it is when its base changes', () => {
+  const job = runAll(
+    seals(),
+    { name: 'stop-following', args: { piece: FOLLOWER } },
+    { name: 'delete-elements', args: { piece: BASE, elements: ['words-1'] } },
+  );
+  expect(words(job, FOLLOWER).text).toBe('Yarrow');
+});
+
+test('on another size an element grows along, keeps to the edge, or takes the room', () => {
+  const job = runAll(
+    createJob('face', { id: 'j', today: '2026-04-18' }),
+    {
+      name: 'measure-thing',
+      args: { thing: usualThing('face', { width: 60, height: 30, radius: 0, clearance: 0 }) },
+    },
+    ...[undefined, 'edge' as const, 'room' as const].map((adapt) => ({
+      name: 'add-element' as const,
+      args: {
+        piece: BASE,
+        element: exampleWords({
+          ...{ x: 20, y: -10, width: 12, height: 6, size: 10, fit: 'shrink' as const },
+          ...(adapt ? { adapt } : {}),
+        }),
+      },
+    })),
+    {
+      name: 'measure-thing',
+      args: { thing: usualThing('face', { width: 120, height: 45, radius: 0, clearance: 0 }) },
+    },
+  );
+  const [grows, edge, room] = piece(job, BASE).elements;
+  // 1.5 times as high is the smaller growth; it is 20 - 30 = -10 mm from the right edge before and after.
+  expect(grows).toMatchObject({ x: 30, y: -15, width: 18, height: 9, size: 15 });
+  expect(edge).toMatchObject({ x: 50, y: -17.5, width: 12, height: 6, size: 10 });
+  expect(room).toMatchObject({ x: 40, y: -15, width: 24, height: 9, size: 20 });
 });

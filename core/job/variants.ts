@@ -1,5 +1,5 @@
 import { isProblem, type Problem } from '../base/index.ts';
-import { elementSchema, type Piece, type PieceElement } from '../piece/index.ts';
+import { elementSchema, recoloredPiece, type Piece, type PieceElement } from '../piece/index.ts';
 import { edgeFor } from './create.ts';
 import { withEdge } from './edges.ts';
 import { refused } from './refusals.ts';
@@ -22,33 +22,93 @@ export function changedElement(
   return refused(`“${issue?.path.join(' ') ?? 'the value'}”`, issue?.message.toLowerCase());
 }
 
-/** The sizes of a piece that follow it. */
-export const sizesOf = (job: Job, base: string): Piece[] =>
+/** The pieces that follow a piece. */
+const followersOf = (job: Job, base: string): Piece[] =>
   job.pieces.filter(({ variant }) => variant?.base === base);
+
+/** Those that are of another size than it. */
+export const sizesOf = (job: Job, base: string): Piece[] =>
+  followersOf(job, base).filter(({ variant }) => variant?.thing);
 
 type Variant = NonNullable<Piece['variant']>;
 
 const followed = new WeakMap<Variant, { from: readonly unknown[]; piece: Piece }>();
 
-/** A size of a piece as it follows from its base; the same value while nothing that it follows changes. */
+/** A piece as it follows from its base; the same value while nothing that it follows changes. */
 function following(piece: Piece, variant: Variant, base: Piece, stock: Job['stock']): Piece {
   const from = [base, stock, piece.name];
   const known = followed.get(variant);
   if (known?.from.every((one, at) => one === from[at])) return known.piece;
-  const fitted = withEdge(base, edgeFor(variant.thing, stock));
-  const elements = fitted.elements.map((element) => {
+  const { thing, colors, ground } = variant;
+  const fitted = thing ? withEdge(base, edgeFor(thing, stock)) : base;
+  const colored = colors ? recoloredPiece(fitted, swapOf(colors)) : fitted;
+  const elements = colored.elements.map((element) => {
     const own = variant.overrides[element.id];
     const made = own ? changedElement(element, own) : element;
     return isProblem(made) ? element : made;
   });
-  const made: Piece = { ...fitted, id: piece.id, name: piece.name, elements, variant };
+  const made: Piece = {
+    ...colored,
+    ...(ground === undefined ? {} : { ground }),
+    id: piece.id,
+    name: piece.name,
+    elements,
+    variant,
+  };
   followed.set(variant, { from, piece: made });
   return made;
 }
 
+/** Colours by their small letters, replaced by others. */
+const swapOf =
+  (colors: Readonly<Record<string, string>>) =>
+  (one: string): string =>
+    colors[one.toLowerCase()] ?? one;
+
 /**
- * The job with every size of a piece made anew from its base: fitted to its own edge, with what was
- * changed on it alone.
+ * A piece with some of its colours replaced, where it or its base is meant. One that follows another
+ * keeps its own colours beside its base; they stay its own when only the base is recoloured.
+ */
+export function recoloredIn(
+  piece: Piece,
+  colors: Readonly<Record<string, string>>,
+  isMeant: (id: string) => boolean,
+): Piece {
+  const swap = swapOf(colors);
+  const { variant } = piece;
+  if (!variant) return isMeant(piece.id) ? recoloredPiece(piece, swap) : piece;
+  const [own, base] = [isMeant(piece.id), isMeant(variant.base)];
+  if (!own && !(base && variant.colors)) return piece;
+  const kept = Object.entries(variant.colors ?? {}).map(([from, to]) => [
+    base ? swap(from).toLowerCase() : from,
+    own ? swap(to) : to,
+  ]);
+  const recolored: Variant = {
+    ...variant,
+    colors: { ...(base ? {} : colors), ...Object.fromEntries(kept) },
+  };
+  if (!own) return { ...piece, variant: recolored };
+  const made = recoloredPiece(piece, swap);
+  const overrides = Object.entries(variant.overrides).map(([id, changed]) => {
+    const now = made.elements.find((one) => one.id === id) as Record<string, unknown> | undefined;
+    return [
+      id,
+      now ? Object.fromEntries(Object.keys(changed).map((key) => [key, now[key]])) : changed,
+    ] as const;
+  });
+  return {
+    ...made,
+    variant: {
+      ...recolored,
+      overrides: Object.fromEntries(overrides),
+      ...(variant.ground === undefined ? {} : { ground: made.ground }),
+    },
+  };
+}
+
+/**
+ * The job with every piece that follows another made anew from it: fitted to its own edge, in its own
+ * colours, with what was changed on it alone.
  */
 export function followBase(job: Job): Job {
   const pieces = job.pieces.map((piece): Piece => {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
 import { thingSchema } from '../things/index.ts';
 import { elementSchema } from './elements/index.ts';
-import { fillSchema } from './fill.ts';
+import { color, fillSchema } from './fill.ts';
 
 const creaseEnd = z.object({ x: z.number(), y: z.number() });
 
@@ -25,14 +25,17 @@ export const pieceSchema = z.object({
     .array(z.tuple([creaseEnd, creaseEnd]))
     .max(40)
     .optional(),
-  /** Another size of a piece: it follows its base but for what was changed on it alone. */
+  /** A piece that follows another, its base, but for what was changed on it alone. */
   variant: z
     .object({
-      /** The piece that it is a size of. */
       base: z.string(),
-      /** What it is measured for. */
-      thing: thingSchema,
-      /** What was changed on this size alone, by element and field. */
+      /** What it is measured for, where it is of another size than its base. */
+      thing: thingSchema.optional(),
+      /** Colours of the base, in small letters, that are others here. */
+      colors: z.record(z.string(), color).optional(),
+      /** A ground of its own. */
+      ground: fillSchema.nullable().optional(),
+      /** What was changed on this one alone, by element and field. */
       overrides: z.record(z.string(), z.record(z.string(), z.unknown())),
     })
     .optional(),

@@ -43,6 +43,7 @@ import LettersCard from './words/LettersCard.vue';
 import ReplaceCard from './words/ReplaceCard.vue';
 import MovedLettersCard from './words/MovedLettersCard.vue';
 import TypefacePanel from './words/TypefacePanel.vue';
+import VariantCard from './VariantCard.vue';
 import WordsCard from './WordsCard.vue';
 
 const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
@@ -219,6 +220,7 @@ onBeforeUnmount(() => {
       </ZoomTray>
     </template>
     <template #cards>
+      <VariantCard :desk="desk" />
       <template v-if="chosenWords[0]">
         <WordsCard :desk="desk" :words="chosenWords[0]" @faces="panel = 'faces'" />
         <LettersCard :desk="desk" :words="chosenWords[0]" />

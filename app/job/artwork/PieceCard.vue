@@ -59,13 +59,14 @@ async function keepAsArt(): Promise<void> {
   }
 }
 
-function addVariety(): void {
+/** One more piece like this one: apart from it, or following it. */
+function addVariety(name: 'copy-piece' | 'add-variant'): void {
   const { piece, store } = props.desk;
   if (!piece.value) return;
   const count = (store.job?.pieces.length ?? 0) + 1;
   if (
     store.act({
-      name: 'copy-piece',
+      name,
       args: { piece: piece.value.id, name: `${piece.value.name} ${count}`.slice(0, 120) },
     })
   ) {
@@ -127,7 +128,18 @@ function remove(): void {
         <span>{{ piece.name }}</span>
       </button>
     </div>
-    <button class="link" type="button" @click="addVariety">{{ texts.artwork.addAVariety }}</button>
+    <button class="link" type="button" @click="addVariety('copy-piece')">
+      {{ texts.artwork.addAVariety }}
+    </button>
+    <button
+      v-if="desk.piece.value?.elements.length"
+      class="link"
+      type="button"
+      :title="texts.variants.addHint"
+      @click="addVariety('add-variant')"
+    >
+      {{ texts.variants.add }}
+    </button>
     <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
       {{ texts.artwork.deleteThisOne }}
     </button>

@@ -16,6 +16,7 @@ import {
   mdiPaletteSwatchOutline,
 } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
+import { sizesOf } from '../../../core/job/index.ts';
 import { elementSize, elementTitle, type PieceElement } from '../../../core/piece/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
@@ -87,6 +88,16 @@ function flip(axis: 'across' | 'down'): void {
   const other = axis === 'across' ? 'down' : 'across';
   const flipped = !now ? axis : now === axis ? undefined : now === other ? 'both' : other;
   props.desk.change({ flip: flipped });
+}
+
+/** Whether the piece is made in several sizes, to which its elements adapt. */
+const otherSizes = computed(() => {
+  const { store, settled } = props.desk;
+  return Boolean(store.settled && settled.value && sizesOf(store.settled, settled.value.id).length);
+});
+
+function adapt(way: string): void {
+  props.desk.change({ adapt: way === 'grow' ? undefined : way });
 }
 
 function rename(event: Event): void {
@@ -171,6 +182,17 @@ function rename(event: Event): void {
         desk.change({ opacity: $event > 0 ? 1 - $event / 100 : undefined }, 'clear')
       "
     />
+    <FactRow v-if="otherSizes" as="label" :label="texts.variants.adapt">
+      <select
+        class="well adapt"
+        :value="element.adapt ?? 'grow'"
+        @change="adapt(($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="(name, way) in texts.variants.adapts" :key="way" :value="way">
+          {{ name }}
+        </option>
+      </select>
+    </FactRow>
     <AlignRow :desk="desk" />
     <div class="buttons">
       <IconButton
@@ -238,6 +260,9 @@ function rename(event: Event): void {
 <style scoped>
 .name {
   width: 150px;
+}
+.adapt {
+  width: 176px;
 }
 .exact {
   display: flex;

@@ -49,6 +49,11 @@ export const placeFields = {
   /** Mirrored about its own upright, level or both axes. */
   flip: z.enum(['across', 'down', 'both']).optional(),
   repeat: repeatSchema.optional(),
+  /**
+   * What becomes of it when the piece is of another size: unless given it grows along; `edge` keeps its
+   * size and its distance to the nearest sides; `room` takes as much of the width and height as before.
+   */
+  adapt: z.enum(['edge', 'room']).optional(),
 };
 
 /** A side of an element, mm. */

@@ -1,0 +1,152 @@
+import type { Art } from '../art/index.ts';
+import { freeId, isProblem, type Problem } from '../base/index.ts';
+import { pieceSchema, type Piece } from '../piece/index.ts';
+import { trySize, type MeasuredThing } from '../things/index.ts';
+import { follows } from './added.ts';
+import { withPiece, type Command, type Of } from './command.ts';
+import { gone, refused } from './refusals.ts';
+import type { Job } from './schema.ts';
+import { sizesOf } from './variants.ts';
+
+/** The job with one more piece, like another but for what is given, and as many of it wanted. */
+function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
+  const id = freeId(
+    'piece',
+    job.pieces.map((one) => one.id),
+  );
+  const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[like.id] ?? 0 };
+  return {
+    ...job,
+    pieces: [...job.pieces, { ...like, ...given, id }],
+    plan: { ...job.plan, wanted },
+  };
+}
+
+/** What a piece that follows another can have of its own beside its elements. */
+const OWN: readonly string[] = ['name', 'ground'];
+
+/** Pieces as wholes: more of them, those that follow others, and what each of them is. */
+export const PIECE_COMMANDS = {
+  /** Another size of a piece, for a thing of its own; it begins with the job's. */
+  'add-size': {
+    label: () => 'add a size',
+    run: (job, { piece }) => {
+      const base = job.pieces.find(({ id }) => id === piece);
+      if (!base || base.variant) return gone('piece');
+      if (job.thing.kind === 'label-sheet')
+        return refused('Another size', 'the bought sheet decides the size');
+      const name = `${base.name}, ${sizesOf(job, piece).length + 2}`.slice(0, 120);
+      return withPieceLike(job, base, {
+        name,
+        variant: { base: piece, thing: job.thing, overrides: {} },
+      });
+    },
+  } satisfies Command<Of>,
+
+  /** A piece of the same design whose words and colours can be others; it follows in all else. */
+  'add-variant': {
+    label: () => 'add a variant',
+    run: (job, { piece, name }) => {
+      const like = job.pieces.find(({ id }) => id === piece);
+      if (!like) return gone('piece');
+      return withPieceLike(job, like, {
+        name,
+        variant: like.variant ?? { base: piece, overrides: {} },
+      });
+    },
+  } satisfies Command<Of & { name: string }>,
+
+  /** A follower as its base is again: some of its elements, or its colours and ground. */
+  'follow-again': {
+    label: () => 'follow the base again',
+    run: (job, { piece, elements, colors = false }) =>
+      withPiece(job, piece, (found) => {
+        if (!found.variant) return found;
+        const { colors: own, ground, ...rest } = found.variant;
+        const kept = Object.entries(rest.overrides).filter(([id]) => !elements.includes(id));
+        return {
+          ...found,
+          variant: {
+            ...rest,
+            ...(own && !colors ? { colors: own } : {}),
+            ...(ground !== undefined && !colors ? { ground } : {}),
+            overrides: Object.fromEntries(kept),
+          },
+        };
+      }),
+  } satisfies Command<Of & { elements: readonly string[]; colors?: boolean }>,
+
+  /** A follower goes its own way; its measurements are then those of the job's thing. */
+  'stop-following': {
+    label: () => 'let it go its own way',
+    run: (job, { piece }) =>
+      withPiece(job, piece, (found) => {
+        const { variant, ...plain } = found;
+        if (variant?.thing)
+          return refused('A size of its own', 'only a piece as large as its base can stand alone');
+        return plain;
+      }),
+  } satisfies Command<Of>,
+
+  /** New measurements of one size alone. */
+  'measure-size': {
+    label: () => 'measure a size again',
+    run: (job, { piece, thing }) => {
+      const size = trySize(thing);
+      if (!size.ok) return size.problem;
+      return withPiece(job, piece, (found) =>
+        found.variant ? { ...found, variant: { ...found.variant, thing } } : gone('size'),
+      );
+    },
+  } satisfies Command<Of & { thing: MeasuredThing }>,
+
+  'change-piece': {
+    label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,
+    run: (job, { piece, changes, art }) => {
+      const changed = withPiece(job, piece, (found) => changedPiece(job, found, changes));
+      return isProblem(changed) || !art
+        ? changed
+        : { ...changed, art: { ...changed.art, [art.id]: art } };
+    },
+  } satisfies Command<Of & { changes: PieceChanges; art?: Art }>,
+
+  'copy-piece': {
+    label: () => 'add a variety',
+    run: (job, { piece, name }) => {
+      const found = job.pieces.find(({ id }) => id === piece);
+      return found ? withPieceLike(job, found, { name }) : gone('piece');
+    },
+  } satisfies Command<Of & { name: string }>,
+
+  'delete-piece': {
+    label: () => 'delete variety',
+    run: (job, { piece }) => {
+      // What follows a piece goes with it.
+      const left = job.pieces.filter(({ id, variant }) => id !== piece && variant?.base !== piece);
+      if (!left.some(({ variant }) => !variant))
+        return refused('Deleting the only piece', 'a job has at least one');
+      const wanted = Object.fromEntries(
+        Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),
+      );
+      return { ...job, pieces: left, plan: { ...job.plan, wanted } };
+    },
+  } satisfies Command<Of>,
+};
+
+type PieceChanges = Partial<Omit<Piece, 'id' | 'elements'>>;
+
+function changedPiece(job: Job, found: Piece, changes: PieceChanges): Piece | Problem {
+  if (found.variant && !Object.keys(changes).every((key) => OWN.includes(key)))
+    return follows(job, found, 'Change it there');
+  const { build, ...plain } = found;
+  const rest = build && changes.edge ? plain : found;
+  const own =
+    found.variant && changes.ground !== undefined
+      ? { variant: { ...found.variant, ground: changes.ground } }
+      : {};
+  const read = pieceSchema.safeParse({ ...rest, ...changes, ...own, id: found.id });
+  const [issue] = read.error?.issues ?? [];
+  return read.success
+    ? read.data
+    : refused(`“${issue?.path.join(' ')}”`, issue?.message.toLowerCase());
+}
