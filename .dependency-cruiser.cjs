@@ -91,6 +91,7 @@ module.exports = {
     oneDoor('dates', 'date-fns', 'core/piece/placeholders'),
     oneDoor('fit-curve', 'fit-curve', 'core/geometry/'),
     oneDoor('bidi', 'bidi-js', 'core/type/runs'),
+    oneDoor('brotli', 'brotli', 'core/type/woff'),
     oneDoor('linebreak', 'linebreak', 'core/type/lines'),
     oneDoor('bars', 'jsbarcode', 'core/code/'),
     oneDoor('qr', 'qrcode-generator', 'core/code/'),

@@ -48,6 +48,7 @@ import {
   type SheetPhoto,
   type Stock,
 } from './stock/index.ts';
+import { readTypeface } from './type/index.ts';
 
 /** What heavy calls stand on: the platform, the art, and devices made anew for each run. */
 export interface CallGround {
@@ -79,6 +80,10 @@ export interface Calls {
     },
     task: Task,
   ): Promise<Result<PlacedArt[]>>;
+  readTypeface(
+    args: { bytes: Uint8Array; name: string },
+    task: Task,
+  ): Promise<ReturnType<typeof readTypeface>>;
   /** A finished piece as a picture, cut out along its edge. */
   pieceAsArt(args: { job: Job; piece: string }, task: Task): Promise<Result<ReadArt>>;
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
@@ -125,6 +130,7 @@ export function createCalls(ground: CallGround): Calls {
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
+    readTypeface: async ({ bytes, name }) => readTypeface(bytes, name),
     async pieceAsArt({ job, piece }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

@@ -93,10 +93,16 @@ export async function keepArt(id: string, bytes: Uint8Array, now: number): Promi
   await database.art.setItem<KeptArt>(id, { bytes, kept: now });
 }
 
-/** A job with all of its art that is there. */
+/** The hashes of all files that a job names: its art and its own typefaces. */
+export const filesOf = (job: Job): string[] => [
+  ...Object.keys(job.art),
+  ...Object.keys(job.typefaces ?? {}),
+];
+
+/** A job with all of its art and typefaces that are there. */
 export async function withArt(job: Job): Promise<JobWithArt> {
   const art = new Map<string, Uint8Array>();
-  for (const id of Object.keys(job.art)) {
+  for (const id of filesOf(job)) {
     const bytes = await artBytes(id);
     if (bytes) art.set(id, bytes);
   }

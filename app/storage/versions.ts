@@ -1,5 +1,6 @@
 import { parseJob, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
+import { filesOf } from './jobs.ts';
 
 /** A job as it once was. */
 export interface JobVersion {
@@ -36,7 +37,7 @@ export async function artOfVersions(jobs: ReadonlySet<string>): Promise<Set<stri
       continue;
     }
     for (const { job } of (await database.versions.getItem<JobVersion[]>(id)) ?? [])
-      Object.keys(job.art).forEach((art) => named.add(art));
+      filesOf(job).forEach((file) => named.add(file));
   }
   return named;
 }

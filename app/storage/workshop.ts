@@ -6,6 +6,7 @@ import {
   allJobs,
   allRuns,
   artBytes,
+  filesOf,
   keepArt,
   keepJobWithArt,
   keepRun,
@@ -16,6 +17,7 @@ import {
 } from './jobs.ts';
 import { NO_HOUSE_STYLE } from '../../core/designs/index.ts';
 import { houseStyle, keepHouseStyle, readHouseStyle } from './house-style.ts';
+import { keepOwnTypefaces, ownTypefaces, readOwnTypefaces } from './own-typefaces.ts';
 import { artOfVersions } from './versions.ts';
 import { keepStockRoom, mergedStockRoom, readStockRoom, stockRoom } from './stock-room.ts';
 
@@ -57,7 +59,7 @@ export async function sweep(now: number): Promise<void> {
     const jobs = new Set<string>();
     await database.jobs.iterate<KeptJob, undefined>(({ job }) => {
       jobs.add(job.id);
-      Object.keys(job.art).forEach((id) => named.add(id));
+      filesOf(job).forEach((id) => named.add(id));
       return undefined;
     });
     for (const id of await artOfVersions(jobs)) named.add(id);
@@ -65,6 +67,7 @@ export async function sweep(now: number): Promise<void> {
       named.add(art.id);
       if (art.made) named.add(art.made.from);
     }
+    for (const { id } of await ownTypefaces()) named.add(id);
     for (const id of await database.art.keys()) {
       const art = named.has(id) ? undefined : await database.art.getItem<KeptArt>(id);
       if (art && now - art.kept > DAY) await database.art.removeItem(id);
@@ -84,9 +87,10 @@ export async function backUp(): Promise<Uint8Array> {
   const drawer = await drawerEntries();
   const inJobs = new Set(whole.flatMap(({ art }) => [...art.keys()]));
   const loose = new Map<string, Uint8Array>();
-  for (const { art } of drawer) {
-    const bytes = inJobs.has(art.id) ? undefined : await artBytes(art.id);
-    if (bytes) loose.set(art.id, bytes);
+  const typefaces = await ownTypefaces();
+  for (const { id } of [...drawer.map(({ art }) => art), ...typefaces]) {
+    const bytes = inJobs.has(id) ? undefined : await artBytes(id);
+    if (bytes) loose.set(id, bytes);
   }
   const documents = {
     runs: await allRuns(),
@@ -94,6 +98,7 @@ export async function backUp(): Promise<Uint8Array> {
     stock: await stockRoom(),
     style: await houseStyle(),
     drawer,
+    typefaces,
   };
   return writeBackup(whole, documents, loose);
 }
@@ -110,6 +115,11 @@ export async function restore(
     await keepJobWithArt(one, now - index, demo.has(one.job.id));
   for (const [id, content] of art) await keepArt(id, content, now);
   await restoreDrawer(documents.drawer);
+  const here = await ownTypefaces();
+  const added = readOwnTypefaces(documents.typefaces).filter(
+    ({ id }) => !here.some((one) => one.id === id),
+  );
+  if (added.length) await keepOwnTypefaces([...here, ...added]);
   const runs = Array.isArray(documents.runs) ? (documents.runs as KeptRun[]) : [];
   // Earlier backups have the measured sheets alone.
   const room = readStockRoom(documents.stock ?? { sheets: documents.sheets });

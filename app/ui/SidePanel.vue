@@ -38,6 +38,7 @@ function key(event: KeyboardEvent): void {
     </header>
     <div v-if="$slots.head" class="head"><slot name="head" /></div>
     <div class="body"><slot /></div>
+    <div v-if="$slots.foot" class="foot"><slot name="foot" /></div>
   </section>
 </template>
 
@@ -72,6 +73,9 @@ h2 {
 }
 .head {
   padding: 2px 16px 8px;
+}
+.foot {
+  padding: 8px 14px 12px;
 }
 .body {
   flex: 1;

@@ -4,7 +4,7 @@ import type { Art } from '../art/index.ts';
 import { parseJob } from './migrations.ts';
 import type { Job } from './schema.ts';
 
-/** A job with the bytes of its art, by hash. */
+/** A job with the bytes of its art and own typefaces, by hash. */
 export interface JobWithArt {
   readonly job: Job;
   readonly art: ReadonlyMap<string, Uint8Array>;
@@ -16,12 +16,13 @@ export const ARCHIVE_LIMITS = { entries: 5000, bytes: 600 * 1024 * 1024 } as con
 const EXTENSION = { png: 'png', jpeg: 'jpg', webp: 'webp' } as const;
 const artFile = (art: Art): string =>
   `art/${art.id}.${art.kind === 'vector' ? 'svg' : EXTENSION[art.format]}`;
+const typefaceFile = (id: string): string => `typefaces/${id}.font`;
 // The first day that ZIP can say, in local fields as ZIP has them: the same bytes in every time zone.
 const FIXED_TIME = new Date(1980, 0, 1);
 
 /**
- * Writes a `.peel` archive: a ZIP of `job.json` and the art under `art/`, with sorted entries and
- * fixed times, so that the same job gives the same bytes.
+ * Writes a `.peel` archive: a ZIP of `job.json`, the art under `art/` and own typefaces under
+ * `typefaces/`, with sorted entries and fixed times, so that the same job gives the same bytes.
  */
 export function writePeel({ job, art }: JobWithArt): Uint8Array {
   const files: Record<string, Uint8Array> = {
@@ -30,6 +31,10 @@ export function writePeel({ job, art }: JobWithArt): Uint8Array {
   for (const [id, known] of Object.entries(job.art)) {
     const bytes = art.get(id);
     if (bytes) files[artFile(known)] = bytes;
+  }
+  for (const id of Object.keys(job.typefaces ?? {})) {
+    const bytes = art.get(id);
+    if (bytes) files[typefaceFile(id)] = bytes;
   }
   return zip(files);
 }
@@ -60,8 +65,12 @@ export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
   const job = parseJob(plain, `“${name}”`);
   if (!job.ok) return job;
   const art = new Map<string, Uint8Array>();
-  for (const [id, known] of Object.entries(job.value.art)) {
-    const found = files.value.get(artFile(known));
+  const kept = [
+    ...Object.entries(job.value.art).map(([id, known]) => [id, artFile(known)] as const),
+    ...Object.keys(job.value.typefaces ?? {}).map((id) => [id, typefaceFile(id)] as const),
+  ];
+  for (const [id, file] of kept) {
+    const found = files.value.get(file);
     if (found && contentHash(found) === id) art.set(id, found);
   }
   return good({ job: job.value, art });

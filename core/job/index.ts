@@ -26,6 +26,7 @@ export {
   findTypeface,
   loadResources,
   typefacesOf,
+  withTypefaces,
   type ArtBytes,
   type JobResources,
 } from './resources.ts';

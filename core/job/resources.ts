@@ -1,7 +1,13 @@
 import type { Platform } from '../base/index.ts';
 import { vectorNodes, type VectorNodes } from '../art/index.ts';
 import { typefacesOfElement, type Resources } from '../piece/index.ts';
-import { loadShipped, TYPEFACES, type Typeface } from '../type/index.ts';
+import {
+  loadShipped,
+  loadTypeface,
+  TYPEFACES,
+  type OwnTypeface,
+  type Typeface,
+} from '../type/index.ts';
 import { artNamedBy } from './art-use.ts';
 import type { Job } from './schema.ts';
 
@@ -14,22 +20,52 @@ export interface JobResources extends Resources {
   bytes(art: string): Uint8Array | undefined;
 }
 
-const typefaces = new WeakMap<Platform, Map<string, Promise<Typeface>>>();
+const typefaces = new WeakMap<Platform, Map<string, Promise<Typeface | undefined>>>();
 
-/** A typeface that ships, loaded once for each platform; undefined when there is none of that id. */
-export async function findTypeface(platform: Platform, id: string): Promise<Typeface | undefined> {
-  if (!TYPEFACES.some((one) => one.id === id)) return undefined;
-  const known = typefaces.get(platform) ?? new Map<string, Promise<Typeface>>();
+/**
+ * A typeface that ships, or one that was added, loaded once for each platform; undefined when there is
+ * none of that id.
+ */
+export async function findTypeface(
+  platform: Platform,
+  id: string,
+  ownBytes: ArtBytes,
+): Promise<Typeface | undefined> {
+  const known = typefaces.get(platform) ?? new Map<string, Promise<Typeface | undefined>>();
   typefaces.set(platform, known);
-  const loading = known.get(id) ?? loadShipped(platform, id);
+  const loading =
+    known.get(id) ??
+    (TYPEFACES.some((one) => one.id === id)
+      ? loadShipped(platform, id)
+      : ownBytes(id).then((bytes) => bytes && loadTypeface(id, bytes)));
   known.set(id, loading);
-  return loading;
+  const found = await loading;
+  if (!found) known.delete(id); // it may be added later
+  return found;
 }
 
 /** The ids of all typefaces that a job's words are set in. */
 export function typefacesOf(job: Pick<Job, 'pieces'>): string[] {
   const ids = job.pieces.flatMap(({ elements }) => elements.flatMap(typefacesOfElement));
   return [...new Set(ids)];
+}
+
+/**
+ * The job with what is known of the own typefaces that it names, and of no others; the same job when
+ * that is so already.
+ */
+export function withTypefaces(job: Job, known: readonly OwnTypeface[]): Job {
+  const before = job.typefaces ?? {};
+  const named = typefacesOf(job).flatMap(
+    (id) => before[id] ?? known.find((one) => one.id === id) ?? [],
+  );
+  const ids = named.map(({ id }) => id);
+  if (ids.length === Object.keys(before).length && ids.every((id) => before[id])) return job;
+  const { typefaces: dropped, ...rest } = job;
+  void dropped;
+  return named.length
+    ? { ...rest, typefaces: Object.fromEntries(named.map((one) => [one.id, one])) }
+    : rest;
 }
 
 /** Loads all that a job names. What cannot be had stays undefined and is a need when compiled. */
@@ -40,7 +76,7 @@ export async function loadResources(
 ): Promise<JobResources> {
   const faces = new Map<string, Typeface>();
   for (const id of typefacesOf(job)) {
-    const typeface = await findTypeface(platform, id);
+    const typeface = await findTypeface(platform, id, artBytes);
     if (typeface) faces.set(id, typeface);
   }
   const bytes = new Map<string, Uint8Array>();

@@ -4,6 +4,7 @@ import { pieceSchema } from '../piece/index.ts';
 import { planSchema } from '../sheet/index.ts';
 import { materialSchema, stockSchema } from '../stock/index.ts';
 import { thingSchema } from '../things/index.ts';
+import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
 export const VERSION = 5;
@@ -24,5 +25,7 @@ export const jobSchema = z.object({
   plan: planSchema,
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),
+  /** The typefaces that words are set in and that do not ship, by their hash. */
+  typefaces: z.record(z.string(), ownTypefaceSchema).optional(),
 });
 export type Job = z.infer<typeof jobSchema>;

@@ -21,15 +21,19 @@ import {
   type Words,
 } from '../piece/index.ts';
 import { darkness, dilateMask, type RgbaImage } from '../raster/index.ts';
-import { TYPEFACES } from '../type/index.ts';
+import { findFace, type OwnTypeface } from '../type/index.ts';
 import { elementKey, type MeasuredContrast } from './finding.ts';
 
 const DPI = 300;
 const AROUND = 0.3; // mm around the letters that count as under them
 
 /** The contrast that words of a size need. Source: WCAG 2.2, 1.4.3, with sizes in print. */
-export function wantedContrast(size: number, typeface: string): number {
-  const style = TYPEFACES.find(({ id }) => id === typeface)?.style ?? 'regular';
+export function wantedContrast(
+  size: number,
+  typeface: string,
+  own: readonly OwnTypeface[] = [],
+): number {
+  const style = findFace(typeface, own)?.style ?? 'regular';
   return size >= 18 || (size >= 14 && style.startsWith('bold')) ? 3 : 4.5;
 }
 
@@ -81,8 +85,8 @@ export async function measureContrasts(
 interface WordsView {
   readonly key: string;
   readonly words: Words;
-  /** pt */
-  readonly size: number;
+  /** What its letters have to reach to be read at their size. */
+  readonly wanted: number;
   readonly beneath: Drawing;
   readonly letters: Drawing;
   /** The same place with the words on it; only where they are no plain colour. */
@@ -109,7 +113,11 @@ function wordsView(
   return {
     key: elementKey(piece.piece.id, element.id),
     words: element,
-    size: drawn.words.size,
+    wanted: wantedContrast(
+      drawn.words.size,
+      element.typeface,
+      Object.values(compiled.job.typefaces ?? {}),
+    ),
     beneath: window(below, box),
     letters: window(
       [{ kind: 'group', transform: map, children: blackened(drawn.letters ?? []) }],
@@ -177,7 +185,7 @@ function lightsOf(words: Words, ink: ArrayLike<number>, whole: RgbaImage | undef
   return [middle(seen) ?? 0, ...rims];
 }
 
-function judged({ words, size }: WordsView, seen: Seen): MeasuredContrast | undefined {
+function judged({ words, wanted }: WordsView, seen: Seen): MeasuredContrast | undefined {
   const { ground, letters, whole } = seen;
   const ink = darkness(letters).map((dark) => (dark > 96 ? 1 : 0));
   const mask = dilateMask(ink, letters.width, (AROUND * DPI) / 25.4);
@@ -195,7 +203,7 @@ function judged({ words, size }: WordsView, seen: Seen): MeasuredContrast | unde
   ratios.sort((one, other) => one - other);
   return {
     ratio: ratios[Math.floor(ratios.length * 0.05)] ?? 1,
-    wanted: wantedContrast(size, words.typeface),
+    wanted,
     beneath: middle(lights) ?? 1,
   };
 }

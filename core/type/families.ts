@@ -14,6 +14,7 @@ export const CHARACTERS = [
   'stencil',
   'blackletter',
   'other-scripts',
+  'own',
 ] as const;
 export type Character = (typeof CHARACTERS)[number];
 

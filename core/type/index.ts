@@ -12,6 +12,13 @@ export {
   type Family,
 } from './families.ts';
 export { movedNudges, withNudge } from './nudges.ts';
+export {
+  findFace,
+  ownFamilies,
+  ownTypefaceSchema,
+  readTypeface,
+  type OwnTypeface,
+} from './own-typeface.ts';
 export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
 export {

@@ -1,6 +1,7 @@
 import * as harfbuzz from 'harfbuzzjs';
 import { findPath, mapPath, scaling, type Path } from '../geometry/index.ts';
 import { runsOf, type Run } from './runs.ts';
+import { toldOf, type ToldOfFont } from './told-of-font.ts';
 
 /** One shaped glyph; lengths in ems, y down. */
 export interface ShapedGlyph {
@@ -37,6 +38,8 @@ export interface Typeface {
   readonly ascent: number;
   readonly descent: number;
   readonly capHeight: number;
+  /** What the font says of itself. */
+  readonly told: ToldOfFont;
   /**
    * Shapes one line: kerning, ligatures, marks, both directions; glyphs from left to right. Glyph 0
    * stands for what is missing.
@@ -67,6 +70,7 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
     ascent: extents.ascender / em,
     descent: -extents.descender / em,
     capHeight: caps ? caps.yBearing / em : 0.7,
+    told: toldOf(face),
     shape(text) {
       const known = shaped.get(text);
       if (known) return known;

@@ -4,8 +4,8 @@ import { computed, nextTick, ref, watch } from 'vue';
 import type { Words } from '../../../core/piece/index.ts';
 import {
   faceOf,
+  findFace,
   movedNudges,
-  TYPEFACES,
   type FaceStyle,
   type LetterCase,
 } from '../../../core/type/index.ts';
@@ -16,6 +16,7 @@ import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import type { DeskState } from './desk-state.ts';
+import { useOwnTypefaces } from '../store/own-typefaces.ts';
 import { texts } from '../../texts/index.ts';
 import WordsPathRows from './words/WordsPathRows.vue';
 
@@ -32,7 +33,13 @@ const set = computed(
 const came = computed(() => set.value?.size ?? props.words.size);
 const wraps = computed(() => props.words.fit === 'wrap' || props.words.fit === 'wrap-shrink');
 const lines = computed(() => wraps.value || props.words.text.includes('\n'));
-const face = computed(() => TYPEFACES.find(({ id }) => id === props.words.typeface));
+const own = useOwnTypefaces();
+const face = computed(() =>
+  findFace(props.words.typeface, [
+    ...Object.values(props.desk.store.settled?.typefaces ?? {}),
+    ...own.list,
+  ]),
+);
 const style = computed<FaceStyle>(() => face.value?.style ?? 'regular');
 const cuts = computed(() => face.value?.family.faces ?? {});
 const bold = computed(() => style.value.startsWith('bold'));

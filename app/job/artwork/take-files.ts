@@ -1,11 +1,13 @@
 import type { Art, ReadArt } from '../../../core/art/index.ts';
 import { useTray } from '../../art/tray-store.ts';
+import { isTypefaceFile, useOwnTypefaces } from '../store/own-typefaces.ts';
 import type { DeskState } from './desk-state.ts';
 import { newPicture, newWords } from './new-elements.ts';
 
 /** Takes pictures in by dialog, drop or paste: read in the worker, kept once, put on the piece. */
 export function useTakeFiles(desk: DeskState) {
   const tray = useTray();
+  const own = useOwnTypefaces();
 
   /** Puts art on the piece, or in the place of what an element shows. */
   function put(art: Art, replaces?: string): void {
@@ -24,9 +26,23 @@ export function useTakeFiles(desk: DeskState) {
   }
 
   async function take(files: Iterable<File>, replaces?: string): Promise<void> {
+    const [faces, others] = [
+      [...files].filter(isTypefaceFile),
+      [...files].filter((one) => !isTypefaceFile(one)),
+    ];
+    if (faces.length) await takeFaces(faces);
+    if (faces.length && others.length === 0) return;
     const give = (reads: readonly ReadArt[]): void =>
       reads.forEach(({ art }, at) => put(art, at === 0 ? replaces : undefined));
-    await tray.take(files, { onPiece: true, give });
+    await tray.take(others, { onPiece: true, give });
+  }
+
+  /** Adds typefaces to the workshop; words that are chosen are set in the first of them. */
+  async function takeFaces(files: readonly File[]): Promise<void> {
+    const [first] = await own.add(files);
+    const { value: chosen } = desk.still;
+    if (first && chosen.length > 0 && chosen.every(({ kind }) => kind === 'words'))
+      desk.change({ typeface: first.id });
   }
 
   function paste(event: ClipboardEvent): void {

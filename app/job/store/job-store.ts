@@ -8,6 +8,7 @@ import {
   runCommand,
   startHistory,
   undo,
+  withTypefaces,
   type CommandCall,
   type History,
   type Job,
@@ -29,6 +30,7 @@ import { useMessages } from '../../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
 import { loadFor, pageCompiler, resourceVersion } from './page-resources.ts';
 import { useFindings } from './findings.ts';
+import { useOwnTypefaces } from './own-typefaces.ts';
 
 /** How long a job is worked on before it is kept as another version, ms. */
 const VERSION_EVERY = 5 * 60_000;
@@ -38,6 +40,7 @@ export type KeepState = 'kept' | 'keeping' | 'failed' | 'reading';
 /** The open job: its value, its history, and what follows from it. Replaced whole at every change. */
 export const useJobStore = defineStore('job', () => {
   const messages = useMessages();
+  const own = useOwnTypefaces();
   const history = shallowRef<History>();
   /** The value during a gesture, before it becomes one step. */
   const gesture = shallowRef<Job>();
@@ -101,6 +104,7 @@ export const useJobStore = defineStore('job', () => {
       state.value = 'missing';
       return;
     }
+    await own.load();
     show(found.value.job);
     state.value = 'open';
     noteVersion(found.value.job);
@@ -184,7 +188,7 @@ export const useJobStore = defineStore('job', () => {
       messages.sayProblem(done);
       return false;
     }
-    accept(afterStep(now, done.job, done.label, key));
+    accept(afterStep(now, withTypefaces(done.job, own.list), done.label, key));
     return true;
   }
 

@@ -70,7 +70,7 @@ function announce(): void {
 }
 
 async function loadTypeface(id: string): Promise<void> {
-  const typeface = await findTypeface(pagePlatform, id);
+  const typeface = await findTypeface(pagePlatform, id, artBytes);
   if (typeface) typefaces.set(id, typeface);
 }
 

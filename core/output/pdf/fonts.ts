@@ -21,8 +21,9 @@ export function usedGlyphs(drawings: readonly Drawing[]): UsedGlyphs {
 }
 
 /**
- * Embeds a subset of a TrueType typeface as a composite font whose codes are glyph numbers.
- * Source: ISO 32000-1, 9.7 (CIDFontType2, Identity-H) and 9.10.3 (ToUnicode).
+ * Embeds a subset of a typeface, or all of it where its maker wants that, as a composite font whose
+ * codes are glyph numbers. Source: ISO 32000-1, 9.7 (CIDFontType2 and, with PostScript outlines,
+ * CIDFontType0; Identity-H) and 9.10.3 (ToUnicode).
  */
 export function embedTypeface(
   objects: PdfObjects,
@@ -31,8 +32,10 @@ export function embedTypeface(
   subset: Subsetter,
 ): PdfRef {
   const ids = [...glyphs.keys()].sort((one, other) => one - other);
-  const file = subset(typeface, ids);
-  const name = `/${subsetTag(ids)}+${typeface.id.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())}`;
+  const whole = typeface.told.wholeOnly;
+  const file = whole ? typeface.bytes : subset(typeface, ids);
+  const isCff = String.fromCharCode(...file.subarray(0, 4)) === 'OTTO';
+  const name = `/${whole ? '' : `${subsetTag(ids)}+`}${typeface.id.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())}`;
   const descriptor = objects.add({
     Type: '/FontDescriptor',
     FontName: name,
@@ -48,18 +51,20 @@ export function embedTypeface(
     Descent: -Math.round(typeface.descent * 1000),
     CapHeight: Math.round(typeface.capHeight * 1000),
     StemV: 80,
-    FontFile2: objects.stream({ Length1: file.length }, file),
+    ...(isCff
+      ? { FontFile3: objects.stream({ Subtype: '/OpenType' }, file) }
+      : { FontFile2: objects.stream({ Length1: file.length }, file) }),
   });
   const widths = ids.flatMap((id): PdfValue[] => [id, [Math.round(typeface.advance(id))]]);
   const descendant = objects.add({
     Type: '/Font',
-    Subtype: '/CIDFontType2',
+    Subtype: isCff ? '/CIDFontType0' : '/CIDFontType2',
     BaseFont: name,
     CIDSystemInfo: { Registry: 'Adobe', Ordering: 'Identity', Supplement: 0 },
     FontDescriptor: descriptor,
     DW: 0,
     W: widths,
-    CIDToGIDMap: '/Identity',
+    ...(isCff ? {} : { CIDToGIDMap: '/Identity' }),
   });
   return objects.add({
     Type: '/Font',

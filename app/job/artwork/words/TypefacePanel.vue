@@ -1,16 +1,22 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { mdiClose } from '@mdi/js';
+import { computed, ref, watch } from 'vue';
 import {
   CHARACTERS,
   faceOf,
   FAMILIES,
-  TYPEFACES,
+  findFace,
+  ownFamilies,
   type Character,
   type Family,
 } from '../../../../core/type/index.ts';
 import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
+import { chooseFiles } from '../../../storage/index.ts';
+import IconButton from '../../../ui/IconButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
+import { useJobStore } from '../../store/job-store.ts';
+import { isTypefaceFile, TYPEFACE_FILES, useOwnTypefaces } from '../../store/own-typefaces.ts';
 import { loadFaces } from '../../store/page-resources.ts';
 import FaceSample from './FaceSample.vue';
 
@@ -21,29 +27,60 @@ const words = texts.words;
 const character = ref<Character | 'all'>('all');
 const SAMPLE = 22; // characters
 
-const style = computed(
-  () => TYPEFACES.find(({ id }) => id === props.modelValue)?.style ?? 'regular',
-);
+const style = computed(() => findFace(props.modelValue, all.value)?.style ?? 'regular');
+const store = useJobStore();
+const own = useOwnTypefaces();
+/** Those of the workshop, and those that the job has brought along. */
+const all = computed(() => {
+  const ids = own.list.map(({ id }) => id);
+  const brought = Object.values(store.settled?.typefaces ?? {});
+  return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
+});
+const every = computed(() => [...ownFamilies(all.value), ...FAMILIES]);
 const families = computed(() =>
-  FAMILIES.filter((one) => character.value === 'all' || one.character === character.value),
+  every.value.filter((one) => character.value === 'all' || one.character === character.value),
 );
+const over = ref(false);
 const text = computed(() => {
   const plain = props.text.replace(/\s+/g, ' ').trim();
   return plain ? plain.slice(0, SAMPLE) : words.yourWords;
 });
-const present = CHARACTERS.filter((one) => FAMILIES.some((family) => family.character === one));
+const present = computed(() =>
+  CHARACTERS.filter((one) => every.value.some((family) => family.character === one)),
+);
 const isChosen = (family: Family): boolean =>
   Object.values(family.faces).includes(props.modelValue);
 
-onMounted(() => {
-  void loadFaces(FAMILIES.map((family) => faceOf(family, style.value))).catch(
-    useMessages().sayError,
-  );
-});
+watch(
+  every,
+  (list) =>
+    void loadFaces(list.map((family) => faceOf(family, style.value))).catch(useMessages().sayError),
+  { immediate: true },
+);
+
+const inWorkshop = (family: Family): boolean =>
+  own.list.some((one) => family.character === 'own' && one.family === family.name);
+
+async function add(files: readonly File[]): Promise<void> {
+  const [first] = files.length ? await own.add(files) : [];
+  if (first) emit('update:modelValue', first.id);
+}
+
+function drop(event: DragEvent): void {
+  over.value = false;
+  void add([...(event.dataTransfer?.files ?? [])].filter(isTypefaceFile));
+}
 </script>
 
 <template>
-  <SidePanel :title="words.typefaces" @close="emit('close')">
+  <SidePanel
+    :title="words.typefaces"
+    :class="{ over }"
+    @close="emit('close')"
+    @dragover.prevent.stop="over = true"
+    @dragleave.self="over = false"
+    @drop.prevent.stop="drop"
+  >
     <template #head>
       <div class="characters" role="radiogroup" :aria-label="words.typefaces">
         <button
@@ -58,20 +95,39 @@ onMounted(() => {
         </button>
       </div>
     </template>
-    <button
-      v-for="family in families"
-      :key="family.name"
-      type="button"
-      class="family"
-      :aria-pressed="isChosen(family)"
-      :aria-label="family.name"
-      @click="emit('update:modelValue', faceOf(family, style))"
-    >
-      <FaceSample v-slot="{ missing }" :face="faceOf(family, style)" :text="text">
-        <small class="lacks">{{ words.lacks(missing) }}</small>
-      </FaceSample>
-      <small>{{ family.name }}</small>
-    </button>
+    <div v-for="family in families" :key="family.name + family.character" class="row">
+      <button
+        type="button"
+        class="family"
+        :aria-pressed="isChosen(family)"
+        :aria-label="family.name"
+        @click="emit('update:modelValue', faceOf(family, style))"
+      >
+        <FaceSample v-slot="{ missing }" :face="faceOf(family, style)" :text="text">
+          <small class="lacks">{{ words.lacks(missing) }}</small>
+        </FaceSample>
+        <small
+          >{{ family.name }}{{ family.character === 'own' ? ` · ${words.ownWord}` : '' }}</small
+        >
+      </button>
+      <IconButton
+        v-if="inWorkshop(family)"
+        :icon="mdiClose"
+        :name="words.removeFace(family.name)"
+        @click="own.remove(family.name)"
+      />
+    </div>
+    <template #foot>
+      <button
+        class="add"
+        type="button"
+        :disabled="own.adding"
+        @click="chooseFiles(TYPEFACE_FILES, true).then(add)"
+      >
+        {{ own.adding ? words.addingFace : words.addFace }}
+        <small>{{ words.addFaceHint }}</small>
+      </button>
+    </template>
   </SidePanel>
 </template>
 
@@ -97,7 +153,36 @@ onMounted(() => {
   background: var(--apricot-soft);
   font-weight: 600;
 }
+.row {
+  display: flex;
+  align-items: center;
+}
+.add {
+  display: flex;
+  flex-direction: column;
+  box-sizing: border-box;
+  width: 100%;
+  border: 1.5px dashed var(--field-line);
+  border-radius: 12px;
+  padding: 8px 12px;
+  background: var(--card);
+  color: var(--plum);
+  font: inherit;
+  font-weight: 600;
+  text-align: left;
+  cursor: pointer;
+}
+.add:hover,
+.over .add {
+  border-color: var(--plum);
+  background: var(--apricot-soft);
+}
+.add small {
+  font-weight: 400;
+}
 .family {
+  flex: 1;
+  min-width: 0;
   display: block;
   box-sizing: border-box;
   width: 100%;

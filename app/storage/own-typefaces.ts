@@ -1,0 +1,27 @@
+import { ownTypefaceSchema, type OwnTypeface } from '../../core/type/index.ts';
+import { database } from './database.ts';
+import { keepArt } from './jobs.ts';
+
+const KEY = 'typefaces';
+
+/** Reads a list of typefaces as it was kept, or as a backup brings it; what cannot be read is left out. */
+export function readOwnTypefaces(kept: unknown): OwnTypeface[] {
+  return (Array.isArray(kept) ? kept : []).flatMap((one) => {
+    const read = ownTypefaceSchema.safeParse(one);
+    return read.success ? [read.data] : [];
+  });
+}
+
+/** The typefaces that were added to this workshop. */
+export async function ownTypefaces(): Promise<OwnTypeface[]> {
+  return readOwnTypefaces(await database.workshop.getItem<unknown>(KEY));
+}
+
+/** Keeps the list of typefaces; the bytes of one that left it stay until the next sweep. */
+export async function keepOwnTypefaces(list: readonly OwnTypeface[]): Promise<void> {
+  await database.workshop.setItem(KEY, list);
+}
+
+/** Keeps the bytes of a typeface, before anything names it. */
+export const keepTypefaceBytes = (id: string, bytes: Uint8Array, now: number): Promise<void> =>
+  keepArt(id, bytes, now);

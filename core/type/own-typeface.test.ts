@@ -1,0 +1,143 @@
+import { deflateSync } from 'node:zlib';
+import { compress } from 'woff2-encoder';
+import { expectGood } from '../base/index.ts';
+import { nodePlatform } from '../testing/node-platform.ts';
+import { squareFont } from '../testing/square-font.ts';
+import { findFace, loadTypeface, ownFamilies, readTypeface, type Typeface } from './index.ts';
+
+const ttf = await nodePlatform.asset('caveat-bold.ttf');
+
+/** The place of a table in a font, by its directory. */
+function placeOf(font: Uint8Array, tag: string): number {
+  const view = new DataView(font.buffer, font.byteOffset);
+  for (let at = 12; at < 12 + 16 * view.getUint16(4); at += 16)
+    if (String.fromCharCode(...font.subarray(at, at + 4)) === tag) return view.getUint32(at + 8);
+  throw new Error(`no ${tag}`);
+}
+
+/** A font whose maker allows other things. */
+function permitted(fsType: number): Uint8Array {
+  const font = ttf.slice();
+  new DataView(font.buffer).setUint16(placeOf(font, 'OS/2') + 8, fsType);
+  return font;
+}
+
+/** The same font in the first web container, as W3C WOFF 1.0 has it. */
+function asWoff(font: Uint8Array): Uint8Array {
+  const view = new DataView(font.buffer, font.byteOffset, font.byteLength);
+  const count = view.getUint16(4);
+  const tables = Array.from({ length: count }, (_, index) => {
+    const at = 12 + index * 16;
+    const [offset, length] = [view.getUint32(at + 8), view.getUint32(at + 12)];
+    const plain = font.subarray(offset, offset + length);
+    const packed = deflateSync(plain);
+    return { at, length, body: packed.length < length ? new Uint8Array(packed) : plain };
+  });
+  const size = tables.reduce((sum, { body }) => sum + ((body.length + 3) & ~3), 44 + 20 * count);
+  const made = new Uint8Array(size);
+  const to = new DataView(made.buffer);
+  made.set(new TextEncoder().encode('wOFF'));
+  to.setUint32(4, view.getUint32(0));
+  to.setUint32(8, size);
+  to.setUint16(12, count);
+  let end = 44 + 20 * count;
+  for (const [index, { at, length, body }] of tables.entries()) {
+    const entry = 44 + 20 * index;
+    made.set(font.subarray(at, at + 4), entry);
+    [end, body.length, length, view.getUint32(at + 4)].forEach((value, field) =>
+      to.setUint32(entry + 4 + 4 * field, value),
+    );
+    made.set(body, end);
+    end += (body.length + 3) & ~3;
+  }
+  return made;
+}
+
+/** Outlines, boxes and advances of the first glyphs, to compare. */
+const drawn = (face: Typeface, count: number): string =>
+  Array.from({ length: count }, (_, glyph) =>
+    JSON.stringify([face.outline(glyph), face.box(glyph), face.advance(glyph)]),
+  ).join('\n');
+
+test('TTF, WOFF and WOFF2 of one typeface give the same letters, its family and its cut', async () => {
+  const files = [ttf, asWoff(ttf), await compress(ttf)];
+  const read = files.map((file, at) => readTypeface(file, `file-${at}`));
+  const plain = loadTypeface('plain', ttf);
+  for (const one of read) {
+    const { typeface, bytes } = expectGood(one);
+    expect(typeface).toMatchObject({ family: 'Caveat', style: 'bold', embedding: 'edit' });
+    const loaded = loadTypeface('own', bytes);
+    expect(loaded.shape('Fig & Fen')).toEqual(plain.shape('Fig & Fen'));
+    expect(drawn(loaded, 400)).toBe(drawn(plain, 400));
+  }
+});
+
+test.each(['noto-sans-devanagari-regular', 'amatic-sc-regular', 'unifrakturcook-regular'])(
+  '%s comes out of WOFF2 as it went in: composite glyphs, marks, metrics',
+  async (name) => {
+    const font = await nodePlatform.asset(`${name}.ttf`);
+    const packed = await compress(font);
+    const own = loadTypeface('own', expectGood(readTypeface(packed, name)).bytes);
+    expect(drawn(own, 1200)).toBe(drawn(loadTypeface('plain', font), 1200));
+  },
+);
+
+test('an OpenType file with PostScript outlines is read', () => {
+  const { typeface, bytes } = expectGood(readTypeface(squareFont(), 'square.otf'));
+  expect(typeface.family).toBe('Square Fen');
+  const loaded = loadTypeface(typeface.id, bytes);
+  const [letter] = loaded.shape('A');
+  expect(letter).toMatchObject({ id: 1, advance: 0.7 });
+  expect(loaded.box(1)).toEqual({ left: 0.1, top: -0.5, right: 0.6, bottom: expect.closeTo(0) });
+});
+
+test.each([
+  [0, 'edit', false],
+  [4, 'print', false],
+  [8, 'edit', false],
+  [4 | 8, 'edit', false],
+  [0x104, 'print', true],
+])('permission %i: files to %s, only whole: %s', (fsType, embedding, wholeOnly) => {
+  const { typeface, bytes } = expectGood(readTypeface(permitted(fsType), 'a.ttf'));
+  expect(typeface.embedding).toBe(embedding);
+  expect(loadTypeface('a', bytes).told.wholeOnly).toBe(wholeOnly);
+});
+
+test.each([2, 0x200, 0x204])('permission %i keeps a typeface out, in a sentence', (fsType) => {
+  const read = readTypeface(permitted(fsType), 'a.ttf');
+  expect(read).toMatchObject({
+    ok: false,
+    problem: { code: 'type/not-embeddable', what: expect.stringContaining('Caveat') },
+  });
+});
+
+test('what is no typeface, a collection, or damaged is refused with what to do', async () => {
+  const codes = (bytes: Uint8Array): string => {
+    const read = readTypeface(bytes, 'x.ttf');
+    return read.ok ? 'good' : read.problem.code;
+  };
+  const text = (content: string): Uint8Array => new TextEncoder().encode(content);
+  const woff2 = await compress(ttf);
+  const lying = woff2.slice();
+  new DataView(lying.buffer).setUint32(16, 0xffffffff);
+  expect(codes(text('not a typeface at all'))).toBe('type/unknown-kind');
+  expect(codes(new Uint8Array())).toBe('type/unknown-kind');
+  expect(codes(text('ttcf and more'))).toBe('type/collection');
+  expect(codes(ttf.slice(0, 300))).toBe('type/broken');
+  expect(codes(asWoff(ttf).slice(0, 900))).toBe('type/broken');
+  expect(codes(woff2.slice(0, 4000))).toBe('type/broken');
+  expect(codes(lying)).toBe('type/broken');
+  expect(codes(text('wOF2'))).toBe('type/broken');
+});
+
+test('cuts of a family are found together', () => {
+  const cut = (style: 'regular' | 'bold', id: string) =>
+    ({ id, family: 'Fen', style, embedding: 'edit' }) as const;
+  const own = [cut('bold', 'b'), cut('regular', 'r')];
+  expect(ownFamilies(own)).toEqual([
+    { name: 'Fen', character: 'own', faces: { bold: 'b', regular: 'r' } },
+  ]);
+  expect(findFace('b', own)?.style).toBe('bold');
+  expect(findFace('figtree-regular', own)?.family.name).toBe('Figtree');
+  expect(findFace('gone', own)).toBeUndefined();
+});

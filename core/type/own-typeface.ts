@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { bad, contentHash, good, type Result } from '../base/index.ts';
+import { facesOf, TYPEFACES, type Face, type FaceStyle, type Family } from './families.ts';
+import { loadTypeface, type Typeface } from './shaper.ts';
+import { sniffTypeface, unpackTypeface } from './woff.ts';
+
+/** A typeface that the user has added: what is known of it without its bytes. */
+export const ownTypefaceSchema = z.object({
+  /** SHA-256 of the kept bytes. */
+  id: z.string().regex(/^[0-9a-f]{64}$/),
+  family: z.string().min(1).max(100),
+  style: z.enum(['regular', 'italic', 'bold', 'bold-italic']),
+  /** What its maker allows of files that it stands in: to be read and printed, or changed too. */
+  embedding: z.enum(['print', 'edit']),
+});
+export type OwnTypeface = z.infer<typeof ownTypefaceSchema>;
+
+/** Largest typeface file that is taken in, bytes. */
+export const MOST_TYPEFACE_BYTES = 20 * 1024 * 1024;
+
+const ACCEPTED = 'Choose a TTF, OTF, WOFF or WOFF2 file.';
+
+/**
+ * Takes in a typeface file; kept is the TrueType or OpenType file in it. One whose maker does not allow
+ * it to stand in files is refused, since every print goes through a file.
+ * @param name the file's name
+ */
+export function readTypeface(
+  bytes: Uint8Array,
+  name: string,
+): Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }> {
+  if (bytes.length > MOST_TYPEFACE_BYTES)
+    return bad(
+      'type/too-large',
+      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${MOST_TYPEFACE_BYTES / 1048576} MB can be taken in.`,
+      'Choose a file with fewer scripts in it.',
+      name,
+    );
+  const kind = sniffTypeface(bytes);
+  if (kind === 'collection')
+    return bad(
+      'type/collection',
+      `“${name}” is a collection of typefaces.`,
+      'Add the file of a single one.',
+      name,
+    );
+  if (kind === undefined)
+    return bad('type/unknown-kind', `“${name}” is not a typeface.`, ACCEPTED, name);
+  let kept: Uint8Array;
+  let loaded: Typeface;
+  try {
+    kept = unpackTypeface(bytes);
+    loaded = loadTypeface(name, kept);
+  } catch {
+    return bad(
+      'type/broken',
+      `“${name}” is damaged or not finished.`,
+      'Fetch it again from where it came from.',
+      name,
+    );
+  }
+  const { embedding, family, style } = loaded.told;
+  if (embedding === 'none')
+    return bad(
+      'type/not-embeddable',
+      `The maker of “${family || name}” does not allow it to be put into files, and every print goes through one.`,
+      'Choose another typeface, or ask its maker for a licence that allows embedding.',
+      name,
+    );
+  return good({
+    typeface: {
+      id: contentHash(kept),
+      family: (family || name.replace(/\.[^.]*$/, '')).slice(0, 100),
+      style,
+      embedding,
+    },
+    bytes: kept,
+  });
+}
+
+/** Own typefaces as families, by name; of two of the same cut the later one counts. */
+export function ownFamilies(own: readonly OwnTypeface[]): Family[] {
+  const families = new Map<string, Partial<Record<FaceStyle, string>>>();
+  for (const { family, style, id } of own)
+    families.set(family, { ...families.get(family), [style]: id });
+  return [...families]
+    .sort(([one], [other]) => (one < other ? -1 : 1))
+    .map(([name, faces]) => ({ name, character: 'own', faces }));
+}
+
+/** The cut of an id among those that ship and own ones. */
+export const findFace = (id: string, own: readonly OwnTypeface[]): Face | undefined =>
+  TYPEFACES.find((one) => one.id === id) ?? facesOf(ownFamilies(own)).find((one) => one.id === id);
