@@ -40,6 +40,10 @@ export const exact = {
   pasteLook: 'Paste the look',
   grid: 'Grid',
   gridStep: 'Squares of',
+  pullGuide: 'Pull a guide out of the ruler',
+  guide: (upright: boolean, at: string): string =>
+    `${upright ? 'Upright' : 'Level'} guide at ${at}`,
+  guideHint: (at: string): string => `${at}. Drag it; push it back onto the ruler to take it away.`,
   measure: 'Measure',
   measureHint: 'Press at one point and let go at the other. Escape ends measuring.',
   toSelection: 'selection',

@@ -3,7 +3,9 @@ import { computed } from 'vue';
 import type { BenchControls } from './bench-view.ts';
 
 /** Rulers in mm along the top and left of a bench. */
-const props = defineProps<{ bench: BenchControls }>();
+const props = defineProps<{ bench: BenchControls; pullName?: string }>();
+/** Where guides can be pulled out: the upper ruler gives level ones. */
+const emit = defineEmits<{ pull: [event: PointerEvent, axis: 'x' | 'y'] }>();
 
 const step = computed(
   () => [1, 2, 5, 10, 20, 50, 100].find((mm) => mm * props.bench.view.value.scale >= 5) ?? 200,
@@ -23,13 +25,25 @@ const down = computed(() => ticks(props.bench.view.value.y, props.bench.size.val
 </script>
 
 <template>
-  <svg class="ruler top" aria-hidden="true">
+  <svg
+    class="ruler top"
+    :class="{ pulls: pullName }"
+    aria-hidden="true"
+    @pointerdown="pullName && emit('pull', $event, 'y')"
+  >
+    <title v-if="pullName">{{ pullName }}</title>
     <g v-for="tick in across" :key="tick.mm">
       <path :d="`M${tick.at} 18V${tick.long ? 4 : 12}`" />
       <text v-if="tick.long" :x="tick.at + 3" y="11">{{ tick.mm }}</text>
     </g>
   </svg>
-  <svg class="ruler left" aria-hidden="true">
+  <svg
+    class="ruler left"
+    :class="{ pulls: pullName }"
+    aria-hidden="true"
+    @pointerdown="pullName && emit('pull', $event, 'x')"
+  >
+    <title v-if="pullName">{{ pullName }}</title>
     <g v-for="tick in down" :key="tick.mm">
       <path :d="`M18 ${tick.at}H${tick.long ? 4 : 12}`" />
       <text v-if="tick.long" :transform="`translate(11 ${tick.at - 3}) rotate(-90)`">
@@ -44,6 +58,16 @@ const down = computed(() => ticks(props.bench.view.value.y, props.bench.size.val
   position: absolute;
   background: color-mix(in srgb, var(--paper) 78%, transparent);
   pointer-events: none;
+}
+.pulls {
+  pointer-events: auto;
+  touch-action: none;
+}
+.pulls.top {
+  cursor: ns-resize;
+}
+.pulls.left {
+  cursor: ew-resize;
 }
 .top {
   top: 0;

@@ -17,6 +17,8 @@ type BenchElement = SVGSVGElement | HTMLElement;
 const MARGIN = { left: 56, top: 92, right: 40, bottom: 92 };
 /** A selection is not zoomed to beyond that, px to the mm. */
 const CLOSE = 40;
+/** How wide rulers are, px. */
+export const RULER = 18;
 /** How much of the paper stays in view however far it is moved, px. */
 const SEEN = 90;
 

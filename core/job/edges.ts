@@ -27,6 +27,17 @@ export function withEdge(piece: Piece, edge: EdgeShape): Piece {
     edge,
     elements: piece.elements.map((element) => adapted(element, before, after)),
     ...withCreases(piece, ({ x, y }) => ({ x: x * scale, y: y * scale })),
+    ...(piece.guides
+      ? {
+          guides: piece.guides.map(({ axis, at }) => ({
+            axis,
+            at:
+              axis === 'x'
+                ? (at * after.width) / before.width
+                : (at * after.height) / before.height,
+          })),
+        }
+      : {}),
   };
 }
 

@@ -25,6 +25,11 @@ export const pieceSchema = z.object({
     .array(z.tuple([creaseEnd, creaseEnd]))
     .max(40)
     .optional(),
+  /** Lines to place things by that do not print: upright ones by their x, level ones by their y, mm. */
+  guides: z
+    .array(z.object({ axis: z.enum(['x', 'y']), at: z.number().min(-2000).max(2000) }))
+    .max(60)
+    .optional(),
   /** A piece that follows another, its base, but for what was changed on it alone. */
   variant: z
     .object({

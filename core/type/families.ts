@@ -1,5 +1,6 @@
 import type { Platform } from '../base/index.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';
+import type { FaceStyle } from './told-of-font.ts';
 
 /** What a family is like, to choose by. */
 export const CHARACTERS = [
@@ -17,9 +18,6 @@ export const CHARACTERS = [
   'own',
 ] as const;
 export type Character = (typeof CHARACTERS)[number];
-
-/** A cut of a family. */
-export type FaceStyle = 'regular' | 'italic' | 'bold' | 'bold-italic';
 
 /** A family that ships: its cuts by their ids, which are also the names of their files. */
 export interface Family {

@@ -8,7 +8,6 @@ export {
   TYPEFACES,
   type Character,
   type Face,
-  type FaceStyle,
   type Family,
 } from './families.ts';
 export { movedNudges, withNudge } from './nudges.ts';
@@ -21,6 +20,7 @@ export {
 } from './own-typeface.ts';
 export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
+export type { FaceStyle } from './told-of-font.ts';
 export {
   wordsPathSchema,
   wordsStyleSchema,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { bad, contentHash, good, type Result } from '../base/index.ts';
-import { facesOf, TYPEFACES, type Face, type FaceStyle, type Family } from './families.ts';
+import { facesOf, TYPEFACES, type Face, type Family } from './families.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';
+import type { FaceStyle } from './told-of-font.ts';
 import { sniffTypeface, unpackTypeface } from './woff.ts';
 
 /** A typeface that the user has added: what is known of it without its bytes. */

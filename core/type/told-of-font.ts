@@ -1,5 +1,7 @@
 import type { Face } from 'harfbuzzjs';
-import type { FaceStyle } from './families.ts';
+
+/** A cut of a family. */
+export type FaceStyle = 'regular' | 'italic' | 'bold' | 'bold-italic';
 
 /** What a font says of itself. */
 export interface ToldOfFont {

@@ -17,6 +17,8 @@ import { texts } from '../../texts/index.ts';
 import BenchGrid from '../../ui/BenchGrid.vue';
 import NodeHandles from '../NodeHandles.vue';
 import { useAreaSelection } from './area-selection.ts';
+import GuideLayer from './GuideLayer.vue';
+import { useGuides } from './guides.ts';
 import MeasureLayer from './MeasureLayer.vue';
 import { useLineGestures } from './lines/line-gestures.ts';
 import TypingLayer from './words/TypingLayer.vue';
@@ -42,6 +44,7 @@ const bench = useBenchView(svg, frame);
 const gestures = useElementGestures(props.desk, bench);
 const typing = useTyping(props.desk, bench);
 const area = useAreaSelection(props.desk, bench);
+const guides = useGuides(props.desk, bench);
 const lines = useLineGestures(props.desk, bench);
 /** The drawn line whose points can be moved. */
 const bent = computed(() => {
@@ -116,6 +119,7 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
       />
       <BenchGrid v-if="settings.grid" :frame="paper" :step="settings.grid" />
       <path class="safe" :d="pathData(compiled.safe)" />
+      <GuideLayer :desk="desk" :guides="guides" :px="px" />
       <SelectionFrame
         v-for="element in desk.elements.value"
         :key="element.id"
@@ -175,7 +179,11 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
     @keyup="typing.read"
     @select="typing.read"
   />
-  <BenchRulers :bench="bench" />
+  <BenchRulers
+    :bench="bench"
+    :pull-name="texts.exact.pullGuide"
+    @pull="(event, axis) => guides.start(event, axis)"
+  />
 </template>
 
 <style scoped>

@@ -13,6 +13,7 @@ import type { BenchControls } from '../../ui/bench-view.ts';
 import { useDragStep } from '../drag-step.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import type { DeskState } from './desk-state.ts';
+import { turnedByFingers } from './two-fingers.ts';
 import { snapMove, snapTargets, type EqualGap, type Guide } from './snap.ts';
 
 /** A corner of an element by its signs: (-1, -1) is the top left. */
@@ -55,9 +56,14 @@ export function useElementGestures(desk: DeskState, bench: BenchControls) {
     if (!box) return;
     const others = placed.filter(({ element }) => !moving.includes(element)).map(seenBox);
     const frame = { ...compiled.value, safe: piece.value.safe };
-    const targets = snapTargets(frame, others, settings.grid || undefined);
+    const targets = snapTargets(frame, others, settings.grid || undefined, piece.value.guides);
     const from = bench.toMm(event);
-    run(event, (at, moved) => {
+    run(event, (at, moved, second) => {
+      if (second) {
+        guides.value = [];
+        gaps.value = [];
+        return changes(turnedByFingers(moving, { from, at }, second), 'turn');
+      }
       const free = { dx: at.x - from.x, dy: at.y - from.y };
       const reach = moved.ctrlKey || moved.metaKey ? 0 : REACH / bench.view.value.scale;
       const snapped = snapMove(box, free, targets, reach);

@@ -32,12 +32,15 @@ export interface Targets {
   readonly grid?: number | undefined;
 }
 
-/** What there is to snap to: the piece's middle, edge and safe inset, and the other elements. */
+/** What there is to snap to: the piece's middle, edge and safe inset, guides, and the other elements. */
 export function snapTargets(
   piece: { width: number; height: number; safe: number },
   boxes: readonly Box[],
   grid?: number,
+  guides: readonly Guide[] = [],
 ): Targets {
+  const along = (axis: Guide['axis']): number[] =>
+    guides.flatMap((guide) => (guide.axis === axis ? [guide.at] : []));
   const ofPiece = (side: number): number[] => [
     0,
     -side / 2,
@@ -50,10 +53,12 @@ export function snapTargets(
     grid,
     x: [
       ...ofPiece(piece.width),
+      ...along('x'),
       ...boxes.flatMap((box) => [box.left, (box.left + box.right) / 2, box.right]),
     ],
     y: [
       ...ofPiece(piece.height),
+      ...along('y'),
       ...boxes.flatMap((box) => [box.top, (box.top + box.bottom) / 2, box.bottom]),
     ],
   };
