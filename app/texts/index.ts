@@ -9,6 +9,7 @@ import { ornaments } from './ornaments.ts';
 import { proof } from './proof.ts';
 import { readable } from './readable.ts';
 import { run } from './run.ts';
+import { seenAs } from './seen-as.ts';
 import { sheet } from './sheet.ts';
 import { size } from './size.ts';
 import { start } from './start.ts';
@@ -102,6 +103,7 @@ export const texts = {
   proof,
   readable,
   run,
+  seenAs,
   sheet,
   size,
   start,

@@ -30,7 +30,8 @@ export function toHex({ r, g, b }: Rgb): string {
   return `#${channel(r)}${channel(g)}${channel(b)}`;
 }
 
-const linear = (value: number): number =>
+/** The share of light of a channel as sRGB stores it; both from 0 to 1. Source: IEC 61966-2-1. */
+export const linear = (value: number): number =>
   value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
 
 /** The linear share of light of each sRGB byte. */

@@ -17,4 +17,5 @@ export {
   type Harmony,
 } from './harmony.ts';
 export { mixed } from './mixed.ts';
+export { seenAs, seenMatrix, WAYS_SEEN, type LightMatrix, type WaySeen } from './seen-as.ts';
 export { oklabDistance, oklabOfBytes, oklabOfHex, oklabReader, type Oklab } from './oklab.ts';

@@ -38,6 +38,7 @@ import { usePrepareArt } from './prepare-art.ts';
 import ReadableCard from './ReadableCard.vue';
 import RepeatCard from './RepeatCard.vue';
 import { useTakeFiles } from './take-files.ts';
+import SeenAsPanel from './SeenAsPanel.vue';
 import ToolTray from './ToolTray.vue';
 import LettersCard from './words/LettersCard.vue';
 import ReplaceCard from './words/ReplaceCard.vue';
@@ -56,7 +57,7 @@ const legend = computed(() => [
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
 const clipboard = useClipboard(desk);
-const panel = ref<'faces' | 'ornaments' | 'start'>();
+const panel = ref<'faces' | 'ornaments' | 'start' | 'seen'>();
 const house = ref(false);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
@@ -166,7 +167,12 @@ onBeforeUnmount(() => {
       >
         <PieceBench ref="pieceBench" :desk="desk" />
         <UndoTray />
-        <ExactTray :desk="desk" />
+        <ExactTray
+          :desk="desk"
+          :seeing="panel === 'seen'"
+          @see="panel = panel === 'seen' ? undefined : 'seen'"
+        />
+        <SeenAsPanel v-if="panel === 'seen'" :desk="desk" @close="panel = undefined" />
         <ToolTray
           :desk="desk"
           :open="panel"

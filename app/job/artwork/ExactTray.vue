@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { mdiCreditCardOutline, mdiGrid, mdiRuler } from '@mdi/js';
+import { mdiCreditCardOutline, mdiEyeOutline, mdiGrid, mdiRuler } from '@mdi/js';
 import { ref } from 'vue';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
+import { useSeenAs } from '../../ui/seen-as.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import type { DeskState } from './desk-state.ts';
 import TrueSizePanel from './TrueSizePanel.vue';
 
-/** The grid, measuring, and the true size of this screen. */
-const props = defineProps<{ desk: DeskState }>();
+/** The grid, measuring, the true size of this screen, and other ways of seeing. */
+const props = defineProps<{ desk: DeskState; seeing: boolean }>();
+defineEmits<{ see: [] }>();
+const seen = useSeenAs();
 const settings = useSettings();
 const words = texts.exact;
 const calibrating = ref(false);
@@ -37,6 +40,12 @@ function turnGrid(): void {
       @click="measuring = !measuring"
     />
     <IconButton :icon="mdiCreditCardOutline" :name="words.calibrate" @click="calibrating = true" />
+    <IconButton
+      :icon="mdiEyeOutline"
+      :name="texts.seenAs.title"
+      :pressed="seeing || seen.way !== 'screen'"
+      @click="$emit('see')"
+    />
   </div>
   <TrueSizePanel v-if="calibrating" @close="calibrating = false" />
 </template>

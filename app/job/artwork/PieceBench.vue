@@ -6,6 +6,8 @@ import { elementMap } from '../../../core/piece/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
+import { useSeenAs } from '../../ui/seen-as.ts';
+import SeenAsFilter from '../../ui/SeenAsFilter.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DeskState } from './desk-state.ts';
@@ -27,6 +29,7 @@ import { useTyping } from './words/typing.ts';
 /** The piece at true proportion on release paper, and what is selected on it. */
 const props = defineProps<{ desk: DeskState }>();
 const settings = useSettings();
+const seen = useSeenAs();
 const { point } = props.desk;
 const svg = ref<SVGSVGElement | null>(null);
 const compiled = computed(() => props.desk.compiled.value);
@@ -81,6 +84,12 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
 </script>
 
 <template>
+  <SeenAsFilter
+    v-if="seen.way !== 'screen'"
+    id="seen-as"
+    :way="seen.way"
+    :paper="desk.store.job?.material.color ?? '#ffffff'"
+  />
   <svg ref="svg" class="bench" :aria-label="texts.artwork.thePiece" @pointerdown="press">
     <g v-if="compiled" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
       <rect
@@ -92,7 +101,7 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         :rx="3"
       />
       <clipPath id="bleed-clip"><path :d="pathData(compiled.bleed)" /></clipPath>
-      <g clip-path="url(#bleed-clip)">
+      <g clip-path="url(#bleed-clip)" :filter="seen.filter">
         <path class="stock" :d="pathData(compiled.bleed)" :fill="desk.store.job?.material.color" />
         <DrawnNodes
           v-if="compiled.ground"

@@ -128,21 +128,23 @@ function remove(): void {
         <span>{{ piece.name }}</span>
       </button>
     </div>
-    <button class="link" type="button" @click="addVariety('copy-piece')">
-      {{ texts.artwork.addAVariety }}
-    </button>
-    <button
-      v-if="desk.piece.value?.elements.length"
-      class="link"
-      type="button"
-      :title="texts.variants.addHint"
-      @click="addVariety('add-variant')"
-    >
-      {{ texts.variants.add }}
-    </button>
-    <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
-      {{ texts.artwork.deleteThisOne }}
-    </button>
+    <div class="links">
+      <button class="link" type="button" @click="addVariety('copy-piece')">
+        {{ texts.artwork.addAVariety }}
+      </button>
+      <button
+        v-if="desk.piece.value?.elements.length"
+        class="link"
+        type="button"
+        :title="texts.variants.addHint"
+        @click="addVariety('add-variant')"
+      >
+        {{ texts.variants.add }}
+      </button>
+      <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
+        {{ texts.artwork.deleteThisOne }}
+      </button>
+    </div>
   </CardPanel>
 </template>
 
@@ -184,7 +186,9 @@ p {
   width: 36px;
   height: 36px;
 }
-.link + .link {
-  margin-left: 16px;
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
 }
 </style>

@@ -6,6 +6,9 @@ import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
+import { useSeenAs } from '../../ui/seen-as.ts';
+import SeenAsFilter from '../../ui/SeenAsFilter.vue';
+import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import SheetStrip from '../sheet/SheetStrip.vue';
@@ -15,6 +18,7 @@ import { useMadePdf } from './made-pdf.ts';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
+const seen = useSeenAs();
 const router = useRouter();
 const index = ref(0);
 const svg = ref<SVGSVGElement | null>(null);
@@ -75,7 +79,13 @@ function show(finding: Finding): void {
 <template>
   <BenchLayout :cards="texts.proof.proof">
     <template #bench>
-      <div class="page" :style="page">
+      <SeenAsFilter
+        v-if="seen.way !== 'screen'"
+        id="seen-as"
+        :way="seen.way"
+        :paper="store.job?.material.color ?? '#ffffff'"
+      />
+      <div class="page" :style="{ ...page, filter: seen.filter }">
         <PixelPicture
           v-if="made.image.value"
           :image="made.image.value"
@@ -114,6 +124,9 @@ function show(finding: Finding): void {
     </template>
     <template #cards>
       <FilesCard />
+      <CardPanel :title="texts.seenAs.title">
+        <SelectRow v-model="seen.way" :label="texts.proof.proof" :choices="texts.seenAs.ways" />
+      </CardPanel>
       <CardPanel
         v-if="findings.length === 0"
         :title="store.findings.looking ? texts.proof.looking : texts.proof.clean"
