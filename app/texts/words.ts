@@ -1,4 +1,4 @@
-import type { Character, LetterCase } from '../../core/type/index.ts';
+import type { Character, LetterCase, ListMark } from '../../core/type/index.ts';
 
 /** Words of the cards for words. */
 export const words = {
@@ -24,6 +24,16 @@ export const words = {
     'other-scripts': 'Other scripts',
     own: 'Your own',
   } satisfies Record<Character, string>,
+  list: 'Small print: run lines on as a list',
+  heading: 'Heading',
+  noHeading: 'none',
+  between: 'Between',
+  betweens: {
+    ', ': 'commas',
+    ' · ': 'dots',
+    '; ': 'semicolons',
+    ' – ': 'dashes',
+  } satisfies Record<ListMark, string>,
   yourWords: 'Your words',
   addFace: 'Add a typeface …',
   addFaceHint: 'TTF, OTF, WOFF or WOFF2; drop it here or choose it.',

@@ -28,6 +28,38 @@ export function inCase(typed: string, letterCase: LetterCase): Cased {
   return { text, from: [...from, typed.length] };
 }
 
+/**
+ * Lines run on as a list: empty ones are left out, a mark stands between the others, and a heading on a
+ * line of its own comes before them.
+ */
+export function runOn(
+  { text, from }: Cased,
+  { heading, between }: { readonly heading: string; readonly between: string },
+): Cased {
+  const first = heading.trim() === '' ? '' : `${heading.trim()}\n`;
+  const made = { text: first, from: Array.from({ length: first.length }, () => 0) };
+  const put = (part: string, places: readonly number[]): void => {
+    made.text += part;
+    made.from.push(...places);
+  };
+  let start = 0;
+  for (const line of text.split('\n')) {
+    const item = line.trim();
+    const at = start + line.indexOf(item);
+    if (item) {
+      const place = from[at] ?? 0;
+      if (made.text !== first)
+        put(
+          between,
+          Array.from({ length: between.length }, () => place),
+        );
+      put(item, from.slice(at, at + item.length));
+    }
+    start += line.length + 1;
+  }
+  return { text: made.text, from: [...made.from, from[from.length - 1] ?? 0] };
+}
+
 function written(character: string, letterCase: LetterCase, inWord: boolean): string {
   if (letterCase === 'upper') return character.toUpperCase();
   if (letterCase === 'lower') return character.toLowerCase();

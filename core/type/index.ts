@@ -22,8 +22,10 @@ export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
 export type { FaceStyle } from './told-of-font.ts';
 export {
+  LIST_MARKS,
   wordsPathSchema,
   wordsStyleSchema,
+  type ListMark,
   type Nudge,
   type WordsPath,
   type WordsStyle,

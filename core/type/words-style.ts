@@ -36,6 +36,11 @@ export const wordsPathSchema = z.discriminatedUnion('kind', [
 ]);
 export type WordsPath = z.infer<typeof wordsPathSchema>;
 
+/** What stands between the items of a list that is run on. */
+export const LIST_MARKS = [', ', ' · ', '; ', ' – '] as const;
+
+export type ListMark = (typeof LIST_MARKS)[number];
+
 /** A letter moved by hand: by hundredths of an em in its own upright, and degrees. */
 export const nudgeSchema = z.object({
   /** Index of its first character in the text. */
@@ -66,6 +71,14 @@ export const wordsStyleSchema = z.object({
   balanced: z.boolean().optional(),
   /** The size in pt below which words do not shrink. */
   least: z.number().min(0.5).max(1000),
+  /** Lines are run on as a list under a heading of their own: small print. */
+  list: z
+    .object({
+      /** Empty for none. */
+      heading: z.string().max(80),
+      between: z.enum(LIST_MARKS),
+    })
+    .optional(),
   path: wordsPathSchema,
   nudges: z.array(nudgeSchema).max(500).optional(),
 });

@@ -2,7 +2,7 @@ import { apply, boxOf, corners, placed, type Box, type Point } from '../geometry
 import type { PlacedGlyph } from '../drawing/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
 import { baselineOf, type Baseline, type Foot } from './baselines.ts';
-import { inCase, type Cased } from './cased.ts';
+import { inCase, runOn, type Cased } from './cased.ts';
 import { brokenLines, paragraphsOf, type LineRange, type Paragraph } from './lines.ts';
 import type { ShapedGlyph, Typeface } from './shaper.ts';
 import type { Nudge, WordsPath, WordsStyle } from './words-style.ts';
@@ -23,6 +23,8 @@ export interface Caret extends Foot {
 /** Words with every letter at its place, about the centre of their room or circle. */
 export interface SetWords {
   readonly glyphs: readonly PlacedGlyph[];
+  /** How many of them, from the first, are the heading of a list. */
+  readonly headed: number;
   /** The size that came out, pt. */
   readonly size: number;
   /** Whether the words need more room than they have at this size. */
@@ -47,7 +49,8 @@ interface Line {
 
 /** Sets words in their room; the same places serve the screen and every file. */
 export function setWords(style: WordsStyle, room: Room, typeface: Typeface): SetWords {
-  const cased = inCase(style.text, style.case ?? 'typed');
+  const typed = inCase(style.text, style.case ?? 'typed');
+  const cased = style.list ? runOn(typed, style.list) : typed;
   const paragraphs = paragraphsOf(cased.text, typeface, style.tracking / 100);
   const most = roomAlong(style.path, room);
   const { size, lines, overflows } = fitted(style, { cased, paragraphs, most, typeface });
@@ -62,10 +65,12 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
     starts: starts(lines, style, { room, em, typeface }),
   };
   const glyphs = placedGlyphs(set);
+  const heading = style.list?.heading.trim().length ?? 0;
   const outline = glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em));
   let carets: readonly Caret[] | undefined;
   return {
     glyphs,
+    headed: heading ? headed(lines, heading) : 0,
     size,
     overflows,
     missing: missingFrom(lines),
@@ -74,6 +79,10 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
     carets: () => (carets ??= caretsOf(set)),
   };
 }
+
+/** How many glyphs stand for the first characters of a text. */
+const headed = (lines: readonly Line[], length: number): number =>
+  lines.reduce((sum, { range, glyphs }) => sum + (range.start < length ? glyphs.length : 0), 0);
 
 const missingFrom = (lines: readonly Line[]): string[] => [
   ...new Set(

@@ -12,6 +12,7 @@ import {
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
+import FactRow from '../../ui/FactRow.vue';
 import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
@@ -76,6 +77,21 @@ function fit(value: Words['fit']): void {
   const three = Math.round(size * leading * 3 * 3.528) / 10;
   const higher = value.startsWith('wrap') && props.words.height < three * 0.6;
   props.desk.change({ fit: value, ...(higher ? { height: three, balanced: true } : {}) });
+}
+
+/** Small print: each line is an item, and all of it is set as large as its room takes. */
+function setList(on: boolean): void {
+  const { size, least } = props.words;
+  props.desk.change(
+    on
+      ? {
+          list: { heading: '', between: ', ' },
+          ...{ fit: 'wrap-shrink', align: 'left', balanced: false, settle: 'top' },
+          size: Math.min(size, 9),
+          least: Math.min(least, 6),
+        }
+      : { list: undefined },
+  );
 }
 
 watch(props.desk.cardTyping, async () => {
@@ -208,6 +224,35 @@ watch(props.desk.cardTyping, async () => {
       :model-value="words.balanced ?? false"
       @update:model-value="desk.change({ balanced: $event })"
     />
+    <CheckRow
+      v-if="words.path.kind === 'straight'"
+      :label="texts.words.list"
+      :model-value="words.list !== undefined"
+      @update:model-value="setList"
+    />
+    <template v-if="words.list">
+      <FactRow as="label" :label="texts.words.heading">
+        <input
+          class="well heading"
+          :value="words.list.heading"
+          :placeholder="texts.words.noHeading"
+          maxlength="80"
+          spellcheck="true"
+          @input="
+            desk.change(
+              { list: { ...words.list, heading: ($event.target as HTMLInputElement).value } },
+              'heading',
+            )
+          "
+        />
+      </FactRow>
+      <SelectRow
+        :label="texts.words.between"
+        :model-value="words.list.between"
+        :choices="texts.words.betweens"
+        @update:model-value="desk.change({ list: { ...words.list, between: $event } })"
+      />
+    </template>
     <template v-if="words.path.kind !== 'circle'">
       <ChoicesRow
         :label="texts.artwork.stand"
@@ -236,6 +281,9 @@ watch(props.desk.cardTyping, async () => {
   font-family: var(--display);
   font-size: 17px;
   resize: vertical;
+}
+.heading {
+  width: 140px;
 }
 .typeface {
   display: flex;

@@ -67,12 +67,13 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
 
   /**
    * Begins to type; with everything marked, or with the caret where it was pressed. Words with
-   * placeholders are typed in their card: what stands on the piece is not what was typed.
+   * placeholders and lists are typed in their card: what stands on the piece is not what was typed.
    */
   async function begin(id: string, event?: PointerEvent | MouseEvent): Promise<void> {
     desk.select(id, false, true);
     const { value: only } = desk.only;
-    if (only?.kind === 'words' && hasPlaceholders(only.text)) return desk.typeInCard();
+    if (only?.kind === 'words' && (only.list || hasPlaceholders(only.text)))
+      return desk.typeInCard();
     desk.typing.value = id;
     await nextTick();
     field.value?.focus({ preventScroll: true });
