@@ -92,6 +92,7 @@ module.exports = {
     oneDoor('fit-curve', 'fit-curve', 'core/geometry/'),
     oneDoor('bidi', 'bidi-js', 'core/type/runs'),
     oneDoor('brotli', 'brotli', 'core/type/woff'),
+    oneDoor('csv', 'papaparse', 'core/piece/list'),
     oneDoor('linebreak', 'linebreak', 'core/type/lines'),
     oneDoor('bars', 'jsbarcode', 'core/code/'),
     oneDoor('qr', 'qrcode-generator', 'core/code/'),

@@ -5,6 +5,7 @@ import { edge } from './edge.ts';
 import { exact } from './exact.ts';
 import { fill } from './fill.ts';
 import { history } from './history.ts';
+import { list } from './list.ts';
 import { ornaments } from './ornaments.ts';
 import { proof } from './proof.ts';
 import { readable } from './readable.ts';
@@ -99,6 +100,7 @@ export const texts = {
   exact,
   fill,
   history,
+  list,
   ornaments,
   proof,
   readable,

@@ -1,4 +1,5 @@
 import { isProblem, type Problem } from '../base/index.ts';
+import { listSchema, type List } from '../piece/index.ts';
 import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
 import {
   checkSpots,
@@ -99,6 +100,19 @@ export const COMMANDS = {
       return { ...job, plan: read.data };
     },
   } satisfies Command<{ changes: Partial<Plan> }>,
+
+  /** Another list, or none. */
+  'set-list': {
+    label: ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
+    run: (job, { list }) => {
+      const { list: before, ...rest } = job;
+      if (!list) return before ? rest : job;
+      const read = listSchema.safeParse(list);
+      return read.success
+        ? { ...job, list: read.data }
+        : refused('This list', read.error.issues[0]?.message);
+    },
+  } satisfies Command<{ list: List | undefined }>,
 
   want: {
     label: ({ count }) => `want ${count}`,

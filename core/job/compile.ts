@@ -1,4 +1,4 @@
-import { isNumbered, type CompiledPiece, type PieceCompiler } from '../piece/index.ts';
+import { type CompiledPiece, type PieceCompiler } from '../piece/index.ts';
 import {
   arrange,
   compileSheet,
@@ -16,9 +16,13 @@ export interface CompiledJob {
   readonly sheets: readonly CompiledSheet[];
 }
 
-/** Compiles every piece of a job, by id. */
-export function compilePieces(job: Job, compiler: PieceCompiler): Map<string, CompiledPiece> {
-  return new Map(job.pieces.map((piece) => [piece.id, compiler.compile(piece, job)]));
+/** Compiles every piece of a job, by id: each as its first copy is, or that of another number. */
+export function compilePieces(
+  job: Job,
+  compiler: PieceCompiler,
+  number = 1,
+): Map<string, CompiledPiece> {
+  return new Map(job.pieces.map((piece) => [piece.id, compiler.compile(piece, job, number)]));
 }
 
 /** The compiled piece of each copy: pieces that count up are compiled for each number. */
@@ -30,7 +34,7 @@ export function copySource(
   return {
     get(id, number) {
       const found = pieces.get(id);
-      return found && isNumbered(found.piece) ? compiler.compile(found.piece, job, number) : found;
+      return found?.numbered ? compiler.compile(found.piece, job, number) : found;
     },
   };
 }

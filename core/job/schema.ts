@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { artSchema } from '../art/index.ts';
-import { pieceSchema } from '../piece/index.ts';
+import { listSchema, pieceSchema } from '../piece/index.ts';
 import { planSchema } from '../sheet/index.ts';
 import { materialSchema, stockSchema } from '../stock/index.ts';
 import { thingSchema } from '../things/index.ts';
@@ -23,6 +23,8 @@ export const jobSchema = z.object({
   /** A copy of what the sheets are made of. */
   material: materialSchema,
   plan: planSchema,
+  /** Fills the placeholders of copies, a row a copy. */
+  list: listSchema.optional(),
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),
   /** The typefaces that words are set in and that do not ship, by their hash. */

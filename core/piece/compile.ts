@@ -28,7 +28,8 @@ import {
   type Resources,
 } from './elements/index.ts';
 import { pieceSize, type Piece } from './piece.ts';
-import { countsUp, filledText, hasPlaceholders } from './placeholders.ts';
+import { rowOf, type List } from './list.ts';
+import { countsUp, fieldsOf, filledText, hasPlaceholders } from './placeholders.ts';
 
 /** An element with its drawing moved and turned to its place in the piece. */
 export interface PlacedElement {
@@ -57,6 +58,8 @@ export interface CompiledPiece {
   /** All that prints, clipped where the bleed ends. */
   readonly nodes: readonly DrawingNode[];
   readonly needs: readonly Need[];
+  /** Whether each of its copies is another: it counts up, or a list fills it. */
+  readonly numbered: boolean;
 }
 
 /** The pieces and art that a compiler looks names up in, and the thing that they are for: those of one job. */
@@ -66,6 +69,8 @@ export interface PieceSource {
   readonly thing?: Thing;
   /** The job's calendar date, for dates in words. */
   readonly today?: string;
+  /** Its rows fill the placeholders of copies. */
+  readonly list?: List;
 }
 
 /** Compiles pieces and remembers what has not changed. */
@@ -110,10 +115,12 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const thing = piece.variant?.thing ?? source.thing;
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
-    const uses = [...placedElements, ...folds, ...grounds];
+    const numbered = isNumbered(piece, source);
+    const uses = [...placedElements, ...folds, ...grounds, numbered];
     if (known && sameItems(known.uses, uses)) return known.compiled;
     const compiled = assemble(piece, placedElements, {
       folds,
+      numbered,
       context: { art: (id) => source.art[id], vector: resources.vector },
     });
     all.set(number, { uses, compiled });
@@ -150,13 +157,18 @@ export function createCompiler(resources: Resources): PieceCompiler {
 
   return {
     compile: (piece, source, number = 1) =>
-      compile(piece, source, { depth: 0, number: isNumbered(piece) ? number : 1 }),
+      compile(piece, source, { depth: 0, number: isNumbered(piece, source) ? number : 1 }),
   };
 }
 
-/** Whether every copy of a piece is another, since something in it counts up. */
-export const isNumbered = ({ elements }: Piece): boolean =>
-  elements.some((element) => textsOf(element).some(countsUp));
+/** Whether every copy of a piece is another: something in it counts up, or is filled from a list. */
+function isNumbered({ elements }: Piece, { list }: PieceSource): boolean {
+  const isFilled = (text: string): boolean =>
+    list !== undefined && fieldsOf(text).some((name) => list.columns.includes(name));
+  return elements.some((element) =>
+    textsOf(element).some((text) => countsUp(text) || isFilled(text)),
+  );
+}
 
 /** An element as it is on a copy, and what tells it from others; undefined when it is always as it was typed. */
 function filledFor(
@@ -165,7 +177,8 @@ function filledFor(
   number: number,
 ): { element: PieceElement; key: string } | undefined {
   if (!textsOf(element).some(hasPlaceholders)) return undefined;
-  const facts = { today: source.today ?? '2000-01-01', number };
+  const row = source.list && rowOf(source.list, number);
+  const facts = { today: source.today ?? '2000-01-01', number, ...(row ? { row } : {}) };
   const filled = withTexts(element, (text) => filledText(text, facts));
   return { element: filled, key: textsOf(filled).join('\n') };
 }
@@ -219,7 +232,7 @@ function used(
 function assemble(
   piece: Piece,
   elements: readonly PlacedElement[],
-  { folds, context }: { folds: readonly Fold[]; context: FillSource },
+  { folds, numbered, context }: { folds: readonly Fold[]; numbered: boolean; context: FillSource },
 ): CompiledPiece {
   const bleed = shapePath(piece.edge, piece.bleed);
   const { width, height } = pieceSize(piece);
@@ -235,6 +248,7 @@ function assemble(
     safe: shapePath(piece.edge, -piece.safe),
     rings: edgeRings(piece.edge),
     creases: creaseLines(folds),
+    numbered,
     ground,
     elements,
     nodes:

@@ -1,6 +1,5 @@
 export {
   createCompiler,
-  isNumbered,
   type CompiledPiece,
   type PieceCompiler,
   type PieceSource,
@@ -64,6 +63,7 @@ export { artOfElement, withFills } from './element-fills.ts';
 export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
 export { seenBox, seenBoxOf } from './seen.ts';
-export { countsUp, filledText, hasPlaceholders, type CopyFacts } from './placeholders.ts';
+export { listSchema, listText, parseList, rowOf, type List } from './list.ts';
+export { fieldsOf, hasPlaceholders, filledText, countsUp, type CopyFacts } from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
 export { pieceSchema, pieceSize, type Piece } from './piece.ts';

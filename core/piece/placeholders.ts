@@ -23,6 +23,12 @@ export const hasPlaceholders = (text: string): boolean =>
 /** Whether a text counts up, so that every copy of its piece is another. */
 export const countsUp = (text: string): boolean => text.includes('{#') && text.search(COUNTER) >= 0;
 
+/** The names of the fields that a text asks for. */
+export const fieldsOf = (text: string): string[] =>
+  text.includes('{')
+    ? [...text.replace(DATE, '').matchAll(FIELD)].map(([, name]) => name ?? '')
+    : [];
+
 /**
  * A text with its placeholders filled: `{#1}` and `{#001}` count up from that number with its zeros,
  * `{#10+5}` in steps, `{today}`, `{today+90d}` and `{today+1y:dd.MM.yyyy}` are dates (d, w, m, y; the

@@ -184,6 +184,10 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
     mends: true,
   },
   'missing-glyph': { job: () => plain(words({ text: '漢' })), says: /“漢”/ },
+  'column-missing': {
+    job: () => plain(words({ text: '{name}' })),
+    says: /{name} on “Label” waits for a list/,
+  },
   'words-near-edge': {
     job: () => plain(words({ text: 'Sea', y: 26 })),
     says: /from the edge; 2 mm is safe|cut off/,

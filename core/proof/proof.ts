@@ -4,6 +4,7 @@ import type { Finding, FindingKind, ProofContext, Severity } from './finding.ts'
 import { bleedsMeet, inKeepClear, outsidePrintable, overlap } from './findings/copies.ts';
 import { codeCrowded, codePale, codeTooSmall, codeUnread } from './findings/codes.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
+import { columnMissing } from './findings/lists.ts';
 import { artMissing, licence, lowResolution } from './findings/pictures.ts';
 import { wordsRunInto } from './findings/run-into.ts';
 import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
@@ -25,6 +26,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   outsidePrintable,
   spotShapeDiffers,
   missingGlyph,
+  columnMissing,
   wordsNearEdge,
   wordsDoNotFit,
   wordsTooSmall,

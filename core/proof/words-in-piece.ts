@@ -14,20 +14,41 @@ import type { ProofContext, Where } from './finding.ts';
 export interface SetElement extends PlacedElement {
   readonly element: Words;
   readonly piece: CompiledPiece;
+  /** What they say: on copies that differ, on this one. */
+  readonly said: string;
   readonly set: NonNullable<PlacedElement['compiled']['words']>;
 }
 
-/** All words of a job. */
+/** All words of a job; where each copy says something else, the ones that are worst off. */
 export function allWords({ compiled }: Pick<ProofContext, 'compiled'>): SetElement[] {
-  return [...compiled.pieces.values()].flatMap((piece) =>
-    piece.elements.flatMap((placedElement): SetElement[] => {
-      const { element, compiled: drawn } = placedElement;
-      return element.kind === 'words' && drawn.words
-        ? [{ ...placedElement, element, piece, set: drawn.words }]
-        : [];
-    }),
+  const copies = new Set(
+    compiled.sheets.flatMap((sheet) => sheet.copies.map(({ piece }) => piece)),
   );
+  return [...compiled.pieces.values()].flatMap((piece) => {
+    const found = wordsOf(piece);
+    if (!piece.numbered) return found;
+    const others = [...copies].filter((one) => one.piece.id === piece.piece.id).flatMap(wordsOf);
+    return found.map((words) =>
+      others
+        .filter(({ element }) => element.id === words.element.id)
+        .reduce((worst, one) => (trouble(one) > trouble(worst) ? one : worst), words),
+    );
+  });
 }
+
+const wordsOf = (piece: CompiledPiece): SetElement[] =>
+  piece.elements.flatMap((placedElement): SetElement[] => {
+    const { element, compiled: drawn } = placedElement;
+    if (element.kind !== 'words' || !drawn.words) return [];
+    const said = piece.numbered
+      ? drawn.words.glyphs.map(({ text }) => text).join('')
+      : element.text;
+    return [{ ...placedElement, element, piece, set: drawn.words, said }];
+  });
+
+/** How badly off words are: letters that are missing, no room, and the smaller the worse. */
+const trouble = ({ set }: SetElement): number =>
+  (set.missing.length ? 2e6 : 0) + (set.overflows ? 1e6 : 0) - set.size;
 
 /** What words say, shortened, in quotes. */
 export const quoted = (text: string): string => {

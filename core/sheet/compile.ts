@@ -15,7 +15,7 @@ import {
   type Path,
   type Ring,
 } from '../geometry/index.ts';
-import { isNumbered, type CompiledPiece, type Need } from '../piece/index.ts';
+import { type CompiledPiece, type Need } from '../piece/index.ts';
 import { placeEdge, shapePath, type CutLine, type EdgeRings } from '../shape/index.ts';
 import { markPath } from '../register/index.ts';
 import { keepClear, sheetMarks, type Mark } from '../stock/index.ts';
@@ -67,7 +67,7 @@ export function sheetCopies({ placements }: SheetLayout, pieces: CopySource): Sh
     const trim = placeEdge(piece.rings, map);
     const creases = placeEdge(piece.creases, map);
     const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-    const own = isNumbered(piece.piece) ? `-${number}` : '';
+    const own = piece.numbered ? `-${number}` : '';
     const symbol = pieceSymbol(piece.piece.id) + own;
     return [{ placement, piece, symbol, trim, creases, box, bleed: piece.piece.bleed }];
   });

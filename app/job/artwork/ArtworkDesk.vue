@@ -24,6 +24,7 @@ import { useDeskState } from './desk-state.ts';
 import ExactTray from './ExactTray.vue';
 import ElementStack from './ElementStack.vue';
 import JobArtBench from './JobArtBench.vue';
+import ListPanel from './ListPanel.vue';
 import LineCard from './lines/LineCard.vue';
 import { newOrnament, newPlate, newWords, ornamentInks } from './new-elements.ts';
 import OrnamentCard from './ornaments/OrnamentCard.vue';
@@ -57,7 +58,7 @@ const legend = computed(() => [
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
 const clipboard = useClipboard(desk);
-const panel = ref<'faces' | 'ornaments' | 'start' | 'seen'>();
+const panel = ref<'faces' | 'ornaments' | 'start' | 'seen' | 'list'>();
 const house = ref(false);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
@@ -172,6 +173,7 @@ onBeforeUnmount(() => {
           :seeing="panel === 'seen'"
           @see="panel = panel === 'seen' ? undefined : 'seen'"
         />
+        <ListPanel v-if="panel === 'list'" :desk="desk" @close="panel = undefined" />
         <SeenAsPanel v-if="panel === 'seen'" :desk="desk" @close="panel = undefined" />
         <ToolTray
           :desk="desk"
@@ -228,7 +230,12 @@ onBeforeUnmount(() => {
     <template #cards>
       <VariantCard :desk="desk" />
       <template v-if="chosenWords[0]">
-        <WordsCard :desk="desk" :words="chosenWords[0]" @faces="panel = 'faces'" />
+        <WordsCard
+          :desk="desk"
+          :words="chosenWords[0]"
+          @faces="panel = 'faces'"
+          @list="panel = 'list'"
+        />
         <LettersCard :desk="desk" :words="chosenWords[0]" />
         <ReadableCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
         <MovedLettersCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />

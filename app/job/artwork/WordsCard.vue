@@ -23,8 +23,9 @@ import WordsPathRows from './words/WordsPathRows.vue';
 
 /** What words say and how they are set; of several texts the first is shown and all are changed. */
 const props = defineProps<{ desk: DeskState; words: Words }>();
-defineEmits<{ faces: [] }>();
+defineEmits<{ faces: []; list: [] }>();
 const field = ref<HTMLTextAreaElement | null>(null);
+const columns = computed(() => props.desk.store.settled?.list?.columns ?? []);
 const several = computed(() => props.desk.elements.value.length > 1);
 const set = computed(
   () =>
@@ -130,6 +131,17 @@ watch(props.desk.cardTyping, async () => {
       >
         {{ name }}
       </button>
+      <button
+        v-for="column in columns"
+        :key="column"
+        class="link"
+        type="button"
+        :title="`{${column}}`"
+        @click="insert(`{${column}}`)"
+      >
+        {{ column }}
+      </button>
+      <button class="link" type="button" @click="$emit('list')">{{ texts.list.open }}</button>
     </p>
     <div class="typeface">
       <button

@@ -47,7 +47,11 @@ export function useDeskState() {
   /** The piece as it stands without what a gesture is just doing, compiled. */
   const settledPiece = computed(() => {
     void resourceVersion.value;
-    return settled.value && store.settled && pageCompiler.compile(settled.value, store.settled);
+    return (
+      settled.value &&
+      store.settled &&
+      pageCompiler.compile(settled.value, store.settled, store.row)
+    );
   });
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */

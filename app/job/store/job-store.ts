@@ -45,6 +45,8 @@ export const useJobStore = defineStore('job', () => {
   /** The value during a gesture, before it becomes one step. */
   const gesture = shallowRef<Job>();
   const state = ref<'loading' | 'open' | 'missing'>('loading');
+  /** Which row of the job's list the desk shows, from 1. */
+  const row = ref(1);
   const keepState = ref<KeepState>('kept');
   let lock: WriterLock | undefined;
   let stopHearing: () => void = () => undefined;
@@ -55,7 +57,7 @@ export const useJobStore = defineStore('job', () => {
   const settled = computed(() => history.value?.now);
   const pieces = computed(() => {
     void resourceVersion.value;
-    return job.value ? compilePieces(job.value, pageCompiler) : new Map<string, never>();
+    return job.value ? compilePieces(job.value, pageCompiler, row.value) : new Map<string, never>();
   });
   let arranged: { uses: readonly unknown[]; layout: Layout } | undefined;
   /** Laid out anew only when something that it depends on is another: not for each step of a drag. */
@@ -116,6 +118,7 @@ export const useJobStore = defineStore('job', () => {
 
   function show(value: Job): void {
     gesture.value = undefined;
+    row.value = 1;
     history.value = startHistory(value);
     void loadFor(value).catch(messages.sayError);
   }
@@ -155,6 +158,11 @@ export const useJobStore = defineStore('job', () => {
   function noteVersion(value: Job): void {
     noted = Date.now();
     void keepVersion(value, noted).catch(() => undefined);
+  }
+
+  /** Shows copies as a row of the list fills them. */
+  function showRow(next: number): void {
+    row.value = next;
   }
 
   /** Whether this tab may change the job; says so when it may not. */
@@ -231,6 +239,8 @@ export const useJobStore = defineStore('job', () => {
   return {
     job,
     settled,
+    row,
+    showRow,
     state,
     keepState,
     pieces,

@@ -29,7 +29,7 @@ export const wordsRunInto: FindingKind = {
           code: 'words-run-into',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.element.text)} runs into “${title}”${on(found, context)}.`,
+          what: `${quoted(found.said)} runs into “${title}”${on(found, context)}.`,
           why: 'Letters that cross something else are hard to read.',
         },
       ];

@@ -31,7 +31,7 @@ export const wordsDoNotFit: FindingKind = {
           code: 'words-do-not-fit',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(element.text)} is too long for its room at ${points(found.set.size)}${on(found, context)}.`,
+          what: `${quoted(found.said)} is too long for its room at ${points(found.set.size)}${on(found, context)}.`,
           why: 'The letters run out over what stands beside them.',
           ...(shrink
             ? {
@@ -57,7 +57,7 @@ export const wordsTooSmall: FindingKind = {
         code: 'words-too-small',
         severity: 'warning',
         where: place(found),
-        what: `${quoted(found.element.text)} prints at ${points(found.set.size)}${on(found, context)}.`,
+        what: `${quoted(found.said)} prints at ${points(found.set.size)}${on(found, context)}.`,
         why: `Below ${SMALLEST} pt letters fill in on a home printer.`,
         fix: {
           label: `Set to ${SMALLEST} pt`,
@@ -70,10 +70,9 @@ export const missingGlyph: FindingKind = {
   code: 'missing-glyph',
   check: (context) =>
     [
-      ...allWords(context).map(({ element, set, piece, compiled }) => ({
-        ...{ element, piece, compiled },
+      ...allWords(context).map(({ element, set, piece, compiled, said }) => ({
+        ...{ element, piece, compiled, said },
         missing: set.missing,
-        said: element.text,
       })),
       ...[...context.compiled.pieces.values()].flatMap((piece) =>
         piece.elements.map(({ element, compiled }) => ({
@@ -104,7 +103,7 @@ export const lowContrast: FindingKind = {
           code: 'low-contrast',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.element.text)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
+          what: `${quoted(found.said)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
           why: 'In poor light or at arm’s length it cannot be read.',
           ...firstWay(found, measured),
         },
@@ -135,8 +134,8 @@ export const wordsNearEdge: FindingKind = {
           where: place(found),
           what:
             near < 0
-              ? `${quoted(element.text)} is cut off by the edge${on(found, context)}.`
-              : `${quoted(element.text)} stands ${near.toFixed(1)} mm from the edge${on(found, context)}; ${piece.piece.safe} mm is safe.`,
+              ? `${quoted(found.said)} is cut off by the edge${on(found, context)}.`
+              : `${quoted(found.said)} stands ${near.toFixed(1)} mm from the edge${on(found, context)}; ${piece.piece.safe} mm is safe.`,
           why: 'A cut that is a little off makes it look lopsided or takes letters with it.',
           ...(mends
             ? { fix: { label: 'Move it inwards', call: change(found, inward(moved)) } }
