@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { expectGood, freeId, isProblem } from '../../core/base/index.ts';
 import {
   createJob,
+  isDesign,
   parsePeel,
   runCommand,
   writePeel,
@@ -34,6 +35,7 @@ import {
   type KeptJob,
   type KeptRun,
 } from '../storage/index.ts';
+import { useOwnDesigns } from '../job/store/own-designs.ts';
 import { forgetMissing } from '../job/store/page-resources.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
@@ -41,6 +43,7 @@ import { useMessages } from '../ui/messages-store.ts';
 /** The jobs on the shelf and what can be done with them as a whole. */
 export const useShelf = defineStore('shelf', () => {
   const messages = useMessages();
+  const designs = useOwnDesigns();
   const jobs = shallowRef<readonly KeptJob[]>([]);
   const runs = shallowRef<readonly KeptRun[]>([]);
   const query = ref('');
@@ -171,6 +174,7 @@ export const useShelf = defineStore('shelf', () => {
         const bytes = await bytesOf(file);
         if (file.name.endsWith('.zip')) return restoreFrom(bytes, file.name);
         const whole = expectGood(parsePeel(bytes, file.name));
+        if (isDesign(whole.job)) return void (await designs.take(whole.job, whole.art));
         const taken = jobs.value.some(({ job }) => job.id === whole.job.id);
         const job = taken ? { ...whole.job, id: newId() } : whole.job;
         await keepJobWithArt({ ...whole, job }, Date.now());

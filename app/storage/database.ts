@@ -17,6 +17,8 @@ export const database = {
   runs: store('runs'),
   /** Earlier versions of jobs, by the job's id. */
   versions: store('versions'),
+  /** Jobs that are kept as starting designs, by id. */
+  designs: store('designs'),
   /** Settings and small facts of the workshop by name. */
   workshop: store('workshop'),
 } as const;

@@ -9,6 +9,7 @@ export {
   type UsedArt,
 } from './art-drawer.ts';
 export { isFull } from './database.ts';
+export { dropDesign, keepDesign, ownDesigns } from './designs.ts';
 export { bytesOf, chooseFiles, download } from './files.ts';
 export {
   allJobs,

@@ -1,5 +1,11 @@
 import { expectGood } from '../../core/base/index.ts';
-import { parseBackup, parsePeel, writeBackup, type JobWithArt } from '../../core/job/index.ts';
+import {
+  isDesign,
+  parseBackup,
+  parsePeel,
+  writeBackup,
+  type JobWithArt,
+} from '../../core/job/index.ts';
 import { database } from './database.ts';
 import { drawerEntries, restoreDrawer } from './art-drawer.ts';
 import {
@@ -18,6 +24,7 @@ import {
 import { NO_HOUSE_STYLE } from '../../core/designs/index.ts';
 import { houseStyle, keepHouseStyle, readHouseStyle } from './house-style.ts';
 import { keepOwnTypefaces, ownTypefaces, readOwnTypefaces } from './own-typefaces.ts';
+import { filesOfDesigns, keepDesign, ownDesigns } from './designs.ts';
 import { artOfVersions } from './versions.ts';
 import { keepStockRoom, mergedStockRoom, readStockRoom, stockRoom } from './stock-room.ts';
 
@@ -68,6 +75,7 @@ export async function sweep(now: number): Promise<void> {
       if (art.made) named.add(art.made.from);
     }
     for (const { id } of await ownTypefaces()) named.add(id);
+    for (const id of await filesOfDesigns()) named.add(id);
     for (const id of await database.art.keys()) {
       const art = named.has(id) ? undefined : await database.art.getItem<KeptArt>(id);
       if (art && now - art.kept > DAY) await database.art.removeItem(id);
@@ -83,6 +91,7 @@ export async function backUp(): Promise<Uint8Array> {
   const { jobs } = await allJobs();
   const whole: JobWithArt[] = [];
   for (const { job } of jobs) whole.push(await withArt(job));
+  for (const design of await ownDesigns()) whole.push(await withArt(design));
   const demo = jobs.filter(({ isDemo }) => isDemo).map(({ job }) => job.id);
   const drawer = await drawerEntries();
   const inJobs = new Set(whole.flatMap(({ art }) => [...art.keys()]));
@@ -111,8 +120,9 @@ export async function restore(
 ): Promise<{ jobs: number; damaged: number }> {
   const { jobs, documents, damaged, art } = expectGood(parseBackup(bytes, name));
   const demo = new Set(Array.isArray(documents.demo) ? (documents.demo as string[]) : []);
-  for (const [index, one] of jobs.entries())
-    await keepJobWithArt(one, now - index, demo.has(one.job.id));
+  for (const [index, { job, art: own }] of jobs.entries())
+    if (isDesign(job)) await keepDesign(job, own, now);
+    else await keepJobWithArt({ job, art: own }, now - index, demo.has(job.id));
   for (const [id, content] of art) await keepArt(id, content, now);
   await restoreDrawer(documents.drawer);
   const here = await ownTypefaces();

@@ -1,6 +1,11 @@
 import { isProblem, type Problem } from '../base/index.ts';
-import { alongEdge, scaledElement, type Piece, type PieceElement } from '../piece/index.ts';
-import { adapted } from './adapt.ts';
+import {
+  adapted,
+  alongEdge,
+  scaledElement,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
 import {
   buildEdge,
   resizedShape,

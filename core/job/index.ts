@@ -31,4 +31,12 @@ export {
   type JobResources,
 } from './resources.ts';
 export { jobSchema, VERSION, type Job } from './schema.ts';
+export {
+  callForDesign,
+  canBeOpen,
+  designFrom,
+  isDesign,
+  type OpenWords,
+  type OwnDesign,
+} from './own-design.ts';
 export { sizesOf, type ElementChanges } from './variants.ts';

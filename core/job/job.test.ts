@@ -3,6 +3,7 @@ import { strToU8, zipSync } from 'fflate';
 import { contentHash, isProblem } from '../base/index.ts';
 import type { PieceElement } from '../piece/index.ts';
 import {
+  VERSION,
   afterStep,
   createJob,
   parseBackup,
@@ -220,7 +221,17 @@ test('a job of the fourth version keeps its creases and bands, and plain colours
     fill: { color: '#c77f3a', opacity: 0.5 },
     rim: { inset: 4, to: 1.5 },
   });
-  expect(read.value.version).toBe(5);
+  expect(read.value.version).toBe(VERSION);
+});
+
+test('a job of the fifth version keeps its sizes and what was changed on one of them', () => {
+  const old = JSON.parse(readFileSync('core/job/examples/version-5.json', 'utf8')) as Job;
+  const read = parseJob(old);
+  if (!read.ok) throw new Error(read.problem.what);
+  expect(read.value).toEqual({ ...old, version: VERSION });
+  const variants = read.value.pieces.flatMap(({ variant }) => variant ?? []);
+  expect(variants.map(({ base }) => base)).toEqual(['piece-1', 'piece-1']);
+  expect(variants.every(({ thing }) => thing?.kind === 'lid')).toBe(true);
 });
 
 test('newer, damaged and foreign files are each refused in a sentence', () => {

@@ -33,6 +33,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
   3: (old) => ({ ...old, version: 4 }),
   /** More can fill words, plates and grounds than a colour, and there are more kinds of element. */
   4: (old) => ({ ...old, version: 5 }),
+  /** Shapes put together, variants, lists, typefaces of one's own and designs came. */
+  5: (old) => ({ ...old, version: 6 }),
 };
 
 /** Reads a job document of this or an earlier version. */

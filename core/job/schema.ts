@@ -7,7 +7,7 @@ import { thingSchema } from '../things/index.ts';
 import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 5;
+export const VERSION = 6;
 
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({
@@ -23,6 +23,8 @@ export const jobSchema = z.object({
   /** A copy of what the sheets are made of. */
   material: materialSchema,
   plan: planSchema,
+  /** Where it is kept as a starting design: the elements that may be changed, by their ids. */
+  design: z.object({ open: z.array(z.string()).max(500) }).optional(),
   /** Fills the placeholders of copies, a row a copy. */
   list: listSchema.optional(),
   /** What is known of the art that the pieces name, by its hash. */

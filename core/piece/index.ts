@@ -59,6 +59,7 @@ export {
   type PatternFill,
   type PictureFill,
 } from './fill.ts';
+export { adapted } from './adapt.ts';
 export { artOfElement, withFills } from './element-fills.ts';
 export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';

@@ -9,6 +9,7 @@ import { useMessages } from '../../ui/messages-store.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import type { DeskState } from './desk-state.ts';
+import KeepDesignPanel from './start/KeepDesignPanel.vue';
 import FillPicker from './fill/FillPicker.vue';
 import { texts } from '../../texts/index.ts';
 
@@ -41,6 +42,7 @@ function rename(event: Event): void {
 }
 
 const keeping = ref(false);
+const designing = ref(false);
 
 async function keepAsArt(): Promise<void> {
   const { piece, store } = props.desk;
@@ -110,6 +112,15 @@ function remove(): void {
     >
       {{ keeping ? texts.artwork.keepingAsArt : texts.artwork.keepAsArt }}
     </button>
+    <button
+      v-if="desk.piece.value.elements.length"
+      class="link keep"
+      type="button"
+      @click="designing = true"
+    >
+      {{ texts.start.keepOpen }}
+    </button>
+    <KeepDesignPanel v-if="designing" :desk="desk" @close="designing = false" />
   </CardPanel>
   <CardPanel
     v-if="desk.store.job"
@@ -157,6 +168,9 @@ function remove(): void {
 }
 p {
   margin: 10px 0 0;
+}
+.keep {
+  display: block;
 }
 .pieces {
   display: grid;

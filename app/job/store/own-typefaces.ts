@@ -27,6 +27,12 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
     return loading;
   }
 
+  /** Loads the list anew, where others have come into the workshop. */
+  function again(): Promise<void> {
+    loading = undefined;
+    return load();
+  }
+
   /** Adds typeface files; says which were refused and why, and gives those that are there now. */
   async function add(files: readonly File[]): Promise<OwnTypeface[]> {
     await load();
@@ -77,5 +83,5 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
     }
   }
 
-  return { list, adding, load, add, remove };
+  return { list, adding, load, again, add, remove };
 });

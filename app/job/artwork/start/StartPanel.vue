@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { mdiFormatFont, mdiPaletteOutline } from '@mdi/js';
+import { mdiClose, mdiFormatFont, mdiPaletteOutline } from '@mdi/js';
 import { computed, onMounted, watch } from 'vue';
 import type { DesignName } from '../../../../core/designs/index.ts';
 import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
+import IconButton from '../../../ui/IconButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
+import { chooseFiles } from '../../../storage/index.ts';
+import { useOwnDesigns } from '../../store/own-designs.ts';
 import { loadFaces, loadFor } from '../../store/page-resources.ts';
 import type { DeskState } from '../desk-state.ts';
 import { useStart } from './start-state.ts';
@@ -15,6 +18,7 @@ const props = defineProps<{ desk: DeskState }>();
 defineEmits<{ close: []; house: [] }>();
 const words = texts.start;
 const start = useStart(props.desk);
+const own = useOwnDesigns();
 const { name, line, maker, picture } = start;
 
 const previews = computed(() =>
@@ -35,6 +39,14 @@ watch(
   previews,
   ([, first]) => {
     if (first) void loadFor(first.job).catch(useMessages().sayError);
+  },
+  { immediate: true },
+);
+
+watch(
+  start.owned,
+  (owned) => {
+    for (const { job } of owned) void loadFor(job).catch(useMessages().sayError);
   },
   { immediate: true },
 );
@@ -69,6 +81,13 @@ onMounted(() => {
           {{ words.noPicture }}
         </button>
         <button class="link" type="button" @click="$emit('house')">{{ words.house }}</button>
+        <button
+          class="link"
+          type="button"
+          @click="chooseFiles('.peel').then(([file]) => own.takeFile(file))"
+        >
+          {{ words.fromFile }}
+        </button>
       </div>
       <p v-if="look && start.chosen.value" class="quiet">
         {{ words.colorsNow(look.colors.name) }} · {{ words.facesNow(look.faces.name) }}
@@ -76,6 +95,17 @@ onMounted(() => {
       <p v-else-if="desk.piece.value?.elements.length" class="quiet">{{ words.replaces }}</p>
     </template>
     <div class="designs">
+      <div v-for="one in start.owned.value" :key="one.design.id" class="own">
+        <button type="button" @click="start.useOwn(one.call)">
+          <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" />
+          <small>{{ one.design.name }}</small>
+        </button>
+        <IconButton
+          :icon="mdiClose"
+          :name="words.removeDesign(one.design.name)"
+          @click="own.remove(one.design)"
+        />
+      </div>
       <button
         v-for="one in previews"
         :key="one.design"
@@ -122,6 +152,19 @@ p {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
   gap: 6px;
+}
+.own {
+  position: relative;
+  display: flex;
+  min-width: 0;
+}
+.own > button:first-child {
+  flex: 1;
+}
+.own > :deep(.icon) {
+  position: absolute;
+  top: 0;
+  right: 0;
 }
 .designs button {
   display: flex;

@@ -10,9 +10,16 @@ import {
   type DesignFaces,
   type DesignName,
 } from '../../../../core/designs/index.ts';
-import { tryCommand, type CommandCall, type Job } from '../../../../core/job/index.ts';
+import {
+  callForDesign,
+  tryCommand,
+  type CommandCall,
+  type Job,
+  type OwnDesign,
+} from '../../../../core/job/index.ts';
 import { texts } from '../../../texts/index.ts';
 import type { DeskState } from '../desk-state.ts';
+import { useOwnDesigns } from '../../store/own-designs.ts';
 import { useHouseStyle } from './house-style-store.ts';
 
 const words = texts.start;
@@ -23,7 +30,9 @@ const typed = reactive({ line: words.usualLine as string, maker: '' });
 /** Starting designs for the piece on the desk, with its own words and picture. */
 export function useStart(desk: DeskState) {
   const house = useHouseStyle();
+  const ownDesigns = useOwnDesigns();
   void house.load();
+  void ownDesigns.load();
   const name = ref(firstName());
   const picture = shallowRef<Art | undefined>(firstPicture());
   const colorsAt = ref(0);
@@ -100,6 +109,35 @@ export function useStart(desk: DeskState) {
     return call && desk.store.settled && tryCommand(desk.store.settled, call);
   }
 
+  /** A design of the workshop's own on this piece, with what is typed where that is not the usual. */
+  function ownCall(design: OwnDesign): CommandCall | undefined {
+    const piece = desk.settled.value;
+    if (!piece) return undefined;
+    const call = callForDesign(design, piece, {
+      name: name.value,
+      line: typed.line === words.usualLine ? '' : typed.line,
+      maker: typed.maker,
+      art: picture.value?.id,
+    });
+    const art = [...(call.args.art ?? []), ...(picture.value ? [picture.value] : [])];
+    return { ...call, args: { ...call.args, art } };
+  }
+
+  /** The workshop's own designs, each with the job as it would be. */
+  const owned = computed(() =>
+    ownDesigns.list.flatMap((design) => {
+      const call = ownCall(design);
+      const job = call && desk.store.settled && tryCommand(desk.store.settled, call);
+      return call && job ? [{ design, call, job }] : [];
+    }),
+  );
+
+  function useOwn(call: CommandCall): void {
+    if (!desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
+    chosen.value = undefined;
+    desk.clear();
+  }
+
   function use(design: DesignName | 'blank'): void {
     const call = callFor(design);
     if (!call || !desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
@@ -113,5 +151,19 @@ export function useStart(desk: DeskState) {
     if (chosen.value) use(chosen.value);
   }
 
-  return { name, line, maker, picture, designs, chosen, faces, lookOf, tried, use, shuffle };
+  return {
+    name,
+    line,
+    maker,
+    picture,
+    designs,
+    chosen,
+    faces,
+    lookOf,
+    tried,
+    use,
+    owned,
+    useOwn,
+    shuffle,
+  };
 }

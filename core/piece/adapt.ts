@@ -1,4 +1,4 @@
-import { elementSize, resizedElement, scaledElement, type PieceElement } from '../piece/index.ts';
+import { elementSize, resizedElement, scaledElement, type PieceElement } from './elements/index.ts';
 
 interface Size {
   readonly width: number;

@@ -1,0 +1,104 @@
+import { adapted, textsOf, withTexts, type Piece, type PieceElement } from '../piece/index.ts';
+import { shapeSize } from '../shape/index.ts';
+import { withUsedArt } from './art-use.ts';
+import type { CommandCall } from './commands.ts';
+import { withTypefaces } from './resources.ts';
+import type { Job } from './schema.ts';
+
+/** A job that is kept as a starting design. */
+export type OwnDesign = Job & { readonly design: NonNullable<Job['design']> };
+
+/** Whether a job is a starting design. */
+export const isDesign = (job: Job): job is OwnDesign => job.design !== undefined;
+
+/** Whether a design can leave an element open: it says something, or shows a picture. */
+export const canBeOpen = (element: PieceElement): boolean =>
+  element.kind === 'picture' || textsOf(element).length > 0;
+
+/**
+ * A piece of a job as a starting design: the piece alone, with the art and typefaces that it needs.
+ * @param open the elements that may be changed by who starts from it
+ */
+export function designFrom(
+  job: Job,
+  piece: Piece,
+  { id, name, open }: { id: string; name: string; open: readonly string[] },
+): OwnDesign {
+  const { variant, ...plain } = piece;
+  const { list, ...rest } = job;
+  void list;
+  const alone: Job = {
+    ...rest,
+    id,
+    name: name.trim().slice(0, 120) || piece.name,
+    thing: variant?.thing ?? job.thing,
+    pieces: [plain],
+    plan: { ...job.plan, wanted: { [piece.id]: 1 }, moved: {}, used: [] },
+  };
+  return { ...withTypefaces(withUsedArt(alone), []), design: { open: [...open] } };
+}
+
+/** What a label says and shows where its design leaves it open; empty words stay as they are. */
+export interface OpenWords {
+  readonly name: string;
+  readonly line: string;
+  readonly maker: string;
+  /** The hash of a picture, for the largest that is left open. */
+  readonly art?: string | undefined;
+}
+
+/**
+ * The command that puts a design on a piece: adapted to its edge, with the open words and picture of
+ * its own. The largest open words are the name, the next a line about it, then its maker. What is not
+ * open is locked.
+ */
+export function callForDesign(
+  design: OwnDesign,
+  piece: Piece,
+  words: OpenWords,
+): Extract<CommandCall, { name: 'set-artwork' }> {
+  const [from] = design.pieces;
+  if (!from) throw new Error('A job has at least one piece.');
+  const open = new Set(design.design.open);
+  const filled = filledOpen(from, open, words);
+  const [before, after] = [shapeSize(from.edge), shapeSize(piece.edge)];
+  return {
+    name: 'set-artwork',
+    args: {
+      piece: piece.id,
+      ground: from.ground,
+      elements: filled.map((element) => ({
+        ...adapted(element, before, after),
+        locked: !open.has(element.id),
+      })),
+      art: Object.values(design.art),
+      doing: `start from “${design.name}”`,
+    },
+  };
+}
+
+/** The elements of a design with the words and the picture of a label in those that are open. */
+function filledOpen(
+  { elements }: Piece,
+  open: ReadonlySet<string>,
+  words: OpenWords,
+): readonly PieceElement[] {
+  const free = elements.filter(({ id }) => open.has(id));
+  const largest = free
+    .flatMap((one) => (one.kind === 'words' ? [one] : []))
+    .sort((one, other) => other.size - one.size);
+  const said = new Map(
+    [words.name, words.line, words.maker].map((text, at) => [largest[at]?.id ?? '', text]),
+  );
+  const [shown] = free
+    .flatMap((one) => (one.kind === 'picture' ? [one] : []))
+    .sort((one, other) => other.width * other.height - one.width * one.height);
+  return elements.map((element): PieceElement => {
+    const text = said.get(element.id);
+    if (text) return withTexts(element, () => text);
+    if (!words.art || element.kind !== 'picture' || element !== shown) return element;
+    const { spread, ...plain } = element;
+    void spread; // grown from the other art
+    return { ...plain, art: words.art };
+  });
+}
