@@ -1,4 +1,5 @@
 import type { Art } from '../art/index.ts';
+import { isSame } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import {
   apply,
@@ -11,8 +12,16 @@ import {
   type Affine,
   type Path,
   type Point,
+  type Ring,
 } from '../geometry/index.ts';
-import { creaseLines, edgeRings, isConvex, shapePath, type EdgeRings } from '../shape/index.ts';
+import {
+  creaseLines,
+  edgeRings,
+  isConvex,
+  shapePath,
+  type EdgeRings,
+  type EdgeShape,
+} from '../shape/index.ts';
 import { foldsOf, type Fold, type Thing } from '../things/index.ts';
 import { artOfFill, findPaint, type FillSource } from './fill.ts';
 import { artOfElement } from './element-fills.ts';
@@ -84,6 +93,12 @@ interface Remembered {
   readonly placed: PlacedElement;
 }
 
+interface Drawn {
+  readonly uses: readonly unknown[];
+  readonly look: object;
+  readonly compiled: CompiledElement;
+}
+
 interface RememberedPiece {
   readonly uses: readonly unknown[];
   readonly compiled: CompiledPiece;
@@ -104,11 +119,13 @@ const NESTING = 8;
 export function createCompiler(resources: Resources): PieceCompiler {
   const elements = new WeakMap<PieceElement, Map<string, Remembered>>();
   const pieces = new WeakMap<Piece, Map<number, RememberedPiece>>();
+  /** What was drawn last of each element of a piece: one that only moves is drawn alike. */
+  const drawings = new Map<string, Drawn>();
 
   const compile = (piece: Piece, source: PieceSource, { depth, number }: Asked): CompiledPiece => {
     const placedElements = piece.elements
       .filter(({ hidden }) => !hidden)
-      .map((element) => place(element, source, { depth, number }));
+      .map((element) => place(element, source, { depth, number, piece: piece.id }));
     const all = pieces.get(piece) ?? new Map<number, RememberedPiece>();
     pieces.set(piece, all);
     const known = all.get(number);
@@ -130,7 +147,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
   const place = (
     element: PieceElement,
     source: PieceSource,
-    { depth, number }: Asked,
+    { depth, number, piece }: Asked & { readonly piece: string },
   ): PlacedElement => {
     const filled = filledFor(element, source, number);
     const inner =
@@ -144,11 +161,17 @@ export function createCompiler(resources: Resources): PieceCompiler {
     elements.set(element, own);
     const known = own.get(filled?.key ?? '');
     if (known && sameItems(known.uses, uses)) return known.placed;
-    const compiled = compileElement(filled?.element ?? element, {
-      ...resources,
-      art: (id) => source.art[id],
-      part: (): CompiledPart | undefined => part,
-    });
+    const key = `${piece}/${element.id}`;
+    const last = filled ? undefined : drawings.get(key);
+    const compiled =
+      last && sameItems(last.uses, uses) && isSame(last.look, lookOf(element))
+        ? last.compiled
+        : compileElement(filled?.element ?? element, {
+            ...resources,
+            art: (id) => source.art[id],
+            part: (): CompiledPart | undefined => part,
+          });
+    if (!filled) drawings.set(key, { uses, look: lookOf(element), compiled });
     const maps = elementMaps(element);
     const made: PlacedElement = { element, compiled, maps, node: drawnAt(maps, compiled, element) };
     own.set(filled?.key ?? '', { uses, placed: made });
@@ -159,6 +182,13 @@ export function createCompiler(resources: Resources): PieceCompiler {
     compile: (piece, source, number = 1) =>
       compile(piece, source, { depth: 0, number: isNumbered(piece, source) ? number : 1 }),
   };
+}
+
+/** An element without what only says where and how clearly it is drawn. */
+function lookOf(element: PieceElement): object {
+  const { x, y, angle, flip, repeat, opacity, locked, name, group, adapt, ...look } = element;
+  void [x, y, angle, flip, repeat, opacity, locked, name, group, adapt];
+  return look;
 }
 
 /** Whether every copy of a piece is another: something in it counts up, or is filled from a list. */
@@ -234,7 +264,8 @@ function assemble(
   elements: readonly PlacedElement[],
   { folds, numbered, context }: { folds: readonly Fold[]; numbered: boolean; context: FillSource },
 ): CompiledPiece {
-  const bleed = shapePath(piece.edge, piece.bleed);
+  const lines = linesOf(piece);
+  const { bleed } = lines;
   const { width, height } = pieceSize(piece);
   const box = { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed };
   const paint = piece.ground === null ? undefined : findPaint(piece.ground, box, context);
@@ -243,16 +274,16 @@ function assemble(
   return {
     piece,
     ...pieceSize(piece),
-    trim: shapePath(piece.edge),
+    trim: lines.trim,
     bleed,
-    safe: shapePath(piece.edge, -piece.safe),
-    rings: edgeRings(piece.edge),
+    safe: lines.safe,
+    rings: lines.rings,
     creases: creaseLines(folds),
     numbered,
     ground,
     elements,
     nodes:
-      !isConvex(piece.edge) || overflows(bleed, elements)
+      !isConvex(piece.edge) || elements.some((one) => overflows(lines, one))
         ? [{ kind: 'group', clip: bleed, children }]
         : children,
     needs: [
@@ -262,17 +293,52 @@ function assemble(
   };
 }
 
+/** The lines around a piece, worked out once for an edge. */
+interface EdgeLines {
+  readonly trim: Path;
+  readonly bleed: Path;
+  readonly safe: Path;
+  readonly rings: EdgeRings;
+  /** Where the bleed ends, as rings. */
+  readonly outer: readonly Ring[];
+}
+
+const edgeLines = new WeakMap<EdgeShape, Map<string, EdgeLines>>();
+
+function linesOf({ edge, bleed, safe }: Piece): EdgeLines {
+  const known = edgeLines.get(edge) ?? new Map<string, EdgeLines>();
+  edgeLines.set(edge, known);
+  const key = `${bleed},${safe}`;
+  const found = known.get(key);
+  if (found) return found;
+  const outline = shapePath(edge, bleed);
+  const made: EdgeLines = {
+    trim: shapePath(edge),
+    bleed: outline,
+    safe: shapePath(edge, -safe),
+    rings: edgeRings(edge),
+    outer: flatten(outline),
+  };
+  known.set(key, made);
+  return made;
+}
+
+const reaching = new WeakMap<PlacedElement, { lines: EdgeLines; beyond: boolean }>();
+
 /**
- * Whether something reaches beyond where the bleed ends, so that it has to be clipped. Hundreds of
+ * Whether an element reaches beyond where the bleed ends, so that it has to be clipped. Hundreds of
  * copies without a clip are drawn much faster. In an outline that bulges outwards, and only these come
  * here, what has its points inside lies inside.
  */
-function overflows(bleed: Path, elements: readonly PlacedElement[]): boolean {
-  const rings = flatten(bleed);
-  return elements.some((one) => {
-    const points = extent(one);
-    return one.maps.some((map) => points.some((point) => !isInside(apply(map, point), rings)));
-  });
+function overflows(lines: EdgeLines, one: PlacedElement): boolean {
+  const known = reaching.get(one);
+  if (known?.lines === lines) return known.beyond;
+  const points = extent(one);
+  const beyond = one.maps.some((map) =>
+    points.some((point) => !isInside(apply(map, point), lines.outer)),
+  );
+  reaching.set(one, { lines, beyond });
+  return beyond;
 }
 
 /** Points around what an element draws, about its own centre. */

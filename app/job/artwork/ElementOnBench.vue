@@ -30,10 +30,6 @@ const whole = computed(
     (element.value.kind === 'words' && element.value.path.kind === 'straight'),
 );
 const typed = computed(() => props.desk.typing.value === element.value.id);
-/** A layer of its own while it moves, so that what lies beneath is not painted anew. */
-const moving = computed(
-  () => props.gestures.active.value && props.desk.selected.value.includes(element.value.id),
-);
 
 function press(event: PointerEvent): void {
   if (typed.value) props.typing.press(event);
@@ -54,7 +50,7 @@ function open(event: MouseEvent): void {
     :data-element="element.id"
     :data-place="placed.maps[0]?.join(' ')"
     class="element"
-    :class="{ locked: element.locked, typed, moving }"
+    :class="{ locked: element.locked, typed }"
     :opacity="element.opacity"
     @pointerdown.stop="press"
     @dblclick="open"
@@ -81,9 +77,6 @@ function open(event: MouseEvent): void {
 }
 .typed {
   cursor: text;
-}
-.moving {
-  will-change: transform;
 }
 .hit {
   fill: transparent;

@@ -57,6 +57,17 @@ const bent = computed(() => {
 const view = computed(() => bench.view.value);
 const px = computed(() => 1 / view.value.scale);
 const paper = computed(frame);
+/** Apart from what is drawn on it, so that its shadow is not painted anew with each step of a drag. */
+const sheet = computed(() => {
+  const { left, top, right, bottom } = paper.value;
+  const { x, y, scale } = view.value;
+  return {
+    width: `${(right - left) * scale}px`,
+    height: `${(bottom - top) * scale}px`,
+    borderRadius: `${3 * scale}px`,
+    transform: `translate(${x + left * scale}px, ${y + top * scale}px)`,
+  };
+});
 const ring = computed(() =>
   compiled.value
     ? pathData(compiled.value.bleed) + pathData(shapePath(compiled.value.piece.edge))
@@ -90,16 +101,9 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
     :way="seen.way"
     :paper="desk.store.job?.material.color ?? '#ffffff'"
   />
+  <div v-if="compiled" class="paper" :style="sheet" />
   <svg ref="svg" class="bench" :aria-label="texts.artwork.thePiece" @pointerdown="press">
     <g v-if="compiled" :transform="`translate(${view.x} ${view.y}) scale(${view.scale})`">
-      <rect
-        class="paper"
-        :x="paper.left"
-        :y="paper.top"
-        :width="paper.right - paper.left"
-        :height="paper.bottom - paper.top"
-        :rx="3"
-      />
       <clipPath id="bleed-clip"><path :d="pathData(compiled.bleed)" /></clipPath>
       <g clip-path="url(#bleed-clip)" :filter="seen.filter">
         <path class="stock" :d="pathData(compiled.bleed)" :fill="desk.store.job?.material.color" />
@@ -197,14 +201,18 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
 
 <style scoped>
 .bench {
+  position: relative;
+  will-change: transform;
   display: block;
   width: 100%;
   height: 100%;
   touch-action: none;
 }
 .paper {
-  fill: var(--release);
-  filter: drop-shadow(0 8px 22px #44203d2b);
+  position: absolute;
+  background: var(--release);
+  box-shadow: 0 8px 44px #44203d2b;
+  will-change: transform;
 }
 .area {
   fill: #5d2a5318;

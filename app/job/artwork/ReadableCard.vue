@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
-import { tryCommand } from '../../../core/job/index.ts';
+import { tryCommand, type Job } from '../../../core/job/index.ts';
 import type { Words } from '../../../core/piece/index.ts';
 import type { Legibility, WayToRead } from '../../../core/proof/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
@@ -54,13 +54,15 @@ onBeforeUnmount(() => {
 /** Along the bar by the logarithm, as contrast is seen. */
 const share = (ratio: number): number => (100 * Math.log(ratio)) / Math.log(MOST);
 const good = computed(() => found.value && found.value.ratio >= found.value.wanted - 0.05);
-const ways = computed(() =>
-  (found.value?.ways ?? []).flatMap((way) => {
-    const { settled } = props.desk.store;
+/** The ways on the job that was measured: while one types they stay as they are. */
+const ways = shallowRef<readonly (Legibility['ways'][number] & { readonly job: Job })[]>([]);
+watch(found, (measured) => {
+  const { settled } = props.desk.store;
+  ways.value = (measured?.ways ?? []).flatMap((way) => {
     const job = settled && tryCommand(settled, way.call);
     return job ? [{ ...way, job }] : [];
-  }),
-);
+  });
+});
 
 function use(way: WayToRead): void {
   props.desk.store.drop();
