@@ -104,7 +104,7 @@ async function compiling(job: Job, art: Map<string, Uint8Array>): Promise<Row[]>
   }
   compiler.compile(piece, job);
   const one: number[] = [];
-  for (let round = 0; round < 60; round++) {
+  for (let round = 0; round < 400; round++) {
     const at = 1 + (round % 59);
     const elements = piece.elements.map((element, index) =>
       index === at ? changed(element, round) : element,
