@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { decode } from 'fast-png';
+import { decode, encode } from 'fast-png';
 import { drawingToSvg, pathData, type Drawing } from '../core/drawing/index.ts';
-import { isProblem } from '../core/base/index.ts';
-import { ORNAMENTS, ornamentOf, PATTERNS } from '../core/art/index.ts';
+import { expectGood, isProblem } from '../core/base/index.ts';
+import { ORNAMENTS, ornamentOf, PATTERNS, readArt } from '../core/art/index.ts';
 import {
   compilePieces,
   createJob,
@@ -18,6 +18,7 @@ import {
   type CompiledPiece,
   type Fill,
   type PieceElement,
+  type Plate,
   type Words,
 } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
@@ -86,12 +87,12 @@ function strangers(one: Pixels, other: Pixels): number {
   return count;
 }
 
-/** Pixels that differ between what the desk shows and what the file holds. */
-async function differing(
+/** A finished piece at 300 dpi: as the desk shows it, and as the file holds it. */
+async function bothOf(
   page: Page,
   piece: CompiledPiece,
   { job, resources }: { job: Job; resources: JobResources },
-): Promise<number> {
+): Promise<{ shown: Pixels; file: Pixels }> {
   const drawing = drawingOf(piece);
   const sources = pdfSources({ job }, resources);
   const pdf = await writePdf(nodePlatform, [{ drawing }], sources, 'piece');
@@ -112,10 +113,18 @@ async function differing(
   );
   await page.setViewportSize({ width: printed.width, height: printed.height });
   await page.setContent(`<style>body{margin:0;background:#fff}svg{display:block}</style>${svg}`);
-  const shown = decode(await page.screenshot());
-  const file = { ...printed, channels: 4 };
+  return { shown: decode(await page.screenshot()), file: { ...printed, channels: 4 } };
+}
+
+/** Pixels that differ between what the desk shows and what the file holds. */
+async function differing(
+  page: Page,
+  piece: CompiledPiece,
+  of: { job: Job; resources: JobResources },
+): Promise<number> {
+  const { shown, file } = await bothOf(page, piece, of);
   // Two in four million were seen where thin lines meet; more than one in a million is a difference.
-  const noise = (printed.width * printed.height) / 1e6;
+  const noise = (file.width * file.height) / 1e6;
   const count = strangers(shown, file) + strangers(file, shown);
   return count > noise ? count : 0;
 }
@@ -196,6 +205,24 @@ const CASES: Readonly<Record<string, PieceElement>> = {
   wave: words({ path: { kind: 'wave', height: 3, length: 30, start: 0.2 } }),
   arc: words({ path: { kind: 'arc', radius: 40, bow: 'up' } }),
   'round blend': disc({ ...blend, shape: 'radial' }),
+  'letters out of a plate': {
+    ...place,
+    kind: 'combined',
+    parts: [
+      { how: 'join', element: { ...(disc('#44203d') as Plate), id: 'plate' } },
+      { how: 'cut', element: words({ id: 'words', width: 40, text: 'Fen & Fern' }) },
+    ],
+    fill: pattern('terrazzo'),
+    line: { color: '#24356f', width: 0.4, style: 'solid' },
+  },
+  'small print': words({
+    text: 'oats\nhoney\nsunflower seeds',
+    typeface: 'figtree-regular',
+    size: 9,
+    align: 'left',
+    fit: 'wrap-shrink',
+    list: { heading: 'INGREDIENTS', between: ', ' },
+  }),
   code: {
     ...place,
     kind: 'code',
@@ -237,6 +264,64 @@ const CASES: Readonly<Record<string, PieceElement>> = {
   ),
 };
 
+/** A picture with soft and fine parts, as a photograph has them. */
+function meadow(side: number): Uint8Array {
+  const data = new Uint8Array(side * side * 3);
+  for (let at = 0; at < side * side; at++) {
+    const [x, y] = [at % side, Math.floor(at / side)];
+    const grain = ((x * 7919 + y * 104729) % 7) - 3 + 6 * Math.sin(x / 2.1) * Math.sin(y / 1.7);
+    data[3 * at] = 130 + 60 * Math.sin(x / 40) + grain;
+    data[3 * at + 1] = 140 + 50 * Math.sin(y / 31) + grain;
+    data[3 * at + 2] = 110 + 40 * Math.sin((x + y) / 57) + grain;
+  }
+  return encode({ width: side, height: side, data, channels: 3 });
+}
+
+test('the inside of a picture is alike on the desk and in the PDF, straight and turned', async ({
+  page,
+}) => {
+  for (const [angle, side] of [
+    [0, 900],
+    [12, 500],
+  ] as const) {
+    const bytes = meadow(side);
+    const { art } = expectGood(await readArt(nodePlatform, bytes, 'meadow.png'));
+    const done = runCommand(createJob('lid', { id: 'j', today: '2026-04-18' }), {
+      name: 'add-element',
+      args: {
+        piece: 'piece-1',
+        element: {
+          ...place,
+          angle,
+          kind: 'picture',
+          art: art.id,
+          width: 60,
+          height: 60,
+          fit: 'cover',
+        },
+        art,
+      },
+    });
+    if (isProblem(done)) throw new Error(done.what);
+    const { job } = done;
+    const resources = await loadResources(nodePlatform, job, () => Promise.resolve(bytes));
+    const [piece] = compilePieces(job, createCompiler(resources)).values();
+    if (!piece) throw new Error('no piece');
+    const { shown, file } = await bothOf(page, piece, { job, resources });
+    let sum = 0;
+    let count = 0;
+    // The middle half of the label, which the picture fills.
+    for (let y = shown.height / 4; y < (shown.height * 3) / 4; y++)
+      for (let x = shown.width / 4; x < (shown.width * 3) / 4; x++)
+        for (let channel = 0; channel < 3; channel++, count++)
+          sum += Math.abs(
+            valueAt(shown, Math.floor(x), Math.floor(y), channel) -
+              valueAt(file, Math.floor(x), Math.floor(y), channel),
+          );
+    expect(sum / count, `turned by ${angle}`).toBeLessThanOrEqual(4);
+  }
+});
+
 test('every kind of element, fill and effect is the same picture on the desk and in the PDF', async ({
   page,
 }) => {
@@ -254,6 +339,6 @@ test('every kind of element, fill and effect is the same picture on the desk and
     const [piece] = compilePieces(job, createCompiler(resources)).values();
     if (piece) found.push([name, await differing(page, piece, { job, resources })]);
   }
-  expect(found).toHaveLength(11 + PATTERNS.length + ORNAMENTS.length);
+  expect(found).toHaveLength(13 + PATTERNS.length + ORNAMENTS.length);
   expect(found.filter(([, count]) => count > 0)).toEqual([]);
 });
