@@ -2,6 +2,7 @@ import { shallowRef } from 'vue';
 import type { CommandCall } from '../../../core/job/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
 import { RULER } from '../../ui/bench-view.ts';
+import { findNudge } from '../job-keys.ts';
 import { useDragStep } from '../drag-step.ts';
 import type { DeskState } from './desk-state.ts';
 import type { Guide } from './snap.ts';
@@ -45,14 +46,9 @@ export function useGuides(desk: DeskState, bench: BenchControls) {
   function key(event: KeyboardEvent, index: number): void {
     const guide = all()[index];
     if (!guide) return;
-    const step = event.altKey ? 0.1 : event.shiftKey ? 10 : 1;
-    const steps: Readonly<Record<string, number>> =
-      guide.axis === 'x'
-        ? { ArrowLeft: -step, ArrowRight: step }
-        : { ArrowUp: -step, ArrowDown: step };
-    const by = steps[event.key];
+    const by = findNudge(event)?.[guide.axis];
     const remove = event.key === 'Delete' || event.key === 'Backspace';
-    if (by === undefined && !remove) return;
+    if (!by && !remove) return;
     event.preventDefault();
     event.stopPropagation();
     if (remove) return give(all().filter((_, at) => at !== index));
