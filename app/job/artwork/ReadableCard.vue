@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
-import { tryCommand, type Job } from '../../../core/job/index.ts';
+import { tryCommand } from '../../../core/job/index.ts';
 import type { Words } from '../../../core/piece/index.ts';
-import type { Legibility, WayToRead } from '../../../core/proof/index.ts';
+import type { Legibility } from '../../../core/proof/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { calls } from '../../calls/index.ts';
-import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import type { DeskState } from './desk-state.ts';
+import ShownWays, { type ShownWay } from './ShownWays.vue';
 
 /** How well the chosen words can be read where they stand, and what would help. */
 const props = defineProps<{ desk: DeskState; words: Words }>();
@@ -48,26 +48,21 @@ watch(
 onBeforeUnmount(() => {
   clearTimeout(timer);
   asked++;
-  props.desk.store.drop();
 });
 
 /** Along the bar by the logarithm, as contrast is seen. */
 const share = (ratio: number): number => (100 * Math.log(ratio)) / Math.log(MOST);
 const good = computed(() => found.value && found.value.ratio >= found.value.wanted - 0.05);
 /** The ways on the job that was measured: while one types they stay as they are. */
-const ways = shallowRef<readonly (Legibility['ways'][number] & { readonly job: Job })[]>([]);
+const ways = shallowRef<readonly ShownWay[]>([]);
 watch(found, (measured) => {
   const { settled } = props.desk.store;
-  ways.value = (measured?.ways ?? []).flatMap((way) => {
-    const job = settled && tryCommand(settled, way.call);
-    return job ? [{ ...way, job }] : [];
+  ways.value = (measured?.ways ?? []).flatMap(({ kind, call, ratio }) => {
+    const job = settled && tryCommand(settled, call);
+    const note = say.ratio(ratio.toFixed(1));
+    return job ? [{ key: kind, call, job, name: say.ways[kind], note }] : [];
   });
 });
-
-function use(way: WayToRead): void {
-  props.desk.store.drop();
-  props.desk.store.act(way.call);
-}
 </script>
 
 <template>
@@ -92,22 +87,7 @@ function use(way: WayToRead): void {
       <FactRow :label="say.toEdge">{{ formatLength(found.toEdge, settings.unit) }}</FactRow>
       <template v-if="ways.length">
         <p class="quiet">{{ say.waysHint }}</p>
-        <div class="ways">
-          <button
-            v-for="way in ways"
-            :key="way.kind"
-            type="button"
-            @pointerenter="desk.store.preview(way.call)"
-            @pointerleave="desk.store.drop()"
-            @focus="desk.store.preview(way.call)"
-            @blur="desk.store.drop()"
-            @click="use(way)"
-          >
-            <PieceThumbnail :job="way.job" :piece="desk.piece.value?.id ?? ''" />
-            <span>{{ say.ways[way.kind] }}</span>
-            <small>{{ say.ratio(way.ratio.toFixed(1)) }}</small>
-          </button>
-        </div>
+        <ShownWays :desk="desk" :ways="ways" @use="desk.store.act($event)" />
       </template>
     </template>
   </CardPanel>
@@ -151,38 +131,5 @@ strong.good {
 }
 p {
   margin: 6px 0 4px;
-}
-.ways {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 6px;
-}
-.ways button {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  gap: 3px;
-  min-width: 0;
-  border: 1px solid var(--line);
-  border-radius: 12px;
-  padding: 6px 3px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  font-size: 12px;
-  line-height: 1.2;
-  cursor: pointer;
-}
-.ways button:hover {
-  border-color: var(--plum);
-  background: var(--apricot-soft);
-}
-.ways svg {
-  width: 100%;
-  height: 62px;
-}
-small {
-  color: var(--leaf-text);
-  font-size: 12px;
 }
 </style>

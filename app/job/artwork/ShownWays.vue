@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { onBeforeUnmount } from 'vue';
+import type { CommandCall, Job } from '../../../core/job/index.ts';
+import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
+import type { DeskState } from './desk-state.ts';
+
+/** Something that can be done, with the job as it would be and what is said below its picture. */
+export interface ShownWay {
+  readonly key: string;
+  readonly call: CommandCall;
+  readonly job: Job;
+  readonly name: string;
+  readonly note?: string;
+}
+
+/** Ways side by side, each as the piece would look; pointed at, it is shown on the desk. */
+const props = defineProps<{ desk: DeskState; ways: readonly ShownWay[] }>();
+const emit = defineEmits<{ use: [call: CommandCall] }>();
+
+function use(call: CommandCall): void {
+  props.desk.store.drop();
+  emit('use', call);
+}
+
+onBeforeUnmount(() => props.desk.store.drop());
+</script>
+
+<template>
+  <div class="ways" :style="{ gridTemplateColumns: `repeat(${Math.max(3, ways.length)}, 1fr)` }">
+    <button
+      v-for="way in ways"
+      :key="way.key"
+      type="button"
+      @pointerenter="desk.store.preview(way.call)"
+      @pointerleave="desk.store.drop()"
+      @focus="desk.store.preview(way.call)"
+      @blur="desk.store.drop()"
+      @click="use(way.call)"
+    >
+      <PieceThumbnail :job="way.job" :piece="desk.settled.value?.id ?? ''" />
+      <span>{{ way.name }}</span>
+      <small v-if="way.note">{{ way.note }}</small>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.ways {
+  display: grid;
+  gap: 6px;
+}
+button {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 3px;
+  min-width: 0;
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  padding: 6px 3px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  font-size: 12px;
+  line-height: 1.2;
+  cursor: pointer;
+}
+button:hover {
+  border-color: var(--plum);
+  background: var(--apricot-soft);
+}
+svg {
+  width: 100%;
+  height: 58px;
+}
+small {
+  color: var(--leaf-text);
+  font-size: 12px;
+}
+</style>
