@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.e2e.ts',
   outputDir: '.e2e-out',
-  workers: 3,
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: '.e2e-out/report.json' }]],

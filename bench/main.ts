@@ -1,7 +1,8 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pdf`, `stock`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `pdf`, `stock`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
 import { benchDesk } from './desk.ts';
+import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
@@ -9,6 +10,7 @@ import type { Row } from './row.ts';
 
 const BENCHES = {
   art: benchArt,
+  pack: benchPack,
   pdf: benchPdf,
   stock: benchStock,
   page: benchPage,

@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import { encode } from 'fast-png';
 import { discPng, dropFile, enter, expect, fromShelf, test } from './workshop.ts';
 
+test.use({ proofing: false });
+
 test('what is on hand is noted with its price and its gone labels, and a job begins at the first that is there', async ({
   page,
 }) => {

@@ -1,9 +1,13 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { encode } from 'fast-png';
 
-/** A page that fails its test on console errors and warnings, and on any request to elsewhere. */
-export const test = base.extend<{ page: Page }>({
-  page: async ({ page, baseURL }, use) => {
+/**
+ * A page that fails its test on console errors and warnings, and on any request to elsewhere. Where
+ * `proofing` is off the proof waits for ever for its renderer: tests that ask it nothing are faster.
+ */
+export const test = base.extend<{ page: Page; proofing: boolean }>({
+  proofing: [true, { option: true }],
+  page: async ({ page, baseURL, proofing }, use) => {
     const troubles: string[] = [];
     page.on('console', (message) => {
       if (['error', 'warning'].includes(message.type()))
@@ -15,6 +19,7 @@ export const test = base.extend<{ page: Page }>({
       if (!/^(data|blob):/.test(url) && !url.startsWith(baseURL ?? ''))
         troubles.push(`request to ${url}`);
     });
+    if (!proofing) await page.route('**/pdfium.wasm', () => undefined);
     await use(page);
     expect(troubles).toEqual([]);
   },

@@ -1,6 +1,10 @@
 /** Words of the sheet desk. */
 export const sheet = {
   arrangement: 'Arrangement',
+  arrangements: { step: 'In rows', best: 'Best fit' },
+  intoLabels: 'into the sheet’s labels',
+  proved: (count: number): string => `${count}: no arrangement can hold ${count + 1}`,
+  atMost: (count: number, most: number): string => `${count}; no arrangement can hold ${most + 1}`,
   how: 'How',
   gapLong: 'Gap, edge to edge',
   gap: 'Gap',

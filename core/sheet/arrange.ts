@@ -2,6 +2,8 @@ import { boxAbout, grown, type Box } from '../geometry/index.ts';
 import { pieceSize, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
 import { copyId, type CopyId, type Plan } from './plan.ts';
+import { mostThatFit } from './bound.ts';
+import { fillBest } from './fill-best.ts';
 import { stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
 
 /** What an arrangement needs to know of a job. */
@@ -58,6 +60,21 @@ export function copiesPerSheet(job: Arrangeable): number {
   return first ? spotsFor(job, repeated(first), []).length : 0;
 }
 
+/**
+ * How many copies of the first piece that is wanted any arrangement of a sheet can hold at most. What
+ * fills a die-cut sheet is its spots.
+ */
+export function mostPerSheet(job: Arrangeable): number {
+  const first = job.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job.pieces[0];
+  if (!first) return 0;
+  const { stock, plan } = job;
+  if (stock.spots) return spotPlaces(stock.spots).length;
+  const shape = repeated(first);
+  const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
+  const { bound = Infinity } = fillBest(shape, room, true);
+  return Math.min(bound, mostThatFit(shape, room.area, room.gap, room.taken));
+}
+
 /** Fills sheets with the wanted copies, then puts those that a hand has moved where it left them. */
 export function arrange(job: Arrangeable): Layout {
   const wanted = job.pieces.map((piece): Wanted => ({
@@ -94,7 +111,9 @@ function spotsFor({ stock, plan }: Arrangeable, shape: Repeated, taken: readonly
   }
   const zones = keepClear(stock, plan.marks);
   const room = { area: printable(stock), taken: [...zones, ...taken], gap: plan.gap };
-  return stepAndRepeat(shape, room, true);
+  return plan.arrangement === 'best'
+    ? [...fillBest(shape, room, true).spots]
+    : stepAndRepeat(shape, room, true);
 }
 
 /** One copy in each label, but for those of a started sheet that are gone. */

@@ -1,6 +1,7 @@
 export {
   arrange,
   copiesPerSheet,
+  mostPerSheet,
   type Arrangeable,
   type Layout,
   type Placement,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
 import { boxAbout, boxWithin, grown, type Box } from '../geometry/index.ts';
 import { coveredArea, mostThatFit } from './bound.ts';
+import { fillBest } from './fill-best.ts';
 import { stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
 
 const mm = z.number().positive().max(10_000);
@@ -75,9 +76,11 @@ interface Lot {
 interface OpenSheet {
   readonly placements: PackPlacement[];
   readonly taken: Box[];
+  /** Whether rows alone would have held fewer. */
+  mixed: boolean;
 }
 
-/** Fills sheets by step and repeat: fixed quantities first, then those that want as many as fit. */
+/** Fills sheets in rows, or with both directions mixed where that holds more: fixed quantities first, then those that want as many as fit. */
 export function tryPack(input: unknown): Result<PackAnswer> {
   const read = packRequestSchema.safeParse(input);
   if (!read.success) {
@@ -170,7 +173,7 @@ function pack(request: PackRequest, lots: Lot[]): Result<PackAnswer> {
   const sheets: OpenSheet[] = [];
   const most = request.sheets === 'any' ? MOST_COPIES : request.sheets;
   while (sheets.length < most && lots.some(({ left: more }) => more > 0)) {
-    const sheet: OpenSheet = { placements: [], taken: [...zones] };
+    const sheet: OpenSheet = { placements: [], taken: [...zones], mixed: false };
     fill(sheet, lots, area, request.gap);
     if (sheet.placements.length === 0) break;
     sheets.push(sheet);
@@ -181,14 +184,14 @@ function pack(request: PackRequest, lots: Lot[]): Result<PackAnswer> {
 /** Larger fixed lots first; lots without a number then take rows in turn, so that they share by area. */
 function fill(sheet: OpenSheet, lots: readonly Lot[], area: Box, gap: number): void {
   const fixed = lots.filter(({ most }) => !most).sort((one, other) => other.area - one.area);
-  for (const lot of fixed) placeSome(sheet, lot, { area, gap, limit: lot.left });
+  for (const lot of fixed) placeSome(sheet, lot, { area, gap, limit: lot.left, whole: true });
   const hungry = lots.filter(({ most }) => most);
   const shares = new Map(hungry.map((lot) => [lot, 0]));
   while (shares.size > 0) {
     const [lot] = [...shares].reduce((least, next) => (next[1] < least[1] ? next : least));
     const row = Math.max(1, Math.floor((area.right - area.left + gap) / (lot.shape.width + gap)));
     const limit = shares.size === 1 ? lot.left : Math.min(row, lot.left);
-    const count = placeSome(sheet, lot, { area, gap, limit });
+    const count = placeSome(sheet, lot, { area, gap, limit, whole: shares.size === 1 });
     if (count === 0) shares.delete(lot);
     else shares.set(lot, (shares.get(lot) ?? 0) + count * lot.area);
   }
@@ -197,11 +200,15 @@ function fill(sheet: OpenSheet, lots: readonly Lot[], area: Box, gap: number): v
 function placeSome(
   sheet: OpenSheet,
   lot: Lot,
-  { area, gap, limit }: { area: Box; gap: number; limit: number },
+  { area, gap, limit, whole }: { area: Box; gap: number; limit: number; whole: boolean },
 ): number {
   if (limit === 0) return 0;
   const room = { area, taken: sheet.taken, gap };
-  const spots = stepAndRepeat(lot.shape, room, lot.mayTurn).slice(0, limit);
+  const rows = stepAndRepeat(lot.shape, room, lot.mayTurn);
+  // Rows are easier to cut; mixing both directions is for those that rows leave over.
+  const filled = rows.length < limit && whole ? fillBest(lot.shape, room, lot.mayTurn) : undefined;
+  const spots = (filled?.spots ?? rows).slice(0, limit);
+  if (filled && filled.spots.length > rows.length) sheet.mixed = true;
   for (const spot of spots) {
     sheet.placements.push(placement(lot, spot));
     const lying = spot.angle === 90;
@@ -241,7 +248,12 @@ function answer(
   const many = request.sheets === 'any' ? sheets.length : request.sheets;
   const bound =
     lots.length === 1 && only
-      ? mostThatFit(only.shape, area, request.gap, zones) * many
+      ? many *
+        Math.min(
+          mostThatFit(only.shape, area, request.gap, zones),
+          fillBest(only.shape, { area, taken: zones, gap: request.gap }, only.mayTurn).bound ??
+            Infinity,
+        )
       : undefined;
   const wanted = only && !only.most ? only.count + only.left : Infinity;
   return {
@@ -253,6 +265,6 @@ function answer(
     ...(bound !== undefined && only ? { bound: { [only.id]: bound } } : {}),
     proved: bound !== undefined && only !== undefined && only.count === Math.min(bound, wanted),
     used: sheets.length ? placedArea / (free * sheets.length) : 0,
-    method: 'step-and-repeat',
+    method: sheets.some(({ mixed }) => mixed) ? 'best-fit' : 'step-and-repeat',
   };
 }

@@ -23,8 +23,8 @@ export type HandPlace = z.infer<typeof handPlaceSchema>;
 
 /** How the sheets of a job are filled. */
 export const planSchema = z.object({
-  /** Rows and columns with a gap, or one in each label of a die-cut sheet. */
-  arrangement: z.enum(['step', 'spots']),
+  /** Rows and columns with a gap, both directions mixed, or one in each label of a die-cut sheet. */
+  arrangement: z.enum(['step', 'best', 'spots']),
   /** Between copies, edge to edge, mm. */
   gap: z.number().min(0).max(100),
   marks: marksSchema,

@@ -5,12 +5,22 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import { useJobStore } from '../store/job-store.ts';
-import type { Plan } from '../../../core/sheet/index.ts';
+import { mostPerSheet, type Plan } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
 const plan = computed(() => store.job?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
+/** How many fit, and how many could: said of plain rectangles, of which it is certain. */
+const proof = computed(() => {
+  const job = store.settled;
+  const first = job?.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job?.pieces[0];
+  if (!job || first?.edge.kind !== 'rectangle' || first.edge.radius > 0) return undefined;
+  const count = store.layout?.perSheet ?? 0;
+  const most = mostPerSheet(job);
+  return count === most ? texts.sheet.proved(count) : texts.sheet.atMost(count, most);
+});
+
 function change(changes: Partial<Plan>, key?: string): void {
   store.act({ name: 'change-plan', args: { changes } }, key);
 }
@@ -18,13 +28,21 @@ function change(changes: Partial<Plan>, key?: string): void {
 
 <template>
   <CardPanel v-if="plan" :title="texts.sheet.arrangement">
-    <FactRow :label="texts.sheet.how"
-      ><span>{{
-        plan.arrangement === 'spots' ? 'into the sheet’s labels' : 'rows and columns'
-      }}</span></FactRow
+    <FactRow v-if="plan.arrangement === 'spots'" :label="texts.sheet.how"
+      ><span>{{ texts.sheet.intoLabels }}</span></FactRow
     >
+    <template v-else>
+      <ChoicesRow
+        :label="texts.sheet.how"
+        :name="texts.sheet.arrangement"
+        :model-value="plan.arrangement"
+        :choices="texts.sheet.arrangements"
+        @update:model-value="change({ arrangement: $event })"
+      />
+      <p v-if="proof" class="quiet">{{ proof }}</p>
+    </template>
     <LengthRow
-      v-if="plan.arrangement === 'step'"
+      v-if="plan.arrangement !== 'spots'"
       :label="texts.sheet.gapLong"
       :name="texts.sheet.gap"
       :model-value="plan.gap"
@@ -56,3 +74,10 @@ function change(changes: Partial<Plan>, key?: string): void {
     </button>
   </CardPanel>
 </template>
+
+<style scoped>
+p {
+  margin: 2px 0 6px;
+  text-align: right;
+}
+</style>

@@ -116,7 +116,7 @@ export const bleedsMeet: FindingKind = {
         copies.some((copy) => copy.piece === piece && copy.bleed === least),
       );
       if (sheet < 0 || least >= piece.piece.bleed - 1e-6) return [];
-      const widen = plan.arrangement === 'step' && plan.gap < 2 * piece.piece.bleed;
+      const widen = plan.arrangement !== 'spots' && plan.gap < 2 * piece.piece.bleed;
       const gap = 2 * piece.piece.bleed;
       return [
         {

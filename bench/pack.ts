@@ -1,0 +1,68 @@
+import { seededRandom } from '../core/base/index.ts';
+import { tryPack } from '../core/sheet/index.ts';
+import { median, type Row } from './row.ts';
+
+const SHEETS = [
+  { width: 210, height: 297 },
+  { width: 215.9, height: 279.4 },
+] as const;
+const INSTANCES = 200;
+const MOST = 60;
+
+/** Equal rectangles on a sheet: how many optima are proved, how long it takes, what rows alone hold. */
+export function benchPack(): Promise<Row[]> {
+  const random = seededRandom(1);
+  const between = (least: number, most: number): number =>
+    Math.round((least + random.next() * (most - least)) * 10) / 10;
+  const times: number[] = [];
+  let [made, proved, more, rows] = [0, 0, 0, 0];
+  while (made < INSTANCES) {
+    const sheet = SHEETS[Math.floor(random.next() * 2)] ?? SHEETS[0];
+    const margin = between(5, 15);
+    const gap = between(0, 4);
+    const rect = [between(20, 120), between(20, 120)];
+    const request = (turns: string) => ({
+      sheet: { ...sheet, margin: [margin, margin, margin, margin] },
+      gap,
+      pieces: [{ id: 'a', shape: { rect }, quantity: 'max', turns }],
+    });
+    const start = performance.now();
+    const answer = tryPack(request('quarter'));
+    const took = performance.now() - start;
+    if (!answer.ok || (answer.value.placed.a ?? 0) > MOST) continue;
+    made++;
+    times.push(took);
+    if (answer.value.proved) proved++;
+    const upright = tryPack(request('none'));
+    const plain = upright.ok ? (upright.value.placed.a ?? 0) : 0;
+    rows += plain;
+    more += answer.value.placed.a ?? 0;
+  }
+  return Promise.resolve([
+    {
+      what: `equal rectangles, ${INSTANCES} sheets: proved optimum`,
+      measured: (100 * proved) / made,
+      unit: '%',
+      wanted: 'at least 98 %',
+    },
+    {
+      what: 'equal rectangles: median time',
+      measured: median(times),
+      unit: 'ms',
+      wanted: 'under 20 ms',
+    },
+    {
+      what: 'equal rectangles: longest time',
+      measured: Math.max(...times),
+      unit: 'ms',
+      wanted: 'under 200 ms',
+    },
+    {
+      what: 'equal rectangles: copies (baseline: upright rows)',
+      measured: more,
+      unit: '',
+      baseline: rows,
+      wanted: 'never fewer',
+    },
+  ]);
+}
