@@ -152,6 +152,7 @@ test('a piece is kept as a starting design and offered on another label with its
   await page.getByLabel('What it is called').fill('Herb tin');
   await page.getByRole('checkbox', { name: 'Thistle & Fen' }).uncheck();
   await page.getByRole('button', { name: 'Keep in the workshop' }).click();
+  await expect(page.getByText(/among the designs to start from/)).toBeVisible();
   await page.goto('/job/demo-pot-lid-seals/artwork');
   await page.getByRole('button', { name: 'Start from' }).click();
   await page.getByRole('button', { name: 'Herb tin', exact: true }).click();
