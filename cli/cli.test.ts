@@ -99,8 +99,10 @@ test('a pack request is answered to a file, whole', () => {
   );
   expect(peel('pack', request, '--out', out, '--json').exit).toBe(0);
   expect(JSON.parse(readFileSync(out, 'utf8'))).toMatchObject({
+    // Upright rows hold 2 x 7, lying ones 4 x 3.
+    placed: { a: 17 },
     left: {},
-    method: 'step-and-repeat',
+    method: 'best-fit',
     stopped: false,
   });
   expect(readdirSync(folder).filter((name) => name.endsWith('.part'))).toEqual([]);
