@@ -12,7 +12,7 @@ import { median, percentile95, type Row } from './row.ts';
 const SIDES = { width: 3264, height: 2448 }; // 8 megapixels
 
 /** A piece of 60 elements over a picture of 8 megapixels. */
-export async function busyJob(): Promise<{ job: Job; art: Map<string, Uint8Array> }> {
+async function busyJob(): Promise<{ job: Job; art: Map<string, Uint8Array> }> {
   const { width, height } = SIDES;
   const data = new Uint8ClampedArray(width * height * 4);
   for (let at = 0, pixel = 0; at < data.length; at += 4, pixel++) {

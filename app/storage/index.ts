@@ -28,7 +28,7 @@ export {
 } from './jobs.ts';
 export { houseStyle, keepHouseStyle } from './house-style.ts';
 export { hearKept, tellKept } from './news.ts';
-export { keepOwnTypefaces, keepTypefaceBytes, ownTypefaces } from './own-typefaces.ts';
+export { keepOwnTypefaces, ownTypefaces } from './own-typefaces.ts';
 export {
   EMPTY_STOCK_ROOM,
   keepStockRoom,

@@ -1,6 +1,5 @@
 import { ownTypefaceSchema, type OwnTypeface } from '../../core/type/index.ts';
 import { database } from './database.ts';
-import { keepArt } from './jobs.ts';
 
 const KEY = 'typefaces';
 
@@ -21,7 +20,3 @@ export async function ownTypefaces(): Promise<OwnTypeface[]> {
 export async function keepOwnTypefaces(list: readonly OwnTypeface[]): Promise<void> {
   await database.workshop.setItem(KEY, list);
 }
-
-/** Keeps the bytes of a typeface, before anything names it. */
-export const keepTypefaceBytes = (id: string, bytes: Uint8Array, now: number): Promise<void> =>
-  keepArt(id, bytes, now);

@@ -5,14 +5,30 @@ import { texts } from '../texts/index.ts';
 import IconButton from './IconButton.vue';
 
 /** A panel that lies on the bench beside the paper, so that what is chosen is seen at once. */
-defineProps<{ title: string; wide?: boolean }>();
-const emit = defineEmits<{ close: [] }>();
+const props = defineProps<{ title: string; wide?: boolean; takesFiles?: boolean }>();
+const emit = defineEmits<{ close: []; files: [files: File[]] }>();
+const over = ref(false);
 const panel = ref<HTMLElement | null>(null);
 
 onMounted(async () => {
   await nextTick();
   panel.value?.focus();
 });
+
+function dragOver(event: DragEvent): void {
+  if (!props.takesFiles) return;
+  event.preventDefault();
+  event.stopPropagation();
+  over.value = true;
+}
+
+function drop(event: DragEvent): void {
+  if (!props.takesFiles) return;
+  event.preventDefault();
+  event.stopPropagation();
+  over.value = false;
+  emit('files', [...(event.dataTransfer?.files ?? [])]);
+}
 
 function key(event: KeyboardEvent): void {
   event.stopPropagation();
@@ -24,13 +40,16 @@ function key(event: KeyboardEvent): void {
   <section
     ref="panel"
     class="panel"
-    :class="{ wide }"
+    :class="{ wide, over }"
     role="dialog"
     :aria-label="title"
     tabindex="-1"
     @keydown="key"
     @pointerdown.stop
     @wheel.stop
+    @dragover="dragOver"
+    @dragleave.self="over = false"
+    @drop="drop"
   >
     <header>
       <h2 class="display">{{ title }}</h2>

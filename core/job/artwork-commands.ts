@@ -12,7 +12,7 @@ import {
 } from '../piece/index.ts';
 import { movedNudges } from '../type/index.ts';
 import { withAdded, withOwnPiece } from './added.ts';
-import { withPiece, type Command, type Of } from './command.ts';
+import { withArt, withPiece, type Command, type Of } from './command.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { changedElement, recoloredIn, type ElementChanges } from './variants.ts';
@@ -72,11 +72,7 @@ export const ARTWORK_COMMANDS = {
       const made = withOwnPiece(job, piece, (found) =>
         withAdded({ ...found, ground, elements: [] }, elements, 0),
       );
-      if (isProblem(made) || art.length === 0) return made;
-      return {
-        ...made,
-        art: { ...made.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
-      };
+      return withArt(made, art);
     },
   } satisfies Command<
     Of & {
@@ -103,9 +99,7 @@ export const ARTWORK_COMMANDS = {
         });
         return failure ?? { ...found, elements };
       });
-      return isProblem(changed) || !art
-        ? changed
-        : { ...changed, art: { ...changed.art, [art.id]: art } };
+      return withArt(changed, art ? [art] : []);
     },
   } satisfies Command<Of & { changes: Record<string, ElementChanges>; doing?: string; art?: Art }>,
 
@@ -217,8 +211,7 @@ function added(job: Job, { piece, elements, art = [], at }: Adding): Job | Probl
         )
       : withAdded(found, elements, at ?? found.elements.length),
   );
-  if (isProblem(made) || art.length === 0) return made;
-  return { ...made, art: { ...made.art, ...Object.fromEntries(art.map((one) => [one.id, one])) } };
+  return withArt(made, art);
 }
 
 const MOST_ELEMENTS = 500;

@@ -1,3 +1,4 @@
+import type { Art } from '../art/index.ts';
 import { isProblem, type Problem } from '../base/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { gone } from './refusals.ts';
@@ -22,6 +23,15 @@ export function withPiece(
   if (isProblem(changed)) return changed;
   if (changed === piece) return job;
   return { ...job, pieces: job.pieces.map((one) => (one === piece ? changed : one)) };
+}
+
+/** A changed job with what is known of art that it names now. */
+export function withArt(changed: Job | Problem, art: readonly Art[]): Job | Problem {
+  if (isProblem(changed) || art.length === 0) return changed;
+  return {
+    ...changed,
+    art: { ...changed.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
+  };
 }
 
 /** Commands of one piece. */

@@ -10,7 +10,7 @@ import {
 } from '../stock/index.ts';
 import { trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
-import { refused } from './refusals.ts';
+import { refused, refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
@@ -92,12 +92,7 @@ export const COMMANDS = {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
     run: (job, { changes }) => {
       const read = planSchema.safeParse({ ...job.plan, ...changes });
-      if (!read.success)
-        return refused(
-          `“${read.error.issues[0]?.path.join(' ')}”`,
-          read.error.issues[0]?.message.toLowerCase(),
-        );
-      return { ...job, plan: read.data };
+      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
     },
   } satisfies Command<{ changes: Partial<Plan> }>,
 

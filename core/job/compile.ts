@@ -1,4 +1,4 @@
-import { type CompiledPiece, type PieceCompiler } from '../piece/index.ts';
+import type { CompiledPiece, PieceCompiler } from '../piece/index.ts';
 import {
   arrange,
   compileSheet,

@@ -1,11 +1,5 @@
 import { isProblem, type Problem } from '../base/index.ts';
-import {
-  adapted,
-  alongEdge,
-  scaledElement,
-  type Piece,
-  type PieceElement,
-} from '../piece/index.ts';
+import { adapted, alongEdge, scaledElement, type Piece } from '../piece/index.ts';
 import {
   buildEdge,
   resizedShape,
@@ -108,13 +102,9 @@ function scaledArtwork(piece: Piece, scale: number): Piece {
   if (Math.abs(scale - 1) < 1e-9) return piece;
   return {
     ...piece,
-    elements: piece.elements.map((element) => scaled(element, scale)),
+    elements: piece.elements.map((element) => scaledElement(element, scale)),
     ...withCreases(piece, ({ x, y }) => ({ x: x * scale, y: y * scale })),
   };
-}
-
-function scaled(element: PieceElement, scale: number): PieceElement {
-  return { ...scaledElement(element, scale), x: element.x * scale, y: element.y * scale };
 }
 
 function movedArtwork(piece: Piece, x: number, y: number): Piece {

@@ -1,10 +1,10 @@
 import type { Art } from '../art/index.ts';
-import { freeId, isProblem, type Problem } from '../base/index.ts';
+import { freeId, type Problem } from '../base/index.ts';
 import { pieceSchema, type Piece } from '../piece/index.ts';
 import { trySize, type MeasuredThing } from '../things/index.ts';
 import { follows } from './added.ts';
-import { withPiece, type Command, type Of } from './command.ts';
-import { gone, refused } from './refusals.ts';
+import { withArt, withPiece, type Command, type Of } from './command.ts';
+import { gone, refused, refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { sizesOf } from './variants.ts';
 
@@ -104,9 +104,7 @@ export const PIECE_COMMANDS = {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,
     run: (job, { piece, changes, art }) => {
       const changed = withPiece(job, piece, (found) => changedPiece(job, found, changes));
-      return isProblem(changed) || !art
-        ? changed
-        : { ...changed, art: { ...changed.art, [art.id]: art } };
+      return withArt(changed, art ? [art] : []);
     },
   } satisfies Command<Of & { changes: PieceChanges; art?: Art }>,
 
@@ -145,8 +143,5 @@ function changedPiece(job: Job, found: Piece, changes: PieceChanges): Piece | Pr
       ? { variant: { ...found.variant, ground: changes.ground } }
       : {};
   const read = pieceSchema.safeParse({ ...rest, ...changes, ...own, id: found.id });
-  const [issue] = read.error?.issues ?? [];
-  return read.success
-    ? read.data
-    : refused(`“${issue?.path.join(' ')}”`, issue?.message.toLowerCase());
+  return read.success ? read.data : refusedBy(read.error);
 }

@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { problem, type Problem } from '../base/index.ts';
 
 /** What a command was to change is not there. */
@@ -11,3 +12,8 @@ export const refused = (what: string, why: string | undefined): Problem =>
     `${what} cannot be: ${why ?? 'not allowed'}.`,
     'Give a value within its limits.',
   );
+
+/** A value that its schema refuses, named by where it stands. */
+export function refusedBy({ issues: [first] }: z.ZodError): Problem {
+  return refused(`“${first?.path.join(' ') ?? 'the value'}”`, first?.message.toLowerCase());
+}

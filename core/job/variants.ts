@@ -2,7 +2,7 @@ import { isProblem, type Problem } from '../base/index.ts';
 import { elementSchema, recoloredPiece, type Piece, type PieceElement } from '../piece/index.ts';
 import { edgeFor } from './create.ts';
 import { withEdge } from './edges.ts';
-import { refused } from './refusals.ts';
+import { refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
 
 /** The changes of one element; its id and kind stay. */
@@ -17,18 +17,12 @@ export function changedElement(
   const whole = { ...element, ...changes, id, kind };
   const given = Object.entries(whole).filter(([, value]) => value !== undefined);
   const read = elementSchema.safeParse(Object.fromEntries(given));
-  if (read.success) return read.data;
-  const [issue] = read.error.issues;
-  return refused(`“${issue?.path.join(' ') ?? 'the value'}”`, issue?.message.toLowerCase());
+  return read.success ? read.data : refusedBy(read.error);
 }
 
-/** The pieces that follow a piece. */
-const followersOf = (job: Job, base: string): Piece[] =>
-  job.pieces.filter(({ variant }) => variant?.base === base);
-
-/** Those that are of another size than it. */
+/** The pieces that follow a piece and are of another size than it. */
 export const sizesOf = (job: Job, base: string): Piece[] =>
-  followersOf(job, base).filter(({ variant }) => variant?.thing);
+  job.pieces.filter(({ variant }) => variant?.base === base && variant.thing);
 
 type Variant = NonNullable<Piece['variant']>;
 

@@ -21,10 +21,8 @@ export function adapted(element: PieceElement, before: Size, after: Size): Piece
       const made = resizedElement(element, width * across, height * down);
       return { ...refitted(made, across, down), x: element.x * across, y: element.y * down };
     }
-    case undefined: {
-      const scale = Math.min(across, down);
-      return { ...scaledElement(element, scale), x: element.x * scale, y: element.y * scale };
-    }
+    case undefined:
+      return scaledElement(element, Math.min(across, down));
   }
 }
 

@@ -122,7 +122,14 @@ export function createCompiler(resources: Resources): PieceCompiler {
   /** What was drawn last of each element of a piece: one that only moves is drawn alike. */
   const drawings = new Map<string, Drawn>();
 
-  const compile = (piece: Piece, source: PieceSource, { depth, number }: Asked): CompiledPiece => {
+  const compile = (
+    piece: Piece,
+    source: PieceSource,
+    { depth, number: copy }: Asked,
+  ): CompiledPiece => {
+    const numbered = isNumbered(piece, source);
+    // Within another piece it is counted as that one is.
+    const number = numbered || depth > 0 ? copy : 1;
     const placedElements = piece.elements
       .filter(({ hidden }) => !hidden)
       .map((element) => place(element, source, { depth, number, piece: piece.id }));
@@ -132,7 +139,6 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const thing = piece.variant?.thing ?? source.thing;
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
-    const numbered = isNumbered(piece, source);
     const uses = [...placedElements, ...folds, ...grounds, numbered];
     if (known && sameItems(known.uses, uses)) return known.compiled;
     const compiled = assemble(piece, placedElements, {
@@ -162,16 +168,17 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const known = own.get(filled?.key ?? '');
     if (known && sameItems(known.uses, uses)) return known.placed;
     const key = `${piece}/${element.id}`;
+    const look = lookOf(element);
     const last = filled ? undefined : drawings.get(key);
     const compiled =
-      last && sameItems(last.uses, uses) && isSame(last.look, lookOf(element))
+      last && sameItems(last.uses, uses) && isSame(last.look, look)
         ? last.compiled
         : compileElement(filled?.element ?? element, {
             ...resources,
             art: (id) => source.art[id],
             part: (): CompiledPart | undefined => part,
           });
-    if (!filled) drawings.set(key, { uses, look: lookOf(element), compiled });
+    if (!filled) drawings.set(key, { uses, look, compiled });
     const maps = elementMaps(element);
     const made: PlacedElement = { element, compiled, maps, node: drawnAt(maps, compiled, element) };
     own.set(filled?.key ?? '', { uses, placed: made });
@@ -179,8 +186,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
   };
 
   return {
-    compile: (piece, source, number = 1) =>
-      compile(piece, source, { depth: 0, number: isNumbered(piece, source) ? number : 1 }),
+    compile: (piece, source, number = 1) => compile(piece, source, { depth: 0, number }),
   };
 }
 

@@ -1,10 +1,10 @@
-import { boxAbout, grown, type Box } from '../geometry/index.ts';
+import type { Box } from '../geometry/index.ts';
 import { pieceSize, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
 import { copyId, type CopyId, type Plan } from './plan.ts';
 import { mostThatFit } from './bound.ts';
 import { fillBest } from './fill-best.ts';
-import { stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
+import { reserved, stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
 
 /** What an arrangement needs to know of a job. */
 export interface Arrangeable {
@@ -69,10 +69,9 @@ export function mostPerSheet(job: Arrangeable): number {
   if (!first) return 0;
   const { stock, plan } = job;
   if (stock.spots) return spotPlaces(stock.spots).length;
-  const shape = repeated(first);
-  const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
-  const { bound = Infinity } = fillBest(shape, room, true);
-  return Math.min(bound, mostThatFit(shape, room.area, room.gap, room.taken));
+  return mostThatFit(repeated(first), printable(stock), plan.gap, {
+    taken: keepClear(stock, plan.marks),
+  });
 }
 
 /** Fills sheets with the wanted copies, then puts those that a hand has moved where it left them. */
@@ -112,7 +111,7 @@ function spotsFor({ stock, plan }: Arrangeable, shape: Repeated, taken: readonly
   const zones = keepClear(stock, plan.marks);
   const room = { area: printable(stock), taken: [...zones, ...taken], gap: plan.gap };
   return plan.arrangement === 'best'
-    ? [...fillBest(shape, room, true).spots]
+    ? [...fillBest(shape, room, { mayTurn: true }).spots]
     : stepAndRepeat(shape, room, true);
 }
 
@@ -147,10 +146,7 @@ function fillRows(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
       const next = alike.find(({ left }) => left > 0);
       if (!next) break;
       sheet.push(take(next, spot));
-      const lying = spot.angle === 90;
-      const [width, height] = [leader.shape.width, leader.shape.height];
-      const box = boxAbout(spot, lying ? height : width, lying ? width : height);
-      taken.push(grown(box, job.plan.gap));
+      taken.push(reserved(spot, leader.shape, job.plan.gap));
     }
   }
   return sheet;

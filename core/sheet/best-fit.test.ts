@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { bestFit, type FittedRect } from './best-fit.ts';
 import { tryPack } from './index.ts';
+import { mostRectangles } from './rectangle-bounds.ts';
 
 type Sides = readonly [number, number];
-const fit = ([width, height]: Sides, [w, h]: Sides, gap = 0) =>
-  bestFit({ width, height }, { width: w, height: h }, gap);
+const fit = ([width, height]: Sides, [w, h]: Sides, gap = 0) => ({
+  places: bestFit({ width, height }, { width: w, height: h }, gap),
+  bound: mostRectangles({ width, height }, { width: w, height: h }, gap),
+});
 
 /** What is wrong with places, looked at pair by pair; nothing when all is well. */
 function faults(

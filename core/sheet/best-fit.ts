@@ -5,9 +5,17 @@
 // recursive procedure for the manufacturer's pallet loading problem, 1998): a room is cut into five
 // blocks around a pinwheel, each of them filled the same way, over raster points (J. Terno and
 // G. Scheithauer, The G4-heuristic for the pallet loading problem, 1996).
-// Bounds: the area of the room reduced to sides that rows can reach; F. Barnes (Packing the maximum
-// number of m x n tiles in a large p x q rectangle, 1979); and efficient partitions (H. Isermann,
-// 1987): along every level and every upright line only some mixtures of upright and lying fit.
+// A room is done when it meets its bound by area (`rectangle-bounds.ts`).
+
+import {
+  mostByArea,
+  reachable,
+  reached,
+  UNIT,
+  whole,
+  type Sides,
+  type Size,
+} from './rectangle-bounds.ts';
 
 /** A rectangle in a room: its upper left corner, and whether it lies (its first side goes down). */
 export interface FittedRect {
@@ -16,20 +24,10 @@ export interface FittedRect {
   readonly lying: boolean;
 }
 
-/** How many rectangles there are, where they stand, and how many there could be at most. */
-export interface BestFit {
-  readonly places: readonly FittedRect[];
-  readonly bound: number;
-}
-
-const UNIT = 1000; // to the mm
 const NONE = -1;
 
 /** Everything that does not change while one instance is worked on. */
-interface Instance {
-  /** The sides of the rectangle, its gap with it. */
-  readonly a: number;
-  readonly b: number;
+interface Instance extends Sides {
   /** All lengths that sums of sides reach, ascending from 0. */
   readonly lengths: Int32Array;
   /** By the positions of both sides in `lengths`, the smaller first: how many fit; `NONE` is not known. */
@@ -39,17 +37,16 @@ interface Instance {
 }
 
 /**
- * The best arrangement that is found of rectangles in a room, and a bound that nothing can exceed.
+ * The best arrangement that is found of rectangles in a room.
  * @param room mm
  * @param rect mm
  * @param gap between rectangles, mm; none is needed towards the room's sides
  * @returns places in mm from the room's upper left corner
  */
-export function bestFit(room: Size, rect: Size, gap: number): BestFit {
+export function bestFit(room: Size, rect: Size, gap: number): FittedRect[] {
   const [width, height] = [whole(room.width + gap), whole(room.height + gap)];
   const [a, b] = [whole(rect.width + gap), whole(rect.height + gap)];
-  if (Math.min(width, height) < Math.min(a, b) || Math.min(a, b) <= 0)
-    return { places: [], bound: 0 };
+  if (Math.min(width, height) < Math.min(a, b) || Math.min(a, b) <= 0) return [];
   const lengths = reachable(a, b, Math.max(width, height));
   const instance: Instance = {
     a,
@@ -59,102 +56,12 @@ export function bestFit(room: Size, rect: Size, gap: number): BestFit {
     looked: 0,
   };
   const [across, down] = [reached(lengths, width), reached(lengths, height)];
-  const [x, y] = [lengths[across] ?? 0, lengths[down] ?? 0];
-  const bound = Math.min(mostByArea(instance, x, y), mostByPartitions(instance, x, y));
   solve(instance, across, down);
   const places: FittedRect[] = [];
   lay(instance, across, down, (left, top, upright) =>
     places.push({ x: left / UNIT, y: top / UNIT, lying: !upright }),
   );
-  return { places, bound };
-}
-
-interface Size {
-  readonly width: number;
-  readonly height: number;
-}
-
-const whole = (mm: number): number => Math.round(mm * UNIT);
-
-/** All sums of two sides up to a length, ascending. */
-function reachable(a: number, b: number, most: number): Int32Array {
-  const found = new Set<number>();
-  for (let one = 0; one <= most; one += a)
-    for (let sum = one; sum <= most; sum += b) found.add(sum);
-  return Int32Array.from(found).sort();
-}
-
-/** The position of the largest reachable length that is not longer. */
-function reached(lengths: Int32Array, length: number): number {
-  let [low, high] = [0, lengths.length - 1];
-  while (low < high) {
-    const middle = (low + high + 1) >> 1;
-    if ((lengths[middle] ?? 0) <= length) low = middle;
-    else high = middle - 1;
-  }
-  return low;
-}
-
-/** By area, less what bars as long as either side must leave free (Barnes). */
-function mostByArea({ a, b }: Instance, x: number, y: number): number {
-  let waste = 0;
-  for (const side of [a, b]) {
-    const [r, s] = [x % side, y % side];
-    waste = Math.max(waste, Math.min(r * s, (side - r) * (side - s)));
-  }
-  return Math.floor((x * y - waste) / (a * b) + 1e-9);
-}
-
-/**
- * By efficient partitions: along every level line some mixture of both directions fits, and along
- * every upright line too; how many there are of each lies in what both sets of mixtures allow.
- */
-function mostByPartitions({ a, b }: Instance, x: number, y: number): number {
-  const level = envelope(mixtures(x, a, b).map(([i, j]) => [(i * y) / b, (j * y) / a]));
-  const upright = envelope(mixtures(y, b, a).map(([m, k]) => [(m * x) / a, (k * x) / b]));
-  let best = 0;
-  for (let ofA = 0; ofA * a * b <= x * y; ofA++) {
-    const ofB = Math.min(heightAt(level, ofA), heightAt(upright, ofA));
-    if (ofB >= 0) best = Math.max(best, ofA + Math.floor(ofB + 1e-9));
-  }
-  return best;
-}
-
-type Corner = readonly [number, number];
-
-/** For each number of the first side that fits along a length, how many of the other fit beside. */
-const mixtures = (length: number, first: number, second: number): Corner[] =>
-  Array.from({ length: Math.floor(length / first) + 1 }, (_, count) => [
-    count,
-    Math.floor((length - count * first) / second),
-  ]);
-
-/** The upper hull of points that go from left to right. */
-function envelope(points: readonly Corner[]): Corner[] {
-  const hull: Corner[] = [];
-  for (const point of points) {
-    for (;;) {
-      const [from, last] = hull.slice(-2);
-      if (!from || !last) break;
-      const bend =
-        (last[0] - from[0]) * (point[1] - from[1]) - (last[1] - from[1]) * (point[0] - from[0]);
-      if (bend < 0) break;
-      hull.pop();
-    }
-    hull.push(point);
-  }
-  return hull;
-}
-
-/** How high a hull is at a place; negative beyond its end. */
-function heightAt(hull: readonly Corner[], at: number): number {
-  for (let index = 0; index < hull.length; index++) {
-    const [x, y] = hull[index] ?? [0, 0];
-    if (at > x + 1e-9) continue;
-    const [beforeX, beforeY] = hull[index - 1] ?? [x, y];
-    return x === beforeX ? y : beforeY + ((y - beforeY) * (at - beforeX)) / (x - beforeX);
-  }
-  return -1;
+  return places;
 }
 
 const keyOf = (one: number, other: number): number =>

@@ -1,18 +1,20 @@
-import type { Box } from '../geometry/index.ts';
+import { boxesMeet, type Box } from '../geometry/index.ts';
+import { mostRectangles, type Size } from './rectangle-bounds.ts';
 import type { Repeated } from './step-and-repeat.ts';
 
 /**
  * An upper bound on how many copies of one outline fit into an area, whatever the arrangement.
  *
  * Rectangles: each copy with half the gap around it keeps to itself in the area grown by half the
- * gap, less the inside of what is taken. Circles: Oler's inequality (N. Oler, 1961) for the centres,
+ * gap, less the inside of what is taken; in an empty area also what rows of both directions can reach,
+ * or of one where they may not be turned. Circles: Oler's inequality (N. Oler, 1961) for the centres,
  * which keep a distance of diameter + gap in the rectangle of possible centres.
  */
 export function mostThatFit(
   shape: Repeated,
   area: Box,
   gap: number,
-  taken: readonly Box[] = [],
+  { taken = [], mayTurn = true }: { taken?: readonly Box[]; mayTurn?: boolean } = {},
 ): number {
   const width = area.right - area.left;
   const height = area.bottom - area.top;
@@ -35,7 +37,22 @@ export function mostThatFit(
     bottom: Math.min(box.bottom - gap / 2, area.bottom + gap / 2),
   }));
   const free = (width + gap) * (height + gap) - coveredArea(shrunk);
-  return Math.floor(free / ((shape.width + gap) * (shape.height + gap)) + 1e-9);
+  const byArea = Math.floor(free / ((shape.width + gap) * (shape.height + gap)) + 1e-9);
+  if (taken.some((box) => boxesMeet(box, area))) return byArea;
+  const turns = mayTurn && shape.width !== shape.height;
+  return Math.min(
+    byArea,
+    turns
+      ? mostRectangles({ width, height }, shape, gap)
+      : gridCount({ width, height }, shape, gap),
+  );
+}
+
+/** How many stand in rows and columns, all one way. */
+function gridCount(room: Size, shape: Size, gap: number): number {
+  const along = (length: number, side: number): number =>
+    Math.floor((length + gap + 1e-6) / (side + gap));
+  return along(room.width, shape.width) * along(room.height, shape.height);
 }
 
 /** The area that boxes cover together, mm²; overlaps count once. */

@@ -1,82 +1,68 @@
 import { boxesMeet, boxWithin, type Box } from '../geometry/index.ts';
 import { bestFit } from './best-fit.ts';
-import { stepAndRepeat, type Repeated, type Room, type Spot } from './step-and-repeat.ts';
+import { reserved, stepAndRepeat, type Repeated, type Room, type Spot } from './step-and-repeat.ts';
 
-/** Where copies of one outline stand, how they were laid, and how many there could be at most. */
+/** Where copies of one outline stand, and how they were laid. */
 export interface Filled {
   readonly spots: readonly Spot[];
   readonly method: 'best-fit' | 'step-and-repeat';
-  /** Undefined where something is taken and only its area bounds the number. */
-  readonly bound: number | undefined;
 }
 
 const MOST_ROOMS = 6;
 
 /**
- * As many copies of one outline as fit. Rectangles that may be turned stand and lie mixed; where
- * something is taken the largest free rooms are filled best, one at a time, and what is left in rows.
+ * As many copies of one outline as fit, up to `enough`. Rows are easier to cut and are kept where they
+ * hold as many. Otherwise rectangles that may be turned stand and lie mixed; where something is taken
+ * the largest free rooms are filled best, each tried on its own, and what is left in rows.
  */
-export function fillBest(shape: Repeated, room: Room, mayTurn: boolean): Filled {
-  const key = JSON.stringify([shape, room, mayTurn]);
-  const known = remembered.get(key);
-  if (known) return known;
-  const made = fill(shape, room, mayTurn);
-  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
-  remembered.set(key, made);
+export function fillBest(
+  shape: Repeated,
+  room: Room,
+  { mayTurn, enough = Infinity }: { mayTurn: boolean; enough?: number },
+): Filled {
+  const rows = stepAndRepeat(shape, room, mayTurn);
+  const turns = mayTurn && !shape.round && shape.width !== shape.height;
+  if (!turns || rows.length >= enough) return { spots: rows, method: 'step-and-repeat' };
+  const mixed = remembered(shape, room);
+  return mixed.length > rows.length
+    ? { spots: mixed, method: 'best-fit' }
+    : { spots: rows, method: 'step-and-repeat' };
+}
+
+const MOST_REMEMBERED = 60;
+const known = new Map<string, readonly Spot[]>();
+
+/** Desks ask for the same sheet after every change of something else. */
+function remembered(shape: Repeated, room: Room): readonly Spot[] {
+  const key = JSON.stringify([shape, room]);
+  const found = known.get(key);
+  if (found) return found;
+  const made = mixedIn(shape, room);
+  if (known.size >= MOST_REMEMBERED) known.clear();
+  known.set(key, made);
   return made;
 }
 
-/** Desks ask for the same sheet after every change of something else. */
-const remembered = new Map<string, Filled>();
-const MOST_REMEMBERED = 60;
-
-function fill(shape: Repeated, room: Room, mayTurn: boolean): Filled {
-  const plain = stepAndRepeat(shape, room, mayTurn);
+function mixedIn(shape: Repeated, room: Room): readonly Spot[] {
   const taken = room.taken.filter((box) => boxesMeet(box, room.area));
-  if (shape.round) return { spots: plain, method: 'step-and-repeat', bound: undefined };
-  if (!mayTurn || shape.width === shape.height)
-    return {
-      spots: plain,
-      method: 'step-and-repeat',
-      bound: taken.length ? undefined : gridCount(shape, room),
-    };
-  if (taken.length === 0) {
-    const { places, bound } = fitted(shape, room.area, room.gap);
-    return places.length > plain.length
-      ? { spots: places, method: 'best-fit', bound }
-      : { spots: plain, method: 'step-and-repeat', bound };
-  }
-  let best: readonly Spot[] = plain;
+  if (taken.length === 0) return fitted(shape, room.area, room.gap);
+  let best: readonly Spot[] = [];
   for (const free of freeRooms(room.area, taken).slice(0, MOST_ROOMS)) {
-    const { places } = fitted(shape, free, room.gap);
+    const spots = fitted(shape, free, room.gap);
     const rest = stepAndRepeat(
       shape,
-      { ...room, taken: [...taken, ...places.map((spot) => reserved(spot, shape, room.gap))] },
+      { ...room, taken: [...taken, ...spots.map((spot) => reserved(spot, shape, room.gap))] },
       true,
     );
-    if (places.length + rest.length > best.length) best = [...places, ...rest];
+    if (spots.length + rest.length > best.length) best = [...spots, ...rest];
   }
-  return {
-    spots: best,
-    method: best === plain ? 'step-and-repeat' : 'best-fit',
-    bound: undefined,
-  };
-}
-
-function gridCount({ width, height }: Repeated, { area, gap }: Room): number {
-  const along = (length: number, side: number): number =>
-    Math.floor((length + gap + 1e-6) / (side + gap));
-  return along(area.right - area.left, width) * along(area.bottom - area.top, height);
+  return best;
 }
 
 /** A best fit in a box, in its middle. */
-function fitted(
-  { width, height }: Repeated,
-  box: Box,
-  gap: number,
-): { places: Spot[]; bound: number } {
+function fitted({ width, height }: Repeated, box: Box, gap: number): Spot[] {
   const room = { width: box.right - box.left, height: box.bottom - box.top };
-  const { places, bound } = bestFit(room, { width, height }, gap);
+  const places = bestFit(room, { width, height }, gap);
   const size = (lying: boolean): readonly [number, number] =>
     lying ? [height, width] : [width, height];
   const reach = (side: 'x' | 'y'): number =>
@@ -88,24 +74,10 @@ function fitted(
     box.left + (room.width - reach('x')) / 2,
     box.top + (room.height - reach('y')) / 2,
   ];
-  return {
-    bound,
-    places: places.map(({ x, y, lying }) => {
-      const [w, h] = size(lying);
-      return { x: left + x + w / 2, y: top + y + h / 2, angle: lying ? 90 : 0 };
-    }),
-  };
-}
-
-/** What a copy keeps others out of. */
-function reserved({ x, y, angle }: Spot, { width, height }: Repeated, gap: number): Box {
-  const [w, h] = angle === 90 ? [height, width] : [width, height];
-  return {
-    left: x - w / 2 - gap,
-    top: y - h / 2 - gap,
-    right: x + w / 2 + gap,
-    bottom: y + h / 2 + gap,
-  };
+  return places.map(({ x, y, lying }) => {
+    const [w, h] = size(lying);
+    return { x: left + x + w / 2, y: top + y + h / 2, angle: lying ? 90 : 0 };
+  });
 }
 
 /** The boxes in an area that meet nothing taken and cannot be larger, the largest first. */

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
-import { boxAbout, boxWithin, grown, type Box } from '../geometry/index.ts';
+import { boxWithin, type Box } from '../geometry/index.ts';
 import { coveredArea, mostThatFit } from './bound.ts';
 import { fillBest } from './fill-best.ts';
-import { stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
+import { reserved, type Repeated, type Spot } from './step-and-repeat.ts';
 
 const mm = z.number().positive().max(10_000);
 const shapeSchema = z.union([
@@ -204,16 +204,15 @@ function placeSome(
 ): number {
   if (limit === 0) return 0;
   const room = { area, taken: sheet.taken, gap };
-  const rows = stepAndRepeat(lot.shape, room, lot.mayTurn);
-  // Rows are easier to cut; mixing both directions is for those that rows leave over.
-  const filled = rows.length < limit && whole ? fillBest(lot.shape, room, lot.mayTurn) : undefined;
-  const spots = (filled?.spots ?? rows).slice(0, limit);
-  if (filled && filled.spots.length > rows.length) sheet.mixed = true;
+  const { spots: found, method } = fillBest(lot.shape, room, {
+    mayTurn: lot.mayTurn,
+    enough: whole ? limit : 0,
+  });
+  const spots = found.slice(0, limit);
+  if (method === 'best-fit') sheet.mixed = true;
   for (const spot of spots) {
     sheet.placements.push(placement(lot, spot));
-    const lying = spot.angle === 90;
-    const { width, height } = lot.shape;
-    sheet.taken.push(grown(boxAbout(spot, lying ? height : width, lying ? width : height), gap));
+    sheet.taken.push(reserved(spot, lot.shape, gap));
   }
   lot.left -= spots.length;
   lot.count += spots.length;
@@ -248,12 +247,7 @@ function answer(
   const many = request.sheets === 'any' ? sheets.length : request.sheets;
   const bound =
     lots.length === 1 && only
-      ? many *
-        Math.min(
-          mostThatFit(only.shape, area, request.gap, zones),
-          fillBest(only.shape, { area, taken: zones, gap: request.gap }, only.mayTurn).bound ??
-            Infinity,
-        )
+      ? many * mostThatFit(only.shape, area, request.gap, { taken: zones, mayTurn: only.mayTurn })
       : undefined;
   const wanted = only && !only.most ? only.count + only.left : Infinity;
   return {

@@ -1,4 +1,4 @@
-import { boxesMeet, boxWithin, type Box, type Point } from '../geometry/index.ts';
+import { boxAbout, boxesMeet, boxWithin, grown, type Box, type Point } from '../geometry/index.ts';
 
 /** The outline that is repeated, mm. */
 export interface Repeated {
@@ -20,6 +20,12 @@ export interface Room {
 /** A copy by its centre; `angle` is 0 or 90. */
 export interface Spot extends Point {
   readonly angle: number;
+}
+
+/** What a copy keeps others out of: its box with the gap around it. */
+export function reserved(spot: Spot, { width, height }: Repeated, gap: number): Box {
+  const lying = spot.angle === 90;
+  return grown(boxAbout(spot, lying ? height : width, lying ? width : height), gap);
 }
 
 const MOST_STARTS = 24;

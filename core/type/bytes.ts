@@ -9,10 +9,6 @@ export class ByteReader {
     this.view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   }
 
-  get place(): number {
-    return this.at;
-  }
-
   u8(): number {
     return this.view.getUint8(this.at++);
   }

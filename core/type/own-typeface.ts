@@ -16,8 +16,7 @@ export const ownTypefaceSchema = z.object({
 });
 export type OwnTypeface = z.infer<typeof ownTypefaceSchema>;
 
-/** Largest typeface file that is taken in, bytes. */
-export const MOST_TYPEFACE_BYTES = 20 * 1024 * 1024;
+const MOST = 20 * 1024 * 1024; // bytes of a file that is taken in
 
 const ACCEPTED = 'Choose a TTF, OTF, WOFF or WOFF2 file.';
 
@@ -30,10 +29,10 @@ export function readTypeface(
   bytes: Uint8Array,
   name: string,
 ): Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }> {
-  if (bytes.length > MOST_TYPEFACE_BYTES)
+  if (bytes.length > MOST)
     return bad(
       'type/too-large',
-      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${MOST_TYPEFACE_BYTES / 1048576} MB can be taken in.`,
+      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${MOST / 1048576} MB can be taken in.`,
       'Choose a file with fewer scripts in it.',
       name,
     );

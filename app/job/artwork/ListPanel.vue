@@ -15,7 +15,6 @@ const say = texts.list;
 const list = computed(() => props.desk.store.settled?.list);
 /** What is typed while the table is written as text. */
 const text = ref<string>();
-const over = ref(false);
 const ROW = 30; // px
 
 function take(typed: string): void {
@@ -30,7 +29,6 @@ function give(next: List | undefined): boolean {
 }
 
 async function takeFile(files: readonly File[]): Promise<void> {
-  over.value = false;
   const [file] = files;
   if (!file) return;
   // Spreadsheets of older computers write Western letters in one byte each.
@@ -48,14 +46,7 @@ function wantAll(): void {
 </script>
 
 <template>
-  <SidePanel
-    :title="say.title"
-    :class="{ over }"
-    @close="$emit('close')"
-    @dragover.prevent.stop="over = true"
-    @dragleave.self="over = false"
-    @drop.prevent.stop="takeFile([...($event.dataTransfer?.files ?? [])])"
-  >
+  <SidePanel :title="say.title" takes-files @close="$emit('close')" @files="takeFile">
     <template v-if="list && text === undefined">
       <p class="quiet">{{ say.walk }}</p>
       <div class="row head">

@@ -17,7 +17,6 @@ import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import type { DeskState } from './desk-state.ts';
-import { useOwnTypefaces } from '../store/own-typefaces.ts';
 import { texts } from '../../texts/index.ts';
 import WordsPathRows from './words/WordsPathRows.vue';
 
@@ -35,13 +34,7 @@ const set = computed(
 const came = computed(() => set.value?.size ?? props.words.size);
 const wraps = computed(() => props.words.fit === 'wrap' || props.words.fit === 'wrap-shrink');
 const lines = computed(() => wraps.value || props.words.text.includes('\n'));
-const own = useOwnTypefaces();
-const face = computed(() =>
-  findFace(props.words.typeface, [
-    ...Object.values(props.desk.store.settled?.typefaces ?? {}),
-    ...own.list,
-  ]),
-);
+const face = computed(() => findFace(props.words.typeface, props.desk.store.typefaces));
 const style = computed<FaceStyle>(() => face.value?.style ?? 'regular');
 const cuts = computed(() => face.value?.family.faces ?? {});
 const bold = computed(() => style.value.startsWith('bold'));

@@ -2,7 +2,12 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Art } from '../../../core/art/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
-import { tryCommand, type ElementChanges, type Job } from '../../../core/job/index.ts';
+import {
+  tryCommand,
+  type CommandCall,
+  type ElementChanges,
+  type Job,
+} from '../../../core/job/index.ts';
 import { colorsOfPieces, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
@@ -153,24 +158,27 @@ export function useDeskState() {
     more: { art?: readonly Art[]; doing?: string } = {},
   ): void {
     if (!piece.value || added.length === 0) return;
-    const before = new Set(piece.value.elements.map(({ id }) => id));
     const [first] = added;
-    const done =
+    addBy(
       added.length === 1 && first && more.doing === undefined
-        ? store.act({
+        ? {
             name: 'add-element',
             args: {
               piece: piece.value.id,
               element: first,
               ...(more.art?.[0] ? { art: more.art[0] } : {}),
             },
-          })
-        : store.act({
-            name: 'add-elements',
-            args: { piece: piece.value.id, elements: added, ...more },
-          });
-    if (!done) return;
-    selected.value = piece.value.elements.filter(({ id }) => !before.has(id)).map(({ id }) => id);
+          }
+        : { name: 'add-elements', args: { piece: piece.value.id, elements: added, ...more } },
+    );
+  }
+
+  /** Does a step and selects the elements that it has added. */
+  function addBy(call: CommandCall): void {
+    const before = new Set(piece.value?.elements.map(({ id }) => id));
+    if (store.act(call))
+      selected.value =
+        piece.value?.elements.flatMap(({ id }) => (before.has(id) ? [] : [id])) ?? [];
   }
 
   function addTo(make: (now: Piece) => PieceElement): void {
@@ -198,11 +206,11 @@ export function useDeskState() {
   }
 
   function duplicate(): void {
-    if (!piece.value) return;
-    const before = new Set(piece.value.elements.map(({ id }) => id));
-    const args = { piece: piece.value.id, elements: selected.value };
-    if (store.act({ name: 'duplicate-elements', args }))
-      selected.value = piece.value.elements.flatMap(({ id }) => (before.has(id) ? [] : [id]));
+    if (piece.value)
+      addBy({
+        name: 'duplicate-elements',
+        args: { piece: piece.value.id, elements: selected.value },
+      });
   }
 
   function typeInCard(): void {
@@ -255,6 +263,7 @@ export function useDeskState() {
     tried,
     add,
     addAll,
+    addBy,
     addTo,
     nudge,
     remove,

@@ -26,10 +26,9 @@ export function useTakeFiles(desk: DeskState) {
   }
 
   async function take(files: Iterable<File>, replaces?: string): Promise<void> {
-    const [faces, others] = [
-      [...files].filter(isTypefaceFile),
-      [...files].filter((one) => !isTypefaceFile(one)),
-    ];
+    const all = [...files];
+    const faces = all.filter(isTypefaceFile);
+    const others = all.filter((file) => !faces.includes(file));
     if (faces.length) await takeFaces(faces);
     if (faces.length && others.length === 0) return;
     const give = (reads: readonly ReadArt[]): void =>

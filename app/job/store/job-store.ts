@@ -75,6 +75,12 @@ export const useJobStore = defineStore('job', () => {
     if (!arranged || !same) arranged = { uses, layout: arrange(job.value) };
     return arranged.layout;
   });
+  /** The typefaces that can be set in here beside those that ship: the workshop's, and what the job brought. */
+  const typefaces = computed(() => {
+    const ids = own.list.map(({ id }) => id);
+    const brought = Object.values(settled.value?.typefaces ?? {});
+    return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
+  });
   const findings = useFindings(() => history.value?.now);
   const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
   const redoLabel = computed(() => history.value?.future[0]?.label);
@@ -106,7 +112,7 @@ export const useJobStore = defineStore('job', () => {
       state.value = 'missing';
       return;
     }
-    await own.load();
+    void own.load();
     show(found.value.job);
     state.value = 'open';
     noteVersion(found.value.job);
@@ -245,6 +251,7 @@ export const useJobStore = defineStore('job', () => {
     keepState,
     pieces,
     layout,
+    typefaces,
     findings,
     undoLabel,
     redoLabel,

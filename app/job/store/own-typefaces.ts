@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { OwnTypeface } from '../../../core/type/index.ts';
 import { calls } from '../../calls/index.ts';
-import { bytesOf, keepOwnTypefaces, keepTypefaceBytes, ownTypefaces } from '../../storage/index.ts';
+import { bytesOf, keepArt, keepOwnTypefaces, ownTypefaces } from '../../storage/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -47,7 +47,7 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
           continue;
         }
         const { typeface, bytes } = read.value;
-        await keepTypefaceBytes(typeface.id, bytes, Date.now());
+        await keepArt(typeface.id, bytes, Date.now());
         added.push(typeface);
       }
       if (added.length) {

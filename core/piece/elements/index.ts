@@ -43,9 +43,10 @@ export function resizedElement(element: PieceElement, width: number, height: num
   return kindOf(element).resized(element, width, height);
 }
 
-/** The element so many times as large, about where it stands. */
+/** The element so many times as large and as far from the middle of its piece. */
 export function scaledElement(element: PieceElement, factor: number): PieceElement {
-  return kindOf(element).scaled(element, factor);
+  const made = kindOf(element).scaled(element, factor);
+  return { ...made, x: element.x * factor, y: element.y * factor };
 }
 
 /** The element as a drawing about its own centre. */

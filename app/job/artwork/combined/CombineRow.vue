@@ -22,20 +22,12 @@ const ways = computed(() => {
     return job ? [{ key: how, call, job, name: say.ways[how] }] : [];
   });
 });
-
-function use(call: CommandCall): void {
-  const { store, piece } = props.desk;
-  const before = new Set(piece.value?.elements.map(({ id }) => id));
-  if (!store.act(call)) return;
-  const made = piece.value?.elements.find(({ id }) => !before.has(id));
-  if (made) props.desk.select(made.id);
-}
 </script>
 
 <template>
   <template v-if="ways.length">
     <p class="quiet">{{ say.make }}</p>
-    <ShownWays :desk="desk" :ways="ways" @use="use" />
+    <ShownWays :desk="desk" :ways="ways" @use="desk.addBy" />
   </template>
 </template>
 

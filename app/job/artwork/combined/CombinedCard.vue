@@ -53,13 +53,9 @@ function type(at: number, text: string): void {
 }
 
 function takeApart(): void {
-  const { piece, store } = props.desk;
-  if (!piece.value) return;
-  const before = new Set(piece.value.elements.map(({ id }) => id));
-  const args = { piece: piece.value.id, element: props.combined.id };
-  if (!store.act({ name: 'take-apart', args })) return;
-  props.desk.clear();
-  for (const { id } of piece.value.elements) if (!before.has(id)) props.desk.select(id, true);
+  const piece = props.desk.piece.value?.id;
+  if (piece !== undefined)
+    props.desk.addBy({ name: 'take-apart', args: { piece, element: props.combined.id } });
 }
 
 function fill(value: Fill | null, key?: string, art?: Art): void {

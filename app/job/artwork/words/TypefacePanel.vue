@@ -27,20 +27,13 @@ const words = texts.words;
 const character = ref<Character | 'all'>('all');
 const SAMPLE = 22; // characters
 
-const style = computed(() => findFace(props.modelValue, all.value)?.style ?? 'regular');
 const store = useJobStore();
+const style = computed(() => findFace(props.modelValue, store.typefaces)?.style ?? 'regular');
 const own = useOwnTypefaces();
-/** Those of the workshop, and those that the job has brought along. */
-const all = computed(() => {
-  const ids = own.list.map(({ id }) => id);
-  const brought = Object.values(store.settled?.typefaces ?? {});
-  return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
-});
-const every = computed(() => [...ownFamilies(all.value), ...FAMILIES]);
+const every = computed(() => [...ownFamilies(store.typefaces), ...FAMILIES]);
 const families = computed(() =>
   every.value.filter((one) => character.value === 'all' || one.character === character.value),
 );
-const over = ref(false);
 const text = computed(() => {
   const plain = props.text.replace(/\s+/g, ' ').trim();
   return plain ? plain.slice(0, SAMPLE) : words.yourWords;
@@ -65,21 +58,14 @@ async function add(files: readonly File[]): Promise<void> {
   const [first] = files.length ? await own.add(files) : [];
   if (first) emit('update:modelValue', first.id);
 }
-
-function drop(event: DragEvent): void {
-  over.value = false;
-  void add([...(event.dataTransfer?.files ?? [])].filter(isTypefaceFile));
-}
 </script>
 
 <template>
   <SidePanel
     :title="words.typefaces"
-    :class="{ over }"
+    takes-files
     @close="emit('close')"
-    @dragover.prevent.stop="over = true"
-    @dragleave.self="over = false"
-    @drop.prevent.stop="drop"
+    @files="(files) => add(files.filter(isTypefaceFile))"
   >
     <template #head>
       <div class="characters" role="radiogroup" :aria-label="words.typefaces">
