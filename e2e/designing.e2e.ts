@@ -60,6 +60,10 @@ test('words are typed where they stand: caret, marking, lines, undo, a way out, 
   await words.locator('.hit').dblclick();
   await page.keyboard.press('End');
   await expect(page.locator('.typing .caret')).toBeAttached();
+  await page.keyboard.type(' blu');
+  await page.keyboard.press('Control+z'); // in the middle of typing: all of it is one step
+  await expect(said(page, 'words-3')).toHaveAttribute('aria-label', 'Sea Holly');
+  await page.keyboard.press('End');
   await page.keyboard.type(' blue');
   await expect(said(page, 'words-3')).toHaveAttribute('aria-label', 'Sea Holly blue');
   await page.keyboard.press('Home');

@@ -13,3 +13,4 @@ export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 export { statement } from './statement.ts';
 export { drawShapes, pieceAsArt } from './picture.ts';
+export { seenSources } from './seen-pictures.ts';

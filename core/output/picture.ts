@@ -17,7 +17,7 @@ export async function drawShapes(
   const drawing = { width, height, nodes, symbols: {} };
   const none = (): undefined => undefined;
   const sources = { typeface: none, art: none, bytes: none };
-  const pdf = await writePdf(platform, [{ drawing }], sources, 'picture');
+  const pdf = await writePdf(platform, [{ drawing }], sources);
   return renderPdf(platform, { pdf, page: 0, dpi, clear: true });
 }
 
@@ -46,7 +46,7 @@ export async function pieceAsArt(
     ],
     symbols: {},
   };
-  const pdf = await writePdf(platform, [{ drawing }], pdfSources(compiled, resources), 'piece');
+  const pdf = await writePdf(platform, [{ drawing }], pdfSources(compiled, resources));
   const image = await renderPdf(platform, { pdf, page: 0, dpi: PIECE_DPI, clear: true });
   return pixelArt(image, PIECE_DPI, { name: piece.piece.name, tags: [] });
 }

@@ -1,2 +1,2 @@
-export { countPdfPages, renderPdf, type PageImage, type RenderRequest } from './render.ts';
+export { countPdfPages, renderPdf, withPdf, type PageImage, type RenderRequest } from './render.ts';
 export { readPdfShapes, type PdfShapes } from './shapes.ts';

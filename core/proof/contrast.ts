@@ -1,6 +1,6 @@
 import { unwatched, type Platform, type Task } from '../base/index.ts';
 import { contrastRatio, luminance, luminanceOfBytes, rgbOf } from '../color/index.ts';
-import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
+import { findBounds, solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
 import {
   apply,
   boxOf,
@@ -11,8 +11,8 @@ import {
   type Box,
 } from '../geometry/index.ts';
 import type { CompiledJob, JobResources } from '../job/index.ts';
-import { pdfSources, writePdf } from '../output/index.ts';
-import { renderPdf } from '../pdf/index.ts';
+import { pdfSources, seenSources, writePdf } from '../output/index.ts';
+import { withPdf } from '../pdf/index.ts';
 import {
   elementMap,
   isPlain,
@@ -68,16 +68,24 @@ export async function measureContrasts(
   const pages = views.flatMap(({ beneath, letters, whole }) =>
     [beneath, letters, ...(whole ? [whole] : [])].map((drawing) => ({ drawing })),
   );
-  const pdf = await writePdf(platform, pages, pdfSources(compiled, resources), 'contrast');
-  let next = 0;
-  const rendered = (): Promise<RgbaImage> => renderPdf(platform, { pdf, page: next++, dpi: DPI });
-  for (const view of views) {
-    await task.breathe();
-    const ground = await rendered();
-    const letters = await rendered();
-    const found = judged(view, { ground, letters, whole: view.whole && (await rendered()) });
-    if (found) measured.set(view.key, found);
-  }
+  const sources = await seenSources(platform, pages, {
+    sources: pdfSources(compiled, resources),
+    dpi: DPI,
+  });
+  const pdf = await writePdf(platform, pages, sources);
+  await withPdf(platform, pdf, async (draw) => {
+    let page = 0;
+    const rendered = async (): Promise<RgbaImage> => {
+      await task.breathe();
+      return draw({ page: page++, dpi: DPI });
+    };
+    for (const view of views) {
+      const ground = await rendered();
+      const letters = await rendered();
+      const found = judged(view, { ground, letters, whole: view.whole && (await rendered()) });
+      if (found) measured.set(view.key, found);
+    }
+  });
   return measured;
 }
 
@@ -103,7 +111,9 @@ function wordsView(
   const turned = boxOf(corners(drawn.words.ink).map((corner) => apply(map, corner)));
   const box = turned && overlap(grown(turned, AROUND * 2), bleedBox(piece));
   if (!box) return undefined;
-  const others = piece.elements.filter((one) => one.element !== element).map((one) => one.node);
+  const others = piece.elements
+    .filter((one) => one.element !== element && reaches(one.node, box))
+    .map((one) => one.node);
   const paper: DrawingNode = {
     kind: 'path',
     path: rectanglePath({ x: 0, y: 0 }, piece.width * 2, piece.height * 2),
@@ -125,6 +135,15 @@ function wordsView(
     ),
     whole: isPlain(element.color) ? undefined : window([...below, node], box),
   };
+}
+
+/** What a node covers at most, worked out once for as long as it is the same node. */
+const bounds = new WeakMap<DrawingNode, Box | null>();
+
+function reaches(node: DrawingNode, box: Box): boolean {
+  const known = bounds.get(node) ?? findBounds([node]) ?? null;
+  bounds.set(node, known);
+  return known !== null && overlap(known, box) !== undefined;
 }
 
 const bleedBox = ({ width, height, piece }: CompiledPiece): Box => ({

@@ -1,4 +1,6 @@
-import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
+import { compiled, exampleWords, plainPng, runAll } from '../testing/example-job.ts';
+import { readArt } from '../art/index.ts';
+import { expectGood } from '../base/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { createJob, type CommandCall, type Job } from '../job/index.ts';
 import { elementSize } from '../piece/index.ts';
@@ -78,4 +80,20 @@ test('pale letters with a dark outline are read by the outline', async () => {
     words({ color: '#f4e9d4', y: 0, outlines: [{ color: '#2a1b2e', width: 0.4 }] }),
   );
   expect((await legibilityOf(job))?.ratio).toBeGreaterThan(9);
+});
+
+test('words over a photograph far finer than print are measured against its true colour', async () => {
+  const png = plainPng(2400, [0x76, 0x76, 0x76]);
+  const { art, bytes } = expectGood(await readArt(nodePlatform, png, 'grey.png'));
+  const picture = { kind: 'picture' as const, art: art.id, fit: 'cover' as const };
+  const place = { id: '', x: 0, y: 0, angle: 0, locked: false, width: 60, height: 60 };
+  const job = plain(
+    { name: 'add-element', args: { piece: PIECE, element: { ...place, ...picture }, art } },
+    words({ text: 'HHH', color: '#ffffff', y: 0 }),
+  );
+  const made = await compiled(job, new Map([[art.id, bytes]]));
+  const where = { piece: PIECE, element: 'words-1' };
+  const { resources } = made;
+  const found = await findLegibility(made.compiled, where, { platform: nodePlatform, resources });
+  expect(found?.ratio).toBeCloseTo(4.54, 1); // WCAG 2.2: white on #767676
 });

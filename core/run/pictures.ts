@@ -65,7 +65,6 @@ export async function runPictures(
     platform,
     [page([sheet, ...lines]), page([backing, ...labels])],
     sources,
-    'run',
   );
   const draw = (index: number): Promise<RgbaImage> =>
     renderPdf(platform, { pdf, page: index, dpi: PICTURE_DPI });

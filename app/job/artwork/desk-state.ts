@@ -143,6 +143,12 @@ export function useDeskState() {
     changeEach(() => changes, { ...(key === undefined ? {} : { key }), art });
   }
 
+  /** Changes the selected elements in a step that may still grow. */
+  function grow(changes: ElementChanges, key: string): void {
+    const call = callFor(() => changes);
+    if (call) store.grow(call, `${key}:${selected.value.join()}`);
+  }
+
   /** The job with the selected elements changed, to be looked at only. */
   function tried(change: (element: PieceElement) => ElementChanges): Job | undefined {
     const call = callFor(change);
@@ -260,6 +266,7 @@ export function useDeskState() {
     clear,
     change,
     changeEach,
+    grow,
     tried,
     add,
     addAll,

@@ -32,6 +32,8 @@ import { loadFor, pageCompiler, resourceVersion } from './page-resources.ts';
 import { useFindings } from './findings.ts';
 import { useOwnTypefaces } from './own-typefaces.ts';
 
+/** Typed letters become a step of the history when none has come for that long, ms. */
+const TYPING_QUIET = 250;
 /** How long a job is worked on before it is kept as another version, ms. */
 const VERSION_EVERY = 5 * 60_000;
 
@@ -51,6 +53,8 @@ export const useJobStore = defineStore('job', () => {
   let lock: WriterLock | undefined;
   let stopHearing: () => void = () => undefined;
   let noted = 0;
+  /** A step that is shown already while it may still grow. */
+  let growing: { call: CommandCall; key: string; timer: ReturnType<typeof setTimeout> } | undefined;
 
   const job = computed(() => gesture.value ?? history.value?.now);
   /** The job without what a gesture is just doing. */
@@ -151,6 +155,7 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function close(): void {
+    settle();
     void saving.flush();
     lock?.release();
     lock = undefined;
@@ -195,6 +200,7 @@ export const useJobStore = defineStore('job', () => {
 
   /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
   function act(call: CommandCall, key?: string): boolean {
+    settle();
     const now = history.value;
     if (!now || !mayWrite()) return false;
     const done = runCommand(now.now, call);
@@ -206,8 +212,35 @@ export const useJobStore = defineStore('job', () => {
     return true;
   }
 
-  /** Shows a change while a gesture lasts. Kept too, so that a reload in its middle loses nothing. */
+  /**
+   * Shows a step that may still grow, as words do letter by letter. It is done when nothing came for a
+   * while, or when something else is done.
+   */
+  function grow(call: CommandCall, key: string): void {
+    if (growing && growing.key !== key) settle();
+    if (!mayWrite()) return;
+    clearTimeout(growing?.timer);
+    growing = { call, key, timer: setTimeout(settle, TYPING_QUIET) };
+    showChange(call);
+  }
+
+  /** Does the step that was growing. */
+  function settle(): void {
+    if (!growing) return;
+    const { call, key, timer } = growing;
+    clearTimeout(timer);
+    growing = undefined;
+    act(call, key);
+  }
+
+  /** Shows a change while a gesture lasts. */
   function preview(call: CommandCall): void {
+    settle();
+    showChange(call);
+  }
+
+  /** What is shown is kept too, so that a reload in its middle loses nothing. */
+  function showChange(call: CommandCall): void {
     const now = history.value?.now;
     if (!now || keepState.value === 'reading') return;
     const done = runCommand(now, call);
@@ -218,6 +251,7 @@ export const useJobStore = defineStore('job', () => {
 
   /** Ends a gesture without a step. */
   function drop(): void {
+    settle();
     if (!gesture.value) return;
     gesture.value = undefined;
     if (history.value) saving.changed(history.value.now);
@@ -234,11 +268,13 @@ export const useJobStore = defineStore('job', () => {
 
   /** The job as an earlier version was; one step that can be undone. */
   function returnTo(value: Job, label: string): void {
+    settle();
     const now = history.value;
     if (now && mayWrite()) accept(afterStep(now, value, label));
   }
 
   function walk(step: (history: History) => History): void {
+    settle();
     if (history.value && mayWrite()) accept(step(history.value));
   }
 
@@ -258,6 +294,8 @@ export const useJobStore = defineStore('job', () => {
     open,
     close,
     act,
+    grow,
+    settle,
     preview,
     drop,
     takeOver,

@@ -61,11 +61,16 @@ export class PdfObjects {
     return PDFHexString.of([...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join(''));
   }
 
-  /** Writes the file: no clock, and an identity that follows from the content. */
-  async write(root: PdfRef, info: { readonly [key: string]: PdfValue }): Promise<Uint8Array> {
+  /**
+   * Writes the file: no clock, and an identity that follows from the content. What is only looked at
+   * has no title and needs no identity either.
+   */
+  async write(root: PdfRef, title: string | undefined): Promise<Uint8Array> {
     const trailer = this.context.trailerInfo;
     trailer.Root = root;
-    trailer.Info = this.add(info);
+    if (title === undefined)
+      return PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
+    trailer.Info = this.add({ Title: this.text(title), Producer: this.text('Little Peel') });
     const draft = await PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
     const id = PDFHexString.of(contentHash(draft).slice(0, 32));
     trailer.ID = this.context.obj([id, id]);

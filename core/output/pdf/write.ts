@@ -22,13 +22,13 @@ const PT = 72 / 25.4;
 /**
  * Writes drawings as a PDF 1.7 at true size, with print scaling off: words stay text in embedded
  * subsets, each symbol is one reusable object, each picture stands in it once. Same drawings, same
- * bytes.
+ * bytes. Without a title it is for being rendered and thrown away.
  */
 export async function writePdf(
   platform: Platform,
   pages: readonly PdfPage[],
   sources: PdfSources,
-  title: string,
+  title?: string,
 ): Promise<Uint8Array> {
   const objects = new PdfObjects();
   const drawings = pages.map(({ drawing }) => drawing);
@@ -64,7 +64,7 @@ export async function writePdf(
     Pages: tree,
     ViewerPreferences: { PrintScaling: '/None', DisplayDocTitle: true },
   });
-  return objects.write(root, { Title: objects.text(title), Producer: objects.text('Little Peel') });
+  return objects.write(root, title);
 }
 
 function addPage({ drawing, trim, bleed }: PdfPage, parts: PdfParts, tree: PdfRef): PdfRef {
@@ -116,7 +116,10 @@ async function embedPictures(
   const pictures = new Map<string, PdfRef>();
   for (const id of named) {
     const raw = sources.pixels?.(id);
-    if (raw) pictures.set(id, embedPixels(objects, raw, false));
+    if (raw) {
+      pictures.set(id, embedPixels(objects, raw, false));
+      continue;
+    }
     const art = sources.art(id);
     const bytes = sources.bytes(id);
     if (art?.kind === 'pixels' && bytes)
@@ -138,7 +141,7 @@ async function embedShadows(
     });
   const made = new Map<ShadowNode, { picture: PdfRef; map: Affine }>();
   const shades = await drawShadows(platform, [...nodes], (pages) =>
-    writePdf(platform, pages, sources, 'shadows'),
+    writePdf(platform, pages, sources),
   );
   for (const [node, { shade, map }] of shades)
     made.set(node, { picture: embedShade(objects, shade, node.color), map });

@@ -112,11 +112,12 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
     const text = field.value?.value;
     if (!value || text === undefined || text === value.text) return;
     const moved = value.nudges ? { nudges: [...movedNudges(value.nudges, value.text, text)] } : {};
-    desk.change({ text, ...moved }, 'type');
+    desk.grow({ text, ...moved }, 'type');
     read();
   }
 
   function stop(): void {
+    desk.store.settle();
     desk.typing.value = undefined;
   }
 
