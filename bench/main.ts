@@ -1,7 +1,8 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pack`, `pdf`, `stock`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `nest`, `pdf`, `stock`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
 import { benchDesk } from './desk.ts';
+import { benchNest } from './nest.ts';
 import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
 import { benchStock } from './stock.ts';
@@ -11,6 +12,7 @@ import type { Row } from './row.ts';
 const BENCHES = {
   art: benchArt,
   pack: benchPack,
+  nest: benchNest,
   pdf: benchPdf,
   stock: benchStock,
   page: benchPage,
@@ -27,7 +29,7 @@ console.log(
 );
 for (const { what, measured, unit, baseline, wanted } of rows) {
   const number = (value: number): string =>
-    `${value < 100 ? value.toFixed(1) : Math.round(value)} ${unit}`;
+    `${value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : Math.round(value)} ${unit}`;
   const ratio = baseline === undefined ? '' : (measured / baseline).toFixed(2);
   console.log(
     `${pad(what, 58)}${pad(number(measured), 14)}${pad(baseline === undefined ? '' : number(baseline), 14)}${pad(ratio, 9)}${wanted}`,

@@ -10,7 +10,7 @@ const INSTANCES = 200;
 const MOST = 60;
 
 /** Equal rectangles on a sheet: how many optima are proved, how long it takes, what rows alone hold. */
-export function benchPack(): Promise<Row[]> {
+export async function benchPack(): Promise<Row[]> {
   const random = seededRandom(1);
   const between = (least: number, most: number): number =>
     Math.round((least + random.next() * (most - least)) * 10) / 10;
@@ -27,18 +27,18 @@ export function benchPack(): Promise<Row[]> {
       pieces: [{ id: 'a', shape: { rect }, quantity: 'max', turns }],
     });
     const start = performance.now();
-    const answer = tryPack(request('quarter'));
+    const answer = await tryPack(request('quarter'));
     const took = performance.now() - start;
     if (!answer.ok || (answer.value.placed.a ?? 0) > MOST) continue;
     made++;
     times.push(took);
     if (answer.value.proved) proved++;
-    const upright = tryPack(request('none'));
+    const upright = await tryPack(request('none'));
     const plain = upright.ok ? (upright.value.placed.a ?? 0) : 0;
     rows += plain;
     more += answer.value.placed.a ?? 0;
   }
-  return Promise.resolve([
+  return [
     {
       what: `equal rectangles, ${INSTANCES} sheets: proved optimum`,
       measured: (100 * proved) / made,
@@ -64,5 +64,5 @@ export function benchPack(): Promise<Row[]> {
       baseline: rows,
       wanted: 'never fewer',
     },
-  ]);
+  ];
 }

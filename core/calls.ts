@@ -40,6 +40,7 @@ import {
 } from './proof/index.ts';
 import type { RgbaImage } from './raster/index.ts';
 import { tryMarks, type MarkStyle, type MarkTrials } from './register/index.ts';
+import { nestJob, type NestedJob } from './sheet/index.ts';
 import { runJob, type Devices, type RunReport } from './run/index.ts';
 import {
   readTemplateFile,
@@ -92,6 +93,11 @@ export interface Calls {
     args: { job: Job; piece: string; element: string },
     task: Task,
   ): Promise<Legibility | undefined>;
+  /** Lays out the wanted copies by their outlines; each better answer is found on the way. */
+  nest(
+    args: { job: Job; rounds: number; seed: number; fill: boolean },
+    task: Task,
+  ): Promise<NestedJob>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
@@ -149,6 +155,8 @@ export function createCalls(ground: CallGround): Calls {
       await task.breathe();
       return findLegibility(compiled, where, { platform, resources, task });
     },
+    nest: ({ job, ...effort }, task) =>
+      nestJob(job, { ...effort, task, better: (found) => task.found?.(found) }),
     async exportFiles({ job, formats }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

@@ -136,6 +136,30 @@ test('a bought label sheet is chosen and filled, spot by spot', async ({ page })
   await expect(page.locator('[data-copy]')).toHaveCount(24);
 });
 
+test('copies are nested by their outlines, the rest of the sheet is filled, and both are one step each', async ({
+  page,
+}) => {
+  await fromShelf(page, 'woodland-stickers', 'sheet');
+  const copies = page.locator('[data-copy]');
+  const places = () =>
+    copies.evaluateAll((all) => all.map((one) => one.getAttribute('transform')).join());
+  await expect(copies).toHaveCount(12);
+  const rows = await places();
+  await page.getByRole('radio', { name: 'Nested' }).click();
+  await expect(page.getByText(/^12 copies, \d+ % used$/)).toBeVisible();
+  expect(await places()).not.toBe(rows);
+  await page.getByRole('button', { name: 'Fill what is left' }).click();
+  await expect.poll(() => copies.count(), { timeout: 15_000 }).toBeGreaterThan(24);
+  await page.getByRole('button', { name: 'Stop and keep this' }).click();
+  await expect(page.getByRole('button', { name: 'Fill what is left' })).toBeVisible();
+  const kept = await page.locator('[data-line="copies"]').innerText();
+  await expect(copies).toHaveCount(Number(/(\d+) wanted/.exec(kept)?.[1]));
+  await page.locator('.bench').getByRole('button', { name: /^Undo/ }).first().click();
+  await expect(copies).toHaveCount(12);
+  await page.locator('.bench').getByRole('button', { name: /^Undo/ }).first().click();
+  await expect.poll(places).toBe(rows);
+});
+
 test('a long run is cancelled and the desk is free again', async ({ page }) => {
   await fromShelf(page, 'pot-lid-seals', 'run');
   await page.getByRole('button', { name: 'Print and cut, simulated' }).click();

@@ -29,8 +29,9 @@ export function answerCalls(say: (message: FromWorker) => void): (message: ToWor
   });
 
   const answer = async ({ id, name, args }: Extract<ToWorker, { kind: 'call' }>): Promise<void> => {
-    const { task, cancel } = watchedTask((share, doing) =>
-      say({ kind: 'progress', id, share, doing }),
+    const { task, cancel } = watchedTask(
+      (share, doing) => say({ kind: 'progress', id, share, doing }),
+      (part) => say({ kind: 'found', id, part }),
     );
     cancels.set(id, cancel);
     try {

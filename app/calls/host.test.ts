@@ -37,7 +37,13 @@ const read = { bytes: Uint8Array.of(1), name: 'a.png' };
 test('answers find their calls, whatever order they come in', async () => {
   const { host, workers } = hosted();
   const shares: number[] = [];
-  const first = host.call('readArt', read, (share) => shares.push(share));
+  const parts: unknown[] = [];
+  const first = host.call(
+    'readArt',
+    read,
+    (share) => shares.push(share),
+    (part) => parts.push(part),
+  );
   const second = host.call('renderPage', { pdf: read.bytes, page: 0, dpi: 72 });
   const [worker] = workers;
   worker?.say({
@@ -46,6 +52,7 @@ test('answers find their calls, whatever order they come in', async () => {
     answer: { width: 1, height: 1, data: new Uint8ClampedArray(4) },
   });
   worker?.say({ kind: 'progress', id: 1, share: 0.5, doing: 'reading' });
+  worker?.say({ kind: 'found', id: 1, part: 'half of it' });
   worker?.say({
     kind: 'done',
     id: 1,
@@ -54,6 +61,7 @@ test('answers find their calls, whatever order they come in', async () => {
   await expect(second.answer).resolves.toMatchObject({ width: 1 });
   await expect(first.answer).resolves.toMatchObject({ ok: false });
   expect(shares).toEqual([0.5]);
+  expect(parts).toEqual(['half of it']);
   expect(workers).toHaveLength(1);
 });
 

@@ -25,6 +25,7 @@ interface Waiting {
   readonly done: (answer: never) => void;
   readonly failed: (error: Error) => void;
   readonly progress?: ((share: number, doing: string) => void) | undefined;
+  readonly found?: ((part: unknown) => void) | undefined;
 }
 
 const GRACE = 100; // ms that a cancelled worker has to answer before it is ended
@@ -42,11 +43,12 @@ export class CallHost {
     this.artBytes = artBytes;
   }
 
-  /** Starts a call; `progress` hears how far it is. */
+  /** Starts a call; `progress` hears how far it is, `found` what it has found so far. */
   call<N extends CallName>(
     name: N,
     args: CallArgs<N>,
     progress?: (share: number, doing: string) => void,
+    found?: (part: unknown) => void,
   ): Ongoing<N> {
     const id = this.next++;
     const answer = new Promise<CallAnswer<N>>((done, failed) => {
@@ -57,6 +59,7 @@ export class CallHost {
         done: done as Waiting['done'],
         failed,
         progress,
+        found,
       });
       this.running().postMessage(message);
     });
@@ -84,6 +87,7 @@ export class CallHost {
     const call = this.waiting.get(message.id);
     if (!call) return;
     if (message.kind === 'progress') return call.progress?.(message.share, message.doing);
+    if (message.kind === 'found') return call.found?.(message.part);
     this.waiting.delete(message.id);
     if (message.kind === 'done') call.done(message.answer as never);
     else call.failed(message.kind === 'cancelled' ? new Cancelled() : new Error(message.message));

@@ -15,6 +15,8 @@ const start = (): CallWorker =>
 export const calls = new CallHost(start, artBytes);
 export const proofCalls = new CallHost(start, artBytes);
 export const artCalls = new CallHost(start, artBytes);
+/** Nesting is done twice at once, each with a luck of its own. */
+export const nestCalls = [new CallHost(start, artBytes), new CallHost(start, artBytes)] as const;
 
 export { pagePlatform } from './page-platform.ts';
 export type { Ongoing } from './host.ts';

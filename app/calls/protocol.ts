@@ -19,6 +19,7 @@ export type FromWorker =
       readonly share: number;
       readonly doing: string;
     }
+  | { readonly kind: 'found'; readonly id: number; readonly part: unknown }
   | { readonly kind: 'done'; readonly id: number; readonly answer: CallAnswer<CallName> }
   | { readonly kind: 'cancelled'; readonly id: number }
   | { readonly kind: 'failed'; readonly id: number; readonly message: string }

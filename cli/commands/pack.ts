@@ -5,12 +5,21 @@ import { readOptions, refuse, whole } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readBytes, writeWhole } from '../files.ts';
 
+const NOT_GIVEN = 0;
+
+/** With a time alone the solver works until it is up. */
+function roundsOf(given: number, capped: boolean): { rounds?: number } {
+  if (given > NOT_GIVEN) return { rounds: given };
+  return capped ? { rounds: Infinity } : {};
+}
+
 export const pack: CliCommand = {
   usage:
     'peel pack REQUEST.json [--out LAYOUT.json] [--effort N] [--seconds S] [--seed N] [--json]',
-  run(argv) {
+  async run(argv) {
     const given = readOptions(argv, ['out', 'effort', 'seconds', 'seed']);
-    for (const name of ['effort', 'seed']) whole(given, name, 1);
+    const rounds = whole(given, 'effort', NOT_GIVEN);
+    const seed = whole(given, 'seed', 1);
     const { seconds: cap } = given.options;
     if (cap !== undefined && !(Number(cap) > 0))
       refuse(`--seconds: “${cap}” is not a time.`, 'Write a number of seconds.', '--seconds');
@@ -29,17 +38,25 @@ export const pack: CliCommand = {
       throw error;
     }
     const started = performance.now();
-    const answer = expectGood(tryPack(request));
+    const answer = expectGood(
+      await tryPack(request, {
+        seed,
+        ...roundsOf(rounds, cap !== undefined),
+        ...(cap === undefined
+          ? {}
+          : { over: () => performance.now() - started > Number(cap) * 1000 }),
+      }),
+    );
     const seconds = Math.round(performance.now() - started) / 1000;
-    // Step and repeat is one pass: it is never stopped, and effort and seed change nothing.
-    const document = { ...answer, seconds, stopped: false };
+    const { stopped, ...packed } = answer;
+    const document = { ...packed, seconds, stopped };
     if (typeof given.options.out === 'string')
       writeWhole(given.options.out, `${JSON.stringify(document, null, 1)}\n`);
     const placed = Object.entries(answer.placed).map(([id, count]) => `${id}: ${count}`);
-    return Promise.resolve({
+    return {
       exit: 0,
       document,
       text: `${placed.join(', ')} on ${answer.sheets.length} sheet(s)`,
-    });
+    };
   },
 };

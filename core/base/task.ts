@@ -10,6 +10,8 @@ export class Cancelled extends Error {
 export interface Task {
   /** Says how far the call has come: a share from 0 to 1 and what it is doing. */
   progress(share: number, doing: string): void;
+  /** Shows what has been found so far, where a call says that it does. */
+  found?(part: unknown): void;
   /**
    * Lets messages in and throws {@link Cancelled} when one of them was a cancel. Called between
    * slices of at most 50 ms of work.
@@ -21,7 +23,10 @@ export interface Task {
 export const unwatched: Task = { progress: () => undefined, breathe: () => Promise.resolve() };
 
 /** A task that can be stopped from outside and tells how far it is. */
-export function watchedTask(watch: (share: number, doing: string) => void): {
+export function watchedTask(
+  watch: (share: number, doing: string) => void,
+  found?: (part: unknown) => void,
+): {
   task: Task;
   cancel: () => void;
 } {
@@ -32,6 +37,7 @@ export function watchedTask(watch: (share: number, doing: string) => void): {
     },
     task: {
       progress: watch,
+      ...(found ? { found } : {}),
       async breathe() {
         await new Promise<void>((go) => setTimeout(go, 0));
         if (stopped) throw new Cancelled();

@@ -1,4 +1,5 @@
 import type { Point } from './affine.ts';
+import { boxesMeet, boxOf, grown, type Box } from './box.ts';
 import type { Ring } from './path.ts';
 
 const { max, min, sqrt } = Math;
@@ -59,22 +60,52 @@ export function distanceToRings(point: Point, rings: readonly Ring[]): number {
  * The distance in mm between two sets of rings; negative where one reaches into the other, by how
  * deep its deepest corner lies. Found from the corners of each against the sides of the other, which
  * is exact for outlines that do not cross.
+ * @param within what is farther apart need not be told exactly: it is no less than that
  */
-export function distanceBetween(one: readonly Ring[], other: readonly Ring[]): number {
-  return min(cornersAgainst(one, other), cornersAgainst(other, one));
+export function distanceBetween(
+  one: readonly Ring[],
+  other: readonly Ring[],
+  within = Infinity,
+): number {
+  return min(cornersAgainst(one, other, within), cornersAgainst(other, one, within));
 }
 
-function cornersAgainst(rings: readonly Ring[], others: readonly Ring[]): number {
-  let least = Infinity;
-  for (const ring of rings) {
-    for (const point of ring) {
-      const distance = distanceToRings(point, others);
-      const signed = isInside(point, others) ? -distance : distance;
-      if (signed < least) least = signed;
+function cornersAgainst(rings: readonly Ring[], others: readonly Ring[], within: number): number {
+  const [own, box] = [boxOf(rings.flat()), boxOf(others.flat())];
+  if (!own || !box) return Infinity;
+  const reach = grown(own, within);
+  const sides: (readonly [Point, Point])[] = [];
+  for (const ring of others) {
+    let before = ring[ring.length - 1];
+    for (const at of ring) {
+      if (before && boxesMeet(reach, sideBox(before, at), 0)) sides.push([before, at]);
+      before = at;
     }
   }
+  let least = within;
+  for (const ring of rings)
+    for (const point of ring) {
+      const out = max(
+        box.left - point.x,
+        point.x - box.right,
+        box.top - point.y,
+        point.y - box.bottom,
+      );
+      if (out > least) continue;
+      let distance = within;
+      for (const [from, to] of sides) distance = min(distance, distanceToSegment(point, from, to));
+      const signed = out <= 0 && isInside(point, others) ? -distance : distance;
+      if (signed < least) least = signed;
+    }
   return least;
 }
+
+const sideBox = (from: Point, to: Point): Box => ({
+  left: min(from.x, to.x),
+  top: min(from.y, to.y),
+  right: max(from.x, to.x),
+  bottom: max(from.y, to.y),
+});
 
 /** The stretches of a straight line that lie inside rings, in its direction. */
 export function insideParts(

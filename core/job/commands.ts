@@ -1,6 +1,12 @@
 import { isProblem, type Problem } from '../base/index.ts';
 import { listSchema, type List } from '../piece/index.ts';
-import { planSchema, type HandPlace, type Plan } from '../sheet/index.ts';
+import {
+  planSchema,
+  type HandPlace,
+  type NestedCopy,
+  type Plan,
+  type Turns,
+} from '../sheet/index.ts';
 import {
   checkSpots,
   materialSchema,
@@ -95,6 +101,20 @@ export const COMMANDS = {
       return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
     },
   } satisfies Command<{ changes: Partial<Plan> }>,
+
+  /** Lays copies as nesting has found; those that a hand had moved lie as all others. */
+  'nest-sheets': {
+    label: ({ sheets }) => `nest ${sheets.flat().length} copies`,
+    run: (job, { sheets, turns = job.plan.turns, wanted = job.plan.wanted }) => {
+      const plan = { ...job.plan, arrangement: 'nest', nested: sheets, moved: {}, turns, wanted };
+      const read = planSchema.safeParse(plan);
+      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+    },
+  } satisfies Command<{
+    sheets: readonly (readonly NestedCopy[])[];
+    turns?: Turns | undefined;
+    wanted?: Readonly<Record<string, number>> | undefined;
+  }>,
 
   /** Another list, or none. */
   'set-list': {

@@ -224,11 +224,17 @@ test('a job of the fourth version keeps its creases and bands, and plain colours
   expect(read.value.version).toBe(VERSION);
 });
 
-test('a job of the fifth version keeps its sizes and what was changed on one of them', () => {
+test('a job of the fifth or sixth version keeps its sizes and what was changed on one of them', () => {
   const old = JSON.parse(readFileSync('core/job/examples/version-5.json', 'utf8')) as Job;
   const read = parseJob(old);
   if (!read.ok) throw new Error(read.problem.what);
   expect(read.value).toEqual({ ...old, version: VERSION });
+  const sixth: unknown = JSON.parse(readFileSync('core/job/examples/version-6.json', 'utf8'));
+  const later = parseJob(sixth);
+  expect(later.ok && later.value.plan).toMatchObject({
+    arrangement: 'best',
+    wanted: old.plan.wanted,
+  });
   const variants = read.value.pieces.flatMap(({ variant }) => variant ?? []);
   expect(variants.map(({ base }) => base)).toEqual(['piece-1', 'piece-1']);
   expect(variants.every(({ thing }) => thing?.kind === 'lid')).toBe(true);

@@ -35,6 +35,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
   4: (old) => ({ ...old, version: 5 }),
   /** Shapes put together, variants, lists, typefaces of one's own and designs came. */
   5: (old) => ({ ...old, version: 6 }),
+  /** Copies can be nested. */
+  6: (old) => ({ ...old, version: 7 }),
 };
 
 /** Reads a job document of this or an earlier version. */

@@ -82,10 +82,12 @@ export function arrange(job: Arrangeable): Layout {
     next: 1,
     left: job.plan.wanted[piece.id] ?? 0,
   }));
-  const perSheet = copiesPerSheet(job);
+  const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
+  const perSheet = nest ?? copiesPerSheet(job);
   const sheets: Placement[][] = [];
   // A started sheet comes first; one of which nothing is left is no sheet.
   let gone = job.plan.arrangement === 'spots' ? job.plan.used : [];
+  sheets.push(...nestedSheets(job, wanted));
   while (wanted.some(({ left }) => left > 0) && sheets.length < MOST_SHEETS) {
     const started = sheets.length === 0 ? gone : [];
     const sheet =
@@ -99,8 +101,22 @@ export function arrange(job: Arrangeable): Layout {
   );
   const moved = sheets.length ? withHandPlaces(sheets, job.plan.moved) : sheets;
   const placed = sheets.reduce((sum, { length }) => sum + length, 0);
-  const spare = Math.max(0, sheets.length * perSheet - (sheets.length ? gone.length : 0) - placed);
+  const room = Math.max(0, sheets.length * perSheet - (sheets.length ? gone.length : 0) - placed);
+  // Where copies are nested nobody knows what else would fit until it is tried.
+  const spare = nest === undefined ? room : 0;
   return { sheets: moved.map((placements) => ({ placements })), perSheet, spare, left };
+}
+
+/** The sheets as they were nested; copies that were not nested yet follow in rows on other sheets. */
+function nestedSheets({ plan }: Arrangeable, wanted: readonly Wanted[]): Placement[][] {
+  if (plan.arrangement !== 'nest') return [];
+  return (plan.nested ?? []).flatMap((copies): Placement[][] => {
+    const sheet = copies.flatMap((copy): Placement[] => {
+      const lot = wanted.find(({ piece, left }) => piece.id === copy.piece && left > 0);
+      return lot ? [take(lot, copy)] : [];
+    });
+    return sheet.length ? [sheet] : [];
+  });
 }
 
 /** The free places for one shape on a sheet on which some room is taken. */
@@ -152,7 +168,7 @@ function fillRows(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
   return sheet;
 }
 
-function take(wanted: Wanted, spot: Spot): Placement {
+function take(wanted: Wanted, spot: Pick<Spot, 'x' | 'y' | 'angle'>): Placement {
   wanted.left--;
   const copy = copyId(wanted.piece.id, wanted.next++);
   return { copy, piece: wanted.piece.id, x: spot.x, y: spot.y, angle: spot.angle, byHand: false };

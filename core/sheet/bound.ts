@@ -1,6 +1,6 @@
-import { boxesMeet, type Box } from '../geometry/index.ts';
+import { boxesMeet, offsetRegion, signedArea, type Box, type Ring } from '../geometry/index.ts';
 import { mostRectangles, type Size } from './rectangle-bounds.ts';
-import type { Repeated } from './step-and-repeat.ts';
+import type { Repeated, Room } from './step-and-repeat.ts';
 
 /**
  * An upper bound on how many copies of one outline fit into an area, whatever the arrangement.
@@ -30,13 +30,7 @@ export function mostThatFit(
   const least = Math.min(shape.width, shape.height);
   if (Math.min(width, height) < least - 1e-9) return 0;
   if (Math.max(width, height) < Math.max(shape.width, shape.height) - 1e-9) return 0;
-  const shrunk = taken.map((box) => ({
-    left: Math.max(box.left + gap / 2, area.left - gap / 2),
-    top: Math.max(box.top + gap / 2, area.top - gap / 2),
-    right: Math.min(box.right - gap / 2, area.right + gap / 2),
-    bottom: Math.min(box.bottom - gap / 2, area.bottom + gap / 2),
-  }));
-  const free = (width + gap) * (height + gap) - coveredArea(shrunk);
+  const free = grownRoom({ area, taken, gap });
   const byArea = Math.floor(free / ((shape.width + gap) * (shape.height + gap)) + 1e-9);
   if (taken.some((box) => boxesMeet(box, area))) return byArea;
   const turns = mayTurn && shape.width !== shape.height;
@@ -46,6 +40,25 @@ export function mostThatFit(
       ? mostRectangles({ width, height }, shape, gap)
       : gridCount({ width, height }, shape, gap),
   );
+}
+
+/** The area grown by half the gap, less the inside of what is taken, mm². */
+function grownRoom({ area, taken, gap }: Room): number {
+  const shrunk = taken.map((box) => ({
+    left: Math.max(box.left + gap / 2, area.left - gap / 2),
+    top: Math.max(box.top + gap / 2, area.top - gap / 2),
+    right: Math.min(box.right - gap / 2, area.right + gap / 2),
+    bottom: Math.min(box.bottom - gap / 2, area.bottom + gap / 2),
+  }));
+  const [width, height] = [area.right - area.left, area.bottom - area.top];
+  return (width + gap) * (height + gap) - coveredArea(shrunk);
+}
+
+/** The same for a free outline, by area alone: each copy keeps half the gap around it to itself. */
+export function mostOutlines(ring: Ring, room: Room): number {
+  const facing = signedArea(ring) < 0 ? [...ring].reverse() : ring;
+  const own = offsetRegion([facing], room.gap / 2).reduce((sum, one) => sum + signedArea(one), 0);
+  return Math.max(0, Math.floor(grownRoom(room) / own + 1e-9));
 }
 
 /** How many stand in rows and columns, all one way. */

@@ -16,7 +16,13 @@ import {
   type Ring,
 } from '../geometry/index.ts';
 import { type CompiledPiece, type Need } from '../piece/index.ts';
-import { placeEdge, shapePath, type CutLine, type EdgeRings } from '../shape/index.ts';
+import {
+  placeEdge,
+  shapePath,
+  type CutLine,
+  type EdgeRings,
+  type EdgeShape,
+} from '../shape/index.ts';
 import { markPath } from '../register/index.ts';
 import { keepClear, sheetMarks, type Mark } from '../stock/index.ts';
 import { copyNumber } from './plan.ts';
@@ -71,8 +77,24 @@ export function sheetCopies({ placements }: SheetLayout, pieces: CopySource): Sh
     const symbol = pieceSymbol(piece.piece.id) + own;
     return [{ placement, piece, symbol, trim, creases, box, bleed: piece.piece.bleed }];
   });
-  return bare.map((copy) => ({ ...copy, bleed: reach(copy, bare) }));
+  const bleeds = bare.map(({ bleed }) => bleed);
+  for (const [at, copy] of bare.entries())
+    for (const [to, other] of bare.entries()) {
+      if (to <= at) continue;
+      const gap = findGap(copy, other, copy.bleed + other.bleed);
+      if (gap === undefined) continue;
+      const half = Math.max(0, Math.floor(gap / 2 / BLEED_STEP + 1e-6) * BLEED_STEP);
+      bleeds[at] = Math.min(bleeds[at] ?? half, half);
+      bleeds[to] = Math.min(bleeds[to] ?? half, half);
+    }
+  return bare.map((copy, at) => ({ ...copy, bleed: bleeds[at] ?? copy.bleed }));
 }
+
+/**
+ * A bleed that is cut short ends at steps, mm: copies that lie in all kinds of ways share few outlines,
+ * and few drawings.
+ */
+const BLEED_STEP = 0.1;
 
 /** The distance from a copy's edge to that of another, or undefined when it is more than `within`. */
 export function findGap(one: SheetCopy, other: SheetCopy, within: number): number | undefined {
@@ -82,18 +104,8 @@ export function findGap(one: SheetCopy, other: SheetCopy, within: number): numbe
     a.kind === 'circle' && b.kind === 'circle'
       ? Math.hypot(one.placement.x - other.placement.x, one.placement.y - other.placement.y) -
         (a.diameter + b.diameter) / 2
-      : distanceBetween(one.trim, other.trim);
+      : distanceBetween(one.trim, other.trim, within);
   return gap < within ? gap : undefined;
-}
-
-function reach(copy: SheetCopy, all: readonly SheetCopy[]): number {
-  let bleed = copy.piece.piece.bleed;
-  for (const other of all) {
-    if (other === copy || bleed === 0) continue;
-    const gap = findGap(copy, other, bleed + other.piece.piece.bleed);
-    if (gap !== undefined) bleed = Math.min(bleed, Math.max(0, gap / 2));
-  }
-  return bleed;
 }
 
 /**
@@ -135,12 +147,23 @@ export function compileSheet(
 export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | undefined {
   const { piece, placement } = copy;
   const shortened = copy.bleed < piece.piece.bleed - 1e-9;
-  const path = shortened ? shapePath(piece.piece.edge, copy.bleed) : piece.bleed;
+  const path = shortened ? grownEdge(piece.piece.edge, copy.bleed) : piece.bleed;
   const near = zones.filter((zone) => boxesMeet(grown(copy.box, copy.bleed), zone));
   if (near.length === 0) return shortened ? path : undefined;
   const back = invert(placed(placement.x, placement.y, placement.angle));
   const holes = near.map((zone): Ring => mapRing(corners(zone), back));
   return ringsPath(differenceOf(flatten(path), holes));
+}
+
+const grownEdges = new WeakMap<EdgeShape, Map<number, Path>>();
+
+/** The outline of an edge grown by a bleed, worked out once for the same edge. */
+function grownEdge(edge: EdgeShape, bleed: number): Path {
+  const known = grownEdges.get(edge) ?? new Map<number, Path>();
+  grownEdges.set(edge, known);
+  const path = known.get(bleed) ?? shapePath(edge, bleed);
+  known.set(bleed, path);
+  return path;
 }
 
 function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {

@@ -23,8 +23,16 @@ export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,
   handPlaceSchema,
+  TURNS,
+  type NestedCopy,
+  type Turns,
   planSchema,
   type CopyId,
   type HandPlace,
   type Plan,
 } from './plan.ts';
+export { distanceOfRings, findFaults, type Faults } from './distance.ts';
+export { nestSheets, type NestEffort } from './nest/nest.ts';
+export { type Nested, type NestPlace, type NestWish } from './nest/nested-sheet.ts';
+export { type NestRoom } from './nest/turned.ts';
+export { nestJob, type NestedJob } from './nest/nest-job.ts';

@@ -21,10 +21,30 @@ export const handPlaceSchema = z.object({
 });
 export type HandPlace = z.infer<typeof handPlaceSchema>;
 
+/** How copies may be turned where they are nested. */
+export const TURNS = ['none', 'half', 'quarter', 'any'] as const;
+export type Turns = (typeof TURNS)[number];
+
+/** A copy of a piece where it was nested: its centre, mm and degrees. */
+export const nestedCopySchema = z.object({
+  piece: z.string(),
+  x: z.number().min(-5000).max(5000),
+  y: z.number().min(-5000).max(5000),
+  angle: z.number(),
+});
+export type NestedCopy = z.infer<typeof nestedCopySchema>;
+
 /** How the sheets of a job are filled. */
 export const planSchema = z.object({
-  /** Rows and columns with a gap, both directions mixed, or one in each label of a die-cut sheet. */
-  arrangement: z.enum(['step', 'best', 'spots']),
+  /**
+   * Rows and columns with a gap, both directions mixed, nested by their outlines, or one in each label
+   * of a die-cut sheet.
+   */
+  arrangement: z.enum(['step', 'best', 'nest', 'spots']),
+  /** How copies may be turned where they are nested; by quarters unless given. */
+  turns: z.enum(TURNS).optional(),
+  /** What nesting found, sheet by sheet. */
+  nested: z.array(z.array(nestedCopySchema).max(5000)).max(2000).optional(),
   /** Between copies, edge to edge, mm. */
   gap: z.number().min(0).max(100),
   marks: marksSchema,

@@ -4,22 +4,37 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
+import NestRows from './NestRows.vue';
+import { useNesting } from './nesting.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { mostPerSheet, type Plan } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
+const nesting = useNesting(store);
 const plan = computed(() => store.job?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
 /** How many fit, and how many could: said of plain rectangles, of which it is certain. */
 const proof = computed(() => {
   const job = store.settled;
   const first = job?.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job?.pieces[0];
-  if (!job || first?.edge.kind !== 'rectangle' || first.edge.radius > 0) return undefined;
+  if (
+    !job ||
+    job.plan.arrangement === 'nest' ||
+    first?.edge.kind !== 'rectangle' ||
+    first.edge.radius > 0
+  )
+    return undefined;
   const count = store.layout?.perSheet ?? 0;
   const most = mostPerSheet(job);
   return count === most ? texts.sheet.proved(count) : texts.sheet.atMost(count, most);
 });
+
+function arrangeBy(arrangement: 'step' | 'best' | 'nest'): void {
+  if (arrangement !== 'nest') change({ arrangement });
+  else if (plan.value?.nested) change({ arrangement });
+  else void nesting.start();
+}
 
 function change(changes: Partial<Plan>, key?: string): void {
   store.act({ name: 'change-plan', args: { changes } }, key);
@@ -35,10 +50,11 @@ function change(changes: Partial<Plan>, key?: string): void {
       <ChoicesRow
         :label="texts.sheet.how"
         :name="texts.sheet.arrangement"
-        :model-value="plan.arrangement"
+        :model-value="nesting.running.value ? 'nest' : plan.arrangement"
         :choices="texts.sheet.arrangements"
-        @update:model-value="change({ arrangement: $event })"
+        @update:model-value="arrangeBy"
       />
+      <NestRows v-if="nesting.running.value || plan.arrangement === 'nest'" :nesting="nesting" />
       <p v-if="proof" class="quiet">{{ proof }}</p>
     </template>
     <LengthRow

@@ -1,0 +1,119 @@
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { Cancelled } from '../../../core/base/index.ts';
+import type { CommandCall } from '../../../core/job/index.ts';
+import type { NestedJob, Turns } from '../../../core/sheet/index.ts';
+import { nestCalls, type Ongoing } from '../../calls/index.ts';
+import { texts } from '../../texts/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import type { useJobStore } from '../store/job-store.ts';
+
+/** What had been found when. */
+export interface Heard {
+  readonly seconds: number;
+  readonly used: number;
+  readonly copies: number;
+}
+
+const ROUNDS = 150; // for each sheet
+
+/** Of two answers the one that places more; of as much the one on fewer sheets. */
+export const isBetter = (one: NestedJob, other: NestedJob): boolean =>
+  one.area > other.area + 1e-6 ||
+  (one.area > other.area - 1e-6 && one.sheets.length < other.sheets.length);
+
+/**
+ * Nests the copies of the open job in workers, each with a luck of its own. What is found is shown at
+ * once; when all have ended, or it is stopped, the best becomes one step.
+ */
+export function useNesting(store: ReturnType<typeof useJobStore>) {
+  const messages = useMessages();
+  const heard = shallowRef<readonly Heard[]>([]);
+  const ongoing = shallowRef<readonly Ongoing<'nest'>[]>([]);
+  let best: NestedJob | undefined;
+  let made: (found: NestedJob) => CommandCall = stepOf();
+  let seed = 1;
+
+  const running = computed(() => ongoing.value.length > 0);
+
+  function stepOf(turns?: Turns, fill = false): (found: NestedJob) => CommandCall {
+    return ({ sheets, counts }) => ({
+      name: 'nest-sheets',
+      args: {
+        sheets,
+        turns,
+        ...(fill ? { wanted: { ...store.settled?.plan.wanted, ...counts } } : {}),
+      },
+    });
+  }
+
+  async function start({
+    turns,
+    fill = false,
+  }: { turns?: Turns; fill?: boolean } = {}): Promise<void> {
+    const { settled } = store;
+    if (!settled || running.value) return;
+    const plan = { ...settled.plan, ...(turns ? { turns } : {}) };
+    // Copies that may no longer be turned as they lie are nested from the beginning.
+    const { nested, ...without } = plan;
+    const job = { ...settled, plan: turns || !nested ? without : plan };
+    const begun = performance.now();
+    best = undefined;
+    heard.value = [];
+    made = stepOf(turns, fill);
+    const hear = (part: unknown): void => {
+      const found = part as NestedJob;
+      if (best && !isBetter(found, best)) return;
+      best = found;
+      const { used, copies } = found;
+      heard.value = [...heard.value, { seconds: (performance.now() - begun) / 1000, used, copies }];
+      store.preview(made(found));
+    };
+    const started = nestCalls.map((host, at) =>
+      host.call('nest', { job, rounds: ROUNDS, seed: seed + at, fill }, undefined, hear),
+    );
+    seed += started.length;
+    ongoing.value = started;
+    const answers = await Promise.allSettled(started.map(({ answer }) => answer));
+    if (ongoing.value !== started) return;
+    // The same answers in the same order, whichever worker was quicker.
+    best = undefined;
+    for (const answer of answers) {
+      if (answer.status === 'rejected') {
+        if (!(answer.reason instanceof Cancelled)) messages.sayError(answer.reason);
+      } else if (!best || isBetter(answer.value, best)) best = answer.value;
+    }
+    keep();
+  }
+
+  /** Ends it; the best that was found so far becomes a step. */
+  function stop(): void {
+    if (!running.value) return;
+    for (const call of ongoing.value) call.cancel();
+    keep();
+  }
+
+  function keep(): void {
+    ongoing.value = [];
+    if (!best) return store.drop();
+    const { plan } = store.settled ?? {};
+    const same =
+      plan?.arrangement === 'nest' && JSON.stringify(plan.nested) === JSON.stringify(best.sheets);
+    if (!same) return void store.act(made(best));
+    store.drop();
+    messages.say(texts.sheet.nestNone);
+  }
+
+  // Another step goes before what is being searched for the job as it was.
+  watch(
+    () => store.settled,
+    () => {
+      for (const call of ongoing.value) call.cancel();
+      ongoing.value = [];
+    },
+  );
+  onBeforeUnmount(stop);
+
+  return { heard, running, start, stop };
+}
+
+export type Nesting = ReturnType<typeof useNesting>;

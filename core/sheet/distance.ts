@@ -1,0 +1,83 @@
+import {
+  boxOf,
+  boxWithin,
+  commonOf,
+  corners,
+  distanceToSegment,
+  grown,
+  offsetRegion,
+  type Box,
+  type Point,
+  type Ring,
+} from '../geometry/index.ts';
+
+/**
+ * The distance between two outlines in mm, 0 where one reaches into the other by more than `within`.
+ * Every side is held against every corner of the other: slow, and plain to see.
+ */
+export function distanceOfRings(one: Ring, other: Ring, within = 0.001): number {
+  if (reachesInto(one, other, within)) return 0;
+  return Math.min(fromCorners(one, other), fromCorners(other, one));
+}
+
+/** Whether two outlines cover each other by more than `within` mm. */
+const reachesInto = (one: Ring, other: Ring, within: number): boolean =>
+  offsetRegion(commonOf([one], [other]), -within / 2).length > 0;
+
+function fromCorners(points: Ring, ring: Ring): number {
+  let least = Infinity;
+  for (const point of points) {
+    let before = ring[ring.length - 1] as Point;
+    for (const at of ring) {
+      least = Math.min(least, distanceToSegment(point, before, at));
+      before = at;
+    }
+  }
+  return least;
+}
+
+/** What is wrong with outlines on a sheet, each by its number. */
+export interface Faults {
+  /** Those that leave the area. */
+  readonly outside: readonly number[];
+  /** Those that reach into what is taken. */
+  readonly onTaken: readonly number[];
+  /** Pairs that lie on each other, or nearer than the gap, with their distance in mm. */
+  readonly near: readonly { readonly pair: readonly [number, number]; readonly distance: number }[];
+}
+
+/**
+ * Holds every outline against the sheet and against every other one, with exact distances.
+ * @param within by how much less than asked still counts as enough, mm
+ */
+export function findFaults(
+  rings: readonly Ring[],
+  { area, taken, gap }: { area: Box; taken: readonly Box[]; gap: number },
+  within = 0.001,
+): Faults {
+  const boxes = rings.map((ring) => boxOf(ring) ?? { left: 0, top: 0, right: 0, bottom: 0 });
+  const near = rings.flatMap((ring, at) =>
+    rings.flatMap((other, to) => {
+      if (to <= at || apart(boxes[at] as Box, boxes[to] as Box) > gap) return [];
+      const distance = reachesInto(ring, other, within) ? -1 : distanceOfRings(ring, other, within);
+      if (distance >= gap - within) return [];
+      return [{ pair: [at, to] as const, distance: Math.max(0, distance) }];
+    }),
+  );
+  return {
+    outside: [...boxes.keys()].filter((at) => !boxWithin(boxes[at] as Box, grown(area, within))),
+    onTaken: [...boxes.keys()].filter((at) =>
+      taken.some((box) => reachesInto(rings[at] as Ring, corners(box), within)),
+    ),
+    near,
+  };
+}
+
+/** How far two boxes are apart, by the larger of both directions. */
+const apart = (one: Box, other: Box): number =>
+  Math.max(
+    one.left - other.right,
+    other.left - one.right,
+    one.top - other.bottom,
+    other.top - one.bottom,
+  );

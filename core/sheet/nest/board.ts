@@ -1,0 +1,130 @@
+import type { Mask } from './mask.ts';
+
+const { min, max, abs } = Math;
+
+/** The cells of a sheet, with what lies on each summed up, so that a run of cells is summed at once. */
+export class Board {
+  readonly cols: number;
+  readonly rows: number;
+  private readonly stride: number;
+  private readonly cells: Int32Array;
+  private readonly kept: Int32Array;
+  /** For each row: the sums of the cells before each column. */
+  private readonly sums: Int32Array;
+  /** What has changed since the sums were made, and since it was kept. */
+  private changed = nowhere();
+  private since = nowhere();
+
+  constructor(cols: number, rows: number) {
+    this.cols = cols;
+    this.rows = rows;
+    this.stride = cols + 1;
+    this.cells = new Int32Array(cols * rows);
+    this.kept = new Int32Array(cols * rows);
+    this.sums = new Int32Array(this.stride * rows);
+  }
+
+  /** Remembers how it lies, for `back`. */
+  keep(): void {
+    this.kept.set(this.cells);
+    this.since = nowhere();
+  }
+
+  /** As it lay when it was kept. */
+  back(): void {
+    this.cells.set(this.kept);
+    widen(this.changed, this.since);
+  }
+
+  /** Takes everything away. */
+  clear(): void {
+    this.cells.fill(0);
+    widen(this.changed, { from: 0, to: this.rows, col: 0 });
+  }
+
+  /** Lays a mask down so many times, by its depth; negative takes it away. */
+  lay(mask: Mask, x: number, y: number, times: number): void {
+    const { runs, depth, left, top } = mask;
+    const { cells, cols } = this;
+    const width = mask.right - left;
+    for (let run = 0; run < runs.length; run += 3) {
+      const row = runs[run] as number;
+      let cell = (row + y) * cols + (runs[run + 1] as number) + x;
+      let at = (row - top) * width + (runs[run + 1] as number) - left;
+      const end = (row - top) * width + (runs[run + 2] as number) - left;
+      for (; at < end; at++, cell++)
+        cells[cell] = (cells[cell] as number) + (depth[at] as number) * times;
+    }
+    const part = { from: top + y, to: mask.bottom + y, col: left + x };
+    widen(this.changed, part);
+    widen(this.since, part);
+  }
+
+  /** Sums up what has changed. */
+  settle(): void {
+    const { cells, sums, cols, stride } = this;
+    const { from, to, col } = this.changed;
+    for (let row = from; row < to; row++) {
+      let at = row * stride + col;
+      let sum = sums[at] as number;
+      const end = (row + 1) * cols;
+      for (let cell = row * cols + col; cell < end; cell++) {
+        sums[at++] = sum;
+        sum += cells[cell] as number;
+      }
+      sums[at] = sum;
+    }
+    this.changed = nowhere();
+  }
+
+  /** The ends of a mask's runs in the sums, for `under`; of each so many rows only. */
+  ends({ runs, top }: Mask, every = 1): Int32Array {
+    const ends: number[] = [];
+    for (let run = 0; run < runs.length; run += 3) {
+      const row = runs[run] as number;
+      if ((row - top) % every !== every >> 1) continue;
+      const at = row * this.stride;
+      ends.push(at + (runs[run + 1] as number), at + (runs[run + 2] as number));
+    }
+    return fromTheMiddle(ends);
+  }
+
+  /** What lies under a mask at a place; stops counting beyond `enough`. */
+  under(ends: Int32Array, x: number, y: number, enough: number): number {
+    const { sums } = this;
+    const at = y * this.stride + x;
+    let sum = 0;
+    for (let end = 0; end < ends.length; end += 2) {
+      sum +=
+        (sums[at + (ends[end + 1] as number)] as number) -
+        (sums[at + (ends[end] as number)] as number);
+      if (sum > enough) return sum;
+    }
+    return sum;
+  }
+}
+
+/** Some rows, from a column on. */
+interface Part {
+  from: number;
+  to: number;
+  col: number;
+}
+
+const nowhere = (): Part => ({ from: Infinity, to: -Infinity, col: Infinity });
+
+function widen(part: Part, { from, to, col }: Part): void {
+  part.from = min(part.from, from);
+  part.to = max(part.to, to);
+  part.col = min(part.col, col);
+}
+
+/** Pairs of numbers, the middle ones first: where an outline is deep most is found soonest. */
+function fromTheMiddle(ends: readonly number[]): Int32Array {
+  const count = ends.length / 2;
+  const middle = (count - 1) / 2;
+  const order = Array.from({ length: count }, (_, at) => at).sort(
+    (one, other) => abs(one - middle) - abs(other - middle),
+  );
+  return Int32Array.from(order.flatMap((at) => ends.slice(2 * at, 2 * at + 2)));
+}

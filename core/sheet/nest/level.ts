@@ -1,0 +1,107 @@
+import type { Random } from '../../base/index.ts';
+import { Board } from './board.ts';
+import { overlapOf } from './mask.ts';
+import { gridSize, turnedOutline, type Grid, type NestKind, type Turned } from './turned.ts';
+
+const { min, floor, round } = Math;
+
+/** A copy on a board: which kind, turned how, at which cell. */
+export interface Laid {
+  kind: number;
+  turn: number;
+  x: number;
+  y: number;
+}
+
+/** A sheet on a grid of one fineness, with the outlines as they are on it. */
+export class Level {
+  readonly grid: Grid;
+  readonly board: Board;
+  private readonly kinds: readonly NestKind[];
+  private readonly made = new Map<string, Turned | undefined>();
+
+  constructor(kinds: readonly NestKind[], grid: Grid) {
+    this.kinds = kinds;
+    this.grid = grid;
+    const { cols, rows } = gridSize(grid);
+    this.board = new Board(cols, rows);
+  }
+
+  /** A kind turned one of its ways; undefined when it has no place so. */
+  find(kind: number, turn: number): Turned | undefined {
+    const key = `${kind} ${turn}`;
+    const known = this.made.get(key);
+    if (known || this.made.has(key)) return known;
+    const { ring, angles } = this.kinds[kind] as NestKind;
+    const made = turnedOutline(ring, angles[turn] ?? 0, this);
+    this.made.set(key, made);
+    return made;
+  }
+
+  /** Whether a kind has a place in any of its ways. */
+  fits(kind: number): boolean {
+    const { angles } = this.kinds[kind] as NestKind;
+    return angles.some((_, turn) => this.find(kind, turn));
+  }
+
+  /** A copy's outline as it lies. */
+  of({ kind, turn }: Laid): Turned {
+    const found = this.find(kind, turn);
+    if (!found) throw new Error('A copy was laid in a way in which it has no place.');
+    return found;
+  }
+
+  /** Whether a copy touches what is taken. */
+  barred(copy: Laid): boolean {
+    const { barred, across } = this.of(copy);
+    return barred?.[copy.y * across + copy.x] === 1;
+  }
+
+  /** Lays a copy down so many times; negative takes it away. */
+  lay(copy: Laid, times: number): void {
+    this.board.lay(this.of(copy).mask, copy.x, copy.y, times);
+  }
+
+  /** Shows these copies and nothing else. */
+  show(laid: readonly Laid[]): void {
+    this.board.clear();
+    for (const copy of laid) this.lay(copy, 1);
+    this.board.settle();
+  }
+
+  /** How much of two copies lies on each other. */
+  between(one: Laid, other: Laid): number {
+    return overlapOf(this.of(one).mask, one, this.of(other).mask, other);
+  }
+
+  /** All ways to turn a kind in which it has a place, or some of them with the present one. */
+  turnsOf(kind: number, some?: { random: Random; most: number; now?: number }): [number, Turned][] {
+    const { angles } = this.kinds[kind] as NestKind;
+    const order = angles.map((_, turn) => turn);
+    if (some && order.length > some.most) {
+      for (let at = 0; at < some.most; at++) {
+        const other = at + floor(some.random.next() * (order.length - at));
+        [order[at], order[other]] = [order[other] as number, order[at] as number];
+      }
+      order.length = some.most;
+      if (some.now !== undefined && !order.includes(some.now)) order[0] = some.now;
+    }
+    return order.flatMap((turn): [number, Turned][] => {
+      const turned = this.find(kind, turn);
+      return turned ? [[turn, turned]] : [];
+    });
+  }
+
+  /** The same copies on another level. */
+  movedTo(other: Level, laid: readonly Laid[]): Laid[] {
+    const by = this.grid.cell / other.grid.cell;
+    return laid.map((copy) => {
+      const { across, down } = other.of(copy);
+      return {
+        ...copy,
+        x: min(across - 1, round(copy.x * by)),
+        y: min(down - 1, round(copy.y * by)),
+      };
+    });
+  }
+}

@@ -1,0 +1,82 @@
+import type { Piece } from '../../piece/index.ts';
+import { boxOf, flatten, mapRing, placed } from '../../geometry/index.ts';
+import { shapePath, type EdgeShape } from '../../shape/index.ts';
+import { firstStock, printable, USUAL_MARKS } from '../../stock/index.ts';
+import { arrange, findFaults, nestJob, type Arrangeable, type Plan } from '../index.ts';
+
+const piece = (id: string, edge: EdgeShape): Piece => ({
+  id,
+  name: id,
+  edge,
+  bleed: 2,
+  safe: 2,
+  ground: '#f4e9d4',
+  elements: [],
+});
+const HEART: EdgeShape = { kind: 'heart', width: 50, height: 46, dip: 10 };
+const SEAL: EdgeShape = { kind: 'circle', diameter: 58 };
+const job = (changes: Partial<Plan>): Arrangeable => ({
+  pieces: [piece('seal', SEAL), piece('heart', HEART)],
+  stock: firstStock(false),
+  plan: {
+    arrangement: 'nest',
+    gap: 2,
+    marks: { ...USUAL_MARKS, on: false },
+    cut: 'kiss',
+    wanted: { seal: 4, heart: 6 },
+    used: [],
+    moved: {},
+    ...changes,
+  },
+});
+
+test('the wanted copies of a job are nested and lie as they were found', async () => {
+  const wanted = job({});
+  const found = await nestJob(wanted, { rounds: 3, seed: 1 });
+  expect(found).toMatchObject({ copies: 10, counts: { seal: 4, heart: 6 } });
+  expect(found.sheets).toHaveLength(1);
+  const layout = arrange(job({ nested: found.sheets.map((sheet) => [...sheet]) }));
+  const placements = layout.sheets[0]?.placements ?? [];
+  expect(placements.map(({ copy }) => copy)).toContain('heart#6');
+  expect(layout).toMatchObject({ perSheet: 10, spare: 0, left: {} });
+  const edges: Readonly<Record<string, EdgeShape>> = { seal: SEAL, heart: HEART };
+  const rings = placements.map(({ piece: id, x, y, angle }) =>
+    mapRing(flatten(shapePath(edges[id] ?? SEAL))[0] ?? [], placed(x, y, angle)),
+  );
+  expect(findFaults(rings, { area: printable(wanted.stock), taken: [], gap: 2 })).toEqual({
+    outside: [],
+    onTaken: [],
+    near: [],
+  });
+});
+
+test('what is wanted beyond that follows in rows, and is nested with the next search', async () => {
+  const first = await nestJob(job({ wanted: { seal: 2, heart: 0 } }), { rounds: 1, seed: 1 });
+  const nested = first.sheets.map((sheet) => [...sheet]);
+  const more = job({ wanted: { seal: 3, heart: 2 }, nested });
+  const layout = arrange(more);
+  expect(layout.sheets.map(({ placements }) => placements.length)).toEqual([2, 3]);
+  const next = await nestJob(more, { rounds: 1, seed: 1 });
+  expect(next.sheets.map((sheet) => sheet.length)).toEqual([5]);
+  // Those that lay there already stay where they were.
+  for (const copy of nested[0] ?? []) expect(next.sheets[0]).toContainEqual(copy);
+  const fewer = arrange(job({ wanted: { seal: 1, heart: 0 }, nested }));
+  expect(fewer.sheets.map(({ placements }) => placements.length)).toEqual([1]);
+});
+
+test('what is left of a sheet is filled with more of what is wanted', async () => {
+  const first = await nestJob(job({}), { rounds: 1, seed: 1 });
+  const nested = first.sheets.map((sheet) => [...sheet]);
+  const filled = await nestJob(job({ nested }), { rounds: 2, seed: 1, fill: true });
+  expect(filled.sheets).toHaveLength(1);
+  expect(filled.copies).toBeGreaterThan(13); // twelve seals alone stand there in rows
+  expect(filled.used).toBeGreaterThan(first.used);
+});
+
+test('copies that may not be turned stand upright', async () => {
+  const found = await nestJob(job({ turns: 'none' }), { rounds: 2, seed: 4 });
+  expect(new Set(found.sheets.flat().map(({ angle }) => angle))).toEqual(new Set([0]));
+  const box = boxOf(flatten(shapePath(HEART)).flat());
+  const heart = found.sheets.flat().find(({ piece: id }) => id === 'heart');
+  expect((heart?.x ?? 0) + (box?.left ?? 0)).toBeGreaterThanOrEqual(5 - 0.001);
+});

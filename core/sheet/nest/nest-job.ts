@@ -1,0 +1,96 @@
+import { boxAround, boxOf, flatten, signedArea, type Ring } from '../../geometry/index.ts';
+import { shapePath } from '../../shape/index.ts';
+import { keepClear, printable } from '../../stock/index.ts';
+import type { Arrangeable } from '../arrange.ts';
+import { type NestedCopy, type Turns } from '../plan.ts';
+import { nestSheets, type NestEffort } from './nest.ts';
+import type { Nested, NestPlace, NestWish } from './nested-sheet.ts';
+
+const MOST_SHEETS = 2000;
+const MOST_COPIES = 5000; // of a piece
+
+/** The angles that are tried, degrees. */
+const ANGLES: Record<Turns, readonly number[]> = {
+  none: [0],
+  half: [0, 180],
+  quarter: [0, 90, 180, 270],
+  any: Array.from({ length: 16 }, (_, at) => at * 22.5),
+};
+
+/** What nesting a job has found so far. */
+export interface NestedJob {
+  readonly sheets: readonly (readonly NestedCopy[])[];
+  readonly copies: number;
+  /** How many of each piece. */
+  readonly counts: Readonly<Record<string, number>>;
+  /** The area of the copies by that of the room on the sheets in use, 0 to 1. */
+  readonly used: number;
+  /** The area of all copies, mm²: of two answers the one with more on fewer sheets is better. */
+  readonly area: number;
+}
+
+/** Nests the wanted copies of a job, beginning with what stands nested there now. */
+export async function nestJob(
+  job: Arrangeable,
+  {
+    better,
+    fill = false,
+    ...effort
+  }: Omit<NestEffort, 'start' | 'better'> & {
+    /** Puts in more than is wanted, on the sheets in use. */
+    fill?: boolean;
+    better?: (found: NestedJob) => void;
+  },
+): Promise<NestedJob> {
+  const { stock, plan } = job;
+  const pieces = job.pieces.filter(({ id }) => (plan.wanted[id] ?? 0) > 0);
+  const angles = ANGLES[plan.turns ?? 'quarter'];
+  const wishes = pieces.map(({ id, edge }): NestWish => {
+    const ring = outerRing(flatten(shapePath(edge)));
+    const area = Math.abs(signedArea(ring));
+    const round = edge.kind === 'circle';
+    const wanted = fill ? MOST_COPIES : (plan.wanted[id] ?? 0);
+    return { ring, area, wanted, most: fill, angles: round ? [0] : angles };
+  });
+  const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
+  const { left, top, right, bottom } = room.area;
+  const free = (right - left) * (bottom - top);
+  const told = (sheets: readonly Nested[]): NestedJob => {
+    const area = sheets.reduce((sum, sheet) => sum + sheet.area, 0);
+    return {
+      sheets: sheets.map(({ places }) =>
+        places.map(({ kind, x, y, angle }) => ({ piece: pieces[kind]?.id ?? '', x, y, angle })),
+      ),
+      counts: Object.fromEntries(pieces.map(({ id }, kind) => [id, countOf(sheets, kind)])),
+      copies: sheets.reduce((sum, { places }) => sum + places.length, 0),
+      used: sheets.length ? area / (free * sheets.length) : 0,
+      area,
+    };
+  };
+  const start = plan.nested?.map((sheet) =>
+    sheet.flatMap(({ piece, ...place }): NestPlace[] => {
+      const kind = pieces.findIndex(({ id }) => id === piece);
+      return kind < 0 ? [] : [{ kind, ...place }];
+    }),
+  );
+  return told(
+    await nestSheets(wishes, room, {
+      ...effort,
+      most: fill ? Math.max(1, plan.nested?.length ?? 0) : MOST_SHEETS,
+      ...(start ? { start } : {}),
+      ...(better ? { better: (sheets) => better(told(sheets)) } : {}),
+    }),
+  );
+}
+
+const countOf = (sheets: readonly Nested[], kind: number): number =>
+  sheets.reduce((sum, { places }) => sum + places.filter((place) => place.kind === kind).length, 0);
+
+function outerRing(rings: readonly Ring[]): Ring {
+  const whole = boxAround(rings.flatMap((ring) => boxOf(ring) ?? []));
+  const size = (ring: Ring): number => {
+    const box = boxOf(ring);
+    return box ? (box.right - box.left) * (box.bottom - box.top) : 0;
+  };
+  return whole ? rings.reduce((most, ring) => (size(ring) > size(most) ? ring : most)) : [];
+}

@@ -1,0 +1,65 @@
+import { unwatched, type Task } from '../../base/index.ts';
+import { NestedSheet, type Nested, type NestPlace, type NestWish } from './nested-sheet.ts';
+import type { NestRoom } from './turned.ts';
+
+/** How hard and with which luck sheets are nested. */
+export interface NestEffort {
+  /** Attempts to place more on a sheet; each is a bounded number of moves. */
+  readonly rounds: number;
+  readonly seed: number;
+  readonly task?: Task;
+  /** Whether the time is up. */
+  readonly over?: () => boolean;
+  /** Hears each better answer, with the sheets that are done already. */
+  readonly better?: (sheets: readonly Nested[]) => void;
+  /** Copies that lie on the sheets already. */
+  readonly start?: readonly (readonly NestPlace[])[];
+}
+
+/**
+ * Places as much area on sheets as it can, one sheet after the other. A sheet whose copies are wanted
+ * several times is laid so several times.
+ * @param most how many sheets may be used
+ */
+export async function nestSheets(
+  wishes: readonly NestWish[],
+  room: NestRoom,
+  { most, ...effort }: NestEffort & { readonly most: number },
+): Promise<Nested[]> {
+  const { task = unwatched, over = () => false } = effort;
+  const watch = { breathe: () => task.breathe(), over };
+  const done: Nested[] = [];
+  while (done.length < most) {
+    const left = wishes.map((wish, kind) => ({
+      ...wish,
+      wanted: wish.wanted - done.reduce((sum, sheet) => sum + countOf(sheet, kind), 0),
+    }));
+    if (left.every(({ wanted }) => wanted <= 0)) break;
+    const sheet = new NestedSheet(left, room, effort.seed + done.length * 1000);
+    sheet.begin(effort.start?.[done.length] ?? []);
+    await sheet.fillUp(watch);
+    effort.better?.([...done, sheet.answer()]);
+    for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
+      task.progress(round / effort.rounds, 'nesting');
+      await task.breathe();
+      if (await sheet.attempt(watch)) effort.better?.([...done, sheet.answer()]);
+    }
+    const answer = sheet.answer();
+    if (answer.places.length === 0) break;
+    for (let times = alike(left, answer); times > 0 && done.length < most; times--)
+      done.push(answer);
+  }
+  return done;
+}
+
+const countOf = ({ places }: Nested, kind: number): number =>
+  places.filter((place) => place.kind === kind).length;
+
+/** How many sheets like that the wishes are enough for. */
+function alike(wishes: readonly NestWish[], sheet: Nested): number {
+  const times = wishes.map(({ wanted }, kind) => {
+    const count = countOf(sheet, kind);
+    return count ? Math.floor(wanted / count) : Infinity;
+  });
+  return Math.max(1, Math.min(...times));
+}

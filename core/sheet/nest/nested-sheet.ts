@@ -1,0 +1,305 @@
+import { seededRandom, type Random } from '../../base/index.ts';
+import { Level, type Laid } from './level.ts';
+import { bestPlaces, downhill, onBoard, type Pull } from './search.ts';
+import { separate } from './separate.ts';
+import { reachOf, type NestKind, type NestRoom } from './turned.ts';
+
+/** A kind of outline with how many are wanted. */
+export interface NestWish extends NestKind {
+  /** mm² */
+  readonly area: number;
+  readonly wanted: number;
+  /** As many as fit: comes after those with a number, and shares what is left by area. */
+  readonly most: boolean;
+}
+
+/** A copy: its outline turned about its own origin, which then stands at a place of the sheet, mm. */
+export interface NestPlace {
+  readonly kind: number;
+  readonly x: number;
+  readonly y: number;
+  readonly angle: number;
+}
+
+/** What a sheet holds. */
+export interface Nested {
+  readonly places: readonly NestPlace[];
+  /** Of all copies that are placed, mm². */
+  readonly area: number;
+  /** Whether nothing that is wanted is left over. */
+  readonly all: boolean;
+}
+
+/** What is asked for while a sheet is worked on. */
+export interface Watch {
+  readonly breathe: () => Promise<void>;
+  /** Whether the time is up. */
+  readonly over: () => boolean;
+}
+
+/** About how many cells a sheet has on the fine grid, and how many of those a coarse cell is wide. */
+const CELLS = 500_000;
+const COARSE = 5;
+const FINEST = 0.25; // mm
+/** Moves of an attempt on the coarse grid, and on the fine one, where nothing goes farther than so many cells. */
+const MOVES = 200;
+const FINE_MOVES = 300;
+const NEAR = 16;
+/** By how much of the sheet an attempt should better it, and how many exchanges are thought of for that. */
+const AIM = 0.01;
+const THOUGHTS = 12;
+/** The share of attempts that only let two copies change places. */
+const SWAPS = 0.02;
+/** Ways to turn a copy that are tried where a free place is looked for. */
+const FEW_TURNS = 4;
+
+/**
+ * A sheet that is filled better and better. Outlines lie on two grids: a coarse one, on which every
+ * place of the sheet is looked at, and a fine one, on which an outline owns every cell that it
+ * touches, so that what is free of collisions there is so exactly.
+ */
+export class NestedSheet {
+  private readonly wishes: readonly NestWish[];
+  private readonly coarse: Level;
+  private readonly fine: Level;
+  private readonly random: Random;
+  private readonly roomy: number;
+  /** How many more are put in at an attempt. */
+  private bold = 1;
+  /** As it lies on the fine grid, free of collisions. */
+  private laid: Laid[] = [];
+
+  constructor(wishes: readonly NestWish[], room: NestRoom, seed: number) {
+    this.wishes = wishes;
+    const { left, top, right, bottom } = room.area;
+    this.roomy = (right - left) * (bottom - top);
+    const cell = Math.max(FINEST, Math.sqrt(this.roomy / CELLS));
+    const reach = reachOf(room.gap);
+    this.fine = new Level(wishes, { room, cell, reach, cover: 'touched' });
+    this.coarse = new Level(wishes, {
+      room,
+      cell: cell * COARSE,
+      reach: reach,
+      cover: 'middle',
+    });
+    this.random = seededRandom(seed);
+  }
+
+  /** Begins with copies that lie already; those that do not lie freely on the grid are left out. */
+  begin(places: readonly NestPlace[]): void {
+    const { fine } = this;
+    fine.show(this.laid);
+    for (const { kind, angle, x, y } of places) {
+      const turn = this.wishes[kind]?.angles.indexOf(angle) ?? -1;
+      const turned = turn < 0 ? undefined : fine.find(kind, turn);
+      if (!turned || !this.waiting(this.laid).includes(kind)) continue;
+      const { cell } = fine.grid;
+      const at = {
+        x: Math.round((x - turned.origin.x) / cell),
+        y: Math.round((y - turned.origin.y) / cell),
+      };
+      const out = at.x < 0 || at.y < 0 || at.x >= turned.across || at.y >= turned.down;
+      if (out || turned.barred?.[at.y * turned.across + at.x]) continue;
+      if (fine.board.under(turned.ends, at.x, at.y, 0) > 0) continue;
+      const copy: Laid = { kind, turn, ...at };
+      this.laid.push(copy);
+      fine.lay(copy, 1);
+      fine.board.settle();
+    }
+  }
+
+  answer(): Nested {
+    const { cell } = this.fine.grid;
+    return {
+      places: this.laid.map((copy) => {
+        const { angle, origin } = this.fine.of(copy);
+        return { kind: copy.kind, angle, x: origin.x + copy.x * cell, y: origin.y + copy.y * cell };
+      }),
+      area: areaOf(this.wishes, this.laid),
+      all: !this.left(),
+    };
+  }
+
+  /** Whether there is something left to place that has a place at all. */
+  left(): boolean {
+    return this.waiting(this.laid).length > 0;
+  }
+
+  /** The kinds of which more is wanted, those that should come first in front. */
+  private waiting(laid: readonly Laid[]): number[] {
+    const placed = this.wishes.map((_, kind) => laid.filter((one) => one.kind === kind).length);
+    const rank = (kind: number): number => {
+      const { most, area } = this.wishes[kind] as NestWish;
+      return most ? (placed[kind] as number) * area : -1e9 - area;
+    };
+    return this.wishes
+      .map((_, kind) => kind)
+      .filter(
+        (kind) =>
+          (placed[kind] as number) < (this.wishes[kind] as NestWish).wanted && this.fine.fits(kind),
+      )
+      .sort((one, other) => rank(one) - rank(other));
+  }
+
+  /** Puts in whatever has a free place, without moving anything. */
+  async fillUp({ breathe, over }: Watch, pull: Pull = LOW): Promise<void> {
+    const { fine, coarse } = this;
+    fine.show(this.laid);
+    coarse.show(fine.movedTo(coarse, this.laid));
+    const full = new Set<number>();
+    for (;;) {
+      const kind = over() ? undefined : this.waiting(this.laid).find((one) => !full.has(one));
+      if (kind === undefined) return;
+      if (this.laid.length % 8 === 7) await breathe();
+      const copy = this.findFree(kind, pull);
+      if (!copy) {
+        full.add(kind);
+        continue;
+      }
+      this.laid.push(copy);
+      fine.lay(copy, 1);
+      fine.board.settle();
+      for (const one of fine.movedTo(coarse, [copy])) coarse.lay(one, 1);
+      coarse.board.settle();
+    }
+  }
+
+  /** A free place as both boards lie: looked for on the coarse one, made exact on the fine one. */
+  private findFree(kind: number, pull: Pull): Laid | undefined {
+    const { fine, coarse, random } = this;
+    const turns = coarse.turnsOf(kind, { random, most: FEW_TURNS });
+    for (const { turn, x, y } of bestPlaces(coarse.board, turns, {
+      step: 2,
+      pull,
+      random,
+    })) {
+      const turned = fine.find(kind, turn);
+      const [start] = coarse.movedTo(fine, [{ kind, turn, x, y }]);
+      if (!turned || !start) continue;
+      const near = { x: start.x, y: start.y, by: COARSE * 2 };
+      const [found] = bestPlaces(fine.board, [[turn, turned]], { step: 2, pull, random, near });
+      if (found?.under === 0) return { kind, turn, x: found.x, y: found.y };
+    }
+    return undefined;
+  }
+
+  /** Draws everything to one side, as far as it goes freely. */
+  private compact(pull: Pull): void {
+    const { fine } = this;
+    fine.show(this.laid);
+    const along = ({ x, y }: Laid): number => x * pull.x + y * pull.y;
+    for (const copy of [...this.laid].sort((one, other) => along(one) - along(other))) {
+      fine.lay(copy, -1);
+      fine.board.settle();
+      const start = { ...copy, under: 0, pull: along(copy) };
+      const { x, y } = downhill(onBoard(fine.board, fine.of(copy)), fine.of(copy), start, {
+        step: 16,
+        pull,
+      });
+      Object.assign(copy, { x, y });
+      fine.lay(copy, 1);
+    }
+    fine.board.settle();
+  }
+
+  /** Tries to place more; what does not come apart is forgotten. Tells whether there is more now. */
+  async attempt(watch: Watch): Promise<boolean> {
+    const { breathe } = watch;
+    const { fine, coarse, random } = this;
+    const before = areaOf(this.wishes, this.laid);
+    const next = this.changed();
+    const { bold } = this;
+    this.bold = Math.max(1, bold - 1);
+    if (next) {
+      coarse.show(next);
+      const how = { random, breathe };
+      if (!(await separate(coarse, next, { ...how, moves: MOVES, step: 4 }))) return false;
+      const exact = coarse.movedTo(fine, next);
+      const close = { moves: FINE_MOVES, step: 3, near: NEAR };
+      if (!(await separate(fine, exact, { ...how, ...close }))) return false;
+      this.laid = exact;
+    }
+    if (next) this.bold = Math.min(4, bold + 1);
+    const pull = PULLS[Math.floor(random.next() * PULLS.length)] ?? LOW;
+    this.compact(pull);
+    await this.fillUp(watch, pull);
+    return areaOf(this.wishes, this.laid) > before + 1e-6;
+  }
+
+  /** Another set of copies on the coarse grid, with more area but for swaps, some of them on others. */
+  private changed(): Laid[] | undefined {
+    const { random } = this;
+    const now = this.fine.movedTo(this.coarse, this.laid);
+    if (random.next() < SWAPS && now.length > 1) return this.swapped(now);
+    let best: { next: Laid[]; added: number[]; gain: number } | undefined;
+    for (let tries = 0; tries < THOUGHTS; tries++) {
+      const found = this.exchanged(now);
+      const aim = this.roomy * AIM * this.bold;
+      if (found && (!best || Math.abs(found.gain - aim) < Math.abs(best.gain - aim))) best = found;
+    }
+    if (!best) return undefined;
+    for (const kind of best.added) this.put(best.next, kind);
+    return best.next;
+  }
+
+  /** Some copies taken out and kinds to put in, for more area. */
+  private exchanged(
+    now: readonly Laid[],
+  ): { next: Laid[]; added: number[]; gain: number } | undefined {
+    const { random, wishes } = this;
+    const before = areaOf(wishes, now);
+    const out = pick(now, random, Math.floor(random.next() * 3));
+    const next = now.filter((copy) => !out.includes(copy)).map((copy) => ({ ...copy }));
+    const added: number[] = [];
+    let area = areaOf(wishes, next);
+    while (area <= before + 1e-6 && added.length < 6) {
+      const taken = added.map((kind) => ({ kind, turn: 0, x: 0, y: 0 }));
+      const waiting = this.waiting([...next, ...taken]);
+      const kind = waiting[Math.floor(random.next() * waiting.length)];
+      if (kind === undefined) return undefined;
+      added.push(kind);
+      area += (wishes[kind] as NestWish).area;
+    }
+    added.sort((one, other) => (wishes[other] as NestWish).area - (wishes[one] as NestWish).area);
+    return area > before + 1e-6 ? { next, added, gain: area - before } : undefined;
+  }
+
+  private swapped(next: Laid[]): Laid[] {
+    const [one, other] = pick(next, this.random, 2);
+    if (one && other && one.kind !== other.kind) {
+      for (const copy of [one, other]) next.splice(next.indexOf(copy), 1);
+      this.put(next, other.kind);
+      this.put(next, one.kind);
+    }
+    return next;
+  }
+
+  /** Lays one more where it covers least. */
+  private put(next: Laid[], kind: number): void {
+    const { coarse, random } = this;
+    coarse.show(next);
+    const turns = coarse.turnsOf(kind, { random, most: 6 });
+    const [found] = bestPlaces(coarse.board, turns, { step: 3, pull: { x: 0, y: 0 }, random });
+    if (found) next.push({ kind, turn: found.turn, x: found.x, y: found.y });
+  }
+}
+
+const LOW: Pull = { x: 1, y: 1000 };
+const PULLS: readonly Pull[] = [
+  LOW,
+  { x: 1000, y: 1 },
+  { x: -1, y: -1000 },
+  { x: -1000, y: -1 },
+  { x: 1, y: 1 },
+];
+
+const areaOf = (wishes: readonly NestWish[], laid: readonly Laid[]): number =>
+  laid.reduce((sum, { kind }) => sum + (wishes[kind]?.area ?? 0), 0);
+
+function pick<T>(list: readonly T[], random: Random, count = 1): T[] {
+  const rest = [...list];
+  const picked: T[] = [];
+  while (picked.length < count && rest.length > 0)
+    picked.push(...rest.splice(Math.floor(random.next() * rest.length), 1));
+  return picked;
+}

@@ -1,0 +1,150 @@
+import {
+  boxOf,
+  mapRing,
+  offsetRegion,
+  rotation,
+  signedArea,
+  simplifiedRing,
+  type Box,
+  type Point,
+  type Ring,
+} from '../../geometry/index.ts';
+import type { Board } from './board.ts';
+import { maskOf, type Cover, type Mask } from './mask.ts';
+
+/** An outline that may be placed. */
+export interface NestKind {
+  /** Its outer outline about its own origin, mm. */
+  readonly ring: Ring;
+  /** How it may be turned, degrees. */
+  readonly angles: readonly number[];
+}
+
+/** Where outlines may lie. */
+export interface NestRoom {
+  readonly area: Box;
+  /** What may not be touched, and needs no gap. */
+  readonly taken: readonly Box[];
+  /** Between outlines, mm. */
+  readonly gap: number;
+}
+
+/** The grid of a room. Its first cell begins so far outside the area as half a gap reaches. */
+export interface Grid {
+  readonly room: NestRoom;
+  /** mm */
+  readonly cell: number;
+  /** How far an outline is grown, mm. */
+  readonly reach: number;
+  readonly cover: Cover;
+}
+
+/** An outline turned one way: what it covers with half the gap around it, and where it may stand. */
+export interface Turned {
+  readonly angle: number;
+  readonly mask: Mask;
+  readonly ends: Int32Array;
+  /** Of some rows only, for a first look. */
+  readonly someEnds: Int32Array;
+  /** The places, from 0, in cells. */
+  readonly across: number;
+  readonly down: number;
+  /** Places that would touch what is taken, row by row; undefined when there are none. */
+  readonly barred: Uint8Array | undefined;
+  /** From a place to the outline's own origin, mm. */
+  readonly origin: Point;
+}
+
+/** Outlines finer than that are made plainer, and grown by as much. */
+const PLAINER = 0.03;
+const ARCS = 0.003; // by which the arcs of a grown outline may fall short
+const SOME_ROWS = 4;
+const EPS = 1e-7;
+
+/** How far outlines of a room are grown. */
+export const reachOf = (gap: number): number => (gap > 0 ? gap / 2 + ARCS : 0) + PLAINER;
+
+/** How many cells a room has across and down. */
+export function gridSize({ room: { area }, cell, reach }: Grid): { cols: number; rows: number } {
+  const count = (length: number): number => Math.ceil((length + 2 * reach) / cell) + 2;
+  return { cols: count(area.right - area.left), rows: count(area.bottom - area.top) };
+}
+
+/** An outline turned by an angle; undefined when it has no place in the room. */
+export function turnedOutline(
+  ring: Ring,
+  angle: number,
+  { grid, board }: { grid: Grid; board: Board },
+): Turned | undefined {
+  const { area } = grid.room;
+  const turned = mapRing(ring, rotation(angle));
+  const box = boxOf(turned);
+  if (!box) return undefined;
+  const places = (length: number, side: number): number =>
+    Math.floor((length - side) / grid.cell + 1e-6) + 1;
+  const across = places(area.right - area.left, box.right - box.left);
+  const down = places(area.bottom - area.top, box.bottom - box.top);
+  if (across < 1 || down < 1) return undefined;
+  const shift = { x: grid.reach - box.left, y: grid.reach - box.top };
+  const moved = turned.map(({ x, y }) => ({ x: x + shift.x, y: y + shift.y }));
+  const mask = maskOf(grownRing(moved, grid.reach), grid.cell, grid.cover);
+  return {
+    angle,
+    mask,
+    ends: board.ends(mask),
+    someEnds: board.ends(mask, SOME_ROWS),
+    across,
+    down,
+    barred: barredPlaces(maskOf(moved, grid.cell, grid.cover), { across, down }, grid),
+    origin: { x: area.left - grid.reach + shift.x, y: area.top - grid.reach + shift.y },
+  };
+}
+
+/** The outline with plainer sides, grown on all sides. */
+function grownRing(ring: Ring, reach: number): Ring {
+  const plain = simplifiedRing(ring, PLAINER);
+  const facing = signedArea(plain) < 0 ? [...plain].reverse() : plain;
+  const rings = offsetRegion([facing], reach);
+  return rings.reduce<Ring>(
+    (largest, next) =>
+      Math.abs(signedArea(next)) > Math.abs(signedArea(largest)) ? next : largest,
+    [],
+  );
+}
+
+function barredPlaces(
+  mask: Mask,
+  { across, down }: { across: number; down: number },
+  { room: { area, taken }, cell, reach }: Grid,
+): Uint8Array | undefined {
+  if (taken.length === 0) return undefined;
+  const width = across + 1;
+  const change = new Int32Array(width * down);
+  let any = false;
+  for (const box of taken) {
+    const left = Math.floor((box.left - area.left + reach) / cell + EPS);
+    const right = Math.ceil((box.right - area.left + reach) / cell - EPS);
+    const top = Math.floor((box.top - area.top + reach) / cell + EPS);
+    const bottom = Math.ceil((box.bottom - area.top + reach) / cell - EPS);
+    for (let run = 0; run < mask.runs.length; run += 3) {
+      const row = mask.runs[run] as number;
+      const from = Math.max(0, left - (mask.runs[run + 2] as number) + 1);
+      const to = Math.min(across, right - (mask.runs[run + 1] as number));
+      if (from >= to) continue;
+      for (let y = Math.max(0, top - row); y < Math.min(down, bottom - row); y++) {
+        const at = y * width;
+        change[at + from] = (change[at + from] as number) + 1;
+        change[at + to] = (change[at + to] as number) - 1;
+        any = true;
+      }
+    }
+  }
+  if (!any) return undefined;
+  const barred = new Uint8Array(across * down);
+  for (let y = 0; y < down; y++)
+    for (let x = 0, sum = 0; x < across; x++) {
+      sum += change[y * width + x] as number;
+      if (sum > 0) barred[y * across + x] = 1;
+    }
+  return barred;
+}
