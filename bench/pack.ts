@@ -1,5 +1,7 @@
 import { seededRandom } from '../core/base/index.ts';
 import { tryPack } from '../core/sheet/index.ts';
+import { circleRows } from '../core/sheet/circle-rows.ts';
+import { stepAndRepeat } from '../core/sheet/step-and-repeat.ts';
 import { median, type Row } from './row.ts';
 
 const SHEETS = [
@@ -8,6 +10,32 @@ const SHEETS = [
 ] as const;
 const INSTANCES = 200;
 const MOST = 60;
+
+/** Circles on a sheet: what shifted rows hold, against square ones. */
+function circles(): Row[] {
+  const random = seededRandom(3);
+  let [shifted, square, longest] = [0, 0, 0];
+  for (let made = 0; made < INSTANCES; made++) {
+    const side = 20 + random.next() * 60;
+    const area = { left: 0, top: 0, right: 190, bottom: random.next() < 0.5 ? 277 : 259.4 };
+    const room = { area, taken: [], gap: random.next() * 4 };
+    const rows = stepAndRepeat({ width: side, height: side, round: true }, room, false).length;
+    const start = performance.now();
+    shifted += Math.max(rows, circleRows(side, room).length);
+    longest = Math.max(longest, performance.now() - start);
+    square += rows;
+  }
+  return [
+    {
+      what: `circles, ${INSTANCES} sheets: copies in the best rows`,
+      measured: shifted,
+      unit: '',
+      baseline: square,
+      wanted: 'the best of square, hexagonal and squeezed (baseline: square)',
+    },
+    { what: 'circles: longest time', measured: longest, unit: 'ms', wanted: 'at once' },
+  ];
+}
 
 /** Equal rectangles on a sheet: how many optima are proved, how long it takes, what rows alone hold. */
 export async function benchPack(): Promise<Row[]> {
@@ -64,5 +92,6 @@ export async function benchPack(): Promise<Row[]> {
       baseline: rows,
       wanted: 'never fewer',
     },
+    ...circles(),
   ];
 }

@@ -232,6 +232,23 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
     mends: true,
   },
   'low-resolution': { job: () => plain(), says: /prints at 122 dpi/, mends: true },
+  'doubled-cuts': {
+    job: () => plain({ name: 'change-plan', args: { changes: { gap: 0 } } }),
+    says: /copies run so close to each other that the knife cuts twice/,
+    mends: true,
+  },
+  'gap-too-small': {
+    job: () =>
+      plain(
+        { name: 'want', args: { piece: PIECE, count: 2 } },
+        {
+          name: 'nest-sheets',
+          args: { sheets: [[60, 120.5].map((x) => ({ piece: PIECE, x, y: 60, angle: 0 }))] },
+        },
+      ),
+    says: /2 copies lie nearer to another than the gap of 4 mm/,
+    mends: false,
+  },
   'bleeds-meet': {
     job: () => plain({ name: 'change-plan', args: { changes: { gap: 1 } } }),
     says: /leave 0\.5 mm of bleed instead of 2 mm/,

@@ -1,7 +1,14 @@
 import type { CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import type { Finding, FindingKind, ProofContext, Severity } from './finding.ts';
-import { bleedsMeet, inKeepClear, outsidePrintable, overlap } from './findings/copies.ts';
+import {
+  bleedsMeet,
+  doubledCuts,
+  gapTooSmall,
+  inKeepClear,
+  outsidePrintable,
+  overlap,
+} from './findings/copies.ts';
 import { codeCrowded, codePale, codeTooSmall, codeUnread } from './findings/codes.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
 import { columnMissing } from './findings/lists.ts';
@@ -22,6 +29,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   nothingWanted,
   artMissing,
   overlap,
+  doubledCuts,
   inKeepClear,
   outsidePrintable,
   spotShapeDiffers,
@@ -40,6 +48,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   looseParts,
   thinRim,
   licence,
+  gapTooSmall,
   bleedsMeet,
 ];
 

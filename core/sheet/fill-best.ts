@@ -1,5 +1,6 @@
 import { boxesMeet, boxWithin, type Box } from '../geometry/index.ts';
 import { bestFit } from './best-fit.ts';
+import { circleRows } from './circle-rows.ts';
 import { reserved, stepAndRepeat, type Repeated, type Room, type Spot } from './step-and-repeat.ts';
 
 /** Where copies of one outline stand, and how they were laid. */
@@ -12,7 +13,7 @@ const MOST_ROOMS = 6;
 
 /**
  * As many copies of one outline as fit, up to `enough`. Rows are easier to cut and are kept where they
- * hold as many. Otherwise rectangles that may be turned stand and lie mixed; where something is taken
+ * hold as many. Otherwise circles stand in shifted rows, and rectangles that may be turned stand and lie mixed; where something is taken
  * the largest free rooms are filled best, each tried on its own, and what is left in rows.
  */
 export function fillBest(
@@ -21,6 +22,10 @@ export function fillBest(
   { mayTurn, enough = Infinity }: { mayTurn: boolean; enough?: number },
 ): Filled {
   const rows = stepAndRepeat(shape, room, mayTurn);
+  if (shape.round && rows.length < enough) {
+    const shifted = circleRows(shape.width, room);
+    if (shifted.length > rows.length) return { spots: shifted, method: 'best-fit' };
+  }
   const turns = mayTurn && !shape.round && shape.width !== shape.height;
   if (!turns || rows.length >= enough) return { spots: rows, method: 'step-and-repeat' };
   const mixed = remembered(shape, room);

@@ -107,7 +107,8 @@ function grid(
   return spots;
 }
 
-function distanceToBox({ x, y }: Point, box: Box): number {
+/** From a place to a box, 0 inside it, mm. */
+export function distanceToBox({ x, y }: Point, box: Box): number {
   return Math.hypot(
     Math.max(box.left - x, 0, x - box.right),
     Math.max(box.top - y, 0, y - box.bottom),

@@ -35,6 +35,8 @@ const SHEET_CODES = new Set([
   'does-not-fit',
   'nothing-wanted',
   'bleeds-meet',
+  'doubled-cuts',
+  'gap-too-small',
 ]);
 
 /** The lines of the job ticket from top to bottom, each with its fact and state. */

@@ -8,12 +8,13 @@ function perSheet(
   { compiled }: ProofContext,
   found: (sheet: CompiledSheet) => readonly SheetCopy[],
   tell: (copies: readonly SheetCopy[], count: string) => Omit<Finding, 'where' | 'fix'>,
+  otherwise?: Fix,
 ): Finding[] {
   return compiled.sheets.flatMap((sheet, index): Finding[] => {
     const copies = found(sheet);
     const [first] = copies;
     if (!first) return [];
-    const fix = putBack(copies);
+    const fix = putBack(copies) ?? otherwise;
     const count =
       copies.length === 1 ? `A copy of “${first.piece.piece.name}”` : `${copies.length} copies`;
     const on = compiled.sheets.length > 1 ? `${count} on sheet ${index + 1}` : count;
@@ -101,6 +102,63 @@ export const overlap: FindingKind = {
       }),
     ),
 };
+
+/** Cut lines nearer than that are one line to the eye and two to the knife, mm. */
+const DOUBLED = 0.3;
+
+/** The copies of a sheet that have another one at a distance. */
+const copiesAt = (
+  sheet: CompiledSheet,
+  within: number,
+  wanted: (gap: number) => boolean,
+): readonly SheetCopy[] =>
+  sheet.copies.filter((copy) =>
+    sheet.copies.some((other) => {
+      const gap = other === copy ? undefined : findGap(copy, other, within);
+      return gap !== undefined && wanted(gap);
+    }),
+  );
+
+export const doubledCuts: FindingKind = {
+  code: 'doubled-cuts',
+  check: (context) =>
+    perSheet(
+      context,
+      (sheet) => copiesAt(sheet, DOUBLED, (gap) => gap >= -0.01),
+      (copies) => ({
+        code: 'doubled-cuts',
+        severity: 'warning',
+        what: `The edges of ${copies.length} copies run so close to each other that the knife cuts twice in one place.`,
+        why: 'The second cut tears the sliver between them, or goes through the backing.',
+      }),
+      widened(context, DOUBLED),
+    ),
+};
+
+export const gapTooSmall: FindingKind = {
+  code: 'gap-too-small',
+  check(context) {
+    const { plan } = context.compiled.job;
+    if (plan.arrangement === 'spots') return [];
+    return perSheet(
+      context,
+      (sheet) => copiesAt(sheet, plan.gap - 0.05, (gap) => gap >= DOUBLED),
+      (copies, count) => ({
+        code: 'gap-too-small',
+        severity: 'note',
+        what: `${count} ${verb(copies, 'lies', 'lie')} nearer to another than the gap of ${plan.gap} mm.`,
+        why: 'Less is left around each for a cut that is a little off.',
+      }),
+    );
+  },
+};
+
+/** A wider gap, where copies lie in rows that are too near. */
+function widened({ compiled }: ProofContext, least: number): Fix | undefined {
+  const { plan } = compiled.job;
+  if (plan.arrangement === 'spots' || plan.gap >= least) return undefined;
+  return { label: 'Gap of 2 mm', call: { name: 'change-plan', args: { changes: { gap: 2 } } } };
+}
 
 export const bleedsMeet: FindingKind = {
   code: 'bleeds-meet',
