@@ -148,15 +148,19 @@ test('copies are nested by their outlines, the rest of the sheet is filled, and 
   await page.getByRole('radio', { name: 'Nested' }).click();
   await expect(page.getByText(/^12 copies, \d+ % used$/)).toBeVisible();
   expect(await places()).not.toBe(rows);
+  await page.getByRole('radio', { name: 'Freely' }).click();
+  await expect(page.getByRole('radio', { name: 'Freely' })).toBeChecked();
   await page.getByRole('button', { name: 'Fill what is left' }).click();
   await expect.poll(() => copies.count(), { timeout: 15_000 }).toBeGreaterThan(24);
   await page.getByRole('button', { name: 'Stop and keep this' }).click();
   await expect(page.getByRole('button', { name: 'Fill what is left' })).toBeVisible();
   const kept = await page.locator('[data-line="copies"]').innerText();
   await expect(copies).toHaveCount(Number(/(\d+) wanted/.exec(kept)?.[1]));
-  await page.locator('.bench').getByRole('button', { name: /^Undo/ }).first().click();
+  const undo = page.locator('.bench').getByRole('button', { name: /^Undo/ }).first();
+  await undo.click();
   await expect(copies).toHaveCount(12);
-  await page.locator('.bench').getByRole('button', { name: /^Undo/ }).first().click();
+  await undo.click();
+  await undo.click();
   await expect.poll(places).toBe(rows);
 });
 

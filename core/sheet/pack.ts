@@ -30,7 +30,7 @@ export interface PackEffort {
   readonly task?: Task;
 }
 
-const ROUNDS = 30;
+const ROUNDS = 300;
 
 /**
  * Fills sheets. Copies of one rectangle or circle stand in rows, or with both directions mixed; free

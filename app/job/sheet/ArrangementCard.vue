@@ -14,26 +14,21 @@ const store = useJobStore();
 const nesting = useNesting(store);
 const plan = computed(() => store.job?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
-/** How many fit, and how many could: said of plain rectangles, of which it is certain. */
+/** How many fit, and how many could: said of plain rectangles and circles, of which it is certain. */
 const proof = computed(() => {
   const job = store.settled;
   const first = job?.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job?.pieces[0];
-  if (
-    !job ||
-    job.plan.arrangement === 'nest' ||
-    first?.edge.kind !== 'rectangle' ||
-    first.edge.radius > 0
-  )
-    return undefined;
+  if (!job || !first || job.plan.arrangement === 'nest') return undefined;
+  const { edge } = first;
+  if (edge.kind !== 'circle' && (edge.kind !== 'rectangle' || edge.radius > 0)) return undefined;
   const count = store.layout?.perSheet ?? 0;
   const most = mostPerSheet(job);
   return count === most ? texts.sheet.proved(count) : texts.sheet.atMost(count, most);
 });
 
 function arrangeBy(arrangement: 'step' | 'best' | 'nest'): void {
-  if (arrangement !== 'nest') change({ arrangement });
-  else if (plan.value?.nested) change({ arrangement });
-  else void nesting.start();
+  if (arrangement === 'nest' && !plan.value?.nested) void nesting.start();
+  else change({ arrangement });
 }
 
 function change(changes: Partial<Plan>, key?: string): void {

@@ -14,7 +14,7 @@ export interface Heard {
   readonly copies: number;
 }
 
-const ROUNDS = 150; // for each sheet
+const ROUNDS = 2500; // for each sheet
 
 /** Of two answers the one that places more; of as much the one on fewer sheets. */
 export const isBetter = (one: NestedJob, other: NestedJob): boolean =>
@@ -50,8 +50,9 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     turns,
     fill = false,
   }: { turns?: Turns; fill?: boolean } = {}): Promise<void> {
+    stop();
     const { settled } = store;
-    if (!settled || running.value) return;
+    if (!settled) return;
     const plan = { ...settled.plan, ...(turns ? { turns } : {}) };
     // Copies that may no longer be turned as they lie are nested from the beginning.
     const { nested, ...without } = plan;
@@ -95,10 +96,14 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
   function keep(): void {
     ongoing.value = [];
     if (!best) return store.drop();
+    const call = made(best);
     const { plan } = store.settled ?? {};
+    const asked = call.name === 'nest-sheets' ? call.args : undefined;
     const same =
-      plan?.arrangement === 'nest' && JSON.stringify(plan.nested) === JSON.stringify(best.sheets);
-    if (!same) return void store.act(made(best));
+      plan?.arrangement === 'nest' &&
+      (asked?.turns ?? plan.turns) === plan.turns &&
+      JSON.stringify(plan.nested) === JSON.stringify(best.sheets);
+    if (!same) return void store.act(call);
     store.drop();
     messages.say(texts.sheet.nestNone);
   }

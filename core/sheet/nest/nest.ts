@@ -16,6 +16,9 @@ export interface NestEffort {
   readonly start?: readonly (readonly NestPlace[])[];
 }
 
+/** Rounds between two breaths: some 30 ms. Those that take longer breathe in between. */
+const ROUNDS_A_BREATH = 8;
+
 /**
  * Places as much area on sheets as it can, one sheet after the other. A sheet whose copies are wanted
  * several times is laid so several times.
@@ -37,11 +40,11 @@ export async function nestSheets(
     if (left.every(({ wanted }) => wanted <= 0)) break;
     const sheet = new NestedSheet(left, room, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
-    await sheet.fillUp(watch);
+    await sheet.first(watch);
     effort.better?.([...done, sheet.answer()]);
     for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
       task.progress(round / effort.rounds, 'nesting');
-      await task.breathe();
+      if (round % ROUNDS_A_BREATH === 0) await task.breathe();
       if (await sheet.attempt(watch)) effort.better?.([...done, sheet.answer()]);
     }
     const answer = sheet.answer();

@@ -50,11 +50,19 @@ const AIM = 0.01;
 const THOUGHTS = 12;
 /** The share of attempts that only let two copies change places. */
 const SWAPS = 0.02;
+/** The share of attempts that empty some part of the sheet and fill it anew. */
+const RENEWED = 0.8;
+/** By how much of the sheet less may be kept for a while, and how far that may go. */
+const GRACE = 0.006;
+const ASTRAY = 0.02;
+/** Free places that are looked for between two breaths. */
+const PLACINGS_A_BREATH = 24;
 /** Ways to turn a copy that are tried where a free place is looked for. */
 const FEW_TURNS = 4;
 
 /**
- * A sheet that is filled better and better. Outlines lie on two grids: a coarse one, on which every
+ * A sheet that is filled better and better: some part of it emptied and filled anew in another order
+ * (ruin and recreate: Schrimpf et al., 2000), or more put in than is free and moved apart. Outlines lie on two grids: a coarse one, on which every
  * place of the sheet is looked at, and a fine one, on which an outline owns every cell that it
  * touches, so that what is free of collisions there is so exactly.
  */
@@ -64,10 +72,14 @@ export class NestedSheet {
   private readonly fine: Level;
   private readonly random: Random;
   private readonly roomy: number;
+  /** How much larger kinds are taken for, so that they come in another order. */
+  private noise: readonly number[] | undefined;
+  private placings = 0;
   /** How many more are put in at an attempt. */
   private bold = 1;
   /** As it lies on the fine grid, free of collisions. */
   private laid: Laid[] = [];
+  private best: Laid[] = [];
 
   constructor(wishes: readonly NestWish[], room: NestRoom, seed: number) {
     this.wishes = wishes;
@@ -111,18 +123,18 @@ export class NestedSheet {
   answer(): Nested {
     const { cell } = this.fine.grid;
     return {
-      places: this.laid.map((copy) => {
+      places: this.best.map((copy) => {
         const { angle, origin } = this.fine.of(copy);
         return { kind: copy.kind, angle, x: origin.x + copy.x * cell, y: origin.y + copy.y * cell };
       }),
-      area: areaOf(this.wishes, this.laid),
+      area: areaOf(this.wishes, this.best),
       all: !this.left(),
     };
   }
 
   /** Whether there is something left to place that has a place at all. */
   left(): boolean {
-    return this.waiting(this.laid).length > 0;
+    return this.waiting(this.best).length > 0;
   }
 
   /** The kinds of which more is wanted, those that should come first in front. */
@@ -130,7 +142,7 @@ export class NestedSheet {
     const placed = this.wishes.map((_, kind) => laid.filter((one) => one.kind === kind).length);
     const rank = (kind: number): number => {
       const { most, area } = this.wishes[kind] as NestWish;
-      return most ? (placed[kind] as number) * area : -1e9 - area;
+      return most ? (placed[kind] as number) * area : -1e9 - area * (this.noise?.[kind] ?? 1);
     };
     return this.wishes
       .map((_, kind) => kind)
@@ -139,6 +151,12 @@ export class NestedSheet {
           (placed[kind] as number) < (this.wishes[kind] as NestWish).wanted && this.fine.fits(kind),
       )
       .sort((one, other) => rank(one) - rank(other));
+  }
+
+  /** The first answer. */
+  async first(watch: Watch): Promise<void> {
+    await this.fillUp(watch);
+    this.bettered();
   }
 
   /** Puts in whatever has a free place, without moving anything. */
@@ -150,7 +168,7 @@ export class NestedSheet {
     for (;;) {
       const kind = over() ? undefined : this.waiting(this.laid).find((one) => !full.has(one));
       if (kind === undefined) return;
-      if (this.laid.length % 8 === 7) await breathe();
+      if (++this.placings % PLACINGS_A_BREATH === 0) await breathe();
       const copy = this.findFree(kind, pull);
       if (!copy) {
         full.add(kind);
@@ -206,7 +224,7 @@ export class NestedSheet {
   async attempt(watch: Watch): Promise<boolean> {
     const { breathe } = watch;
     const { fine, coarse, random } = this;
-    const before = areaOf(this.wishes, this.laid);
+    if (random.next() < RENEWED) return this.renewed(watch);
     const next = this.changed();
     const { bold } = this;
     this.bold = Math.max(1, bold - 1);
@@ -223,7 +241,45 @@ export class NestedSheet {
     const pull = PULLS[Math.floor(random.next() * PULLS.length)] ?? LOW;
     this.compact(pull);
     await this.fillUp(watch, pull);
-    return areaOf(this.wishes, this.laid) > before + 1e-6;
+    return this.bettered();
+  }
+
+  /** Remembers the best; what has strayed too far from it goes back to it. */
+  private bettered(): boolean {
+    const area = areaOf(this.wishes, this.laid);
+    const most = areaOf(this.wishes, this.best);
+    if (area > most + 1e-6) {
+      this.best = this.laid.map((copy) => ({ ...copy }));
+      return true;
+    }
+    if (area < most - this.roomy * ASTRAY) this.laid = this.best.map((copy) => ({ ...copy }));
+    return false;
+  }
+
+  /** Takes out what lies about some place and fills the room anew; what was there comes back if less fits. */
+  private async renewed(watch: Watch): Promise<boolean> {
+    const { random, fine } = this;
+    const kept = this.laid;
+    const before = areaOf(this.wishes, kept);
+    const middle = { x: random.next() * fine.board.cols, y: random.next() * fine.board.rows };
+    const reach = (0.15 + 0.2 * random.next()) * Math.max(fine.board.cols, fine.board.rows);
+    this.laid = kept
+      .filter((copy) => {
+        const { mask } = fine.of(copy);
+        const x = copy.x + (mask.left + mask.right) / 2;
+        const y = copy.y + (mask.top + mask.bottom) / 2;
+        return Math.hypot(x - middle.x, y - middle.y) > reach;
+      })
+      .map((copy) => ({ ...copy }));
+    const pull = PULLS[Math.floor(random.next() * PULLS.length)] ?? LOW;
+    if (random.next() < 0.5) this.compact(pull);
+    this.noise = this.wishes.map(() => 0.4 + random.next());
+    await this.fillUp(watch, pull);
+    this.noise = undefined;
+    const area = areaOf(this.wishes, this.laid);
+    const grace = this.roomy * GRACE * random.next() ** 2;
+    if (area < before - grace - 1e-6) this.laid = kept;
+    return this.bettered();
   }
 
   /** Another set of copies on the coarse grid, with more area but for swaps, some of them on others. */
