@@ -5,7 +5,7 @@ import type { Repeated } from './step-and-repeat.ts';
 
 /** So many steps of a turn are tried at most. */
 const MOST_TURNS = 72;
-/** Copies of a request, points of an outline, and kinds of piece that are placed at most. */
+/** Copies of a request and points of an outline that are taken at most. */
 export const MOST_COPIES = 5000;
 const MOST_POINTS = 10_000;
 
@@ -15,14 +15,7 @@ const shapeSchema = z.union([
   z.strictObject({ rect: z.tuple([mm, mm]) }),
   z.strictObject({ circle: mm }),
   z.strictObject({
-    rings: z
-      .array(
-        z
-          .array(z.tuple([at, at]))
-          .min(3)
-          .max(MOST_POINTS),
-      )
-      .min(1),
+    rings: z.array(z.array(z.tuple([at, at])).min(3)).min(1),
   }),
 ]);
 
@@ -105,6 +98,14 @@ export function parsePackRequest(
         'pack/endless',
         `“${id}” wants as many as fit on any number of sheets.`,
         'Say how many sheets there are, or how many are wanted.',
+        id,
+      );
+    const points = 'rings' in piece.shape ? piece.shape.rings.flat().length : 0;
+    if (points > MOST_POINTS)
+      return bad(
+        'pack/too-fine',
+        `The outline of “${id}” has ${points} points; at most ${MOST_POINTS} are accepted.`,
+        'Leave out points that lie within 0.02 mm of the line without them.',
         id,
       );
     const lot = toLot(piece);

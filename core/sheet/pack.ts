@@ -98,10 +98,18 @@ async function packNested(
   return {
     method: 'nest',
     sheets: sheets.map(({ places }) =>
-      places.map(({ kind, ...place }) => ({ id: lots[kind]?.id ?? '', ...place })),
+      places.map(({ kind, x, y, angle }) => ({
+        id: lots[kind]?.id ?? '',
+        x: rounded(x),
+        y: rounded(y),
+        angle,
+      })),
     ),
   };
 }
+
+/** To a tenth of a micrometre. */
+const rounded = (mm: number): number => Math.round(mm * 1e4) / 1e4;
 
 const wantedOf = ({ most, wanted }: Lot): number => (most ? Infinity : wanted);
 

@@ -268,6 +268,17 @@ test.each([
   expect(!packed.ok && packed.problem.code).toBe(code);
 });
 
+test('an outline with too many points is refused with the limit in the sentence', async () => {
+  const ring = Array.from({ length: 10_001 }, (_, at) => [at % 100, at / 100]);
+  const packed = await tryPack({
+    sheet: { width: 100, height: 100 },
+    pieces: [{ id: 'lace', shape: { rings: [ring] }, quantity: 1 }],
+  });
+  expect(!packed.ok && packed.problem.what).toBe(
+    'The outline of “lace” has 10001 points; at most 10000 are accepted.',
+  );
+});
+
 test('a started sheet is filled from its first label that is there; the next one is whole', () => {
   const spots = DIE_CUT.spots;
   if (!spots) throw new Error('no die-cut sheet');

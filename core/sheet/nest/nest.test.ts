@@ -111,19 +111,20 @@ test('sheets are filled until everything is placed, alike ones the same', async 
   expect(few).toHaveLength(2);
 });
 
-test('nesting stops when it is cancelled, and at once when the time is up', async () => {
+test('nesting stops when it is cancelled, and after the first answer when the time is up', async () => {
   const wishes = [wish(STAR, 500, [0, 30])];
   const { task, cancel } = watchedTask(() => undefined);
   const nesting = nestSheets(wishes, room(150, 150, 1), { most: 1, rounds: 1e6, seed: 1, task });
   setTimeout(cancel, 50);
   await expect(nesting).rejects.toThrow('Cancelled');
-  const none = await nestSheets(wishes, room(150, 150, 1), {
+  const first = await nestSheets(wishes, room(150, 150, 1), {
     most: 1,
     rounds: 1e6,
     seed: 1,
     over: () => true,
   });
-  expect(none).toEqual([]);
+  // However short the time, there is a first answer.
+  expect(first.map(({ places }) => places.length > 10)).toEqual([true]);
 });
 
 test('a packing request with free outlines is answered about their own origins', async () => {

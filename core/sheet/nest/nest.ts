@@ -40,7 +40,8 @@ export async function nestSheets(
     if (left.every(({ wanted }) => wanted <= 0)) break;
     const sheet = new NestedSheet(left, room, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
-    await sheet.first(watch);
+    // However short the time is, there is an answer.
+    await sheet.first(done.length ? watch : { ...watch, over: () => false });
     effort.better?.([...done, sheet.answer()]);
     for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
       task.progress(round / effort.rounds, 'nesting');

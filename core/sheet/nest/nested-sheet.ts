@@ -62,9 +62,10 @@ const FEW_TURNS = 4;
 
 /**
  * A sheet that is filled better and better: some part of it emptied and filled anew in another order
- * (ruin and recreate: Schrimpf et al., 2000), or more put in than is free and moved apart. Outlines lie on two grids: a coarse one, on which every
- * place of the sheet is looked at, and a fine one, on which an outline owns every cell that it
- * touches, so that what is free of collisions there is so exactly.
+ * (ruin and recreate: Schrimpf et al., 2000), or more put in than is free and moved apart. Outlines
+ * lie on two grids: a coarse one, on which every place of the sheet is looked at, and a fine one, on
+ * which an outline owns every cell that it touches, so that what is free of collisions there is so
+ * exactly.
  */
 export class NestedSheet {
   private readonly wishes: readonly NestWish[];
@@ -79,6 +80,7 @@ export class NestedSheet {
   private bold = 1;
   /** As it lies on the fine grid, free of collisions. */
   private laid: Laid[] = [];
+  /** As it lay when it held most. */
   private best: Laid[] = [];
 
   constructor(wishes: readonly NestWish[], room: NestRoom, seed: number) {
@@ -91,7 +93,7 @@ export class NestedSheet {
     this.coarse = new Level(wishes, {
       room,
       cell: cell * COARSE,
-      reach: reach,
+      reach,
       cover: 'middle',
     });
     this.random = seededRandom(seed);
@@ -186,11 +188,7 @@ export class NestedSheet {
   private findFree(kind: number, pull: Pull): Laid | undefined {
     const { fine, coarse, random } = this;
     const turns = coarse.turnsOf(kind, { random, most: FEW_TURNS });
-    for (const { turn, x, y } of bestPlaces(coarse.board, turns, {
-      step: 2,
-      pull,
-      random,
-    })) {
+    for (const { turn, x, y } of bestPlaces(coarse.board, turns, { step: 2, pull, random })) {
       const turned = fine.find(kind, turn);
       const [start] = coarse.movedTo(fine, [{ kind, turn, x, y }]);
       if (!turned || !start) continue;
@@ -236,8 +234,8 @@ export class NestedSheet {
       const close = { moves: FINE_MOVES, step: 3, near: NEAR };
       if (!(await separate(fine, exact, { ...how, ...close }))) return false;
       this.laid = exact;
+      this.bold = Math.min(4, bold + 1);
     }
-    if (next) this.bold = Math.min(4, bold + 1);
     const pull = PULLS[Math.floor(random.next() * PULLS.length)] ?? LOW;
     this.compact(pull);
     await this.fillUp(watch, pull);
