@@ -1,6 +1,4 @@
-import type { NestPlace } from '../core/sheet/index.ts';
-import { Board } from '../core/sheet/nest/board.ts';
-import { gridSize, reachOf, turnedOutline } from '../core/sheet/nest/turned.ts';
+import { Board, gridSize, reachOf, turnedOutline, type NestPlace } from '../core/sheet/index.ts';
 import type { NestInstance } from './nest-shapes.ts';
 
 const CELL = 0.25; // mm

@@ -1,7 +1,5 @@
 import { seededRandom } from '../core/base/index.ts';
-import { tryPack } from '../core/sheet/index.ts';
-import { circleRows } from '../core/sheet/circle-rows.ts';
-import { stepAndRepeat } from '../core/sheet/step-and-repeat.ts';
+import { circleRows, stepAndRepeat, tryPack } from '../core/sheet/index.ts';
 import { median, type Row } from './row.ts';
 
 const SHEETS = [

@@ -8,6 +8,10 @@ import {
 } from '../core/job/index.ts';
 import { createCompiler, elementSize } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
+import { flatten, mapRing, placed } from '../core/geometry/index.ts';
+import { shapePath } from '../core/shape/index.ts';
+import { arrange, findFaults } from '../core/sheet/index.ts';
+import { keepClear, printable } from '../core/stock/index.ts';
 import { demoJobs } from './index.ts';
 
 let jobs: JobWithArt[];
@@ -52,6 +56,24 @@ test('the shelf begins with eight jobs of different kinds of thing and edge', ()
     'circle',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
+});
+
+test('the woodland stickers lie into each other, none nearer than the gap, by exact distances', () => {
+  const job = jobs.find(({ job: { id } }) => id === 'demo-woodland-stickers')?.job;
+  if (!job) throw new Error('no stickers');
+  const { sheets } = arrange(job);
+  expect(sheets.map(({ placements }) => placements.length)).toEqual([36]);
+  const rings = (sheets[0]?.placements ?? []).map(({ piece, x, y, angle }) => {
+    const edge = job.pieces.find(({ id }) => id === piece)?.edge;
+    const [ring] = edge ? flatten(shapePath(edge)) : [];
+    return mapRing(ring ?? [], placed(x, y, angle));
+  });
+  const room = { area: printable(job.stock), taken: keepClear(job.stock, job.plan.marks) };
+  expect(findFaults(rings, { ...room, gap: job.plan.gap })).toEqual({
+    outside: [],
+    onTaken: [],
+    near: [],
+  });
 });
 
 test('they are finished: nothing is missing and the proof has nothing to mend', async () => {

@@ -54,7 +54,8 @@ export async function tryPack(
   const most = request.sheets === 'any' ? MOST_COPIES : request.sheets;
   const plain = lots.every(({ shape }) => shape);
   const rows = plain ? packRows(lots, room, most) : undefined;
-  const done = rows && (lots.length === 1 || everything(lots, rows));
+  const full = rows && areaOf(lots, rows) > 0.999 * rows.sheets.length * freeArea(room);
+  const done = rows && (lots.length === 1 || full || everything(lots, rows));
   if (rows && done) return good(answer(request, lots, { packed: rows, room, stopped: false }));
   const { over = () => false } = effort;
   let stopped = false;

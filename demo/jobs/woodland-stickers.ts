@@ -6,10 +6,11 @@ import { pictureMap, picturePiece, type Piece } from '../../core/piece/index.ts'
 import { pathPart, plainBuild } from '../../core/shape/index.ts';
 import { broadLeaf, frond, mushroom } from '../art/woodland.ts';
 import { demoJob, drawings } from './kit.ts';
+import { woodlandPlaces } from './woodland-places.ts';
 
 const RIM = 2; // mm
 
-/** Stickers in the outline of what they show: a leaf, a fern and two mushrooms with a rim around them. */
+/** Stickers in the outline of what they show: a leaf, a fern and two mushrooms with a rim around them, nested on a sheet. */
 export async function woodlandStickers(platform: Platform): Promise<JobWithArt> {
   const made = await drawings(platform, {
     'Fly agaric': mushroom('#c2412f', '#9c2f22', '#f4e8d0', '#6f8f4e'),
@@ -56,6 +57,14 @@ export async function woodlandStickers(platform: Platform): Promise<JobWithArt> 
       change: (job) => ({
         ...job,
         thing: { kind: 'own', shape: 'rectangle', width: 48, height: 48, allowance: 0 },
+        plan: {
+          ...job.plan,
+          arrangement: 'nest',
+          nested: [woodlandPlaces],
+          wanted: Object.fromEntries(
+            pieces.map(({ id }) => [id, woodlandPlaces.filter(({ piece }) => piece === id).length]),
+          ),
+        },
       }),
     },
     made,
