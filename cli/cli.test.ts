@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { decodePixels, encodePngImage } from '../core/raster/index.ts';
 import { block, disc, drawn } from '../core/testing/drawn.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
+import { main } from './main.ts';
 
 const leaves = drawn(
   600,
@@ -79,11 +80,22 @@ test.each([
   [['run', 'x.peel', '--out', 'x', '--printer', 'ipp://p'], /cannot be reached.*Accepted: sim/],
   [['check', 'x.peel', '--colour', 'red'], /Accepted options/],
   [['dance'], /“dance” is not a command/],
-])('bad input %j gives exit 2 and one line', (args, said) => {
-  const { exit, out, err } = peel(...args);
+])('bad input %j gives exit 2 and one line', async (args, said) => {
+  const [out, err]: [string[], string[]] = [[], []];
+  const exit = await main(args, {
+    out: (line) => out.push(line),
+    err: (line) => err.push(line),
+  });
+  expect([exit, out]).toEqual([2, []]);
+  expect(err).toHaveLength(1);
+  expect(err[0]?.trim().split('\n')).toHaveLength(1);
+  expect(err[0]).toMatch(said);
+});
+
+test('the command itself ends with 2, nothing on stdout, and one line on stderr', () => {
+  const { exit, out, err } = peel('dance');
   expect([exit, out]).toEqual([2, '']);
-  expect(err.trim().split('\n')).toHaveLength(1);
-  expect(err).toMatch(said);
+  expect(err).toMatch(/^peel: “dance” is not a command[^\n]*\n$/);
 });
 
 test('a pack request is answered to a file, whole', () => {

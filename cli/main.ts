@@ -1,0 +1,60 @@
+import { ProblemError } from '../core/base/index.ts';
+import { refuse } from './arguments.ts';
+import type { CliCommand } from './command.ts';
+import { check } from './commands/check.ts';
+import { clear } from './commands/clear.ts';
+import { demo } from './commands/demo.ts';
+import { exportCommand } from './commands/export.ts';
+import { pack } from './commands/pack.ts';
+import { run } from './commands/run.ts';
+import { size } from './commands/size.ts';
+import { split } from './commands/split.ts';
+import { trace } from './commands/trace.ts';
+
+const COMMANDS: Readonly<Record<string, CliCommand>> = {
+  size,
+  clear,
+  split,
+  trace,
+  pack,
+  export: exportCommand,
+  check,
+  run,
+  demo,
+};
+
+function usage(): string {
+  return Object.values(COMMANDS)
+    .map((command) => command.usage)
+    .join('\n');
+}
+
+/** Where a command prints. */
+export interface Lines {
+  out(line: string): void;
+  err(line: string): void;
+}
+
+/** Runs one command and gives its exit code: 0 done, 1 done with blockers, 2 bad input. */
+export async function main(argv: readonly string[], lines: Lines): Promise<number> {
+  const [name, ...rest] = argv;
+  if (name === undefined || name === '--help' || name === 'help') {
+    lines.out(usage());
+    return name === undefined ? 2 : 0;
+  }
+  try {
+    const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
+    if (!command)
+      return refuse(
+        `“${name}” is not a command.`,
+        `Accepted: ${Object.keys(COMMANDS).join(', ')}.`,
+      );
+    const answer = await command.run(rest);
+    lines.out(rest.includes('--json') ? JSON.stringify(answer.document) : answer.text);
+    return answer.exit;
+  } catch (error) {
+    if (!(error instanceof ProblemError)) throw error;
+    lines.err(`peel: ${error.problem.what} ${error.problem.remedy}`);
+    return 2;
+  }
+}
