@@ -65,6 +65,23 @@ test('answers find their calls, whatever order they come in', async () => {
   expect(workers).toHaveLength(1);
 });
 
+test('a call that was cancelled is heard no more, even of what was under way', async () => {
+  const { host, workers } = hosted();
+  const heard: unknown[] = [];
+  const call = host.call(
+    'readArt',
+    read,
+    (share) => heard.push(share),
+    (part) => heard.push(part),
+  );
+  call.cancel();
+  workers[0]?.say({ kind: 'progress', id: 1, share: 0.5, doing: 'reading' });
+  workers[0]?.say({ kind: 'found', id: 1, part: 'late' });
+  workers[0]?.say({ kind: 'cancelled', id: 1 });
+  await expect(call.answer).rejects.toThrow(Cancelled);
+  expect(heard).toEqual([]);
+});
+
 test('a worker that does not stop within its grace is ended and replaced', async () => {
   const { host, workers } = hosted();
   const ongoing = host.call('readArt', read);

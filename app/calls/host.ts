@@ -86,8 +86,12 @@ export class CallHost {
     }
     const call = this.waiting.get(message.id);
     if (!call) return;
-    if (message.kind === 'progress') return call.progress?.(message.share, message.doing);
-    if (message.kind === 'found') return call.found?.(message.part);
+    if (message.kind === 'progress' || message.kind === 'found') {
+      // Who has changed their mind hears no more, even of what was under way already.
+      if (call.cancelled) return;
+      if (message.kind === 'found') return call.found?.(message.part);
+      return call.progress?.(message.share, message.doing);
+    }
     this.waiting.delete(message.id);
     if (message.kind === 'done') call.done(message.answer as never);
     else call.failed(message.kind === 'cancelled' ? new Cancelled() : new Error(message.message));

@@ -1,3 +1,5 @@
+const { max, min, round } = Math;
+
 /** A colour in sRGB, each channel from 0 to 1. */
 export interface Rgb {
   readonly r: number;
@@ -24,7 +26,7 @@ export function rgbOf(hex: string): Rgb {
 /** Writes a colour as `#rrggbb`. */
 export function toHex({ r, g, b }: Rgb): string {
   const channel = (value: number): string =>
-    Math.round(Math.min(1, Math.max(0, value)) * 255)
+    round(min(1, max(0, value)) * 255)
       .toString(16)
       .padStart(2, '0');
   return `#${channel(r)}${channel(g)}${channel(b)}`;
@@ -49,5 +51,5 @@ export function luminanceOfBytes(r: number, g: number, b: number): number {
 
 /** Contrast ratio of two luminances, 1 to 21. Source: WCAG 2.2, “contrast ratio”. */
 export function contrastRatio(one: number, other: number): number {
-  return (Math.max(one, other) + 0.05) / (Math.min(one, other) + 0.05);
+  return (max(one, other) + 0.05) / (min(one, other) + 0.05);
 }

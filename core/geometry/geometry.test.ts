@@ -98,6 +98,10 @@ test('distance between outlines is what circles say it is, and negative inside',
     flatten(ellipsePath({ x, y: 0 }, 10, 10), 0.001);
   expect(distanceBetween(circle(0), circle(23))).toBeCloseTo(3, 2);
   expect(distanceBetween(circle(0), circle(18))).toBeLessThan(-1.9);
+  // What is far is told as that far; how deep something reaches is told in full all the same.
+  expect(distanceBetween(circle(0), circle(23), 5)).toBeCloseTo(3, 2);
+  expect(distanceBetween(circle(0), circle(23), 1)).toBe(1);
+  expect(distanceBetween(circle(0), circle(18), 0.01)).toBeLessThan(-1.9);
   expect(distanceToRings({ x: 0, y: 0 }, circle(0))).toBeCloseTo(10, 2);
   expect(isInside({ x: 9, y: 0 }, circle(0))).toBe(true);
   expect(isInside({ x: 9, y: 9 }, circle(0))).toBe(false);

@@ -52,6 +52,8 @@ export {
 } from './regions.ts';
 export {
   distanceBetween,
+  clockwise,
+  largestRing,
   distanceToRings,
   distanceToSegment,
   insideParts,

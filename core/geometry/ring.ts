@@ -15,6 +15,16 @@ export function signedArea(ring: Ring): number {
   return twice / 2;
 }
 
+/** The ring clockwise as seen, as outlines of regions run. */
+export const clockwise = (ring: Ring): Ring => (signedArea(ring) < 0 ? [...ring].reverse() : ring);
+
+/** The ring that encloses most; an empty one for none. */
+export const largestRing = (rings: readonly Ring[]): Ring =>
+  rings.reduce<Ring>(
+    (most, ring) => (Math.abs(signedArea(ring)) > Math.abs(signedArea(most)) ? ring : most),
+    [],
+  );
+
 /** Whether a point lies inside rings by the even-odd rule. */
 export function isInside(point: Point, rings: readonly Ring[]): boolean {
   let inside = false;
@@ -60,7 +70,7 @@ export function distanceToRings(point: Point, rings: readonly Ring[]): number {
  * The distance in mm between two sets of rings; negative where one reaches into the other, by how
  * deep its deepest corner lies. Found from the corners of each against the sides of the other, which
  * is exact for outlines that do not cross.
- * @param within what is farther apart need not be told exactly: it is no less than that
+ * @param within what is farther apart is told as that far
  */
 export function distanceBetween(
   one: readonly Ring[],
@@ -92,10 +102,8 @@ function cornersAgainst(rings: readonly Ring[], others: readonly Ring[], within:
         point.y - box.bottom,
       );
       if (out > least) continue;
-      let distance = within;
-      for (const [from, to] of sides) distance = min(distance, distanceToSegment(point, from, to));
-      const signed = out <= 0 && isInside(point, others) ? -distance : distance;
-      if (signed < least) least = signed;
+      if (out <= 0 && isInside(point, others)) least = min(least, -distanceToRings(point, others));
+      else for (const [from, to] of sides) least = min(least, distanceToSegment(point, from, to));
     }
   return least;
 }

@@ -24,6 +24,8 @@ import { darkness, dilateMask, type RgbaImage } from '../raster/index.ts';
 import { findFace, type OwnTypeface } from '../type/index.ts';
 import { elementKey, type MeasuredContrast } from './finding.ts';
 
+const { max, min, floor } = Math;
+
 const DPI = 300;
 const AROUND = 0.3; // mm around the letters that count as under them
 
@@ -155,10 +157,10 @@ const bleedBox = ({ width, height, piece }: CompiledPiece): Box => ({
 
 function overlap(one: Box, other: Box): Box | undefined {
   const box = {
-    left: Math.max(one.left, other.left),
-    top: Math.max(one.top, other.top),
-    right: Math.min(one.right, other.right),
-    bottom: Math.min(one.bottom, other.bottom),
+    left: max(one.left, other.left),
+    top: max(one.top, other.top),
+    right: min(one.right, other.right),
+    bottom: min(one.bottom, other.bottom),
   };
   return box.right - box.left > 0.1 && box.bottom - box.top > 0.1 ? box : undefined;
 }
@@ -192,7 +194,7 @@ const lightAt = ({ data }: RgbaImage, at: number): number =>
 
 function middle(values: readonly number[]): number | undefined {
   const sorted = [...values].sort((one, other) => one - other);
-  return sorted[Math.floor(sorted.length / 2)];
+  return sorted[floor(sorted.length / 2)];
 }
 
 /** How light the letters are: by their colour, or by what is seen where they stand. */
@@ -216,12 +218,12 @@ function judged({ words, wanted }: WordsView, seen: Seen): MeasuredContrast | un
     const light = lightAt(ground, at);
     lights.push(light);
     // Letters with an outline are read by whichever of the two stands out more.
-    ratios.push(own.reduce((best, one) => Math.max(best, contrastRatio(one, light)), 1));
+    ratios.push(own.reduce((best, one) => max(best, contrastRatio(one, light)), 1));
   }
   if (ratios.length === 0) return undefined;
   ratios.sort((one, other) => one - other);
   return {
-    ratio: ratios[Math.floor(ratios.length * 0.05)] ?? 1,
+    ratio: ratios[floor(ratios.length * 0.05)] ?? 1,
     wanted,
     beneath: middle(lights) ?? 1,
   };

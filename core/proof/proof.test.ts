@@ -260,6 +260,24 @@ test('a plain job with a dark name on cream has nothing to say', async () => {
   expect(await findings(plain(words({})))).toEqual([]);
 });
 
+test('copies of any outline that reach deep into each other are found', async () => {
+  const places = [60, 80].map((x) => ({ piece: PIECE, x, y: 80, angle: 0 }));
+  const job = plain(
+    {
+      name: 'build-edge',
+      args: {
+        piece: PIECE,
+        build: plainBuild({ kind: 'heart', width: 50, height: 46, dip: 10 }, 'heart'),
+      },
+    },
+    { name: 'want', args: { piece: PIECE, count: 2 } },
+    { name: 'nest-sheets', args: { sheets: [places] } },
+  );
+  const codes = (await findings(job)).map(({ code }) => code);
+  expect(codes).toContain('overlap');
+  expect(codes).not.toContain('doubled-cuts');
+});
+
 test('every kind of finding has a case here', () => {
   expect(Object.keys(CASES).sort()).toEqual(FINDING_KINDS.map(({ code }) => code).sort());
 });

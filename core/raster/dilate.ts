@@ -1,4 +1,4 @@
-const { ceil, max, min } = Math;
+const { ceil, floor, max, min, sqrt } = Math;
 
 /**
  * The pixels of a mask and all within `radius` pixels of one: a disc is stamped on each pixel of the
@@ -12,7 +12,7 @@ export function dilateMask(mask: Uint8Array, width: number, radius: number): Uin
   const reach = ceil(radius);
   const half = new Int32Array(2 * reach + 1).map((_, row) => {
     const y = row - reach;
-    return y * y > radius * radius ? -1 : Math.floor(Math.sqrt(radius * radius - y * y));
+    return y * y > radius * radius ? -1 : floor(sqrt(radius * radius - y * y));
   });
   for (let y = 0, at = 0; y < height; y++) {
     for (let x = 0; x < width; x++, at++) {

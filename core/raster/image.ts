@@ -1,3 +1,5 @@
+const { max, min, round, floor } = Math;
+
 /** A picture of pixels with straight alpha. */
 export interface RgbaImage {
   readonly width: number;
@@ -38,8 +40,8 @@ export function cropImage(
   area: { left: number; top: number; width: number; height: number },
 ): RgbaImage {
   const part = blankImage(area.width, area.height);
-  const left = Math.max(0, -area.left);
-  const right = Math.min(area.width, image.width - area.left);
+  const left = max(0, -area.left);
+  const right = min(area.width, image.width - area.left);
   for (let y = 0; y < area.height; y++) {
     const row = y + area.top;
     if (row < 0 || row >= image.height || right <= left) continue;
@@ -54,18 +56,15 @@ export function cropImage(
 
 /** An image so many times smaller; each pixel is the mean of those that it stands for, by their cover. */
 export function shrunkImage({ width, height, data }: RgbaImage, by: number): RgbaImage {
-  const small = blankImage(
-    Math.max(1, Math.round(width / by)),
-    Math.max(1, Math.round(height / by)),
-  );
+  const small = blankImage(max(1, round(width / by)), max(1, round(height / by)));
   const across = width / small.width;
   const down = height / small.height;
   for (let y = 0, to = 0; y < small.height; y++) {
-    const top = Math.floor(y * down);
-    const bottom = Math.max(top + 1, Math.floor((y + 1) * down));
+    const top = floor(y * down);
+    const bottom = max(top + 1, floor((y + 1) * down));
     for (let x = 0; x < small.width; x++, to += 4) {
-      const left = Math.floor(x * across);
-      const right = Math.max(left + 1, Math.floor((x + 1) * across));
+      const left = floor(x * across);
+      const right = max(left + 1, floor((x + 1) * across));
       let [r, g, b, alpha] = [0, 0, 0, 0];
       for (let row = top; row < bottom; row++) {
         for (let at = (row * width + left) * 4; at < (row * width + right) * 4; at += 4) {

@@ -4,6 +4,7 @@ import {
   commonOf,
   compose,
   differenceOf,
+  clockwise,
   distanceToRings,
   ellipsePath,
   evenOddRegion,
@@ -168,8 +169,6 @@ function findUntouched(build: EdgeBuild): BuiltEdge | undefined {
     joinedBy: undefined,
   };
 }
-
-const clockwise = (ring: Ring): Ring => (signedArea(ring) < 0 ? [...ring].reverse() : ring);
 
 /** The rings of a part at its place. */
 export function partRings({ shape, x, y, angle }: EdgePart): Ring[] {

@@ -1,4 +1,11 @@
-import { boxesMeet, offsetRegion, signedArea, type Box, type Ring } from '../geometry/index.ts';
+import {
+  boxesMeet,
+  clockwise,
+  offsetRegion,
+  signedArea,
+  type Box,
+  type Ring,
+} from '../geometry/index.ts';
 import { mostRectangles, type Size } from './rectangle-bounds.ts';
 import type { Repeated, Room } from './step-and-repeat.ts';
 
@@ -56,8 +63,10 @@ function grownRoom({ area, taken, gap }: Room): number {
 
 /** The same for a free outline, by area alone: each copy keeps half the gap around it to itself. */
 export function mostOutlines(ring: Ring, room: Room): number {
-  const facing = signedArea(ring) < 0 ? [...ring].reverse() : ring;
-  const own = offsetRegion([facing], room.gap / 2).reduce((sum, one) => sum + signedArea(one), 0);
+  const own = offsetRegion([clockwise(ring)], room.gap / 2).reduce(
+    (sum, one) => sum + signedArea(one),
+    0,
+  );
   return Math.max(0, Math.floor(grownRoom(room) / own + 1e-9));
 }
 

@@ -1,13 +1,13 @@
 import {
+  boxesMeet,
   boxOf,
   boxWithin,
   commonOf,
   corners,
-  distanceToSegment,
+  distanceToRings,
   grown,
   offsetRegion,
   type Box,
-  type Point,
   type Ring,
 } from '../geometry/index.ts';
 
@@ -24,17 +24,8 @@ export function distanceOfRings(one: Ring, other: Ring, within = 0.001): number 
 const reachesInto = (one: Ring, other: Ring, within: number): boolean =>
   offsetRegion(commonOf([one], [other]), -within / 2).length > 0;
 
-function fromCorners(points: Ring, ring: Ring): number {
-  let least = Infinity;
-  for (const point of points) {
-    let before = ring[ring.length - 1] as Point;
-    for (const at of ring) {
-      least = Math.min(least, distanceToSegment(point, before, at));
-      before = at;
-    }
-  }
-  return least;
-}
+const fromCorners = (points: Ring, ring: Ring): number =>
+  points.reduce((least, point) => Math.min(least, distanceToRings(point, [ring])), Infinity);
 
 /** What is wrong with outlines on a sheet, each by its number. */
 export interface Faults {
@@ -58,7 +49,7 @@ export function findFaults(
   const boxes = rings.map((ring) => boxOf(ring) ?? { left: 0, top: 0, right: 0, bottom: 0 });
   const near = rings.flatMap((ring, at) =>
     rings.flatMap((other, to) => {
-      if (to <= at || apart(boxes[at] as Box, boxes[to] as Box) > gap) return [];
+      if (to <= at || !boxesMeet(grown(boxes[at] as Box, gap), boxes[to] as Box)) return [];
       const distance = reachesInto(ring, other, within) ? -1 : distanceOfRings(ring, other, within);
       if (distance >= gap - within) return [];
       return [{ pair: [at, to] as const, distance: Math.max(0, distance) }];
@@ -72,12 +63,3 @@ export function findFaults(
     near,
   };
 }
-
-/** How far two boxes are apart, by the larger of both directions. */
-const apart = (one: Box, other: Box): number =>
-  Math.max(
-    one.left - other.right,
-    other.left - one.right,
-    one.top - other.bottom,
-    other.top - one.bottom,
-  );

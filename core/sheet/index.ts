@@ -36,8 +36,6 @@ export { nestSheets, type NestEffort } from './nest/nest.ts';
 export { type Nested, type NestPlace, type NestWish } from './nest/nested-sheet.ts';
 export { type NestRoom } from './nest/turned.ts';
 export { nestJob, type NestedJob } from './nest/nest-job.ts';
-// What the benchmark's plain ways stand on.
-export { circleRows } from './circle-rows.ts';
-export { stepAndRepeat } from './step-and-repeat.ts';
+// What the benchmark's plain way of nesting stands on.
 export { Board } from './nest/board.ts';
 export { gridSize, reachOf, turnedOutline } from './nest/turned.ts';

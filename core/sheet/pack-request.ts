@@ -133,11 +133,10 @@ function toLot({ id, shape, quantity, turns }: PackRequest['pieces'][number]): L
   const wanted = quantity === 'max' ? MOST_COPIES : quantity;
   const most = quantity === 'max';
   if ('rings' in shape) {
-    const ring = (shape.rings[0] ?? []).map(([x, y]) => ({ x, y }));
-    const area = shape.rings.reduce(
-      (sum, points, at) =>
-        sum + (at === 0 ? 1 : -1) * Math.abs(signedArea(points.map(([x, y]) => ({ x, y })))),
-      0,
+    const [ring = [], ...holes] = shape.rings.map((points) => points.map(([x, y]) => ({ x, y })));
+    const area = holes.reduce(
+      (left, hole) => left - Math.abs(signedArea(hole)),
+      Math.abs(signedArea(ring)),
     );
     return { id, shape: undefined, ring, angles, mayTurn: true, area, most, wanted };
   }

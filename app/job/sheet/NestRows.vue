@@ -20,7 +20,6 @@ const rest = computed(() => Math.max(0, wanted.value - (plan.value?.nested ?? []
 /** Fewer sheets may do. */
 const several = computed(() => (plan.value?.nested?.length ?? 0) > 1);
 const last = computed(() => props.nesting.heard.value.at(-1));
-const percent = (share: number): string => say.percent(share);
 /** Used room over time, in steps. */
 const line = computed(() => {
   const { value: heard } = props.nesting.heard;
@@ -60,7 +59,7 @@ function turn(turns: Turns): void {
       <path :d="line" />
     </svg>
     <p class="found" aria-live="polite">
-      <span>{{ say.nesting(last.copies, percent(last.used)) }}</span>
+      <span>{{ say.nesting(last.copies, say.percent(last.used)) }}</span>
       <span class="quiet">{{ say.seconds(last.seconds.toFixed(1)) }}</span>
     </p>
   </template>

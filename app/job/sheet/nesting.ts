@@ -14,6 +14,8 @@ export interface Heard {
   readonly copies: number;
 }
 
+type NestStep = Extract<CommandCall, { name: 'nest-sheets' }>;
+
 const ROUNDS = 2500; // for each sheet
 
 /** Of two answers the one that places more; of as much the one on fewer sheets. */
@@ -30,12 +32,12 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
   const heard = shallowRef<readonly Heard[]>([]);
   const ongoing = shallowRef<readonly Ongoing<'nest'>[]>([]);
   let best: NestedJob | undefined;
-  let made: (found: NestedJob) => CommandCall = stepOf();
+  let made = stepOf();
   let seed = 1;
 
   const running = computed(() => ongoing.value.length > 0);
 
-  function stepOf(turns?: Turns, fill = false): (found: NestedJob) => CommandCall {
+  function stepOf(turns?: Turns, fill = false): (found: NestedJob) => NestStep {
     return ({ sheets, counts }) => ({
       name: 'nest-sheets',
       args: {
@@ -98,10 +100,9 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     if (!best) return store.drop();
     const call = made(best);
     const { plan } = store.settled ?? {};
-    const asked = call.name === 'nest-sheets' ? call.args : undefined;
     const same =
       plan?.arrangement === 'nest' &&
-      (asked?.turns ?? plan.turns) === plan.turns &&
+      (call.args.turns ?? plan.turns) === plan.turns &&
       JSON.stringify(plan.nested) === JSON.stringify(best.sheets);
     if (!same) return void store.act(call);
     store.drop();

@@ -85,53 +85,65 @@ function meetsZone({ box, trim }: SheetCopy, zone: Box): boolean {
   return boxesMeet(box, zone, 0.01) && distanceBetween(trim, [corners(zone)]) < -0.01;
 }
 
-export const overlap: FindingKind = {
-  code: 'overlap',
-  check: (context) =>
-    perSheet(
-      context,
-      (sheet) =>
-        sheet.copies.filter((copy) =>
-          sheet.copies.some((other) => other !== copy && (findGap(copy, other, 0.01) ?? 1) < -0.01),
-        ),
-      (copies) => ({
-        code: 'overlap',
-        severity: 'blocker',
-        what: `${copies.length} copies lie over each other.`,
-        why: 'Each would be cut into by the other’s edge.',
-      }),
-    ),
-};
-
 /** Cut lines nearer than that are one line to the eye and two to the knife, mm. */
 const DOUBLED = 0.3;
 
-/** The copies of a sheet that have another one at a distance. */
-const copiesAt = (
-  sheet: CompiledSheet,
-  within: number,
-  wanted: (gap: number) => boolean,
-): readonly SheetCopy[] =>
-  sheet.copies.filter((copy) =>
-    sheet.copies.some((other) => {
-      const gap = other === copy ? undefined : findGap(copy, other, within);
-      return gap !== undefined && wanted(gap);
-    }),
-  );
+/** Two copies of a sheet that are near each other, with the distance between their edges. */
+interface NearPair {
+  readonly pair: readonly [SheetCopy, SheetCopy];
+  readonly gap: number;
+}
+
+const known = new WeakMap<CompiledSheet, readonly NearPair[]>();
+
+/** The pairs that any finding asks for, found once for a sheet. */
+function nearPairs(sheet: CompiledSheet, { compiled }: ProofContext): readonly NearPair[] {
+  const within = Math.max(DOUBLED, compiled.job.plan.gap);
+  const pairs =
+    known.get(sheet) ??
+    sheet.copies.flatMap((one, at) =>
+      sheet.copies.slice(at + 1).flatMap((other): NearPair[] => {
+        const gap = findGap(one, other, within);
+        return gap === undefined ? [] : [{ pair: [one, other], gap }];
+      }),
+    );
+  known.set(sheet, pairs);
+  return pairs;
+}
+
+/** The copies that have another one at a distance from one to less than another, mm. */
+const copiesAt =
+  (context: ProofContext, from: number, to: number) =>
+  (sheet: CompiledSheet): readonly SheetCopy[] => {
+    const near = nearPairs(sheet, context).filter(({ gap }) => gap >= from && gap < to);
+    const found = new Set(near.flatMap(({ pair }) => pair));
+    return sheet.copies.filter((copy) => found.has(copy));
+  };
+
+export const overlap: FindingKind = {
+  code: 'overlap',
+  check: (context) =>
+    perSheet(context, copiesAt(context, -Infinity, -0.01), (copies) => ({
+      code: 'overlap',
+      severity: 'blocker',
+      what: `${copies.length} copies lie over each other.`,
+      why: 'Each would be cut into by the other’s edge.',
+    })),
+};
 
 export const doubledCuts: FindingKind = {
   code: 'doubled-cuts',
   check: (context) =>
     perSheet(
       context,
-      (sheet) => copiesAt(sheet, DOUBLED, (gap) => gap >= -0.01),
+      copiesAt(context, -0.01, DOUBLED),
       (copies) => ({
         code: 'doubled-cuts',
         severity: 'warning',
         what: `The edges of ${copies.length} copies run so close to each other that the knife cuts twice in one place.`,
         why: 'The second cut tears the sliver between them, or goes through the backing.',
       }),
-      widened(context, DOUBLED),
+      widened(context, DOUBLED, 2),
     ),
 };
 
@@ -140,30 +152,26 @@ export const gapTooSmall: FindingKind = {
   check(context) {
     const { plan } = context.compiled.job;
     if (plan.arrangement === 'spots') return [];
-    return perSheet(
-      context,
-      (sheet) => copiesAt(sheet, plan.gap - 0.05, (gap) => gap >= DOUBLED),
-      (copies, count) => ({
-        code: 'gap-too-small',
-        severity: 'note',
-        what: `${count} ${verb(copies, 'lies', 'lie')} nearer to another than the gap of ${plan.gap} mm.`,
-        why: 'Less is left around each for a cut that is a little off.',
-      }),
-    );
+    return perSheet(context, copiesAt(context, DOUBLED, plan.gap - 0.05), (copies, count) => ({
+      code: 'gap-too-small',
+      severity: 'note',
+      what: `${count} ${verb(copies, 'lies', 'lie')} nearer to another than the gap of ${plan.gap} mm.`,
+      why: 'Less is left around each for a cut that is a little off.',
+    }));
   },
 };
 
-/** A wider gap, where copies lie in rows that are too near. */
-function widened({ compiled }: ProofContext, least: number): Fix | undefined {
+/** A wider gap, unless there is none to be set or it is as wide already. */
+function widened({ compiled }: ProofContext, least: number, gap: number): Fix | undefined {
   const { plan } = compiled.job;
   if (plan.arrangement === 'spots' || plan.gap >= least) return undefined;
-  return { label: 'Gap of 2 mm', call: { name: 'change-plan', args: { changes: { gap: 2 } } } };
+  return { label: `Gap of ${gap} mm`, call: { name: 'change-plan', args: { changes: { gap } } } };
 }
 
 export const bleedsMeet: FindingKind = {
   code: 'bleeds-meet',
-  check({ compiled }) {
-    const { plan } = compiled.job;
+  check(context) {
+    const { compiled } = context;
     return [...compiled.pieces.values()].flatMap((piece): Finding[] => {
       const least = Math.min(
         ...compiled.sheets.flatMap(({ copies }) =>
@@ -174,8 +182,8 @@ export const bleedsMeet: FindingKind = {
         copies.some((copy) => copy.piece === piece && copy.bleed === least),
       );
       if (sheet < 0 || least >= piece.piece.bleed - 1e-6) return [];
-      const widen = plan.arrangement !== 'spots' && plan.gap < 2 * piece.piece.bleed;
       const gap = 2 * piece.piece.bleed;
+      const fix = widened(context, gap, gap);
       return [
         {
           code: 'bleeds-meet',
@@ -183,14 +191,7 @@ export const bleedsMeet: FindingKind = {
           where: { sheet, piece: piece.piece.id },
           what: `Neighbours of “${piece.piece.name}” leave ${least.toFixed(1)} mm of bleed instead of ${piece.piece.bleed} mm.`,
           why: 'A cut that is off by more than that shows the neighbour’s colour.',
-          ...(widen
-            ? {
-                fix: {
-                  label: `Gap of ${gap} mm`,
-                  call: { name: 'change-plan', args: { changes: { gap } } },
-                } as const,
-              }
-            : {}),
+          ...(fix ? { fix } : {}),
         },
       ];
     });

@@ -1,4 +1,4 @@
-import { boxAround, boxOf, flatten, signedArea, type Ring } from '../../geometry/index.ts';
+import { flatten, largestRing, signedArea } from '../../geometry/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { keepClear, printable } from '../../stock/index.ts';
 import type { Arrangeable } from '../arrange.ts';
@@ -46,7 +46,7 @@ export async function nestJob(
   const pieces = job.pieces.filter(({ id }) => (plan.wanted[id] ?? 0) > 0);
   const angles = ANGLES[plan.turns ?? 'quarter'];
   const wishes = pieces.map(({ id, edge }): NestWish => {
-    const ring = outerRing(flatten(shapePath(edge)));
+    const ring = largestRing(flatten(shapePath(edge)));
     const area = Math.abs(signedArea(ring));
     const round = edge.kind === 'circle';
     const wanted = fill ? MOST_COPIES : (plan.wanted[id] ?? 0);
@@ -85,12 +85,3 @@ export async function nestJob(
 
 const countOf = (sheets: readonly Nested[], kind: number): number =>
   sheets.reduce((sum, { places }) => sum + places.filter((place) => place.kind === kind).length, 0);
-
-function outerRing(rings: readonly Ring[]): Ring {
-  const whole = boxAround(rings.flatMap((ring) => boxOf(ring) ?? []));
-  const size = (ring: Ring): number => {
-    const box = boxOf(ring);
-    return box ? (box.right - box.left) * (box.bottom - box.top) : 0;
-  };
-  return whole ? rings.reduce((most, ring) => (size(ring) > size(most) ? ring : most)) : [];
-}

@@ -236,7 +236,7 @@ export class NestedSheet {
       this.laid = exact;
       this.bold = Math.min(4, bold + 1);
     }
-    const pull = PULLS[Math.floor(random.next() * PULLS.length)] ?? LOW;
+    const [pull = LOW] = pick(PULLS, random);
     this.compact(pull);
     await this.fillUp(watch, pull);
     return this.bettered();
@@ -247,10 +247,10 @@ export class NestedSheet {
     const area = areaOf(this.wishes, this.laid);
     const most = areaOf(this.wishes, this.best);
     if (area > most + 1e-6) {
-      this.best = this.laid.map((copy) => ({ ...copy }));
+      this.best = copied(this.laid);
       return true;
     }
-    if (area < most - this.roomy * ASTRAY) this.laid = this.best.map((copy) => ({ ...copy }));
+    if (area < most - this.roomy * ASTRAY) this.laid = copied(this.best);
     return false;
   }
 
@@ -261,15 +261,14 @@ export class NestedSheet {
     const before = areaOf(this.wishes, kept);
     const middle = { x: random.next() * fine.board.cols, y: random.next() * fine.board.rows };
     const reach = (0.15 + 0.2 * random.next()) * Math.max(fine.board.cols, fine.board.rows);
-    this.laid = kept
-      .filter((copy) => {
-        const { mask } = fine.of(copy);
-        const x = copy.x + (mask.left + mask.right) / 2;
-        const y = copy.y + (mask.top + mask.bottom) / 2;
-        return Math.hypot(x - middle.x, y - middle.y) > reach;
-      })
-      .map((copy) => ({ ...copy }));
-    const pull = PULLS[Math.floor(random.next() * PULLS.length)] ?? LOW;
+    const away = kept.filter((copy) => {
+      const { mask } = fine.of(copy);
+      const x = copy.x + (mask.left + mask.right) / 2;
+      const y = copy.y + (mask.top + mask.bottom) / 2;
+      return Math.hypot(x - middle.x, y - middle.y) > reach;
+    });
+    this.laid = copied(away);
+    const [pull = LOW] = pick(PULLS, random);
     if (random.next() < 0.5) this.compact(pull);
     this.noise = this.wishes.map(() => 0.4 + random.next());
     await this.fillUp(watch, pull);
@@ -303,7 +302,7 @@ export class NestedSheet {
     const { random, wishes } = this;
     const before = areaOf(wishes, now);
     const out = pick(now, random, Math.floor(random.next() * 3));
-    const next = now.filter((copy) => !out.includes(copy)).map((copy) => ({ ...copy }));
+    const next = copied(now.filter((copy) => !out.includes(copy)));
     const added: number[] = [];
     let area = areaOf(wishes, next);
     while (area <= before + 1e-6 && added.length < 6) {
@@ -349,6 +348,8 @@ const PULLS: readonly Pull[] = [
 
 const areaOf = (wishes: readonly NestWish[], laid: readonly Laid[]): number =>
   laid.reduce((sum, { kind }) => sum + (wishes[kind]?.area ?? 0), 0);
+
+const copied = (laid: readonly Laid[]): Laid[] => laid.map((copy) => ({ ...copy }));
 
 function pick<T>(list: readonly T[], random: Random, count = 1): T[] {
   const rest = [...list];

@@ -1,9 +1,10 @@
 import {
   boxOf,
+  clockwise,
+  largestRing,
   mapRing,
   offsetRegion,
   rotation,
-  signedArea,
   simplifiedRing,
   type Box,
   type Point,
@@ -102,14 +103,7 @@ export function turnedOutline(
 
 /** The outline with plainer sides, grown on all sides. */
 function grownRing(ring: Ring, reach: number): Ring {
-  const plain = simplifiedRing(ring, PLAINER);
-  const facing = signedArea(plain) < 0 ? [...plain].reverse() : plain;
-  const rings = offsetRegion([facing], reach);
-  return rings.reduce<Ring>(
-    (largest, next) =>
-      Math.abs(signedArea(next)) > Math.abs(signedArea(largest)) ? next : largest,
-    [],
-  );
+  return largestRing(offsetRegion([clockwise(simplifiedRing(ring, PLAINER))], reach));
 }
 
 function barredPlaces(
