@@ -18,12 +18,15 @@ import {
   type SplitRequest,
 } from './prepare/index.ts';
 import {
+  compareSheets,
   compileJob,
   loadResources,
   type ArtBytes,
+  type ComparedSheets,
   type CompiledJob,
   type Job,
   type JobResources,
+  type OnHand,
 } from './job/index.ts';
 import { exportFiles, pieceAsArt, type Format, type MadeFile } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
@@ -98,6 +101,8 @@ export interface Calls {
     args: { job: Job; rounds: number; seed: number; fill: boolean },
     task: Task,
   ): Promise<NestedJob>;
+  /** Ways to fill the sheets side by side, and copies against size. */
+  compareSheets(args: { job: Job; onHand: readonly OnHand[] }, task: Task): Promise<ComparedSheets>;
   exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
@@ -157,6 +162,7 @@ export function createCalls(ground: CallGround): Calls {
     },
     nest: ({ job, ...effort }, task) =>
       nestJob(job, { ...effort, task, better: (found) => task.found?.(found) }),
+    compareSheets: ({ job, onHand }, task) => compareSheets(job, onHand, task),
     async exportFiles({ job, formats }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

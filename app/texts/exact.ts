@@ -1,4 +1,4 @@
-import type { Outcome } from '../job/artwork/align.ts';
+import type { Outcome } from '../job/align/align.ts';
 
 /** Words of placing exactly, and of several elements together. */
 export const exact = {

@@ -14,6 +14,7 @@ import { seenAs } from './seen-as.ts';
 import { sheet } from './sheet.ts';
 import { size } from './size.ts';
 import { start } from './start.ts';
+import { stickers } from './stickers.ts';
 import { stock } from './stock.ts';
 import { ui } from './ui.ts';
 import { variants } from './variants.ts';
@@ -109,6 +110,7 @@ export const texts = {
   sheet,
   size,
   start,
+  stickers,
   stock,
   ui,
   variants,

@@ -1,12 +1,6 @@
 import { isProblem, type Problem } from '../base/index.ts';
 import { listSchema, type List } from '../piece/index.ts';
-import {
-  planSchema,
-  type HandPlace,
-  type NestedCopy,
-  type Plan,
-  type Turns,
-} from '../sheet/index.ts';
+import type { Plan } from '../sheet/index.ts';
 import {
   checkSpots,
   materialSchema,
@@ -16,14 +10,15 @@ import {
 } from '../stock/index.ts';
 import { trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
-import { refused, refusedBy } from './refusals.ts';
+import { refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
-import type { Command, Of } from './command.ts';
+import type { Command } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
+import { SHEET_COMMANDS } from './sheet-commands.ts';
 import { followBase } from './variants.ts';
 
 /** Every change that can be made to a job. */
@@ -32,6 +27,7 @@ export const COMMANDS = {
   ...ARTWORK_COMMANDS,
   ...COMBINE_COMMANDS,
   ...PIECE_COMMANDS,
+  ...SHEET_COMMANDS,
 
   'rename-job': {
     label: () => 'rename job',
@@ -94,28 +90,6 @@ export const COMMANDS = {
     },
   } satisfies Command<{ material: Material }>,
 
-  'change-plan': {
-    label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
-    run: (job, { changes }) => {
-      const read = planSchema.safeParse({ ...job.plan, ...changes });
-      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
-    },
-  } satisfies Command<{ changes: Partial<Plan> }>,
-
-  /** Lays copies as nesting has found; those that a hand had moved lie as all others. */
-  'nest-sheets': {
-    label: ({ sheets }) => `nest ${sheets.flat().length} copies`,
-    run: (job, { sheets, turns = job.plan.turns, wanted = job.plan.wanted }) => {
-      const plan = { ...job.plan, arrangement: 'nest', nested: sheets, moved: {}, turns, wanted };
-      const read = planSchema.safeParse(plan);
-      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
-    },
-  } satisfies Command<{
-    sheets: readonly (readonly NestedCopy[])[];
-    turns?: Turns | undefined;
-    wanted?: Readonly<Record<string, number>> | undefined;
-  }>,
-
   /** Another list, or none. */
   'set-list': {
     label: ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
@@ -128,34 +102,6 @@ export const COMMANDS = {
         : refused('This list', read.error.issues[0]?.message);
     },
   } satisfies Command<{ list: List | undefined }>,
-
-  want: {
-    label: ({ count }) => `want ${count}`,
-    run: (job, { piece, count }) => {
-      const whole = Math.round(count);
-      if (!(whole >= 0 && whole <= 5000))
-        return refused(`${count} copies`, 'from 0 to 5,000 of a piece can be wanted');
-      return { ...job, plan: { ...job.plan, wanted: { ...job.plan.wanted, [piece]: whole } } };
-    },
-  } satisfies Command<Of & { count: number }>,
-
-  'move-copy': {
-    label: () => 'move a copy',
-    run: (job, { copy, place }) => ({
-      ...job,
-      plan: { ...job.plan, moved: { ...job.plan.moved, [copy]: place } },
-    }),
-  } satisfies Command<{ copy: string; place: HandPlace }>,
-
-  'return-copies': {
-    label: () => 'put copies back',
-    run: (job, { copies }) => {
-      const moved = Object.fromEntries(
-        Object.entries(job.plan.moved).filter(([copy]) => !copies.includes(copy)),
-      );
-      return { ...job, plan: { ...job.plan, moved } };
-    },
-  } satisfies Command<{ copies: readonly string[] }>,
 };
 
 export type CommandName = keyof typeof COMMANDS;

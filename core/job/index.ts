@@ -30,6 +30,16 @@ export {
   type ArtBytes,
   type JobResources,
 } from './resources.ts';
+export {
+  compareSheets,
+  copiesAtScale,
+  scaledAlike,
+  scaleThatFits,
+  type ComparedSheets,
+  type OnHand,
+  type SheetWay,
+  type SizeStep,
+} from './sheet-ways.ts';
 export { jobSchema, VERSION, type Job } from './schema.ts';
 export {
   callForDesign,

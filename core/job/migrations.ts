@@ -37,6 +37,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
   5: (old) => ({ ...old, version: 6 }),
   /** Copies can be nested. */
   6: (old) => ({ ...old, version: 7 }),
+  /** Copies can be pinned, spares are made, and pieces stand in others as stickers. */
+  7: (old) => ({ ...old, version: 8 }),
 };
 
 /** Reads a job document of this or an earlier version. */

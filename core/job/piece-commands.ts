@@ -1,9 +1,11 @@
 import type { Art } from '../art/index.ts';
-import { freeId, type Problem } from '../base/index.ts';
-import { pieceSchema, type Piece } from '../piece/index.ts';
+import { freeId, isProblem, type Problem } from '../base/index.ts';
+import { pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
+import { resizedShape } from '../shape/index.ts';
 import { trySize, type MeasuredThing } from '../things/index.ts';
 import { follows } from './added.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
+import { withEdge } from './edges.ts';
 import { gone, refused, refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
 import { sizesOf } from './variants.ts';
@@ -107,6 +109,25 @@ export const PIECE_COMMANDS = {
       return withArt(changed, art ? [art] : []);
     },
   } satisfies Command<Of & { changes: PieceChanges; art?: Art }>,
+
+  /** Pieces and their artwork so many times as large. */
+  'scale-pieces': {
+    label: ({ scale }) => `scale to ${Math.round(scale * 1000) / 10} %`,
+    run: (job, { pieces, scale }) => {
+      if (!(scale >= 0.02 && scale <= 50)) return refused('This size', 'it is too small or large');
+      return pieces.reduce<Job | Problem>(
+        (now, piece) =>
+          isProblem(now)
+            ? now
+            : withPiece(now, piece, (found) => {
+                if (found.variant) return follows(job, found, 'Change its size there');
+                const { width, height } = pieceSize(found);
+                return withEdge(found, resizedShape(found.edge, width * scale, height * scale));
+              }),
+        job,
+      );
+    },
+  } satisfies Command<{ pieces: readonly string[]; scale: number }>,
 
   'copy-piece': {
     label: () => 'add a variety',

@@ -7,7 +7,7 @@ import { thingSchema } from '../things/index.ts';
 import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 7;
+export const VERSION = 8;
 
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({

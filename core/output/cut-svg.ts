@@ -14,8 +14,8 @@ export function cutSvg(sheet: CompiledSheet): string {
     const paths = cuts
       .filter((cut) => cut.kind === kind)
       .map(
-        ({ rings, copy }) =>
-          `<path data-copy="${escaped(copy)}" d="${pathData(kind === 'crease' ? linesPath(rings) : ringsPath(rings))}"/>`,
+        ({ rings, copies, open }) =>
+          `<path data-copy="${escaped(copies.join(' '))}" d="${pathData(open ? linesPath(rings) : ringsPath(rings))}"/>`,
       );
     return paths.length
       ? [

@@ -10,7 +10,7 @@ export const HPGL_PENS = { kiss: 1, through: 2, crease: 3 } as const;
 
 /**
  * The cut lines of a sheet in the plotter language of many cutters: pen up to the start of each
- * line, pen down along it and, but for a crease, back to its start.
+ * line, pen down along it and, but for open lines, back to its start.
  */
 export function cutHpgl(sheet: CompiledSheet): string {
   const { height } = sheet.drawing;
@@ -18,7 +18,7 @@ export function cutHpgl(sheet: CompiledSheet): string {
     `${Math.round(x * HPGL_UNITS.unitsPerMm)},${Math.round((height - y) * HPGL_UNITS.unitsPerMm)}`;
   const lines = ['IN;', 'PA;'];
   let pen = 0;
-  for (const { kind, rings } of orderCuts(sheet.cuts)) {
+  for (const { kind, rings, open } of orderCuts(sheet.cuts)) {
     if (HPGL_PENS[kind] !== pen) {
       pen = HPGL_PENS[kind];
       lines.push(`SP${pen};`);
@@ -26,7 +26,7 @@ export function cutHpgl(sheet: CompiledSheet): string {
     for (const ring of rings) {
       const [start] = ring;
       if (!start) continue;
-      const along = kind === 'crease' ? ring.slice(1) : [...ring.slice(1), start];
+      const along = open ? ring.slice(1) : [...ring.slice(1), start];
       lines.push(`PU${at(start)};PD${along.map(at).join(',')};`);
     }
   }

@@ -31,9 +31,12 @@ function sheetStatement(sheet: CompiledSheet, files: SheetFiles | undefined): un
       ...(style === 'corner' ? { turn: turn ?? 0 } : {}),
     })),
     placements: sheet.copies.map(placementStatement),
-    cuts: orderCuts(sheet.cuts).map(({ kind, copy, order, rings }) => ({
+    cuts: orderCuts(sheet.cuts).map(({ kind, copies, open, order, rings }) => ({
       kind,
-      copy,
+      copy: copies[0],
+      // Whose edges a line is part of where neighbours share it; it is open then.
+      ...(copies.length > 1 ? { shared: copies } : {}),
+      ...(open ? { open } : {}),
       order,
       rings: pairs(rings),
     })),

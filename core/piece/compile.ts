@@ -18,6 +18,8 @@ import {
   creaseLines,
   edgeRings,
   isConvex,
+  joinedEdges,
+  placeEdge,
   shapePath,
   type EdgeRings,
   type EdgeShape,
@@ -60,6 +62,8 @@ export interface CompiledPiece {
   readonly safe: Path;
   /** The finished outline as rings, for the knife. */
   readonly rings: EdgeRings;
+  /** The edges of stickers in it, which are kiss-cut within its own edge. */
+  readonly kisses: EdgeRings;
   /** Where it is folded: open lines. */
   readonly creases: EdgeRings;
   readonly ground: DrawingNode | undefined;
@@ -284,6 +288,7 @@ function assemble(
     bleed,
     safe: lines.safe,
     rings: lines.rings,
+    kisses: joinedEdges(elements.flatMap(kissesOf)),
     creases: creaseLines(folds),
     numbered,
     ground,
@@ -298,6 +303,10 @@ function assemble(
     ],
   };
 }
+
+/** The edges that are kiss-cut in an element, at each of its places in the piece. */
+const kissesOf = ({ compiled: { kisses }, maps }: PlacedElement): readonly EdgeRings[] =>
+  kisses?.length ? maps.map((map) => placeEdge(kisses, map)) : [];
 
 /** The lines around a piece, worked out once for an edge. */
 interface EdgeLines {

@@ -22,6 +22,7 @@ import {
   wordsNearEdge,
   wordsTooSmall,
 } from './findings/words.ts';
+import { stickerOutside, stickersTouch } from './findings/stickers.ts';
 
 /** All kinds of finding; adding one touches its own file and this list. */
 export const FINDING_KINDS: readonly FindingKind[] = [
@@ -45,6 +46,8 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   codePale,
   codeTooSmall,
   lowResolution,
+  stickerOutside,
+  stickersTouch,
   looseParts,
   thinRim,
   licence,

@@ -32,6 +32,8 @@ export interface CutOrder {
 export interface CutPath {
   readonly pen: number;
   readonly ring: Ring;
+  /** Whether it did not come back to its start. */
+  readonly open: boolean;
 }
 
 /** What a cutter did. */

@@ -1,6 +1,6 @@
 import type { Platform } from '../base/index.ts';
 import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
-import { linesPath, rectanglePath, ringsPath, translation } from '../geometry/index.ts';
+import { linesPath, rectanglePath, ringsPath, translation, type Ring } from '../geometry/index.ts';
 import { HPGL_PENS, writePdf } from '../output/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
@@ -28,16 +28,16 @@ const LINES: Record<number, { color: string; dash?: readonly number[] }> = {
 export async function runPictures(
   platform: Platform,
   sensor: SheetPicture,
-  cuts: readonly CutPath[],
+  { cuts, labels }: { cuts: readonly CutPath[]; labels: readonly Ring[] },
 ): Promise<RunPictures> {
   const { image, dpi } = sensor;
   const [width, height] = [(image.width * 25.4) / dpi, (image.height * 25.4) / dpi];
   const sheet: DrawingNode = { kind: 'image', art: SHEET, map: [width, 0, 0, height, 0, 0] };
-  const lines = cuts.map(({ pen, ring }): DrawingNode => {
+  const lines = cuts.map(({ pen, ring, open }): DrawingNode => {
     const line = LINES[pen] ?? { color: '#3b3a9c' };
     return {
       kind: 'path',
-      path: pen === HPGL_PENS.crease ? linesPath([ring]) : ringsPath([ring]),
+      path: open ? linesPath([ring]) : ringsPath([ring]),
       stroke: { paint: solid(line.color), width: 0.25, ...(line.dash ? { dash: line.dash } : {}) },
     };
   });
@@ -46,8 +46,7 @@ export async function runPictures(
     path: rectanglePath({ x: width / 2, y: height / 2 }, width, height),
     fill: solid(RELEASE),
   };
-  const peeled = cuts.filter(({ pen }) => pen !== HPGL_PENS.crease);
-  const labels = peeled.flatMap(({ ring }): DrawingNode[] => [
+  const peeled = labels.flatMap((ring): DrawingNode[] => [
     {
       kind: 'group',
       transform: translation(0.5, 0.9),
@@ -63,7 +62,7 @@ export async function runPictures(
   const sources = { typeface: none, art: none, bytes: none, pixels: () => image };
   const pdf = await writePdf(
     platform,
-    [page([sheet, ...lines]), page([backing, ...labels])],
+    [page([sheet, ...lines]), page([backing, ...peeled])],
     sources,
   );
   const draw = (index: number): Promise<RgbaImage> =>

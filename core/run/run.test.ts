@@ -114,8 +114,8 @@ test('a sheet laid in the other way round is not cut', async () => {
 test('a blocker stops the run before anything is sent, unless it is accepted', async () => {
   const { job, art } = await exampleJob();
   const bad = runAll(job, {
-    name: 'move-copy',
-    args: { copy: 'piece-1#1', place: { sheet: 0, x: 35, y: 35, angle: 0 } },
+    name: 'move-copies',
+    args: { places: { 'piece-1#1': { sheet: 0, x: 35, y: 35, angle: 0 } } },
   });
   const made = await compiled(bad, art);
   let sent = 0;

@@ -1,11 +1,11 @@
 import { bad, good, unwatched, type Platform, type Result, type Task } from '../base/index.ts';
 import { compose } from '../geometry/index.ts';
 import type { CompiledJob, JobResources } from '../job/index.ts';
-import { cutHpgl, orderCuts, printPdf } from '../output/index.ts';
+import { cutHpgl, printPdf } from '../output/index.ts';
 import { allFindings, type Finding } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import type { Registration } from '../register/index.ts';
-import type { CompiledSheet } from '../sheet/index.ts';
+import { cutCopies } from './cut-copies.ts';
 import { copyOutcome, type CopyOutcome } from './deviation.ts';
 import type { CutSheet, Devices } from './devices.ts';
 import { runPictures } from './pictures.ts';
@@ -77,35 +77,24 @@ export async function runJob(compiled: CompiledJob, order: RunOrder): Promise<Re
     });
     task.progress(share(0.7), `Cutting ${called}`);
     await task.breathe();
-    const pictures = await runPictures(platform, loaded.sensor, done.cuts);
+    const copies = cutCopies(sheet, done.cuts);
+    const labels = copies.map(({ ring }) => ring);
+    const pictures = await runPictures(platform, loaded.sensor, { cuts: done.cuts, labels });
+    const truth = compose(loaded.truth, printed.truth);
     const stopped = whyStopped(done, marks.length);
     sheets.push({
       printed: printed.picture.image,
       ...pictures,
       registration: done.registration,
-      copies: outcomes(sheet, done, compose(loaded.truth, printed.truth)),
+      copies: copies.map(({ copy, ring }) => {
+        const { placement, trim, bleed } = copy;
+        return copyOutcome({ copy: placement.copy, trim, bleed }, truth, ring);
+      }),
       ...(stopped ? { stopped } : {}),
     });
   }
   task.progress(1, 'Done');
   return good({ sheets, pdf, hpgl });
-}
-
-function outcomes(
-  sheet: CompiledSheet,
-  done: CutSheet,
-  truth: Parameters<typeof copyOutcome>[1],
-): CopyOutcome[] {
-  // The knife draws one line for each ring: holes are lines of their own, creases cut nothing.
-  const lines = orderCuts(sheet.cuts).flatMap(({ copy, kind, rings }) =>
-    rings.map((_, at) => ({ copy, trim: kind !== 'crease' && at === 0 ? rings : undefined })),
-  );
-  if (done.cuts.length !== lines.length) return [];
-  return lines.flatMap(({ copy, trim }, index): CopyOutcome[] => {
-    const ring = done.cuts[index]?.ring;
-    const bleed = sheet.copies.find(({ placement }) => placement.copy === copy)?.bleed ?? 0;
-    return ring && trim ? [copyOutcome({ copy, trim, bleed }, truth, ring)] : [];
-  });
 }
 
 function whyStopped({ cuts, registration }: CutSheet, marks: number): string | undefined {

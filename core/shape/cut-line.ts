@@ -12,10 +12,12 @@ export type EdgeRings = readonly Ring[] & { readonly [ofAnEdge]: true };
 /** How deep a line is cut: into the label layer, through everything, or pressed as a fold. */
 export type CutKind = 'kiss' | 'through' | 'crease';
 
-/** A line for the knife: closed, but for a crease, which is open. How it is cut belongs to the use of an edge, not to the edge. */
+/** A line for the knife. How it is cut belongs to the use of an edge, not to the edge. */
 export interface CutLine {
   readonly kind: CutKind;
   readonly rings: EdgeRings;
+  /** Whether it ends where its last point is, as folds and shared lines do; else it returns to its start. */
+  readonly open: boolean;
 }
 
 /** The rings of a shape's edge about its centre, within 0.005 mm of the true curve. */
@@ -26,6 +28,16 @@ export function edgeRings(shape: EdgeShape): EdgeRings {
 /** Folds of a finished label about its centre; each is an open line that is pressed and not cut. */
 export function creaseLines(folds: readonly (readonly Point[])[]): EdgeRings {
   return folds as unknown as EdgeRings;
+}
+
+/** Edges, or parts of them, as one. */
+export function joinedEdges(edges: readonly EdgeRings[]): EdgeRings {
+  return edges.flat() as unknown as EdgeRings;
+}
+
+/** A part of an edge: an open line along it. */
+export function edgePart(line: readonly Point[]): EdgeRings {
+  return [line] as unknown as EdgeRings;
 }
 
 /** An edge or its folds at their place on a sheet. */

@@ -14,12 +14,15 @@ export {
 } from './build.ts';
 export {
   creaseLines,
+  edgePart,
   edgeRings,
+  joinedEdges,
   placeEdge,
   type CutKind,
   type CutLine,
   type EdgeRings,
 } from './cut-line.ts';
+export { shareLines, type SharedEdges, type SharedLine } from './shared-lines.ts';
 export { arcPoint, type ArcShape } from './kinds/arc.ts';
 export type { ShapeMeasure } from './kinds/kind.ts';
 export {

@@ -129,11 +129,12 @@ test('the grown oval keeps its distance all round, as no larger oval does', () =
 test('only an edge becomes a cut line', () => {
   const line: CutLine = {
     kind: 'kiss',
+    open: false,
     rings: placeEdge(edgeRings(EXAMPLES.circle), translation(50, 40)),
   };
   expect(boxOf(line.rings.flat())?.left).toBeCloseTo(21, 2);
   // @ts-expect-error rings that were drawn are not the rings of an edge
-  const drawn: CutLine = { kind: 'kiss', rings: [[{ x: 0, y: 0 }]] };
+  const drawn: CutLine = { kind: 'kiss', open: false, rings: [[{ x: 0, y: 0 }]] };
   expect(drawn).toBeDefined();
 });
 

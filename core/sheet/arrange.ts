@@ -1,7 +1,16 @@
-import type { Box } from '../geometry/index.ts';
+import {
+  boxesMeet,
+  boxOf,
+  corners,
+  boxAbout,
+  grown,
+  mapRing,
+  placed,
+  type Box,
+} from '../geometry/index.ts';
 import { pieceSize, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
-import { copyId, type CopyId, type Plan } from './plan.ts';
+import { copyId, copyNumber, madeOf, type CopyId, type HandPlace, type Plan } from './plan.ts';
 import { mostThatFit } from './bound.ts';
 import { fillBest } from './fill-best.ts';
 import { reserved, stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
@@ -45,8 +54,8 @@ const MOST_SHEETS = 2000;
 interface Wanted {
   readonly piece: Piece;
   readonly shape: Repeated;
-  next: number;
-  left: number;
+  /** The numbers of the copies that are still to be laid, in order. */
+  readonly left: number[];
 }
 
 const repeated = (piece: Piece): Repeated => ({
@@ -54,10 +63,20 @@ const repeated = (piece: Piece): Repeated => ({
   round: piece.edge.kind === 'circle',
 });
 
+/** The first piece that is wanted, or the first of all. */
+export function leadPiece({ pieces, plan }: Arrangeable): Piece | undefined {
+  return pieces.find(({ id }) => (plan.wanted[id] ?? 0) > 0) ?? pieces[0];
+}
+
 /** How many copies a full sheet of the first piece that is wanted takes, without laying any out. */
 export function copiesPerSheet(job: Arrangeable): number {
-  const first = job.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job.pieces[0];
+  const first = leadPiece(job);
   return first ? spotsFor(job, repeated(first), []).length : 0;
+}
+
+/** How many copies of a size a full sheet takes, arranged as the plan says. */
+export function copiesOfSize(job: Arrangeable, shape: Repeated): number {
+  return spotsFor(job, shape, []).length;
 }
 
 /**
@@ -65,7 +84,7 @@ export function copiesPerSheet(job: Arrangeable): number {
  * fills a die-cut sheet is its spots.
  */
 export function mostPerSheet(job: Arrangeable): number {
-  const first = job.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job.pieces[0];
+  const first = leadPiece(job);
   if (!first) return 0;
   const { stock, plan } = job;
   if (stock.spots) return spotPlaces(stock.spots).length;
@@ -76,47 +95,88 @@ export function mostPerSheet(job: Arrangeable): number {
 
 /** Fills sheets with the wanted copies, then puts those that a hand has moved where it left them. */
 export function arrange(job: Arrangeable): Layout {
+  const pinned = pinnedCopies(job);
+  const names = new Set<string>(pinned.map(({ copy }) => copy));
   const wanted = job.pieces.map((piece): Wanted => ({
     piece,
     shape: repeated(piece),
-    next: 1,
-    left: job.plan.wanted[piece.id] ?? 0,
+    left: numbersTo(madeOf(job.plan, piece.id)).filter(
+      (number) => !names.has(copyId(piece.id, number)),
+    ),
   }));
   const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
   const perSheet = nest ?? copiesPerSheet(job);
-  const sheets: Placement[][] = [];
+  const sheets: Placement[][] = nestedSheets(job, wanted);
   // A started sheet comes first; one of which nothing is left is no sheet.
   let gone = job.plan.arrangement === 'spots' ? job.plan.used : [];
-  sheets.push(...nestedSheets(job, wanted));
-  while (wanted.some(({ left }) => left > 0) && sheets.length < MOST_SHEETS) {
+  const pins = (at: number): Pinned[] => pinned.filter(({ place }) => place.sheet === at);
+  const lastPin = Math.max(-1, ...pinned.map(({ place }) => place.sheet));
+  while (
+    (wanted.some(({ left }) => left.length > 0) || sheets.length <= lastPin) &&
+    sheets.length < MOST_SHEETS
+  ) {
     const started = sheets.length === 0 ? gone : [];
+    const stays = pins(sheets.length);
     const sheet =
-      job.plan.arrangement === 'spots' ? fillSpots(job, wanted, started) : fillRows(job, wanted);
-    if (sheet.length > 0) sheets.push(sheet);
+      job.plan.arrangement === 'spots'
+        ? fillSpots(job, wanted, { started, stays })
+        : fillRows(job, wanted, stays);
+    if (sheet.length > 0 || sheets.length <= lastPin) sheets.push(sheet);
     else if (started.length > 0) gone = [];
     else break;
   }
   const left = Object.fromEntries(
-    wanted.filter(({ left }) => left > 0).map(({ piece, left }) => [piece.id, left]),
+    wanted.filter(({ left }) => left.length > 0).map(({ piece, left }) => [piece.id, left.length]),
   );
-  const moved = sheets.length ? withHandPlaces(sheets, job.plan.moved) : sheets;
-  const placed = sheets.reduce((sum, { length }) => sum + length, 0);
-  const room = Math.max(0, sheets.length * perSheet - (sheets.length ? gone.length : 0) - placed);
+  for (const { copy, piece, place } of pinned)
+    sheets[place.sheet]?.push({ copy, piece: piece.id, ...placeOf(place), byHand: true });
+  const full = sheets.filter(({ length }) => length > 0);
+  const moved = full.length ? withHandPlaces(full, job.plan.moved) : full;
+  const count = full.reduce((sum, { length }) => sum + length, 0);
+  const room = Math.max(0, full.length * perSheet - (full.length ? gone.length : 0) - count);
   // Where copies are nested nobody knows what else would fit until it is tried.
   const spare = nest === undefined ? room : 0;
   return { sheets: moved.map((placements) => ({ placements })), perSheet, spare, left };
 }
 
+const numbersTo = (count: number): number[] => Array.from({ length: count }, (_, at) => at + 1);
+
+const placeOf = ({ x, y, angle }: HandPlace): Pick<Spot, 'x' | 'y' | 'angle'> => ({ x, y, angle });
+
+/** A copy that stays where a hand has pinned it. */
+export interface Pinned {
+  readonly copy: CopyId;
+  readonly piece: Piece;
+  readonly place: HandPlace;
+}
+
+/** The copies that stay where they are whatever the others do; copies that are no longer made are none. */
+export function pinnedCopies({ pieces, plan }: Arrangeable): Pinned[] {
+  return Object.entries(plan.moved).flatMap(([name, place]): Pinned[] => {
+    const copy = name as CopyId;
+    const piece = pieces.find(({ id }) => copyId(id, copyNumber(copy)) === copy);
+    const made = piece && copyNumber(copy) <= madeOf(plan, piece.id);
+    return place.pinned && made ? [{ copy, piece, place }] : [];
+  });
+}
+
+/** The box that a pinned copy stands in, with the gap around it. */
+function stayingBox({ piece, place }: Pinned, gap: number): Box {
+  const { width, height } = pieceSize(piece);
+  const upright = corners(boxAbout({ x: 0, y: 0 }, width, height));
+  const box = boxOf(mapRing(upright, placed(place.x, place.y, place.angle)));
+  return grown(box ?? boxAbout(place, 0, 0), gap);
+}
+
 /** The sheets as they were nested; copies that were not nested yet follow in rows on other sheets. */
 function nestedSheets({ plan }: Arrangeable, wanted: readonly Wanted[]): Placement[][] {
   if (plan.arrangement !== 'nest') return [];
-  return (plan.nested ?? []).flatMap((copies): Placement[][] => {
-    const sheet = copies.flatMap((copy): Placement[] => {
-      const lot = wanted.find(({ piece, left }) => piece.id === copy.piece && left > 0);
+  return (plan.nested ?? []).map((copies): Placement[] =>
+    copies.flatMap((copy): Placement[] => {
+      const lot = wanted.find(({ piece, left }) => piece.id === copy.piece && left.length > 0);
       return lot ? [take(lot, copy)] : [];
-    });
-    return sheet.length ? [sheet] : [];
-  });
+    }),
+  );
 }
 
 /** The free places for one shape on a sheet on which some room is taken. */
@@ -131,35 +191,44 @@ function spotsFor({ stock, plan }: Arrangeable, shape: Repeated, taken: readonly
     : stepAndRepeat(shape, room, true);
 }
 
-/** One copy in each label, but for those of a started sheet that are gone. */
+/** One copy in each label, but for those of a started sheet that are gone and those that are taken. */
 function fillSpots(
   job: Arrangeable,
   wanted: readonly Wanted[],
-  started: readonly number[],
+  { started, stays }: { started: readonly number[]; stays: readonly Pinned[] },
 ): Placement[] {
-  const queue = wanted.filter(({ left }) => left > 0);
+  const queue = wanted.filter(({ left }) => left.length > 0);
   const sheet: Placement[] = [];
   const spots = queue[0] ? spotsFor(job, queue[0].shape, []) : [];
   const gone = new Set(started);
+  const taken = stays.map((one) => stayingBox(one, 0));
   for (const spot of spots.filter((_, at) => !gone.has(at))) {
-    const next = queue.find(({ left }) => left > 0);
-    if (next) sheet.push(take(next, spot));
+    const next = queue.find(({ left }) => left.length > 0);
+    if (!next) break;
+    const room = reserved(spot, next.shape, 0);
+    if (!taken.some((box) => boxesMeet(box, room))) sheet.push(take(next, spot));
   }
   return sheet;
 }
 
 /** Pieces of one size share a grid; other sizes follow in the room that is left. */
-function fillRows(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
+function fillRows(
+  job: Arrangeable,
+  wanted: readonly Wanted[],
+  stays: readonly Pinned[],
+): Placement[] {
   const sheet: Placement[] = [];
-  const taken: Box[] = [];
+  const taken = stays.map((one) => stayingBox(one, job.plan.gap));
   for (const leader of wanted) {
     const alike = wanted.filter(
       ({ shape, left }) =>
-        left > 0 && shape.width === leader.shape.width && shape.height === leader.shape.height,
+        left.length > 0 &&
+        shape.width === leader.shape.width &&
+        shape.height === leader.shape.height,
     );
-    if (leader.left === 0 || alike.length === 0) continue;
+    if (leader.left.length === 0 || alike.length === 0) continue;
     for (const spot of spotsFor(job, leader.shape, taken)) {
-      const next = alike.find(({ left }) => left > 0);
+      const next = alike.find(({ left }) => left.length > 0);
       if (!next) break;
       sheet.push(take(next, spot));
       taken.push(reserved(spot, leader.shape, job.plan.gap));
@@ -169,8 +238,7 @@ function fillRows(job: Arrangeable, wanted: readonly Wanted[]): Placement[] {
 }
 
 function take(wanted: Wanted, spot: Pick<Spot, 'x' | 'y' | 'angle'>): Placement {
-  wanted.left--;
-  const copy = copyId(wanted.piece.id, wanted.next++);
+  const copy = copyId(wanted.piece.id, wanted.left.shift() ?? 0);
   return { copy, piece: wanted.piece.id, x: spot.x, y: spot.y, angle: spot.angle, byHand: false };
 }
 
@@ -181,8 +249,7 @@ function withHandPlaces(sheets: readonly Placement[][], moved: Plan['moved']): P
     const place = moved[placement.copy];
     if (!place) continue;
     const sheet = Math.min(place.sheet, result.length - 1);
-    const { x, y, angle } = place;
-    result[sheet]?.push({ ...placement, x, y, angle, byHand: true });
+    result[sheet]?.push({ ...placement, ...placeOf(place), byHand: true });
   }
   // Sheets at the end that a hand has emptied are not needed.
   while (result.length > 1 && result[result.length - 1]?.length === 0) result.pop();

@@ -1,5 +1,6 @@
 import {
   boxesMeet,
+  boxWithin,
   clockwise,
   offsetRegion,
   signedArea,
@@ -75,6 +76,19 @@ function gridCount(room: Size, shape: Size, gap: number): number {
   const along = (length: number, side: number): number =>
     Math.floor((length + gap + 1e-6) / (side + gap));
   return along(room.width, shape.width) * along(room.height, shape.height);
+}
+
+/** The area of a room less what is taken of it, mm². */
+export function freeArea({ area, taken }: Omit<Room, 'gap'>): number {
+  const within = taken
+    .filter((zone) => !boxWithin(area, zone))
+    .map((zone): Box => ({
+      left: Math.max(zone.left, area.left),
+      top: Math.max(zone.top, area.top),
+      right: Math.min(zone.right, area.right),
+      bottom: Math.min(zone.bottom, area.bottom),
+    }));
+  return (area.right - area.left) * (area.bottom - area.top) - coveredArea(within);
 }
 
 /** The area that boxes cover together, mm²; overlaps count once. */

@@ -86,7 +86,7 @@ function fitted({ width, height }: Repeated, box: Box, gap: number): Spot[] {
 }
 
 /** The boxes in an area that meet nothing taken and cannot be larger, the largest first. */
-function freeRooms(area: Box, taken: readonly Box[]): Box[] {
+export function freeRooms(area: Box, taken: readonly Box[]): Box[] {
   const cuts = (low: number, high: number, ends: readonly number[]): number[] =>
     [...new Set([low, high, ...ends.filter((end) => end > low && end < high)])].sort(
       (one, other) => one - other,

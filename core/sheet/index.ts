@@ -1,5 +1,7 @@
 export {
   arrange,
+  copiesOfSize,
+  leadPiece,
   copiesPerSheet,
   mostPerSheet,
   type Arrangeable,
@@ -9,19 +11,30 @@ export {
 } from './arrange.ts';
 export { mostThatFit } from './bound.ts';
 export { fitsOn, partsThatFit } from './fits.ts';
+export { compileSheet, findPrintClip, type CompiledSheet } from './compile.ts';
 export {
-  compileSheet,
   findGap,
-  findPrintClip,
-  type CopySource,
   pieceSymbol,
   sheetCopies,
-  type CompiledSheet,
+  type CopySource,
   type SheetCopy,
-} from './compile.ts';
+} from './sheet-copies.ts';
+export { freeRooms } from './fill-best.ts';
+export {
+  copyAt,
+  judgeCopy,
+  meetsZone,
+  nearestPlace,
+  surroundingsOf,
+  type PlaceJudged,
+} from './judge.ts';
+export { nearestFree } from './free-place.ts';
+export { cutLength, edgeCut, type SheetCut } from './sheet-cuts.ts';
 export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,
+  copyNumber,
+  madeOf,
   handPlaceSchema,
   TURNS,
   type NestedCopy,

@@ -1,6 +1,5 @@
 import { bad, good, unwatched, type Result, type Task } from '../base/index.ts';
-import { boxWithin, type Box } from '../geometry/index.ts';
-import { coveredArea, mostOutlines, mostThatFit } from './bound.ts';
+import { freeArea, mostOutlines, mostThatFit } from './bound.ts';
 import { nestSheets } from './nest/nest.ts';
 import { parsePackRequest, MOST_COPIES, type Lot, type PackRequest } from './pack-request.ts';
 import { packRows, type Packed, type PackPlacement } from './pack-rows.ts';
@@ -158,15 +157,3 @@ const mostOnSheet = ({ shape, ring, mayTurn }: Lot, { area, taken, gap }: Room):
   shape
     ? mostThatFit(shape, area, gap, { taken, mayTurn })
     : mostOutlines(ring, { area, taken, gap });
-
-function freeArea({ area, taken }: Room): number {
-  const within = taken
-    .filter((zone) => !boxWithin(area, zone))
-    .map((zone): Box => ({
-      left: Math.max(zone.left, area.left),
-      top: Math.max(zone.top, area.top),
-      right: Math.min(zone.right, area.right),
-      bottom: Math.min(zone.bottom, area.bottom),
-    }));
-  return (area.right - area.left) * (area.bottom - area.top) - coveredArea(within);
-}

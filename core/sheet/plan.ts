@@ -18,6 +18,8 @@ export const handPlaceSchema = z.object({
   x: z.number().min(-5000).max(5000),
   y: z.number().min(-5000).max(5000),
   angle: z.number(),
+  /** It stays when the others are laid anew: they are laid around it. */
+  pinned: z.boolean().optional(),
 });
 export type HandPlace = z.infer<typeof handPlaceSchema>;
 
@@ -52,9 +54,20 @@ export const planSchema = z.object({
   cut: z.enum(['kiss', 'through']),
   /** How many copies of each piece are wanted. */
   wanted: z.record(z.string(), z.number().int().min(0).max(5000)),
+  /** How many more are made than wanted, percent of each. */
+  spares: z.number().int().min(0).max(100).optional(),
   /** Labels of the first sheet that are gone already, by their number from 0: a started sheet. */
   used: z.array(z.number().int().min(0).max(20_000)).max(20_000),
   /** Copies that were moved by hand. */
   moved: z.record(z.string(), handPlaceSchema),
 });
 export type Plan = z.infer<typeof planSchema>;
+
+/** How many copies of a piece are made: those that are wanted, and spares. */
+export function madeOf(
+  { wanted, spares = 0 }: Pick<Plan, 'wanted' | 'spares'>,
+  piece: string,
+): number {
+  const count = wanted[piece] ?? 0;
+  return count + Math.ceil((count * spares) / 100 - 1e-9);
+}

@@ -52,7 +52,7 @@ export function simulatedCutter(seed: number): Cutter {
         );
         const [first, last] = [line[0], line[line.length - 1]];
         const closed = first?.x === last?.x && first?.y === last?.y;
-        return { pen, ring: closed ? ring.slice(0, -1) : ring };
+        return { pen, ring: closed ? ring.slice(0, -1) : ring, open: !closed };
       });
       return { registration, cuts };
     },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
+import { edgeCut } from '../../../core/sheet/index.ts';
 import { seenBoxOf } from '../../../core/piece/index.ts';
 import DrawerPicker from '../../art/DrawerPicker.vue';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
@@ -40,6 +41,8 @@ import ReadableCard from './ReadableCard.vue';
 import RepeatCard from './RepeatCard.vue';
 import { useTakeFiles } from './take-files.ts';
 import SeenAsPanel from './SeenAsPanel.vue';
+import StickerCard from './stickers/StickerCard.vue';
+import StickerGrid from './stickers/StickerGrid.vue';
 import ToolTray from './ToolTray.vue';
 import LettersCard from './words/LettersCard.vue';
 import ReplaceCard from './words/ReplaceCard.vue';
@@ -50,8 +53,13 @@ import WordsCard from './WordsCard.vue';
 
 const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 const desk = useDeskState();
+const cuts = computed(() => {
+  const [piece, plan] = [desk.settledPiece.value, desk.store.settled?.plan];
+  if (!piece || !plan) return ['kiss' as const];
+  return [...new Set([...(piece.kisses.length ? ['kiss' as const] : []), edgeCut(piece, plan)])];
+});
 const legend = computed(() => [
-  desk.store.settled?.plan.cut ?? 'kiss',
+  ...cuts.value,
   'bleed' as const,
   ...(desk.settledPiece.value?.creases.length ? (['fold'] as const) : []),
 ]);
@@ -211,7 +219,9 @@ onBeforeUnmount(() => {
           @ornament="(name) => desk.addTo((piece) => newOrnament(piece, name, inks))"
           @shape="(kind) => desk.addTo((piece) => newPlate(piece, kind))"
           @close="panel = undefined"
-        />
+        >
+          <StickerGrid :desk="desk" />
+        </OrnamentPanel>
       </div>
       <HouseStylePanel v-if="house" :desk="desk" @close="house = false" />
       <TakeTray />
@@ -251,6 +261,11 @@ onBeforeUnmount(() => {
         v-else-if="desk.stillOnly.value?.kind === 'plate'"
         :desk="desk"
         :plate="desk.stillOnly.value"
+      />
+      <StickerCard
+        v-else-if="desk.stillOnly.value?.kind === 'piece'"
+        :desk="desk"
+        :part="desk.stillOnly.value"
       />
       <OrnamentCard
         v-else-if="desk.stillOnly.value?.kind === 'ornament'"

@@ -12,7 +12,7 @@ import { freeId } from '../../../core/base/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
-import AlignRow from './AlignRow.vue';
+import AlignElements from './AlignElements.vue';
 import CombineRow from './combined/CombineRow.vue';
 import type { DeskState } from './desk-state.ts';
 
@@ -39,7 +39,7 @@ function part(): void {
 <template>
   <CardPanel :title="words.several(desk.elements.value.length)" peeled>
     <p class="quiet">{{ words.many }} {{ words.alignHint }}</p>
-    <AlignRow :desk="desk" />
+    <AlignElements :desk="desk" />
     <CombineRow :desk="desk" />
     <div class="buttons">
       <IconButton

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { shapePath, type NodePlace } from '../../../core/shape/index.ts';
+import { ringsPath } from '../../../core/geometry/index.ts';
+import { edgeCut } from '../../../core/sheet/index.ts';
 import { elementMap } from '../../../core/piece/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
@@ -68,6 +70,10 @@ const sheet = computed(() => {
     transform: `translate(${x + left * scale}px, ${y + top * scale}px)`,
   };
 });
+const cut = computed(() => {
+  const plan = props.desk.store.job?.plan;
+  return compiled.value && plan ? edgeCut(compiled.value, plan) : 'kiss';
+});
 const ring = computed(() =>
   compiled.value
     ? pathData(compiled.value.bleed) + pathData(shapePath(compiled.value.piece.edge))
@@ -123,7 +129,8 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         />
       </g>
       <path class="bleed" :d="ring" />
-      <path :class="desk.store.job?.plan.cut" :d="pathData(compiled.trim)" />
+      <path v-if="compiled.kisses.length" class="kiss" :d="pathData(ringsPath(compiled.kisses))" />
+      <path :class="cut" :d="pathData(compiled.trim)" />
       <path
         v-for="(fold, index) in desk.folds.value"
         :key="`fold${index}`"

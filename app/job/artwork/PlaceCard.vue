@@ -23,7 +23,7 @@ import FactRow from '../../ui/FactRow.vue';
 import IconButton from '../../ui/IconButton.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import AlignRow from './AlignRow.vue';
+import AlignElements from './AlignElements.vue';
 import type { DeskState } from './desk-state.ts';
 import { anchored, anchorOf, turnedAbout, type Anchor } from './anchor.ts';
 import { texts } from '../../texts/index.ts';
@@ -193,7 +193,7 @@ function rename(event: Event): void {
         </option>
       </select>
     </FactRow>
-    <AlignRow :desk="desk" />
+    <AlignElements :desk="desk" />
     <div class="buttons">
       <IconButton
         :icon="mdiArrangeSendBackward"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useRouter } from 'vue-router';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
@@ -7,10 +8,17 @@ import LengthRow from '../../ui/LengthRow.vue';
 import NestRows from './NestRows.vue';
 import { useNesting } from './nesting.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { mostPerSheet, type Plan } from '../../../core/sheet/index.ts';
+import {
+  cutLength,
+  mostPerSheet,
+  type CompiledSheet,
+  type Plan,
+} from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 
+const props = defineProps<{ sheet: number; shown: CompiledSheet | undefined }>();
 const store = useJobStore();
+const router = useRouter();
 const nesting = useNesting(store);
 const plan = computed(() => store.job?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
@@ -25,6 +33,36 @@ const proof = computed(() => {
   const most = mostPerSheet(job);
   return count === most ? texts.sheet.proved(count) : texts.sheet.atMost(count, most);
 });
+
+/** What neighbours without a gap save by cutting the line between them once. */
+const shared = computed(() => {
+  const { cuts = [], copies = [] } = props.shown ?? {};
+  const sharing = new Set(cuts.filter((cut) => cut.copies.length > 1).flatMap((cut) => cut.copies));
+  if (sharing.size === 0) return undefined;
+  const own = copies.map(({ trim }) => ({ kind: 'kiss' as const, rings: trim, open: false }));
+  const edges = cuts.filter(({ rings, kind, open }) =>
+    open ? kind !== 'crease' : copies.some(({ trim }) => trim === rings),
+  );
+  const saved = (cutLength(own) - cutLength(edges)) / 1000;
+  return texts.sheet.sharedCuts(`${saved.toFixed(1)} m`);
+});
+
+/** A sheet of copies that are no sticker sheets themselves. */
+const canBeStickers = computed(() => {
+  const placed = store.layout?.sheets[props.sheet]?.placements ?? [];
+  return (
+    plan.value?.arrangement !== 'spots' &&
+    placed.length > 0 &&
+    placed.every(({ piece }) => store.pieces.get(piece)?.kisses.length === 0)
+  );
+});
+
+function makeStickers(): void {
+  const before = new Set(store.job?.pieces.map(({ id }) => id));
+  if (!store.act({ name: 'make-sticker-sheet', args: { sheet: props.sheet } })) return;
+  const made = store.job?.pieces.find(({ id }) => !before.has(id));
+  if (made) void router.push({ name: 'artwork', query: { piece: made.id } });
+}
 
 function arrangeBy(arrangement: 'step' | 'best' | 'nest'): void {
   if (arrangement === 'nest' && !plan.value?.nested) void nesting.start();
@@ -51,6 +89,7 @@ function change(changes: Partial<Plan>, key?: string): void {
       />
       <NestRows v-if="nesting.running.value || plan.arrangement === 'nest'" :nesting="nesting" />
       <p v-if="proof" class="quiet">{{ proof }}</p>
+      <p v-if="shared" class="quiet">{{ shared }}</p>
     </template>
     <LengthRow
       v-if="plan.arrangement !== 'spots'"
@@ -75,6 +114,9 @@ function change(changes: Partial<Plan>, key?: string): void {
       :choices="texts.sheet.marksOn"
       @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
     />
+    <button v-if="canBeStickers" class="link" type="button" @click="makeStickers">
+      {{ texts.sheet.makeStickers }}
+    </button>
     <button
       v-if="moved.length"
       class="link"

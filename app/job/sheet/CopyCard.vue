@@ -1,65 +1,74 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { SheetCopy } from '../../../core/sheet/index.ts';
+import { copyNumber, type SheetCopy } from '../../../core/sheet/index.ts';
+import { formatLength } from '../../../core/units/index.ts';
+import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import { useJobStore } from '../store/job-store.ts';
-import { texts } from '../../texts/index.ts';
-import { formatLength } from '../../../core/units/index.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import { useJobStore } from '../store/job-store.ts';
+import CopyActions from './CopyActions.vue';
 
+/** Where one copy lies, to be read and typed. */
 const props = defineProps<{ copy: SheetCopy; sheet: number }>();
+const emit = defineEmits<{ follow: [sheet: number] }>();
 const store = useJobStore();
 const settings = useSettings();
+const say = texts.sheet;
 const placement = computed(() => props.copy.placement);
-const number = computed(() => placement.value.copy.split('#').pop());
+const sheets = computed(() => store.layout?.sheets.length ?? 1);
 
-function move(changes: { x?: number; y?: number; angle?: number }): void {
+function move(changes: { x?: number; y?: number; angle?: number; sheet?: number }): void {
   const { x, y, angle, copy } = placement.value;
-  store.act(
-    { name: 'move-copy', args: { copy, place: { sheet: props.sheet, x, y, angle, ...changes } } },
-    `place:${copy}`,
-  );
+  const place = { sheet: props.sheet, x, y, angle, ...changes };
+  store.act({ name: 'move-copies', args: { places: { [copy]: place } } }, `place:${copy}`);
+}
+
+function moveTo(sheet: number): void {
+  move({ sheet });
+  emit('follow', sheet);
 }
 </script>
 
 <template>
-  <CardPanel :title="texts.sheet.thisCopy" :aside="`no. ${number}`">
-    <FactRow :label="texts.sheet.piece"
+  <CardPanel :title="say.thisCopy" :aside="say.copyNumber(copyNumber(placement.copy))" peeled>
+    <FactRow :label="say.piece"
       ><span>{{ copy.piece.piece.name }}</span></FactRow
     >
+    <NumberRow
+      v-if="sheets > 1"
+      :label="say.onSheet"
+      :model-value="sheet + 1"
+      :min="1"
+      :max="sheets"
+      :suffix="say.ofSheets(sheets)"
+      @update:model-value="moveTo($event - 1)"
+    />
     <LengthRow
-      :label="texts.sheet.middleFromLeft"
+      :label="say.middleFromLeft"
       :model-value="placement.x"
       :step="0.1"
       @update:model-value="move({ x: $event })"
     />
     <LengthRow
-      :label="texts.sheet.middleFromTop"
+      :label="say.middleFromTop"
       :model-value="placement.y"
       :step="0.1"
       @update:model-value="move({ y: $event })"
     />
     <NumberRow
-      :label="texts.sheet.turnedBy"
-      :name="texts.sheet.turnLong"
+      :label="say.turnedBy"
+      :name="say.turnLong"
       :model-value="placement.angle"
       suffix="°"
       :digits="1"
       @update:model-value="move({ angle: $event })"
     />
-    <FactRow :label="texts.sheet.bleedItGets"
+    <FactRow :label="say.bleedItGets"
       ><span>{{ formatLength(copy.bleed, settings.unit) }}</span></FactRow
     >
-    <button
-      v-if="placement.byHand"
-      class="link"
-      type="button"
-      @click="store.act({ name: 'return-copies', args: { copies: [placement.copy] } })"
-    >
-      {{ texts.sheet.back }}
-    </button>
+    <CopyActions :copies="[copy]" :sheet="sheet" />
   </CardPanel>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
+import { boxAbout, boxAround, grown } from '../../../core/geometry/index.ts';
+import type { SheetCopy } from '../../../core/sheet/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import type { BenchView } from '../../ui/bench-view.ts';
@@ -9,30 +11,39 @@ import { useSettings } from '../../ui/settings-store.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
 import type { DraggedState } from './copy-drag.ts';
 
-/** The copy under way, in a layer of its own: the sheet beneath is not painted while it moves. */
+/** The copies under way, in a layer of their own: the sheet beneath is not painted while they move. */
 const props = defineProps<{ dragged: DraggedState; view: BenchView }>();
 const settings = useSettings();
-const piece = computed(() => props.dragged.copy.piece);
-const angle = computed(() => props.dragged.copy.placement.angle);
-const rim = computed(
-  () => Math.hypot(piece.value.width, piece.value.height) / 2 + piece.value.piece.bleed + 2,
-);
-const side = computed(() => rim.value * 2 * props.view.scale);
+const box = computed(() => {
+  const { copies } = props.dragged;
+  const reach = Math.max(...copies.map(({ piece }) => piece.piece.bleed)) + 2;
+  return grown(boxAround(copies.map((copy) => copy.box)) ?? boxAbout({ x: 0, y: 0 }, 1, 1), reach);
+});
+const size = computed(() => ({
+  width: box.value.right - box.value.left,
+  height: box.value.bottom - box.value.top,
+}));
 const place = computed(() => {
-  const { x, y } = props.dragged;
-  const { scale, x: left, y: top } = props.view;
+  const { dx, dy } = props.dragged;
+  const { scale, x, y } = props.view;
   return {
-    transform: `translate3d(${left + (x - rim.value) * scale}px, ${top + (y - rim.value) * scale}px, 0)`,
+    transform: `translate3d(${x + (box.value.left + dx) * scale}px, ${y + (box.value.top + dy) * scale}px, 0)`,
   };
 });
+const transformOf = ({ placement: { x, y, angle } }: SheetCopy): string =>
+  `translate(${x} ${y}) rotate(${angle})`;
 </script>
 
 <template>
   <div class="dragged" :style="place">
-    <svg :width="side" :height="side" :viewBox="`${-rim} ${-rim} ${2 * rim} ${2 * rim}`">
-      <g :transform="`rotate(${angle})`">
-        <DrawnNodes :nodes="piece.nodes" :sources="pageSources" :version="resourceVersion" />
-        <path class="edge" :class="dragged.state" :d="pathData(piece.trim)" />
+    <svg
+      :width="size.width * view.scale"
+      :height="size.height * view.scale"
+      :viewBox="`${box.left} ${box.top} ${size.width} ${size.height}`"
+    >
+      <g v-for="copy in dragged.copies" :key="copy.placement.copy" :transform="transformOf(copy)">
+        <DrawnNodes :nodes="copy.piece.nodes" :sources="pageSources" :version="resourceVersion" />
+        <path class="edge" :class="dragged.state" :d="pathData(copy.piece.trim)" />
       </g>
     </svg>
     <span v-if="dragged.gap !== undefined" class="gap" :class="dragged.state">{{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, toRef, useId } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { linesPath } from '../../../core/geometry/index.ts';
+import { linesPath, ringsPath } from '../../../core/geometry/index.ts';
 import type { CompiledSheet, SheetCopy } from '../../../core/sheet/index.ts';
 import { useCopyPictures } from './copy-pictures.ts';
 
@@ -11,7 +11,19 @@ const emit = defineEmits<{ grip: [event: PointerEvent, copy: SheetCopy] }>();
 const id = useId();
 const pieces = computed(() => [...new Set(props.sheet.copies.map(({ piece }) => piece))]);
 const creased = computed(() => pieces.value.filter(({ creases }) => creases.length > 0));
-const kind = computed(() => props.sheet.cuts[0]?.kind ?? 'kiss');
+const kissed = computed(() => pieces.value.filter(({ kisses }) => kisses.length > 0));
+/** Lines that neighbours share, and what is left of their edges beside them. */
+const shared = computed(() =>
+  props.sheet.cuts.filter(({ kind, open }) => open && kind !== 'crease'),
+);
+const whole = computed(
+  () =>
+    new Map(
+      props.sheet.cuts
+        .filter(({ open }) => !open)
+        .map(({ rings, kind }) => [rings as unknown, kind]),
+    ),
+);
 const pictures = useCopyPictures(toRef(props, 'sheet'));
 const drawn = computed(() =>
   props.sheet.copies.map((copy) => {
@@ -21,6 +33,8 @@ const drawn = computed(() =>
       transform: `translate(${x} ${y}) rotate(${angle})`,
       picture: pictures.find(copy),
       edge: `#${id}-${copy.piece.piece.id}`,
+      kind: whole.value.get(copy.trim),
+      kisses: copy.piece.kisses.length ? `#${id}-${copy.piece.piece.id}-kisses` : undefined,
       folds: copy.piece.creases.length ? `#${id}-${copy.piece.piece.id}-folds` : undefined,
     };
   }),
@@ -48,6 +62,12 @@ function press(event: PointerEvent): void {
         :d="pathData(piece.trim)"
       />
       <path
+        v-for="piece in kissed"
+        :id="`${id}-${piece.piece.id}-kisses`"
+        :key="piece.piece.id"
+        :d="pathData(ringsPath(piece.kisses))"
+      />
+      <path
         v-for="piece in creased"
         :id="`${id}-${piece.piece.id}-folds`"
         :key="piece.piece.id"
@@ -55,7 +75,7 @@ function press(event: PointerEvent): void {
       />
     </defs>
     <g
-      v-for="{ name, transform, picture, edge, folds } in drawn"
+      v-for="{ name, transform, picture, edge, kind, kisses, folds } in drawn"
       :key="name"
       data-grip
       :data-copy="name"
@@ -72,8 +92,16 @@ function press(event: PointerEvent): void {
         :height="2 * picture.rim"
       />
       <use :href="edge" class="cut" :class="kind" />
+      <use v-if="kisses" :href="kisses" class="cut kiss inner" />
       <use v-if="folds" :href="folds" class="crease" />
     </g>
+    <path
+      v-for="({ rings, kind }, at) in shared"
+      :key="`shared${at}`"
+      class="cut inner"
+      :class="kind"
+      :d="pathData(linesPath(rings))"
+    />
   </g>
 </template>
 
@@ -88,6 +116,9 @@ function press(event: PointerEvent): void {
 .cut {
   fill: transparent;
   stroke-width: 0.3;
+}
+.inner {
+  pointer-events: none;
 }
 .kiss {
   stroke: var(--kiss);

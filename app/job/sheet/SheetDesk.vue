@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
 import { copySource } from '../../../core/job/index.ts';
@@ -13,23 +13,25 @@ import BenchLegend from '../../ui/BenchLegend.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
-import { findNudge, isTyping } from '../job-keys.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { pageCompiler } from '../store/page-resources.ts';
 import ArrangementCard from './ArrangementCard.vue';
 import { useCopyDrag } from './copy-drag.ts';
+import CopiesCard from './CopiesCard.vue';
 import CopyCard from './CopyCard.vue';
 import CopyMarks from './CopyMarks.vue';
 import DraggedCopy from './DraggedCopy.vue';
 import MarksCard from './MarksCard.vue';
 import SheetCopies from './SheetCopies.vue';
+import { useSheetKeys } from './sheet-keys.ts';
 import SheetStrip from './SheetStrip.vue';
+import WaysCard from './WaysCard.vue';
 import WantedCard from './WantedCard.vue';
 
 const store = useJobStore();
 const route = useRoute();
 const index = ref(Number(route.query.sheet ?? 0));
-const selected = ref<string>();
+const selected = ref<readonly string[]>([]);
 const field = ref<HTMLElement | null>(null);
 
 const sheets = computed(() => store.layout?.sheets ?? []);
@@ -52,7 +54,7 @@ const frame = () => ({
 });
 const bench = useBenchView(field, frame);
 const view = computed(() => bench.view.value);
-const drag = useCopyDrag({ sheet, bench, index: current, selected, store });
+const drag = useCopyDrag({ sheet, bench, current, selected, store });
 const over = computed(() => {
   const { x, y, scale } = view.value;
   const { width, height } = stock.value ?? { width: 0, height: 0 };
@@ -70,14 +72,24 @@ const gone = computed(() => {
   return used.size ? spotPaths(spots).filter((_, at) => used.has(at)) : [];
 });
 const paper = computed(() => ({ ...over.value, background: store.job?.material.color }));
+const kinds = computed(() => new Set(sheet.value?.cuts.map(({ kind }) => kind)));
 const legend = computed(() => [
-  store.job?.plan.cut ?? 'kiss',
-  ...(sheet.value?.copies.some(({ creases }) => creases.length) ? (['fold'] as const) : []),
+  ...(['kiss', 'through'] as const).filter((kind) => kinds.value.has(kind)),
+  ...(kinds.value.has('crease') ? (['fold'] as const) : []),
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
 ]);
-const copy = computed(() =>
-  sheet.value?.copies.find(({ placement }) => placement.copy === selected.value),
+const copies = computed(
+  () =>
+    sheet.value?.copies.filter(({ placement }) => selected.value.includes(placement.copy)) ?? [],
 );
+useSheetKeys({
+  store,
+  bench,
+  current,
+  selected,
+  copies,
+  all: () => sheet.value?.copies.map(({ placement }) => placement.copy) ?? [],
+});
 const findings = computed(() =>
   store.findings.list.filter(
     ({ where, severity }) => where.sheet === current.value && severity !== 'note',
@@ -88,31 +100,14 @@ watch(
   () => route.query,
   ({ sheet: wanted, copy: shown }) => {
     if (wanted !== undefined) index.value = Number(wanted);
-    if (shown) selected.value = String(shown);
+    if (shown) selected.value = [String(shown)];
   },
   { immediate: true },
 );
 
 function press(event: PointerEvent): void {
-  if (!(event.target as Element).closest('[data-grip]')) selected.value = undefined;
+  if (!(event.target as Element).closest('[data-grip]')) selected.value = [];
 }
-
-function hear(event: KeyboardEvent): void {
-  if (isTyping(event)) return;
-  const move = findNudge(event);
-  if (move && copy.value) {
-    const { x, y, angle, copy: id } = copy.value.placement;
-    const place = { sheet: current.value, x: x + move.x, y: y + move.y, angle };
-    store.act({ name: 'move-copy', args: { copy: id, place } }, `nudge:${id}`);
-  } else if (event.key === 'Escape') selected.value = undefined;
-  else if (event.key === '+' || event.key === '=') bench.zoomBy(1.25);
-  else if (event.key === '-') bench.zoomBy(0.8);
-  else if (event.key === '0') bench.fit();
-  else return;
-  event.preventDefault();
-}
-addEventListener('keydown', hear);
-onBeforeUnmount(() => removeEventListener('keydown', hear));
 </script>
 
 <template>
@@ -153,15 +148,17 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
           />
         </svg>
         <svg
-          v-if="stock && copy"
+          v-if="stock && copies.length"
           class="paper over"
           aria-hidden="true"
           :viewBox="`0 0 ${stock.width} ${stock.height}`"
           :style="over"
         >
           <CopyMarks
+            v-for="copy in copies"
+            :key="copy.placement.copy"
             :copy="copy"
-            :away="drag.dragged.value?.copy.placement.copy === selected"
+            :away="drag.dragged.value?.copies.includes(copy) ?? false"
             :paper="store.job?.material.color ?? ''"
           />
         </svg>
@@ -178,10 +175,17 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
       <ZoomTray :bench="bench" :whole="texts.sheet.wholeSheet" />
     </template>
     <template #cards>
-      <CopyCard v-if="copy" :copy="copy" :sheet="current" />
+      <CopyCard
+        v-if="copies.length === 1 && copies[0]"
+        :copy="copies[0]"
+        :sheet="current"
+        @follow="index = $event"
+      />
+      <CopiesCard v-else-if="copies.length" :copies="copies" :sheet="current" />
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
-      <ArrangementCard />
+      <ArrangementCard :sheet="current" :shown="sheet" />
+      <WaysCard />
       <MarksCard />
     </template>
   </BenchLayout>

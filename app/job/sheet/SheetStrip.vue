@@ -28,6 +28,7 @@ const size = (piece: string): { w: number; h: number } => {
         v-for="(sheet, at) in sheets.slice(0, SHOWN)"
         :key="at"
         type="button"
+        :data-sheet="at"
         :aria-label="texts.sheet.sheetNumber(at + 1)"
         :aria-pressed="at === current"
         @click="$emit('update:modelValue', at)"

@@ -1,78 +1,93 @@
-import { shallowRef, type Ref } from 'vue';
-import { boxesMeet, boxWithin, placed, type Box } from '../../../core/geometry/index.ts';
-import { placeEdge } from '../../../core/shape/index.ts';
-import { printable } from '../../../core/stock/index.ts';
-import { findGap, type CompiledSheet, type SheetCopy } from '../../../core/sheet/index.ts';
+import { shallowRef, type ComputedRef, type Ref } from 'vue';
+import { boxAround, type Box } from '../../../core/geometry/index.ts';
+import {
+  copyAt,
+  judgeCopy,
+  nearestPlace,
+  surroundingsOf,
+  type CompiledSheet,
+  type HandPlace,
+  type PlaceJudged,
+  type SheetCopy,
+} from '../../../core/sheet/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
 import { snapMove } from '../artwork/snap.ts';
 import type { useJobStore } from '../store/job-store.ts';
 
-/** A copy under way, where it is and what that place is like. */
-export interface DraggedState {
-  readonly copy: SheetCopy;
-  readonly x: number;
-  readonly y: number;
-  /** The distance to the nearest other copy when it is near, mm. */
-  readonly gap: number | undefined;
-  readonly state: 'fine' | 'look' | 'stop';
+/** Copies under way, how far they were moved, and what that place is like. */
+export interface DraggedState extends PlaceJudged {
+  readonly copies: readonly SheetCopy[];
+  readonly dx: number;
+  readonly dy: number;
 }
 
 const REACH = 6; // px
 const NEAR = 12; // mm within which the distance is told
+const SLIDES = 40; // mm that a copy may slide when it is let go where it cannot stay
 
 /**
- * Drags one copy over a sheet. Only the copy itself is drawn anew while it moves; the job changes
- * when it is dropped.
+ * Drags copies over a sheet, all that are selected with the one under the pointer. Only they are drawn
+ * anew while they move; the job changes when they are dropped. One that is dropped where it breaks a
+ * rule slides to the nearest place where it breaks none; with Alt it stays where it was dropped.
+ * Dropped on another sheet of the strip they go to that one.
  */
 export function useCopyDrag(of: {
   sheet: Ref<CompiledSheet | undefined>;
   bench: BenchControls;
-  index: Ref<number>;
-  selected: Ref<string | undefined>;
+  current: ComputedRef<number>;
+  selected: Ref<readonly string[]>;
   store: ReturnType<typeof useJobStore>;
 }) {
   const dragged = shallowRef<DraggedState>();
 
+  /** Selects the copy under the pointer; with Shift beside those that are, or no longer. */
+  function choose(name: string, adding: boolean): void {
+    const { value: now } = of.selected;
+    if (adding)
+      of.selected.value = now.includes(name) ? now.filter((one) => one !== name) : [...now, name];
+    else if (!now.includes(name)) of.selected.value = [name];
+  }
+
   function start(event: PointerEvent, copy: SheetCopy): void {
-    of.selected.value = copy.placement.copy;
+    choose(copy.placement.copy, event.shiftKey);
     if (event.button !== 0 || of.store.keepState === 'reading') return;
-    event.preventDefault(); // no selecting of text while the copy moves
+    event.preventDefault(); // no selecting of text while copies move
     const target = event.currentTarget as Element;
     const from = of.bench.toMm(event);
-    const others = of.sheet.value?.copies.filter((other) => other !== copy) ?? [];
+    const all = of.sheet.value?.copies ?? [];
+    const copies = all.filter(({ placement }) => of.selected.value.includes(placement.copy));
+    const others = all.filter((other) => !copies.includes(other));
+    const box = boxAround(copies.map((one) => one.box)) ?? copy.box;
     const targets = linesOf(others);
     let frame = 0;
     const follow = (moved: PointerEvent): void => {
-      const at = of.bench.toMm(moved);
-      const free = { dx: at.x - from.x, dy: at.y - from.y };
+      const to = of.bench.toMm(moved);
+      const free = { dx: to.x - from.x, dy: to.y - from.y };
       if (!dragged.value && Math.hypot(free.dx, free.dy) * of.bench.view.value.scale < 3) return;
-      const { dx, dy } = snapMove(copy.box, free, targets, REACH / of.bench.view.value.scale);
-      dragged.value = judged(copy, copy.placement.x + dx, copy.placement.y + dy, others);
+      const { dx, dy } = snapMove(box, free, targets, REACH / of.bench.view.value.scale);
+      dragged.value = { copies, dx, dy, ...judged(movedBy(copies, dx, dy), others) };
     };
     const move = (moved: Event): void => {
       cancelAnimationFrame(frame);
       frame = requestAnimationFrame(() => follow(moved as PointerEvent));
     };
-    const end = (keep: boolean): void => {
+    const end = (released?: PointerEvent): void => {
       cancelAnimationFrame(frame);
       target.removeEventListener('pointermove', move);
       target.removeEventListener('pointerup', up);
       target.removeEventListener('pointercancel', drop);
       removeEventListener('keydown', escape, true);
-      const last = dragged.value;
-      if (keep && last) {
-        const place = { sheet: of.index.value, x: last.x, y: last.y, angle: copy.placement.angle };
-        of.store.act({ name: 'move-copy', args: { copy: copy.placement.copy, place } });
-      }
+      if (released && dragged.value) letGo(dragged.value, others, released);
+      else if (released && !released.shiftKey) of.selected.value = [copy.placement.copy];
       dragged.value = undefined;
     };
     const up = (released: Event): void => {
       if (dragged.value) follow(released as PointerEvent);
-      end(true);
+      end(released as PointerEvent);
     };
-    const drop = (): void => end(false);
+    const drop = (): void => end();
     const escape = (key: KeyboardEvent): void => {
-      if (key.key === 'Escape') end(false);
+      if (key.key === 'Escape') end();
     };
     target.setPointerCapture(event.pointerId);
     target.addEventListener('pointermove', move);
@@ -81,51 +96,62 @@ export function useCopyDrag(of: {
     addEventListener('keydown', escape, true);
   }
 
-  function judged(
-    copy: SheetCopy,
-    x: number,
-    y: number,
+  function letGo(
+    { copies, dx, dy, state }: DraggedState,
     others: readonly SheetCopy[],
-  ): DraggedState {
-    const { placement, box } = copy;
-    const [dx, dy] = [x - placement.x, y - placement.y];
-    const there: SheetCopy = {
-      ...copy,
-      placement: { ...placement, x, y },
-      box: {
-        left: box.left + dx,
-        right: box.right + dx,
-        top: box.top + dy,
-        bottom: box.bottom + dy,
-      },
-      trim: placeEdge(copy.piece.rings, placed(x, y, placement.angle)),
+    { altKey, clientX, clientY }: PointerEvent,
+  ): void {
+    const onto = document
+      .elementFromPoint(clientX, clientY)
+      ?.closest('[data-sheet]')
+      ?.getAttribute('data-sheet');
+    if (onto) return place(copies, Number(onto));
+    const moved = movedBy(copies, dx, dy);
+    const [only] = moved;
+    const { job } = of.store;
+    const slides = state !== 'fine' && !altKey && moved.length === 1;
+    if (!slides || !only || !job) return place(moved, of.current.value);
+    const at = nearestPlace(only, surroundingsOf(job, others), SLIDES);
+    place(at ? [copyAt(only, at)] : moved, of.current.value);
+  }
+
+  function place(copies: readonly SheetCopy[], sheet: number): void {
+    const places = Object.fromEntries(
+      copies.map(({ placement: { copy, x, y, angle } }): [string, HandPlace] => [
+        copy,
+        { sheet, x, y, angle },
+      ]),
+    );
+    of.store.act({ name: 'move-copies', args: { places } });
+  }
+
+  /** What a place is like: as bad as it is for the worst of the copies. */
+  function judged(copies: readonly SheetCopy[], others: readonly SheetCopy[]): PlaceJudged {
+    const { job } = of.store;
+    const all = job ? copies.map((copy) => judgeCopy(copy, surroundingsOf(job, others), NEAR)) : [];
+    const states = all.map(({ state }) => state);
+    return {
+      gap: all.reduce<number | undefined>(
+        (least, { gap }) => (gap !== undefined && gap < (least ?? Infinity) ? gap : least),
+        undefined,
+      ),
+      state: states.includes('stop') ? 'stop' : states.includes('look') ? 'look' : 'fine',
     };
-    let gap: number | undefined;
-    for (const other of others) {
-      const found = findGap(there, other, NEAR);
-      if (found !== undefined && found < (gap ?? Infinity)) gap = found;
-    }
-    const job = of.store.job;
-    const inZone = of.sheet.value?.zones.some((zone) => boxesMeet(there.box, zone)) ?? false;
-    const off = job ? !boxWithin(there.box, printable(job.stock)) : false;
-    const state =
-      (gap ?? 1) < -0.01 || inZone
-        ? 'stop'
-        : off || (gap ?? 99) < (job?.plan.gap ?? 0) - 0.05
-          ? 'look'
-          : 'fine';
-    return { copy, x, y, gap, state };
   }
 
   return { dragged, start };
 }
 
-function linesOf(copies: readonly SheetCopy[]): { x: number[]; y: number[] } {
+const movedBy = (copies: readonly SheetCopy[], dx: number, dy: number): SheetCopy[] =>
+  copies.map((copy) => copyAt(copy, { x: copy.placement.x + dx, y: copy.placement.y + dy }));
+
+function linesOf(copies: readonly SheetCopy[]): { x: number[]; y: number[]; boxes: Box[] } {
   const distinct = (values: readonly number[]): number[] => [
     ...new Set(values.map((value) => Math.round(value * 100) / 100)),
   ];
-  const boxes: readonly Box[] = copies.map(({ box }) => box);
+  const boxes = copies.map(({ box }) => box);
   return {
+    boxes,
     x: distinct(boxes.flatMap(({ left, right }) => [left, (left + right) / 2, right])),
     y: distinct(boxes.flatMap(({ top, bottom }) => [top, (top + bottom) / 2, bottom])),
   };

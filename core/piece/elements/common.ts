@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Art, VectorNodes } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
+import type { EdgeRings } from '../../shape/index.ts';
 import type { SetWords, Typeface } from '../../type/index.ts';
 
 /** How an element is drawn more than once; places are in mm of the piece. */
@@ -84,12 +85,16 @@ export interface CompiledElement {
   readonly letters?: readonly DrawingNode[];
   /** How far it reaches beyond its size, mm. */
   readonly reach?: number;
+  /** Edges within it that are kiss-cut where it is used. */
+  readonly kisses?: EdgeRings;
   /** The characters that no letter could be drawn for. */
   readonly missing?: readonly string[];
 }
 
 /** Another piece as a drawing, for a piece in a piece. */
 export interface CompiledPart {
+  readonly rings: EdgeRings;
+  readonly kisses: EdgeRings;
   readonly nodes: readonly DrawingNode[];
   readonly width: number;
   readonly height: number;

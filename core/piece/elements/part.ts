@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { scaling } from '../../geometry/index.ts';
+import { joinedEdges, placeEdge } from '../../shape/index.ts';
 import { emptyFrame, placeFields, scaledBox, side, type ElementKind } from './common.ts';
 
 /** Another piece, printed in this one; its edge is cut only where a use of it says so. */
@@ -10,6 +11,8 @@ export const partSchema = z.object({
   /** The width it comes out at, mm; the height follows. */
   width: side,
   height: side,
+  /** Its edge is kiss-cut: a sticker to be peeled off the piece that it stands in. */
+  cut: z.literal('kiss').optional(),
 });
 export type Part = z.infer<typeof partSchema>;
 
@@ -26,11 +29,13 @@ export const part: ElementKind<Part> = {
     const { width, height } = element;
     const found = context.part(element.piece);
     if (!found) return emptyFrame(width, height, [{ kind: 'piece', id: element.piece }]);
+    const map = scaling(width / found.width);
     return {
-      nodes: [{ kind: 'group', transform: scaling(width / found.width), children: found.nodes }],
+      nodes: [{ kind: 'group', transform: map, children: found.nodes }],
       width,
       height,
       needs: found.needs,
+      kisses: placeEdge(element.cut ? joinedEdges([found.rings, found.kisses]) : found.kisses, map),
     };
   },
 };

@@ -1,6 +1,6 @@
-import { boxesMeet, boxWithin, corners, distanceBetween, type Box } from '../../geometry/index.ts';
+import { boxWithin, type Box } from '../../geometry/index.ts';
 import { printable } from '../../stock/index.ts';
-import { findGap, type CompiledSheet, type SheetCopy } from '../../sheet/index.ts';
+import { findGap, meetsZone, type CompiledSheet, type SheetCopy } from '../../sheet/index.ts';
 import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
 
 /** A finding about copies of one sheet, told once for all of them. */
@@ -14,7 +14,7 @@ function perSheet(
     const copies = found(sheet);
     const [first] = copies;
     if (!first) return [];
-    const fix = putBack(copies) ?? otherwise;
+    const fix = putBack(copies) ?? otherwise ?? freedFrom(copies, index);
     const count =
       copies.length === 1 ? `A copy of “${first.piece.piece.name}”` : `${copies.length} copies`;
     const on = compiled.sheets.length > 1 ? `${count} on sheet ${index + 1}` : count;
@@ -36,6 +36,20 @@ function putBack(copies: readonly SheetCopy[]): Fix | undefined {
   return {
     label: moved.length === 1 ? 'Put it back' : 'Put them back',
     call: { name: 'return-copies', args: { copies: moved } },
+  };
+}
+
+/** Copies that nobody moved go to where they break no rule; more than a few are better laid anew. */
+const MOST_FREED = 12;
+
+function freedFrom(copies: readonly SheetCopy[], sheet: number): Fix | undefined {
+  if (copies.length > MOST_FREED) return undefined;
+  return {
+    label: copies.length === 1 ? 'Move it to a free place' : 'Move them to free places',
+    call: {
+      name: 'free-copies',
+      args: { sheet, copies: copies.map(({ placement }) => placement.copy) },
+    },
   };
 }
 
@@ -81,17 +95,18 @@ export const inKeepClear: FindingKind = {
     ),
 };
 
-function meetsZone({ box, trim }: SheetCopy, zone: Box): boolean {
-  return boxesMeet(box, zone, 0.01) && distanceBetween(trim, [corners(zone)]) < -0.01;
-}
-
 /** Cut lines nearer than that are one line to the eye and two to the knife, mm. */
 const DOUBLED = 0.3;
+
+/** Edges that share a line are apart by no more than that, mm. */
+const ONE_LINE = 0.02;
 
 /** Two copies of a sheet that are near each other, with the distance between their edges. */
 interface NearPair {
   readonly pair: readonly [SheetCopy, SheetCopy];
   readonly gap: number;
+  /** Whether one line is cut for both where they touch. */
+  readonly shared: boolean;
 }
 
 const known = new WeakMap<CompiledSheet, readonly NearPair[]>();
@@ -99,12 +114,17 @@ const known = new WeakMap<CompiledSheet, readonly NearPair[]>();
 /** The pairs that any finding asks for, found once for a sheet. */
 function nearPairs(sheet: CompiledSheet, { compiled }: ProofContext): readonly NearPair[] {
   const within = Math.max(DOUBLED, compiled.job.plan.gap);
+  const lines = sheet.cuts.filter(({ copies }) => copies.length > 1);
+  const shares = (one: SheetCopy, other: SheetCopy): boolean =>
+    lines.some(
+      ({ copies }) => copies.includes(one.placement.copy) && copies.includes(other.placement.copy),
+    );
   const pairs =
     known.get(sheet) ??
     sheet.copies.flatMap((one, at) =>
       sheet.copies.slice(at + 1).flatMap((other): NearPair[] => {
         const gap = findGap(one, other, within);
-        return gap === undefined ? [] : [{ pair: [one, other], gap }];
+        return gap === undefined ? [] : [{ pair: [one, other], gap, shared: shares(one, other) }];
       }),
     );
   known.set(sheet, pairs);
@@ -115,7 +135,9 @@ function nearPairs(sheet: CompiledSheet, { compiled }: ProofContext): readonly N
 const copiesAt =
   (context: ProofContext, from: number, to: number) =>
   (sheet: CompiledSheet): readonly SheetCopy[] => {
-    const near = nearPairs(sheet, context).filter(({ gap }) => gap >= from && gap < to);
+    const near = nearPairs(sheet, context).filter(
+      ({ gap, shared }) => gap >= from && gap < to && !(shared && Math.abs(gap) < ONE_LINE),
+    );
     const found = new Set(near.flatMap(({ pair }) => pair));
     return sheet.copies.filter((copy) => found.has(copy));
   };

@@ -1,8 +1,17 @@
-import { flatten, largestRing, signedArea } from '../../geometry/index.ts';
+import {
+  flatten,
+  largestRing,
+  mapRing,
+  placed,
+  signedArea,
+  type Ring,
+} from '../../geometry/index.ts';
+import type { Piece } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { keepClear, printable } from '../../stock/index.ts';
-import type { Arrangeable } from '../arrange.ts';
-import { type NestedCopy, type Turns } from '../plan.ts';
+import { pinnedCopies, type Arrangeable } from '../arrange.ts';
+import { freeArea } from '../bound.ts';
+import { madeOf, type NestedCopy, type Turns } from '../plan.ts';
 import { nestSheets, type NestEffort } from './nest.ts';
 import type { Nested, NestPlace, NestWish } from './nested-sheet.ts';
 
@@ -21,7 +30,7 @@ const ANGLES: Record<Turns, readonly number[]> = {
 export interface NestedJob {
   readonly sheets: readonly (readonly NestedCopy[])[];
   readonly copies: number;
-  /** How many of each piece. */
+  /** How many of each piece, with those that stay where they are pinned. */
   readonly counts: Readonly<Record<string, number>>;
   /** The area of the copies by that of the room on the sheets in use, 0 to 1. */
   readonly used: number;
@@ -45,23 +54,31 @@ export async function nestJob(
   const { stock, plan } = job;
   const pieces = job.pieces.filter(({ id }) => (plan.wanted[id] ?? 0) > 0);
   const angles = ANGLES[plan.turns ?? 'quarter'];
+  const pinned = pinnedCopies(job);
+  const fixed: Ring[][] = [];
+  for (const { piece, place } of pinned)
+    (fixed[place.sheet] ??= []).push(
+      mapRing(outlineOf(piece), placed(place.x, place.y, place.angle)),
+    );
+  const staying = (id: string): number => pinned.filter(({ piece }) => piece.id === id).length;
   const wishes = pieces.map(({ id, edge }): NestWish => {
-    const ring = largestRing(flatten(shapePath(edge)));
+    const ring = outlineOf({ edge });
     const area = Math.abs(signedArea(ring));
     const round = edge.kind === 'circle';
-    const wanted = fill ? MOST_COPIES : (plan.wanted[id] ?? 0);
+    const wanted = (fill ? MOST_COPIES : madeOf(plan, id)) - staying(id);
     return { ring, area, wanted, most: fill, angles: round ? [0] : angles };
   });
   const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
-  const { left, top, right, bottom } = room.area;
-  const free = (right - left) * (bottom - top);
+  const free = freeArea(room);
   const told = (sheets: readonly Nested[]): NestedJob => {
     const area = sheets.reduce((sum, sheet) => sum + sheet.area, 0);
     return {
       sheets: sheets.map(({ places }) =>
         places.map(({ kind, x, y, angle }) => ({ piece: pieces[kind]?.id ?? '', x, y, angle })),
       ),
-      counts: Object.fromEntries(pieces.map(({ id }, kind) => [id, countOf(sheets, kind)])),
+      counts: Object.fromEntries(
+        pieces.map(({ id }, kind) => [id, countOf(sheets, kind) + staying(id)]),
+      ),
       copies: sheets.reduce((sum, { places }) => sum + places.length, 0),
       used: sheets.length ? area / (free * sheets.length) : 0,
       area,
@@ -78,10 +95,14 @@ export async function nestJob(
       ...effort,
       most: fill ? Math.max(1, plan.nested?.length ?? 0) : MOST_SHEETS,
       ...(start ? { start } : {}),
+      ...(pinned.length ? { fixed: Array.from(fixed, (rings) => rings ?? []) } : {}),
       ...(better ? { better: (sheets) => better(told(sheets)) } : {}),
     }),
   );
 }
+
+/** The outer outline of a piece about its centre. */
+const outlineOf = ({ edge }: Pick<Piece, 'edge'>): Ring => largestRing(flatten(shapePath(edge)));
 
 const countOf = (sheets: readonly Nested[], kind: number): number =>
   sheets.reduce((sum, { places }) => sum + places.filter((place) => place.kind === kind).length, 0);

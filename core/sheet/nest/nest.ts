@@ -1,4 +1,5 @@
 import { unwatched, type Task } from '../../base/index.ts';
+import type { Ring } from '../../geometry/index.ts';
 import { NestedSheet, type Nested, type NestPlace, type NestWish } from './nested-sheet.ts';
 import type { NestRoom } from './turned.ts';
 
@@ -14,6 +15,8 @@ export interface NestEffort {
   readonly better?: (sheets: readonly Nested[]) => void;
   /** Copies that lie on the sheets already. */
   readonly start?: readonly (readonly NestPlace[])[];
+  /** Outlines that lie on the sheets and stay, beside those of the room. */
+  readonly fixed?: readonly (readonly Ring[])[];
 }
 
 /** Rounds between two breaths: some 30 ms. Those that take longer breathe in between. */
@@ -38,7 +41,9 @@ export async function nestSheets(
       wanted: wish.wanted - done.reduce((sum, sheet) => sum + countOf(sheet, kind), 0),
     }));
     if (left.every(({ wanted }) => wanted <= 0)) break;
-    const sheet = new NestedSheet(left, room, effort.seed + done.length * 1000);
+    const fixed = effort.fixed?.[done.length] ?? [];
+    const here = fixed.length ? { ...room, fixed } : room;
+    const sheet = new NestedSheet(left, here, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
     // However short the time is, there is an answer.
     await sheet.first(done.length ? watch : { ...watch, over: () => false });
@@ -49,8 +54,10 @@ export async function nestSheets(
       if (await sheet.attempt(watch)) effort.better?.([...done, sheet.answer()]);
     }
     const answer = sheet.answer();
-    if (answer.places.length === 0) break;
-    for (let times = alike(left, answer); times > 0 && done.length < most; times--)
+    const stays = effort.fixed?.slice(done.length).some(({ length }) => length > 0) ?? false;
+    if (answer.places.length === 0 && !stays) break;
+    // Where something lies already no sheet is like another.
+    for (let times = stays ? 1 : alike(left, answer); times > 0 && done.length < most; times--)
       done.push(answer);
   }
   return done;

@@ -26,6 +26,8 @@ export interface NestRoom {
   readonly area: Box;
   /** What may not be touched, and needs no gap. */
   readonly taken: readonly Box[];
+  /** Outlines that lie there and stay. */
+  readonly fixed?: readonly Ring[];
   /** Between outlines, mm. */
   readonly gap: number;
 }
@@ -96,7 +98,13 @@ export function turnedOutline(
     someEnds: board.ends(mask, SOME_ROWS),
     across,
     down,
-    barred: barredPlaces(maskOf(moved, grid.cell, grid.cover), { across, down }, grid),
+    barred: barredPlaces(
+      [
+        [maskOf(moved, grid.cell, grid.cover), takenRuns(grid)],
+        [mask, fixedRuns(grid)],
+      ],
+      { across, down },
+    ),
     origin: { x: area.left - grid.reach + shift.x, y: area.top - grid.reach + shift.y },
   };
 }
@@ -106,33 +114,61 @@ function grownRing(ring: Ring, reach: number): Ring {
   return largestRing(offsetRegion([clockwise(simplifiedRing(ring, PLAINER))], reach));
 }
 
+/** Cells of a room in a row, from one column to behind another. */
+interface Run {
+  readonly row: number;
+  readonly from: number;
+  readonly behind: number;
+}
+
+/** The cells of what is taken. */
+function takenRuns({ room: { area, taken }, cell, reach }: Grid): Run[] {
+  return taken.flatMap((box) => {
+    const from = Math.floor((box.left - area.left + reach) / cell + EPS);
+    const behind = Math.ceil((box.right - area.left + reach) / cell - EPS);
+    const top = Math.floor((box.top - area.top + reach) / cell + EPS);
+    const bottom = Math.ceil((box.bottom - area.top + reach) / cell - EPS);
+    return Array.from({ length: Math.max(0, bottom - top) }, (_, at) => ({
+      row: top + at,
+      from,
+      behind,
+    }));
+  });
+}
+
+/** The cells of the outlines that stay, with half the gap around each. */
+function fixedRuns({ room: { area, fixed = [] }, cell, reach, cover }: Grid): Run[] {
+  return fixed.flatMap((ring) => {
+    const moved = ring.map(({ x, y }) => ({ x: x - area.left + reach, y: y - area.top + reach }));
+    const { runs } = maskOf(grownRing(moved, reach), cell, cover);
+    return Array.from({ length: runs.length / 3 }, (_, at) => ({
+      row: runs[3 * at] as number,
+      from: runs[3 * at + 1] as number,
+      behind: runs[3 * at + 2] as number,
+    }));
+  });
+}
+
+/** Places at which one of the masks meets cells that are kept from it; undefined when there are none. */
 function barredPlaces(
-  mask: Mask,
+  kept: readonly (readonly [Mask, readonly Run[]])[],
   { across, down }: { across: number; down: number },
-  { room: { area, taken }, cell, reach }: Grid,
 ): Uint8Array | undefined {
-  if (taken.length === 0) return undefined;
   const width = across + 1;
   const change = new Int32Array(width * down);
   let any = false;
-  for (const box of taken) {
-    const left = Math.floor((box.left - area.left + reach) / cell + EPS);
-    const right = Math.ceil((box.right - area.left + reach) / cell - EPS);
-    const top = Math.floor((box.top - area.top + reach) / cell + EPS);
-    const bottom = Math.ceil((box.bottom - area.top + reach) / cell - EPS);
-    for (let run = 0; run < mask.runs.length; run += 3) {
-      const row = mask.runs[run] as number;
-      const from = Math.max(0, left - (mask.runs[run + 2] as number) + 1);
-      const to = Math.min(across, right - (mask.runs[run + 1] as number));
-      if (from >= to) continue;
-      for (let y = Math.max(0, top - row); y < Math.min(down, bottom - row); y++) {
-        const at = y * width;
-        change[at + from] = (change[at + from] as number) + 1;
-        change[at + to] = (change[at + to] as number) - 1;
+  for (const [{ runs }, cells] of kept)
+    for (const { row, from: left, behind } of cells)
+      for (let run = 0; run < runs.length; run += 3) {
+        const y = row - (runs[run] as number);
+        if (y < 0 || y >= down) continue;
+        const from = Math.max(0, left - (runs[run + 2] as number) + 1);
+        const to = Math.min(across, behind - (runs[run + 1] as number));
+        if (from >= to) continue;
+        change[y * width + from] = (change[y * width + from] as number) + 1;
+        change[y * width + to] = (change[y * width + to] as number) - 1;
         any = true;
       }
-    }
-  }
   if (!any) return undefined;
   const barred = new Uint8Array(across * down);
   for (let y = 0; y < down; y++)

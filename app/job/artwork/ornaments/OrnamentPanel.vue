@@ -33,6 +33,7 @@ const words = texts.ornaments;
       :label="words.shapes"
       @update:model-value="$emit('shape', $event)"
     />
+    <slot />
   </SidePanel>
 </template>
 

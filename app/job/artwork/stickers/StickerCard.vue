@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Part } from '../../../../core/piece/index.ts';
+import { texts } from '../../../texts/index.ts';
+import CardPanel from '../../../ui/CardPanel.vue';
+import ChoicesRow from '../../../ui/ChoicesRow.vue';
+import FactRow from '../../../ui/FactRow.vue';
+import type { DeskState } from '../desk-state.ts';
+
+/** Another piece that stands in this one: as a sticker to be peeled off, or printed only. */
+const props = defineProps<{ desk: DeskState; part: Part }>();
+const say = texts.stickers;
+const inner = computed(() =>
+  props.desk.store.settled?.pieces.find(({ id }) => id === props.part.piece),
+);
+</script>
+
+<template>
+  <CardPanel :title="say.sticker" peeled>
+    <FactRow :label="say.of"
+      ><span>{{ inner?.name ?? say.gone }}</span></FactRow
+    >
+    <ChoicesRow
+      :label="say.cut"
+      :name="say.cutLong"
+      :model-value="part.cut ?? 'none'"
+      :choices="say.cuts"
+      @update:model-value="desk.change({ cut: $event === 'kiss' ? 'kiss' : undefined })"
+    />
+    <button v-if="inner" class="link" type="button" @click="desk.show(inner.id)">
+      {{ say.open(inner.name) }}
+    </button>
+  </CardPanel>
+</template>

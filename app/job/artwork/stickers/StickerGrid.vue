@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { pieceSize, type Piece } from '../../../../core/piece/index.ts';
+import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
+import { texts } from '../../../texts/index.ts';
+import type { DeskState } from '../desk-state.ts';
+
+/** The other pieces of the job; a click puts one on this piece as a sticker. */
+const props = defineProps<{ desk: DeskState }>();
+const others = computed(() =>
+  (props.desk.store.settled?.pieces ?? []).filter(({ id }) => id !== props.desk.settled.value?.id),
+);
+
+function add(other: Piece): void {
+  props.desk.add({
+    id: '',
+    kind: 'piece',
+    piece: other.id,
+    name: other.name.slice(0, 60),
+    cut: 'kiss',
+    x: 0,
+    y: 0,
+    angle: 0,
+    locked: false,
+    ...pieceSize(other),
+  });
+}
+</script>
+
+<template>
+  <template v-if="others.length && desk.store.settled">
+    <h3>{{ texts.stickers.ofThisJob }}</h3>
+    <div class="grid">
+      <button
+        v-for="other in others"
+        :key="other.id"
+        type="button"
+        :aria-label="texts.stickers.add(other.name)"
+        :title="other.name"
+        @click="add(other)"
+      >
+        <PieceThumbnail :job="desk.store.settled" :piece="other.id" />
+      </button>
+    </div>
+  </template>
+</template>
+
+<style scoped>
+h3 {
+  margin: 10px 2px 4px;
+  font-size: 13px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 4px;
+}
+button {
+  aspect-ratio: 1;
+  border: 1px solid transparent;
+  border-radius: 12px;
+  padding: 4px;
+  background: #f7f3ec;
+  cursor: pointer;
+}
+button:hover {
+  border-color: var(--plum);
+}
+svg {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
+</style>

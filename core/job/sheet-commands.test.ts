@@ -1,0 +1,115 @@
+import { isProblem } from '../base/index.ts';
+import { compiled, runAll } from '../testing/example-job.ts';
+import { arrange, findFaults, type CopyId } from '../sheet/index.ts';
+import { keepClear, printable } from '../stock/index.ts';
+import { createJob, runCommand, tryCommand, type CommandCall, type Job } from './index.ts';
+
+const PIECE = 'piece-1';
+const first = `${PIECE}#1` as CopyId;
+const second = `${PIECE}#2` as CopyId;
+const job = (...calls: CommandCall[]): Job =>
+  runAll(
+    createJob('lid', { id: 'j', today: '2026-04-18' }),
+    { name: 'want', args: { piece: PIECE, count: 4 } },
+    ...calls,
+  );
+const places = (of: Job, sheet = 0) =>
+  new Map(arrange(of).sheets[sheet]?.placements.map((one) => [one.copy, one]));
+const faultsOf = async (of: Job) => {
+  const made = (await compiled(of, new Map())).compiled;
+  const { stock, plan } = of;
+  const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
+  return made.sheets.map(({ copies }) =>
+    findFaults(
+      copies.flatMap(({ trim }) => trim.slice(0, 1)),
+      room,
+      0.06,
+    ),
+  );
+};
+const NO_FAULTS = { outside: [], onTaken: [], near: [] };
+
+test('a pinned copy stays and the others are laid around it', async () => {
+  const moved = job(
+    {
+      name: 'move-copies',
+      args: { places: { [first]: { sheet: 0, x: 100, y: 140, angle: 0 } } },
+    },
+    { name: 'pin-copies', args: { copies: [first], pinned: true } },
+    { name: 'want', args: { piece: PIECE, count: 9 } },
+  );
+  expect(places(moved).get(first)).toMatchObject({ x: 100, y: 140, byHand: true });
+  expect(arrange(moved).sheets.flatMap(({ placements }) => placements)).toHaveLength(9);
+  for (const faults of await faultsOf(moved)) expect(faults).toEqual(NO_FAULTS);
+  // Moved again it stays pinned; unpinned it only lies elsewhere.
+  const again = runAll(moved, {
+    name: 'move-copies',
+    args: { places: { [first]: { sheet: 0, x: 90, y: 150, angle: 0 } } },
+  });
+  expect(again.plan.moved[first]?.pinned).toBe(true);
+  const free = runAll(again, { name: 'pin-copies', args: { copies: [first], pinned: false } });
+  expect(free.plan.moved[first]).toEqual({ sheet: 0, x: 90, y: 150, angle: 0 });
+});
+
+test('copies are repeated in steps, are wanted as well, and stay', () => {
+  const made = job({
+    name: 'repeat-copies',
+    args: { copies: [second], across: 2, down: 2, dx: 66, dy: 70 },
+  });
+  expect(made.plan.wanted[PIECE]).toBe(7);
+  const at = places(job()).get(second);
+  const found = places(made);
+  expect(found.get(`${PIECE}#7`)).toMatchObject({ x: (at?.x ?? 0) + 66, y: (at?.y ?? 0) + 70 });
+  expect(found.get(`${PIECE}#5`)).toMatchObject({ x: (at?.x ?? 0) + 66, y: at?.y });
+});
+
+test('copies that break a rule go to the nearest places where they break none', async () => {
+  const pile = job({
+    name: 'nest-sheets',
+    args: {
+      sheets: [
+        [
+          { piece: PIECE, x: 60, y: 80, angle: 0 },
+          { piece: PIECE, x: 80, y: 80, angle: 0 },
+          { piece: PIECE, x: 20, y: 20, angle: 0 },
+          { piece: PIECE, x: 140, y: 200, angle: 0 },
+        ],
+      ],
+    },
+  });
+  const copies = [1, 2, 3, 4].map((number) => `${PIECE}#${number}`);
+  const freed = runAll(pile, { name: 'free-copies', args: { sheet: 0, copies } });
+  expect(await faultsOf(freed)).toEqual([NO_FAULTS]);
+  // What was right stays where it was.
+  expect(freed.plan.moved[`${PIECE}#4`]).toBeUndefined();
+  const none = runCommand(freed, { name: 'free-copies', args: { sheet: 0, copies } });
+  expect(isProblem(none) && none.code).toBe('sheet/no-free-place');
+});
+
+test('spares are made beside those that are wanted', () => {
+  const plan = { changes: { spares: 30 } };
+  const made = arrange(job({ name: 'change-plan', args: plan }));
+  expect(made.sheets.flatMap(({ placements }) => placements)).toHaveLength(6);
+});
+
+test('a sticker sheet holds the copies as kiss cuts in an outline that is cut through', async () => {
+  const made = job({ name: 'make-sticker-sheet', args: { sheet: 0 } });
+  const sheet = made.pieces.find(({ name }) => name === 'Sticker sheet');
+  expect(sheet?.elements).toHaveLength(4);
+  expect(made.plan.wanted).toEqual({ [PIECE]: 0, 'sheet-1': 1 });
+  const { sheets } = (await compiled(made, new Map())).compiled;
+  const kinds = sheets[0]?.cuts.map(({ kind }) => kind) ?? [];
+  expect(kinds.filter((kind) => kind === 'kiss')).toHaveLength(4);
+  expect(kinds.filter((kind) => kind === 'through')).toHaveLength(1);
+  // The same edge alone is cut as the plan says.
+  const alone = (await compiled(job(), new Map())).compiled.sheets[0]?.cuts ?? [];
+  expect(new Set(alone.map(({ kind }) => kind))).toEqual(new Set(['kiss']));
+  // The stickers lie in it as they lay on the sheet.
+  const [one, two] = sheet?.elements ?? [];
+  const [a, b] = [places(job()).get(first), places(job()).get(second)];
+  expect((two?.x ?? 0) - (one?.x ?? 0)).toBeCloseTo((b?.x ?? 0) - (a?.x ?? 0), 9);
+});
+
+test('a sheet without copies makes no sticker sheet', () => {
+  expect(tryCommand(job(), { name: 'make-sticker-sheet', args: { sheet: 5 } })).toBeUndefined();
+});

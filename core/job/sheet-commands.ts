@@ -1,0 +1,222 @@
+import { isProblem, problem, type Problem } from '../base/index.ts';
+import {
+  arrange,
+  copyId,
+  copyNumber,
+  judgeCopy,
+  madeOf,
+  nearestPlace,
+  copyAt,
+  planSchema,
+  surroundingsOf,
+  type CopyId,
+  type HandPlace,
+  type NestedCopy,
+  type Plan,
+  type Turns,
+} from '../sheet/index.ts';
+import type { Command, Of } from './command.ts';
+import { refused, refusedBy } from './refusals.ts';
+import { copiesOn } from './outlines.ts';
+import type { Job } from './schema.ts';
+import { stickerSheet } from './sticker-sheet.ts';
+
+/** How sheets are filled, and single copies on them. */
+export const SHEET_COMMANDS = {
+  'change-plan': {
+    label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
+    run: (job, { changes }) => {
+      const read = planSchema.safeParse({ ...job.plan, ...changes });
+      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+    },
+  } satisfies Command<{ changes: Partial<Plan> }>,
+
+  /** Lays copies as nesting has found; those that a hand had moved lie as all others, but for pinned ones. */
+  'nest-sheets': {
+    label: ({ sheets }) => `nest ${sheets.flat().length} copies`,
+    run: (job, { sheets, turns = job.plan.turns, wanted = job.plan.wanted }) => {
+      const { spares, ...rest } = job.plan;
+      const plan = {
+        ...rest,
+        // Spares are among those that were asked for beyond what is wanted.
+        ...(spares && wanted === job.plan.wanted ? { spares } : {}),
+        arrangement: 'nest',
+        nested: sheets,
+        moved: pinnedOnly(job.plan.moved),
+        turns,
+        wanted,
+      };
+      const read = planSchema.safeParse(plan);
+      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+    },
+  } satisfies Command<{
+    sheets: readonly (readonly NestedCopy[])[];
+    turns?: Turns | undefined;
+    wanted?: Readonly<Record<string, number>> | undefined;
+  }>,
+
+  want: {
+    label: ({ count }) => `want ${count}`,
+    run: (job, { piece, count }) => {
+      const whole = Math.round(count);
+      if (!(whole >= 0 && whole <= 5000))
+        return refused(`${count} copies`, 'from 0 to 5,000 of a piece can be wanted');
+      return { ...job, plan: { ...job.plan, wanted: { ...job.plan.wanted, [piece]: whole } } };
+    },
+  } satisfies Command<Of & { count: number }>,
+
+  /** Copies at places of their own. */
+  'move-copies': {
+    label: ({ places }) => (Object.keys(places).length === 1 ? 'move a copy' : 'move copies'),
+    run: (job, { places }) => {
+      const { moved } = job.plan;
+      const stays = Object.fromEntries(
+        Object.entries(places).map(([copy, place]) => [
+          copy,
+          moved[copy]?.pinned ? { pinned: true, ...place } : place,
+        ]),
+      );
+      return withMoved(job, { ...moved, ...stays });
+    },
+  } satisfies Command<{ places: Readonly<Record<string, HandPlace>> }>,
+
+  'return-copies': {
+    label: () => 'put copies back',
+    run: (job, { copies }) =>
+      withMoved(
+        job,
+        Object.fromEntries(
+          Object.entries(job.plan.moved).filter(([copy]) => !copies.includes(copy)),
+        ),
+      ),
+  } satisfies Command<{ copies: readonly string[] }>,
+
+  /** Copies stay where they are and all others are laid around them, or no longer. */
+  'pin-copies': {
+    label: ({ pinned }) => (pinned ? 'pin copies' : 'unpin copies'),
+    run: (job, { copies, pinned }) => {
+      const places = placesOf(job);
+      return withMoved(job, {
+        ...job.plan.moved,
+        ...Object.fromEntries(
+          copies.flatMap((copy) => {
+            const place = places.get(copy);
+            return place ? [[copy, pinned ? { ...place, pinned } : place]] : [];
+          }),
+        ),
+      });
+    },
+  } satisfies Command<{ copies: readonly string[]; pinned: boolean }>,
+
+  /** Moves those copies of a sheet that break a rule to the nearest places where they break none. */
+  'free-copies': {
+    label: () => 'move copies to free places',
+    run: (job, { sheet, copies }) => {
+      const moved = freed(job, sheet, copies);
+      if (Object.keys(moved).length === 0)
+        return problem(
+          'sheet/no-free-place',
+          'There is no free place near enough on this sheet.',
+          'Take a copy away, choose a smaller gap, or have the sheet filled anew.',
+        );
+      return withMoved(job, { ...job.plan.moved, ...moved });
+    },
+  } satisfies Command<{ sheet: number; copies: readonly string[] }>,
+
+  /** More of some copies, in equal steps across and down; each is wanted beside those that were. */
+  'repeat-copies': {
+    label: () => 'repeat copies',
+    run: (job, { copies, across, down, dx, dy }) => {
+      const places = placesOf(job);
+      const made: Record<string, HandPlace> = {};
+      const count: Record<string, number> = {};
+      const { spares, ...rest } = job.plan;
+      void spares;
+      for (const copy of copies) {
+        const place = places.get(copy);
+        const piece = place && job.pieces.find(({ id }) => copyId(id, copyNumber(copy)) === copy);
+        if (!piece) continue;
+        made[copy] = { ...place, pinned: true };
+        for (let row = 0; row < down; row++)
+          for (let column = 0; column < across; column++) {
+            if (row === 0 && column === 0) continue;
+            const number = (count[piece.id] ?? madeOf(job.plan, piece.id)) + 1;
+            count[piece.id] = number;
+            made[copyId(piece.id, number)] = {
+              ...place,
+              x: place.x + column * dx,
+              y: place.y + row * dy,
+              pinned: true,
+            };
+          }
+      }
+      const wanted = { ...job.plan.wanted, ...count };
+      const moved = { ...job.plan.moved, ...made };
+      const read = planSchema.safeParse({ ...rest, wanted, moved });
+      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+    },
+  } satisfies Command<{
+    copies: readonly CopyId[];
+    /** How many there are then, with those that are repeated. */
+    across: number;
+    down: number;
+    dx: number;
+    dy: number;
+  }>,
+
+  /** One piece that holds the copies of a sheet as stickers: kiss-cut in an outline that falls out whole. */
+  'make-sticker-sheet': {
+    label: () => 'make a sticker sheet',
+    run: (job, { sheet }) => {
+      const piece = stickerSheet(job, sheet);
+      if (isProblem(piece)) return piece;
+      const { nested, spares, ...plan } = job.plan;
+      void [nested, spares];
+      const wanted = {
+        ...Object.fromEntries(job.pieces.map(({ id }) => [id, 0])),
+        [piece.id]: 1,
+      };
+      return {
+        ...job,
+        pieces: [...job.pieces, piece],
+        plan: { ...plan, arrangement: 'step', moved: {}, wanted },
+      };
+    },
+  } satisfies Command<{ sheet: number }>,
+};
+
+const pinnedOnly = (moved: Plan['moved']): Plan['moved'] =>
+  Object.fromEntries(Object.entries(moved).filter(([, { pinned }]) => pinned));
+
+function withMoved(job: Job, moved: Readonly<Record<string, HandPlace>>): Job | Problem {
+  const read = planSchema.shape.moved.safeParse(moved);
+  return read.success ? { ...job, plan: { ...job.plan, moved: read.data } } : refusedBy(read.error);
+}
+
+/** Where every copy lies. */
+function placesOf(job: Job): Map<string, HandPlace> {
+  return new Map(
+    arrange(job).sheets.flatMap(({ placements }, sheet) =>
+      placements.map(({ copy, x, y, angle }) => [copy, { sheet, x, y, angle }]),
+    ),
+  );
+}
+
+const FARTHEST = 120; // mm that a copy is moved to a free place
+
+function freed(job: Job, sheet: number, copies: readonly string[]): Record<string, HandPlace> {
+  let all = copiesOn(job, sheet);
+  const moved: Record<string, HandPlace> = {};
+  for (const name of copies) {
+    const copy = all.find(({ placement }) => placement.copy === name);
+    if (!copy) continue;
+    const others = all.filter((one) => one !== copy);
+    const around = surroundingsOf(job, others);
+    if (judgeCopy(copy, around).state === 'fine') continue;
+    const at = nearestPlace(copy, around, FARTHEST);
+    if (!at) continue;
+    moved[name] = { sheet, ...at, angle: copy.placement.angle };
+    all = [...others, copyAt(copy, at)];
+  }
+  return moved;
+}

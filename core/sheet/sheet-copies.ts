@@ -1,0 +1,78 @@
+import { boxesMeet, boxOf, distanceBetween, grown, placed, type Box } from '../geometry/index.ts';
+import type { CompiledPiece } from '../piece/index.ts';
+import { placeEdge, type EdgeRings } from '../shape/index.ts';
+import type { Placement, SheetLayout } from './arrange.ts';
+import { copyNumber } from './plan.ts';
+
+/** A copy with its lines on the sheet. */
+export interface SheetCopy {
+  readonly placement: Placement;
+  readonly piece: CompiledPiece;
+  /** The name of its drawing: that of its piece, or one of its own where copies are numbered. */
+  readonly symbol: string;
+  /** The finished outline on the sheet. */
+  readonly trim: EdgeRings;
+  /** The edges of the stickers in it, on the sheet. */
+  readonly kisses: EdgeRings;
+  /** Its folds on the sheet. */
+  readonly creases: EdgeRings;
+  readonly box: Box;
+  /** How far its bleed reaches, mm: half way to its nearest neighbour at most. */
+  readonly bleed: number;
+}
+
+/** Where the compiled piece of a copy is found; a map by piece has the same for all copies. */
+export interface CopySource {
+  get(piece: string, number: number): CompiledPiece | undefined;
+}
+
+/** The name of a piece's symbol in the drawing of a sheet. */
+export function pieceSymbol(piece: string): string {
+  return `piece-${piece}`;
+}
+
+/** Where each copy lies and how far its bleed may reach, without drawing anything. */
+export function sheetCopies({ placements }: SheetLayout, pieces: CopySource): SheetCopy[] {
+  const bare = placements.flatMap((placement): SheetCopy[] => {
+    const number = copyNumber(placement.copy);
+    const piece = pieces.get(placement.piece, number);
+    if (!piece) return [];
+    const map = placed(placement.x, placement.y, placement.angle);
+    const trim = placeEdge(piece.rings, map);
+    const kisses = placeEdge(piece.kisses, map);
+    const creases = placeEdge(piece.creases, map);
+    const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+    const own = piece.numbered ? `-${number}` : '';
+    const symbol = pieceSymbol(piece.piece.id) + own;
+    return [{ placement, piece, symbol, trim, kisses, creases, box, bleed: piece.piece.bleed }];
+  });
+  const bleeds = bare.map(({ bleed }) => bleed);
+  for (const [at, copy] of bare.entries())
+    for (const [to, other] of bare.entries()) {
+      if (to <= at) continue;
+      const gap = findGap(copy, other, copy.bleed + other.bleed);
+      if (gap === undefined) continue;
+      const half = Math.max(0, Math.floor(gap / 2 / BLEED_STEP + 1e-6) * BLEED_STEP);
+      bleeds[at] = Math.min(bleeds[at] ?? half, half);
+      bleeds[to] = Math.min(bleeds[to] ?? half, half);
+    }
+  return bare.map((copy, at) => ({ ...copy, bleed: bleeds[at] ?? copy.bleed }));
+}
+
+/**
+ * A bleed that is cut short ends at steps, mm: copies that lie in all kinds of ways share few outlines,
+ * and few drawings.
+ */
+const BLEED_STEP = 0.1;
+
+/** The distance from a copy's edge to that of another, or undefined when it is more than `within`. */
+export function findGap(one: SheetCopy, other: SheetCopy, within: number): number | undefined {
+  if (!boxesMeet(grown(one.box, within), other.box, 0)) return undefined;
+  const [a, b] = [one.piece.piece.edge, other.piece.piece.edge];
+  const gap =
+    a.kind === 'circle' && b.kind === 'circle'
+      ? Math.hypot(one.placement.x - other.placement.x, one.placement.y - other.placement.y) -
+        (a.diameter + b.diameter) / 2
+      : distanceBetween(one.trim, other.trim, within);
+  return gap < within ? gap : undefined;
+}
