@@ -24,7 +24,7 @@ const compiledOf = async ({ job, art }: JobWithArt) => {
   return { compiled: compileJob(job, createCompiler(resources)), resources };
 };
 
-test('the shelf begins with eight jobs of different kinds of thing and edge', () => {
+test('the shelf begins with nine jobs of different kinds of thing and edge', () => {
   expect(jobs.map(({ job }) => job.name)).toEqual([
     'Pot-lid seals',
     'Seed packet fronts',
@@ -34,6 +34,7 @@ test('the shelf begins with eight jobs of different kinds of thing and edge', ()
     'Woodland stickers',
     'Plant tags',
     'Tea caddies',
+    'Hedgerow stickers',
   ]);
   expect(jobs.map(({ job }) => job.thing.kind)).toEqual([
     'lid',
@@ -44,6 +45,7 @@ test('the shelf begins with eight jobs of different kinds of thing and edge', ()
     'own',
     'tag',
     'lid',
+    'own',
   ]);
   expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
     'circle',
@@ -54,6 +56,7 @@ test('the shelf begins with eight jobs of different kinds of thing and edge', ()
     'outline',
     'tag',
     'circle',
+    'rectangle',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
 });

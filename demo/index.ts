@@ -2,6 +2,7 @@ import type { Platform } from '../core/base/index.ts';
 import type { JobWithArt } from '../core/job/index.ts';
 import { basilPotWrap } from './jobs/basil-pot-wrap.ts';
 import { bulbBoxBands } from './jobs/bulb-box-bands.ts';
+import { hedgerowSheet } from './jobs/hedgerow-sheet.ts';
 import { peatFreeDots } from './jobs/peat-free-dots.ts';
 import { potLidSeals } from './jobs/pot-lid-seals.ts';
 import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
@@ -20,5 +21,6 @@ export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
     woodlandStickers(platform),
     plantTags(platform),
     teaCaddies(),
+    hedgerowSheet(platform),
   ]);
 }

@@ -61,8 +61,11 @@ export const COMMANDS = {
       const closes = checkSpots(stock);
       if (!closes.ok) return closes.problem;
       const spots = stock.spots !== null;
+      // Other sheets and their order belong to the stock that was.
+      const { stocks, order, ...kept } = job.plan;
+      void [stocks, order];
       const plan: Plan = {
-        ...job.plan,
+        ...kept,
         arrangement: spots ? 'spots' : 'step',
         marks: { ...job.plan.marks, on: spots ? false : job.plan.marks.on },
         used: [...used],

@@ -1,7 +1,7 @@
 import { isProblem } from '../base/index.ts';
 import { compiled, runAll } from '../testing/example-job.ts';
 import { arrange, findFaults, type CopyId } from '../sheet/index.ts';
-import { keepClear, printable } from '../stock/index.ts';
+import { keepClear, PLAIN_SHEETS, printable, type Stock } from '../stock/index.ts';
 import { createJob, runCommand, tryCommand, type CommandCall, type Job } from './index.ts';
 
 const PIECE = 'piece-1';
@@ -112,4 +112,43 @@ test('a sticker sheet holds the copies as kiss cuts in an outline that is cut th
 
 test('a sheet without copies makes no sticker sheet', () => {
   expect(tryCommand(job(), { name: 'make-sticker-sheet', args: { sheet: 5 } })).toBeUndefined();
+});
+
+test('sheets change places, and what a hand has put on them goes along', () => {
+  const many = job(
+    { name: 'want', args: { piece: PIECE, count: 30 } },
+    { name: 'copy-piece', args: { piece: PIECE, name: 'Other' } },
+    { name: 'want', args: { piece: 'piece-2', count: 3 } },
+  );
+  const before = arrange(many).sheets.map(({ placements }) => placements.map(({ copy }) => copy));
+  const count = before.length;
+  const held = runAll(many, {
+    name: 'move-copies',
+    args: { places: { 'piece-2#1': { sheet: count - 1, x: 100, y: 250, angle: 5 } } },
+  });
+  const turned = runAll(held, { name: 'move-sheet', args: { from: count - 1, to: 0 } });
+  const after = arrange(turned).sheets.map(({ placements }) => placements.map(({ copy }) => copy));
+  expect(after[0]?.slice().sort()).toEqual(before[count - 1]?.slice().sort());
+  expect(after.slice(1)).toEqual(before.slice(0, -1));
+  expect(turned.plan.moved['piece-2#1']?.sheet).toBe(0);
+  // And back again.
+  const back = runAll(turned, { name: 'move-sheet', args: { from: 0, to: count - 1 } });
+  expect(arrange(back).sheets).toEqual(arrange(held).sheets);
+});
+
+test('one sheet of a job lies on another stock, and takes what fits there', async () => {
+  const small = PLAIN_SHEETS.find(({ id }) => id === 'a5') as Stock;
+  const made = job(
+    { name: 'want', args: { piece: PIECE, count: 30 } },
+    { name: 'change-sheet-stock', args: { sheet: 1, stock: small } },
+  );
+  const { sheets, perSheet } = arrange(made);
+  expect(sheets[1]?.stock.id).toBe('a5');
+  expect(sheets[1]?.placements.length).toBeLessThan(perSheet);
+  expect(sheets.flatMap(({ placements }) => placements)).toHaveLength(30);
+  const drawings = (await compiled(made, new Map())).compiled.sheets.map(({ drawing }) => drawing);
+  expect(drawings[1]).toMatchObject({ width: 148, height: 210 });
+  expect(drawings[0]).toMatchObject({ width: 210, height: 297 });
+  const usual = runAll(made, { name: 'change-sheet-stock', args: { sheet: 1, stock: undefined } });
+  expect(usual.plan.stocks).toBeUndefined();
 });

@@ -8,6 +8,7 @@ import {
   nearestPlace,
   copyAt,
   planSchema,
+  stockOf,
   surroundingsOf,
   type CopyId,
   type HandPlace,
@@ -16,6 +17,7 @@ import {
   type Turns,
 } from '../sheet/index.ts';
 import type { Command, Of } from './command.ts';
+import type { Stock } from '../stock/index.ts';
 import { refused, refusedBy } from './refusals.ts';
 import { copiesOn } from './outlines.ts';
 import type { Job } from './schema.ts';
@@ -164,14 +166,67 @@ export const SHEET_COMMANDS = {
     dy: number;
   }>,
 
+  /** A sheet on another stock than the others, or on the same again. */
+  'change-sheet-stock': {
+    label: ({ sheet, stock }) =>
+      stock
+        ? `lay sheet ${sheet + 1} on ${stock.name}`
+        : `lay sheet ${sheet + 1} on the usual stock`,
+    run: (job, { sheet, stock }) => {
+      if (job.plan.arrangement === 'spots' || stock?.spots)
+        return refused('Another sheet', 'only plain sheets can be mixed in one job');
+      const { stocks = {}, ...plan } = job.plan;
+      const rest = Object.entries(stocks).filter(([at]) => at !== String(sheet));
+      const own = stock && stock.id !== job.stock.id ? [[String(sheet), stock] as const] : [];
+      const next = Object.fromEntries([...rest, ...own]);
+      const read = planSchema.safeParse(
+        Object.keys(next).length ? { ...plan, stocks: next } : plan,
+      );
+      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+    },
+  } satisfies Command<{ sheet: number; stock: Stock | undefined }>,
+
+  /** Sheets in another order; what a hand has put on them goes along. */
+  'move-sheet': {
+    label: ({ from, to }) => `move sheet ${from + 1} to ${to + 1}`,
+    run: (job, { from, to }) => {
+      const count = arrange(job).sheets.length;
+      const there = (at: number): boolean => at >= 0 && at < count;
+      if (from === to || !there(from) || !there(to)) return job;
+      const places = Array.from({ length: count }, (_, at) => at);
+      places.splice(to, 0, ...places.splice(from, 1));
+      const order = orderOf(job.plan, count);
+      const nowAt = (sheet: number): number => (sheet < count ? places.indexOf(sheet) : sheet);
+      const { stocks, moved } = job.plan;
+      const plan: Plan = {
+        ...job.plan,
+        order: places.map((at) => order[at] ?? at),
+        moved: Object.fromEntries(
+          Object.entries(moved).map(([copy, place]) => [
+            copy,
+            { ...place, sheet: nowAt(place.sheet) },
+          ]),
+        ),
+        ...(stocks
+          ? {
+              stocks: Object.fromEntries(
+                Object.entries(stocks).map(([at, stock]) => [String(nowAt(Number(at))), stock]),
+              ),
+            }
+          : {}),
+      };
+      return { ...job, plan };
+    },
+  } satisfies Command<{ from: number; to: number }>,
+
   /** One piece that holds the copies of a sheet as stickers: kiss-cut in an outline that falls out whole. */
   'make-sticker-sheet': {
     label: () => 'make a sticker sheet',
     run: (job, { sheet }) => {
       const piece = stickerSheet(job, sheet);
       if (isProblem(piece)) return piece;
-      const { nested, spares, ...plan } = job.plan;
-      void [nested, spares];
+      const { nested, spares, order, stocks, ...plan } = job.plan;
+      void [nested, spares, order, stocks];
       const wanted = {
         ...Object.fromEntries(job.pieces.map(({ id }) => [id, 0])),
         [piece.id]: 1,
@@ -184,6 +239,10 @@ export const SHEET_COMMANDS = {
     },
   } satisfies Command<{ sheet: number }>,
 };
+
+/** Which sheet, as they are filled, is at each place: all places named. */
+const orderOf = ({ order = [] }: Plan, count: number): number[] =>
+  Array.from({ length: count }, (_, at) => order[at] ?? at);
 
 const pinnedOnly = (moved: Plan['moved']): Plan['moved'] =>
   Object.fromEntries(Object.entries(moved).filter(([, { pinned }]) => pinned));
@@ -211,7 +270,7 @@ function freed(job: Job, sheet: number, copies: readonly string[]): Record<strin
     const copy = all.find(({ placement }) => placement.copy === name);
     if (!copy) continue;
     const others = all.filter((one) => one !== copy);
-    const around = surroundingsOf(job, others);
+    const around = surroundingsOf({ ...job, stock: stockOf(job, sheet) }, others);
     if (judgeCopy(copy, around).state === 'fine') continue;
     const at = nearestPlace(copy, around, FARTHEST);
     if (!at) continue;

@@ -1,7 +1,7 @@
 import { freeId, problem, type Problem } from '../base/index.ts';
 import { boxAround, boxWithin, grown, type Box } from '../geometry/index.ts';
 import type { Piece, PieceElement } from '../piece/index.ts';
-import { freeRooms } from '../sheet/index.ts';
+import { freeRooms, stockOf } from '../sheet/index.ts';
 import { keepClear, printable } from '../stock/index.ts';
 import { copiesOn } from './outlines.ts';
 import type { Job } from './schema.ts';
@@ -12,8 +12,9 @@ const LEAST_RIM = 3;
 
 /** A piece with the copies of a sheet as its stickers, as large as they need with a rim around them. */
 export function stickerSheet(job: Job, sheet: number): Piece | Problem {
-  const room = printable(job.stock);
-  const [free = room] = freeRooms(room, keepClear(job.stock, job.plan.marks));
+  const stock = stockOf(job, sheet);
+  const room = printable(stock);
+  const [free = room] = freeRooms(room, keepClear(stock, job.plan.marks));
   const stickers = copiesOn(job, sheet).filter(({ box }) => boxWithin(grown(box, LEAST_RIM), free));
   const box = boxAround(stickers.map((one) => one.box));
   if (!box)

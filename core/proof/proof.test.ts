@@ -5,7 +5,7 @@ import { readArt } from '../art/index.ts';
 import { createJob, type CommandCall, type Job } from '../job/index.ts';
 import type { Code, Ornament } from '../piece/index.ts';
 import { plainBuild, type Punched } from '../shape/index.ts';
-import { firstStock } from '../stock/index.ts';
+import { firstStock, MATT_PAPER } from '../stock/index.ts';
 import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 import { usualThing } from '../things/index.ts';
 
@@ -28,6 +28,10 @@ const stickerSheet = (second: { x: number; y: number }): Job =>
     { name: 'make-sticker-sheet', args: { sheet: 0 } },
     { name: 'change-elements', args: { piece: 'sheet-1', changes: { 'sticker-2': second } } },
   );
+const scissors: CommandCall = {
+  name: 'choose-material',
+  args: { material: { ...MATT_PAPER, tool: 'scissors' } },
+};
 const words = (changes: Parameters<typeof exampleWords>[0]): CommandCall => ({
   name: 'add-element',
   args: { piece: PIECE, element: exampleWords(changes) },
@@ -239,6 +243,23 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
   'doubled-cuts': {
     job: () => plain({ name: 'change-plan', args: { changes: { gap: 0 } } }),
     says: /copies run so close to each other that the knife cuts twice/,
+    mends: true,
+  },
+  'scissors-gap': {
+    job: () => plain(scissors),
+    says: /With a gap of 4 mm scissors cut into the neighbours/,
+    mends: true,
+  },
+  'scissors-shape': {
+    job: () =>
+      plain(scissors, {
+        name: 'build-edge',
+        args: {
+          piece: PIECE,
+          build: plainBuild({ kind: 'heart', width: 50, height: 46, dip: 14 }, 'heart'),
+        },
+      }),
+    says: /“Label” has inner corners that scissors cannot follow/,
     mends: true,
   },
   'sticker-outside': {

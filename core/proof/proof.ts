@@ -22,6 +22,7 @@ import {
   wordsNearEdge,
   wordsTooSmall,
 } from './findings/words.ts';
+import { scissorsGap, scissorsShape } from './findings/scissors.ts';
 import { stickerOutside, stickersTouch } from './findings/stickers.ts';
 
 /** All kinds of finding; adding one touches its own file and this list. */
@@ -51,6 +52,8 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   looseParts,
   thinRim,
   licence,
+  scissorsGap,
+  scissorsShape,
   gapTooSmall,
   bleedsMeet,
 ];

@@ -35,6 +35,7 @@ export interface Placement {
 
 /** One sheet and what lies on it. */
 export interface SheetLayout {
+  readonly stock: Stock;
   readonly placements: readonly Placement[];
 }
 
@@ -43,6 +44,8 @@ export interface Layout {
   readonly sheets: readonly SheetLayout[];
   /** How many copies a full sheet of the first piece that is wanted takes. */
   readonly perSheet: number;
+  /** How many places the sheets have together, as far as it is known. */
+  readonly places: number;
   /** How many more of it the sheets that are begun would take. */
   readonly spare: number;
   /** Copies of each piece that fit on no sheet at all. */
@@ -106,37 +109,66 @@ export function arrange(job: Arrangeable): Layout {
   }));
   const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
   const perSheet = nest ?? copiesPerSheet(job);
-  const sheets: Placement[][] = nestedSheets(job, wanted);
-  // A started sheet comes first; one of which nothing is left is no sheet.
-  let gone = job.plan.arrangement === 'spots' ? job.plan.used : [];
-  const pins = (at: number): Pinned[] => pinned.filter(({ place }) => place.sheet === at);
-  const lastPin = Math.max(-1, ...pinned.map(({ place }) => place.sheet));
-  while (
-    (wanted.some(({ left }) => left.length > 0) || sheets.length <= lastPin) &&
-    sheets.length < MOST_SHEETS
-  ) {
-    const started = sheets.length === 0 ? gone : [];
-    const stays = pins(sheets.length);
-    const sheet =
-      job.plan.arrangement === 'spots'
-        ? fillSpots(job, wanted, { started, stays })
-        : fillRows(job, wanted, stays);
-    if (sheet.length > 0 || sheets.length <= lastPin) sheets.push(sheet);
-    else if (started.length > 0) gone = [];
-    else break;
-  }
+  const { sheets, gone } = filled(job, wanted, pinned);
   const left = Object.fromEntries(
     wanted.filter(({ left }) => left.length > 0).map(({ piece, left }) => [piece.id, left.length]),
   );
   for (const { copy, piece, place } of pinned)
-    sheets[place.sheet]?.push({ copy, piece: piece.id, ...placeOf(place), byHand: true });
-  const full = sheets.filter(({ length }) => length > 0);
+    (sheets[place.sheet] ??= []).push({ copy, piece: piece.id, ...placeOf(place), byHand: true });
+  const full = Array.from(sheets, (sheet, at) => ({
+    placements: sheet ?? [],
+    stock: stockOf(job, at),
+  })).filter(({ placements }) => placements.length > 0);
   const moved = full.length ? withHandPlaces(full, job.plan.moved) : full;
-  const count = full.reduce((sum, { length }) => sum + length, 0);
-  const room = Math.max(0, full.length * perSheet - (full.length ? gone.length : 0) - count);
+  const count = full.reduce((sum, { placements }) => sum + placements.length, 0);
+  const places = full.reduce(
+    (sum, { stock }) => sum + (stock === job.stock ? perSheet : copiesPerSheet({ ...job, stock })),
+    0,
+  );
   // Where copies are nested nobody knows what else would fit until it is tried.
-  const spare = nest === undefined ? room : 0;
-  return { sheets: moved.map((placements) => ({ placements })), perSheet, spare, left };
+  const spare = nest === undefined ? Math.max(0, places - (full.length ? gone : 0) - count) : 0;
+  return { sheets: moved, perSheet, places: nest === undefined ? places : count, spare, left };
+}
+
+/** What a sheet of a job is, by its number from 0. */
+export function stockOf({ stock, plan }: Arrangeable, sheet: number): Stock {
+  return plan.stocks?.[String(sheet)] ?? stock;
+}
+
+/** Fills sheet after sheet, each at its place in the order, and tells how many labels of the first were gone. */
+function filled(
+  job: Arrangeable,
+  wanted: readonly Wanted[],
+  pinned: readonly Pinned[],
+): { sheets: Placement[][]; gone: number } {
+  const { arrangement, used, order = [] } = job.plan;
+  const nested = nestedSheets(job, wanted);
+  const lastPin = Math.max(-1, ...pinned.map(({ place }) => place.sheet));
+  // A started sheet comes first; one of which nothing is left is no sheet.
+  let gone = arrangement === 'spots' ? used : [];
+  const sheets: Placement[][] = [];
+  for (let at = 0; at < MOST_SHEETS; at++) {
+    const comes = order.indexOf(at);
+    const place = comes < 0 ? at : comes;
+    const more = wanted.some(({ left }) => left.length > 0);
+    if (!more && at >= nested.length && place > lastPin) break;
+    const started = at === 0 ? gone : [];
+    const stays = pinned.filter((one) => one.place.sheet === place);
+    const here = { ...job, stock: stockOf(job, place) };
+    const fill = (without: readonly number[]): Placement[] =>
+      arrangement === 'spots'
+        ? fillSpots(here, wanted, { started: without, stays })
+        : fillRows(here, wanted, stays);
+    let sheet = nested[at] ?? fill(started);
+    if (sheet.length === 0 && started.length > 0) {
+      gone = [];
+      sheet = fill(gone);
+    }
+    // Where nothing fits on a usual sheet nothing will fit on the next one.
+    if (sheet.length === 0 && place > lastPin && here.stock === job.stock && !nested[at]) break;
+    sheets[place] = sheet;
+  }
+  return { sheets, gone: gone.length };
 }
 
 const numbersTo = (count: number): number[] => Array.from({ length: count }, (_, at) => at + 1);
@@ -180,15 +212,32 @@ function nestedSheets({ plan }: Arrangeable, wanted: readonly Wanted[]): Placeme
 }
 
 /** The free places for one shape on a sheet on which some room is taken. */
-function spotsFor({ stock, plan }: Arrangeable, shape: Repeated, taken: readonly Box[]): Spot[] {
-  if (plan.arrangement === 'spots' && stock.spots) {
-    return [...spotPlaces(stock.spots)];
-  }
+function spotsFor(
+  { stock, plan }: Arrangeable,
+  shape: Repeated,
+  taken: readonly Box[],
+): readonly Spot[] {
+  if (plan.arrangement === 'spots' && stock.spots) return spotPlaces(stock.spots);
   const zones = keepClear(stock, plan.marks);
   const room = { area: printable(stock), taken: [...zones, ...taken], gap: plan.gap };
-  return plan.arrangement === 'best'
-    ? [...fillBest(shape, room, { mayTurn: true }).spots]
-    : stepAndRepeat(shape, room, true);
+  return remembered(JSON.stringify([plan.arrangement, shape, room]), () =>
+    plan.arrangement === 'best'
+      ? fillBest(shape, room, { mayTurn: true }).spots
+      : stepAndRepeat(shape, room, true),
+  );
+}
+
+const MOST_REMEMBERED = 200;
+const known = new Map<string, readonly Spot[]>();
+
+/** Full sheets are alike, and desks ask for the same ones after every change of something else. */
+function remembered(key: string, make: () => readonly Spot[]): readonly Spot[] {
+  const found = known.get(key);
+  if (found) return found;
+  const made = make();
+  if (known.size >= MOST_REMEMBERED) known.clear();
+  known.set(key, made);
+  return made;
 }
 
 /** One copy in each label, but for those of a started sheet that are gone and those that are taken. */
@@ -242,10 +291,10 @@ function take(wanted: Wanted, spot: Pick<Spot, 'x' | 'y' | 'angle'>): Placement 
   return { copy, piece: wanted.piece.id, x: spot.x, y: spot.y, angle: spot.angle, byHand: false };
 }
 
-function withHandPlaces(sheets: readonly Placement[][], moved: Plan['moved']): Placement[][] {
+function withHandPlaces(sheets: readonly SheetLayout[], moved: Plan['moved']): SheetLayout[] {
   if (Object.keys(moved).length === 0) return [...sheets];
-  const result = sheets.map((sheet) => sheet.filter(({ copy }) => !moved[copy]));
-  for (const placement of sheets.flat()) {
+  const result = sheets.map(({ placements }) => placements.filter(({ copy }) => !moved[copy]));
+  for (const placement of sheets.flatMap(({ placements }) => placements)) {
     const place = moved[placement.copy];
     if (!place) continue;
     const sheet = Math.min(place.sheet, result.length - 1);
@@ -253,5 +302,8 @@ function withHandPlaces(sheets: readonly Placement[][], moved: Plan['moved']): P
   }
   // Sheets at the end that a hand has emptied are not needed.
   while (result.length > 1 && result[result.length - 1]?.length === 0) result.pop();
-  return result;
+  return result.map((placements, at) => ({
+    placements,
+    stock: sheets[at]?.stock as Stock,
+  }));
 }

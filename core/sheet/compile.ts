@@ -6,6 +6,7 @@ import {
   flatten,
   grown,
   invert,
+  linesPath,
   mapRing,
   placed,
   ringsPath,
@@ -16,16 +17,19 @@ import {
 import type { Need } from '../piece/index.ts';
 import { shapePath, type EdgeShape } from '../shape/index.ts';
 import { markPath } from '../register/index.ts';
-import { keepClear, sheetMarks, type Mark } from '../stock/index.ts';
+import { keepClear, printable, sheetMarks, type Mark, type Stock } from '../stock/index.ts';
 import type { Arrangeable, SheetLayout } from './arrange.ts';
 import { sheetCopies, type CopySource, type SheetCopy } from './sheet-copies.ts';
 import { sheetCuts, type SheetCut } from './sheet-cuts.ts';
+import { cropMarks, type CropMark } from './trim-plan.ts';
 
 /** A sheet as a drawing and what is cut of it. Marks print; cut lines are no part of the drawing. */
 export interface CompiledSheet {
+  readonly stock: Stock;
   readonly drawing: Drawing;
   readonly copies: readonly SheetCopy[];
   readonly marks: readonly Mark[];
+  readonly crops: readonly CropMark[];
   readonly zones: readonly Box[];
   readonly cuts: readonly SheetCut[];
   readonly needs: readonly Need[];
@@ -42,19 +46,27 @@ export function compileSheet(
   pieces: CopySource,
 ): CompiledSheet {
   const copies = sheetCopies(sheet, pieces);
-  const zones = keepClear(job.stock, job.plan.marks);
-  const marks = sheetMarks(job.stock, job.plan.marks);
+  const { stock } = sheet;
+  const zones = keepClear(stock, job.plan.marks);
+  const marks = sheetMarks(stock, job.plan.marks);
+  const crops = job.plan.cropMarks ? cropMarks(copies, { room: printable(stock), zones }) : [];
   const present = new Map(copies.map(({ symbol, piece }) => [symbol, piece]));
   const symbols = Object.fromEntries([...present].map(([symbol, piece]) => [symbol, piece.nodes]));
   return {
     drawing: {
-      width: job.stock.width,
-      height: job.stock.height,
+      width: stock.width,
+      height: stock.height,
       symbols,
-      nodes: [...copies.map((copy) => copyNode(copy, zones)), ...marks.map(markNode)],
+      nodes: [
+        ...copies.map((copy) => copyNode(copy, zones)),
+        ...marks.map(markNode),
+        ...crops.map(cropNode),
+      ],
     },
+    stock,
     copies,
     marks,
+    crops,
     zones,
     cuts: sheetCuts(copies, job.plan),
     needs: [...present.values()].flatMap(({ needs }) => needs),
@@ -98,4 +110,17 @@ const markNode = (mark: Mark): DrawingNode => ({
   kind: 'path',
   path: markPath(mark),
   fill: solid('#000000'),
+});
+
+const CROP_WIDTH = 0.1; // mm
+
+const cropNode = ({ x1, y1, x2, y2 }: CropMark): DrawingNode => ({
+  kind: 'path',
+  path: linesPath([
+    [
+      { x: x1, y: y1 },
+      { x: x2, y: y2 },
+    ],
+  ]),
+  stroke: { paint: solid('#000000'), width: CROP_WIDTH },
 });

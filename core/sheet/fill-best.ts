@@ -28,24 +28,10 @@ export function fillBest(
   }
   const turns = mayTurn && !shape.round && shape.width !== shape.height;
   if (!turns || rows.length >= enough) return { spots: rows, method: 'step-and-repeat' };
-  const mixed = remembered(shape, room);
+  const mixed = mixedIn(shape, room);
   return mixed.length > rows.length
     ? { spots: mixed, method: 'best-fit' }
     : { spots: rows, method: 'step-and-repeat' };
-}
-
-const MOST_REMEMBERED = 60;
-const known = new Map<string, readonly Spot[]>();
-
-/** Desks ask for the same sheet after every change of something else. */
-function remembered(shape: Repeated, room: Room): readonly Spot[] {
-  const key = JSON.stringify([shape, room]);
-  const found = known.get(key);
-  if (found) return found;
-  const made = mixedIn(shape, room);
-  if (known.size >= MOST_REMEMBERED) known.clear();
-  known.set(key, made);
-  return made;
 }
 
 function mixedIn(shape: Repeated, room: Room): readonly Spot[] {

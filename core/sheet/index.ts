@@ -4,6 +4,7 @@ export {
   leadPiece,
   copiesPerSheet,
   mostPerSheet,
+  stockOf,
   type Arrangeable,
   type Layout,
   type Placement,
@@ -30,6 +31,7 @@ export {
 } from './judge.ts';
 export { nearestFree } from './free-place.ts';
 export { cutLength, edgeCut, type SheetCut } from './sheet-cuts.ts';
+export { cropMarks, trimPlan, type NoTrimPlan, type TrimCut, type TrimPlan } from './trim-plan.ts';
 export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,

@@ -87,14 +87,35 @@ export function nearestPlace(
   reach: number,
 ): Point | undefined {
   const box = grown(copy.box, reach + around.gap);
-  const near = { ...around, others: around.others.filter((one) => boxesMeet(one.box, box)) };
+  const gap = around.gap > 0 ? around.gap + SLACK : 0;
+  const near = { ...around, gap, others: around.others.filter((one) => boxesMeet(one.box, box)) };
   const room = printable(around.stock);
-  return nearestFree(
-    copy.placement,
-    (at) => {
-      const there = copyAt(copy, at);
-      return boxWithin(there.box, room, TOUCH) && judgeCopy(there, near).state === 'fine';
-    },
-    reach,
-  );
+  const isFree = (at: Point): boolean => {
+    const there = copyAt(copy, at);
+    return boxWithin(there.box, room, TOUCH) && judgeCopy(there, near).state === 'fine';
+  };
+  const found = nearestFree(copy.placement, isFree, reach);
+  return found && inLine(found, copy.placement, isFree);
+}
+
+const FIGURE = 0.1; // mm
+
+/** A free place as a person would say it: straight beside another one and in tenths, where that is free too. */
+function inLine({ x, y }: Point, from: Point, isFree: (at: Point) => boolean): Point {
+  const tenths = (value: number): number => Math.round(value / FIGURE) * FIGURE;
+  const near = (one: number, other: number): boolean => Math.abs(one - other) < FIGURE;
+  const xs = [
+    ...(near(x, from.x) ? [from.x] : []),
+    tenths(x),
+    tenths(x) + FIGURE,
+    tenths(x) - FIGURE,
+  ];
+  const ys = [
+    ...(near(y, from.y) ? [from.y] : []),
+    tenths(y),
+    tenths(y) + FIGURE,
+    tenths(y) - FIGURE,
+  ];
+  const places = xs.flatMap((across) => ys.map((down) => ({ x: across, y: down })));
+  return places.find(isFree) ?? { x, y };
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { marksSchema } from '../stock/index.ts';
+import { marksSchema, stockSchema } from '../stock/index.ts';
 
 /** A copy's name: its piece and its number, wherever it lies. */
 export type CopyId = `${string}#${number}`;
@@ -54,10 +54,16 @@ export const planSchema = z.object({
   cut: z.enum(['kiss', 'through']),
   /** How many copies of each piece are wanted. */
   wanted: z.record(z.string(), z.number().int().min(0).max(5000)),
+  /** Prints short lines beside the labels where straight cuts go. */
+  cropMarks: z.boolean().optional(),
   /** How many more are made than wanted, percent of each. */
   spares: z.number().int().min(0).max(100).optional(),
   /** Labels of the first sheet that are gone already, by their number from 0: a started sheet. */
   used: z.array(z.number().int().min(0).max(20_000)).max(20_000),
+  /** The order of the sheets: which of them, as they were filled, comes first, second and so on. */
+  order: z.array(z.number().int().min(0).max(2000)).max(2000).optional(),
+  /** Sheets that lie on another stock than the others, by their number from 0. */
+  stocks: z.record(z.string().regex(/^\d{1,4}$/), stockSchema).optional(),
   /** Copies that were moved by hand. */
   moved: z.record(z.string(), handPlaceSchema),
 });

@@ -32,7 +32,10 @@ export function pieceSymbol(piece: string): string {
 }
 
 /** Where each copy lies and how far its bleed may reach, without drawing anything. */
-export function sheetCopies({ placements }: SheetLayout, pieces: CopySource): SheetCopy[] {
+export function sheetCopies(
+  { placements }: Pick<SheetLayout, 'placements'>,
+  pieces: CopySource,
+): SheetCopy[] {
   const bare = placements.flatMap((placement): SheetCopy[] => {
     const number = copyNumber(placement.copy);
     const piece = pieces.get(placement.piece, number);

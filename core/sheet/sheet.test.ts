@@ -142,7 +142,11 @@ test('a piece is drawn once and used for each copy; bleeds that would meet end h
     { pieces: [seal], art: {} },
   );
   const [sheet] = arrange(arranged).sheets;
-  const made = compileSheet(arranged, sheet ?? { placements: [] }, new Map([['seal', compiled]]));
+  const made = compileSheet(
+    arranged,
+    sheet ?? { placements: [], stock: arranged.stock },
+    new Map([['seal', compiled]]),
+  );
   expect(Object.keys(made.drawing.symbols)).toEqual(['piece-seal']);
   expect(made.copies.map(({ bleed }) => bleed)).toEqual(
     new Array(6).fill(0.5).map((v: number) => expect.closeTo(v, 6) as number),
@@ -162,7 +166,7 @@ test('bleed does not print into a keep-clear zone', () => {
   );
   const made = compileSheet(
     arranged,
-    arrange(arranged).sheets[0] ?? { placements: [] },
+    arrange(arranged).sheets[0] ?? { placements: [], stock: arranged.stock },
     new Map([['seal', compiled]]),
   );
   const clip =

@@ -1,11 +1,8 @@
-import { expectGood, isProblem, type Platform } from '../../core/base/index.ts';
-import { artSize, traceVector, vectorNodes } from '../../core/art/index.ts';
-import { mapPath } from '../../core/geometry/index.ts';
-import { withBuild, type JobWithArt } from '../../core/job/index.ts';
-import { pictureMap, picturePiece, type Piece } from '../../core/piece/index.ts';
-import { pathPart, plainBuild } from '../../core/shape/index.ts';
+import type { Platform } from '../../core/base/index.ts';
+import type { JobWithArt } from '../../core/job/index.ts';
 import { broadLeaf, frond, mushroom } from '../art/woodland.ts';
 import { demoJob, drawings } from './kit.ts';
+import { pictureStickers } from './stickers.ts';
 import { woodlandPlaces } from './woodland-places.ts';
 
 const RIM = 2; // mm
@@ -24,29 +21,7 @@ export async function woodlandStickers(platform: Platform): Promise<JobWithArt> 
     'Lime leaf': 46,
     'Male fern': 52,
   };
-  const pieces = [...made].map(([name, { art: own, bytes }], at): Piece => {
-    const size = artSize(own);
-    const height = heights[name] ?? 40;
-    const piece = picturePiece(own, {
-      id: `sticker-${at + 1}`,
-      look: { bleed: 2, safe: 1, ground: '#fffdf6' },
-      scale: height / size.height,
-    });
-    const [picture] = piece.elements;
-    if (picture?.kind !== 'picture') throw new Error('no picture');
-    const { path } = expectGood(traceVector(vectorNodes(bytes)));
-    const placed = mapPath(path, pictureMap(picture, own));
-    const built = withBuild(piece, {
-      ...plainBuild(piece.edge, name),
-      parts: [pathPart(placed, name)],
-      offset: RIM,
-      holes: 'fill',
-      innerRadius: 1,
-      join: 'offset',
-    });
-    if (isProblem(built)) throw new Error(built.what);
-    return built;
-  });
+  const pieces = pictureStickers(made, heights, { rim: RIM, bleed: 2 });
   return demoJob(
     'own',
     {

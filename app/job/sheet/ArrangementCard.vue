@@ -14,6 +14,7 @@ import {
   type CompiledSheet,
   type Plan,
 } from '../../../core/sheet/index.ts';
+import type { Material } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ sheet: number; shown: CompiledSheet | undefined }>();
@@ -56,6 +57,11 @@ const canBeStickers = computed(() => {
     placed.every(({ piece }) => store.pieces.get(piece)?.kisses.length === 0)
   );
 });
+
+function cutBy(tool: Material['tool']): void {
+  const { job } = store;
+  if (job) store.act({ name: 'choose-material', args: { material: { ...job.material, tool } } });
+}
 
 function makeStickers(): void {
   const before = new Set(store.job?.pieces.map(({ id }) => id));
@@ -106,6 +112,14 @@ function change(changes: Partial<Plan>, key?: string): void {
       :model-value="plan.cut"
       :choices="texts.sheet.cuts"
       @update:model-value="change({ cut: $event })"
+    />
+    <ChoicesRow
+      v-if="store.job"
+      :label="texts.sheet.cutBy"
+      :name="texts.sheet.cutByLong"
+      :model-value="store.job.material.tool"
+      :choices="texts.stock.material.tools"
+      @update:model-value="cutBy"
     />
     <ChoicesRow
       :label="texts.sheet.marks"

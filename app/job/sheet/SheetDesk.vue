@@ -5,7 +5,7 @@ import { pathData } from '../../../core/drawing/index.ts';
 import { copySource } from '../../../core/job/index.ts';
 import { markPath } from '../../../core/register/index.ts';
 import { spotPaths } from '../../../core/stock/index.ts';
-import { compileSheet } from '../../../core/sheet/index.ts';
+import { compileSheet, trimPlan } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
@@ -22,9 +22,12 @@ import CopyCard from './CopyCard.vue';
 import CopyMarks from './CopyMarks.vue';
 import DraggedCopy from './DraggedCopy.vue';
 import MarksCard from './MarksCard.vue';
+import SheetCard from './SheetCard.vue';
 import SheetCopies from './SheetCopies.vue';
 import { useSheetKeys } from './sheet-keys.ts';
 import SheetStrip from './SheetStrip.vue';
+import TrimCard from './TrimCard.vue';
+import TrimLines from './TrimLines.vue';
 import WaysCard from './WaysCard.vue';
 import WantedCard from './WantedCard.vue';
 
@@ -40,12 +43,12 @@ const sheet = computed(() =>
   store.job
     ? compileSheet(
         store.job,
-        sheets.value[current.value] ?? { placements: [] },
+        sheets.value[current.value] ?? { placements: [], stock: store.job.stock },
         copySource(store.job, pageCompiler, store.pieces),
       )
     : undefined,
 );
-const stock = computed(() => store.job?.stock);
+const stock = computed(() => sheet.value?.stock);
 const frame = () => ({
   left: 0,
   top: 0,
@@ -78,6 +81,13 @@ const legend = computed(() => [
   ...(kinds.value.has('crease') ? (['fold'] as const) : []),
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
 ]);
+/** The straight cuts, where a trimmer is used, and the one that is pointed at. */
+const trim = computed(() =>
+  store.job?.material.tool === 'trimmer' && sheet.value?.copies.length
+    ? trimPlan(sheet.value.copies, sheet.value.stock)
+    : undefined,
+);
+const cut = ref<number>();
 const copies = computed(
   () =>
     sheet.value?.copies.filter(({ placement }) => selected.value.includes(placement.copy)) ?? [],
@@ -140,6 +150,7 @@ function press(event: PointerEvent): void {
           />
           <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="pathData(spot)" />
           <SheetCopies :sheet="sheet" @grip="drag.start" />
+          <line v-for="(mark, at) in sheet.crops" :key="`crop${at}`" v-bind="mark" class="crop" />
           <path
             v-for="(mark, at) in sheet.marks"
             :key="`mark${at}`"
@@ -161,6 +172,15 @@ function press(event: PointerEvent): void {
             :away="drag.dragged.value?.copies.includes(copy) ?? false"
             :paper="store.job?.material.color ?? ''"
           />
+        </svg>
+        <svg
+          v-if="stock && trim && typeof trim !== 'string'"
+          class="paper over"
+          aria-hidden="true"
+          :viewBox="`0 0 ${stock.width} ${stock.height}`"
+          :style="over"
+        >
+          <TrimLines :cuts="trim.cuts" :shown="cut" :px="1 / view.scale" />
         </svg>
       </div>
       <DraggedCopy v-if="drag.dragged.value" :dragged="drag.dragged.value" :view="view" />
@@ -185,6 +205,12 @@ function press(event: PointerEvent): void {
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
       <ArrangementCard :sheet="current" :shown="sheet" />
+      <SheetCard
+        v-if="sheets.length > 1 && store.job?.plan.arrangement !== 'spots'"
+        :sheet="current"
+        @follow="index = $event"
+      />
+      <TrimCard v-if="trim" v-model:shown="cut" :plan="trim" />
       <WaysCard />
       <MarksCard />
     </template>
@@ -232,6 +258,11 @@ function press(event: PointerEvent): void {
   stroke: #8c7d8d;
   stroke-width: 0.3px;
   stroke-dasharray: 1.5 1.5;
+}
+.crop {
+  stroke: #111;
+  stroke-width: 0.1px;
+  pointer-events: none;
 }
 .dot {
   fill: #111;

@@ -111,6 +111,9 @@ svg {
   align-items: center;
   gap: 6px;
 }
+.fillers span {
+  flex-basis: 100%;
+}
 .fillers button {
   border: 1px solid var(--line);
   border-radius: 10px;

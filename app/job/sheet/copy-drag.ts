@@ -1,5 +1,6 @@
 import { shallowRef, type ComputedRef, type Ref } from 'vue';
 import { boxAround, type Box } from '../../../core/geometry/index.ts';
+import type { Job } from '../../../core/job/index.ts';
 import {
   copyAt,
   judgeCopy,
@@ -111,7 +112,7 @@ export function useCopyDrag(of: {
     const { job } = of.store;
     const slides = state !== 'fine' && !altKey && moved.length === 1;
     if (!slides || !only || !job) return place(moved, of.current.value);
-    const at = nearestPlace(only, surroundingsOf(job, others), SLIDES);
+    const at = nearestPlace(only, surroundings(job, others), SLIDES);
     place(at ? [copyAt(only, at)] : moved, of.current.value);
   }
 
@@ -125,10 +126,13 @@ export function useCopyDrag(of: {
     of.store.act({ name: 'move-copies', args: { places } });
   }
 
+  const surroundings = (job: Job, others: readonly SheetCopy[]) =>
+    surroundingsOf({ ...job, stock: of.sheet.value?.stock ?? job.stock }, others);
+
   /** What a place is like: as bad as it is for the worst of the copies. */
   function judged(copies: readonly SheetCopy[], others: readonly SheetCopy[]): PlaceJudged {
     const { job } = of.store;
-    const all = job ? copies.map((copy) => judgeCopy(copy, surroundingsOf(job, others), NEAR)) : [];
+    const all = job ? copies.map((copy) => judgeCopy(copy, surroundings(job, others), NEAR)) : [];
     const states = all.map(({ state }) => state);
     return {
       gap: all.reduce<number | undefined>(

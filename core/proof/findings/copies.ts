@@ -1,4 +1,4 @@
-import { boxWithin, type Box } from '../../geometry/index.ts';
+import { boxWithin } from '../../geometry/index.ts';
 import { printable } from '../../stock/index.ts';
 import { findGap, meetsZone, type CompiledSheet, type SheetCopy } from '../../sheet/index.ts';
 import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
@@ -7,7 +7,11 @@ import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
 function perSheet(
   { compiled }: ProofContext,
   found: (sheet: CompiledSheet) => readonly SheetCopy[],
-  tell: (copies: readonly SheetCopy[], count: string) => Omit<Finding, 'where' | 'fix'>,
+  tell: (
+    copies: readonly SheetCopy[],
+    count: string,
+    sheet: CompiledSheet,
+  ) => Omit<Finding, 'where' | 'fix'>,
   otherwise?: Fix,
 ): Finding[] {
   return compiled.sheets.flatMap((sheet, index): Finding[] => {
@@ -24,7 +28,7 @@ function perSheet(
       piece: first.placement.piece,
       box: first.box,
     };
-    return [{ ...tell(copies, on), where, ...(fix ? { fix } : {}) }];
+    return [{ ...tell(copies, on, sheet), where, ...(fix ? { fix } : {}) }];
   });
 }
 
@@ -59,13 +63,11 @@ const verb = (copies: readonly SheetCopy[], one: string, many: string): string =
 export const outsidePrintable: FindingKind = {
   code: 'outside-printable',
   check(context) {
-    const { stock } = context.compiled.job;
-    const sheetBox: Box = { left: 0, top: 0, right: stock.width, bottom: stock.height };
-    const room = printable(stock);
     return perSheet(
       context,
-      (sheet) => sheet.copies.filter(({ box }) => !boxWithin(box, room, 0.01)),
-      (copies, count) => {
+      ({ copies, stock }) => copies.filter(({ box }) => !boxWithin(box, printable(stock), 0.01)),
+      (copies, count, { stock: { width, height } }) => {
+        const sheetBox = { left: 0, top: 0, right: width, bottom: height };
         const off = copies.some(({ box }) => !boxWithin(box, sheetBox, 0.01));
         return {
           code: 'outside-printable',

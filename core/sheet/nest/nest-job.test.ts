@@ -1,7 +1,7 @@
 import type { Piece } from '../../piece/index.ts';
 import { boxOf, flatten, mapRing, placed } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
-import { firstStock, printable, USUAL_MARKS } from '../../stock/index.ts';
+import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../../stock/index.ts';
 import { arrange, findFaults, nestJob, type Arrangeable, type Plan } from '../index.ts';
 
 const piece = (id: string, edge: EdgeShape): Piece => ({
@@ -79,4 +79,41 @@ test('copies that may not be turned stand upright', async () => {
   const box = boxOf(flatten(shapePath(HEART)).flat());
   const heart = found.sheets.flat().find(({ piece: id }) => id === 'heart');
   expect((heart?.x ?? 0) + (box?.left ?? 0)).toBeGreaterThanOrEqual(5 - 0.001);
+});
+
+test('pinned copies stay, and the others are nested around them on each sheet', async () => {
+  const moved = { 'heart#1': { sheet: 0, x: 105, y: 148, angle: 30, pinned: true } };
+  const pinned = job({ wanted: { seal: 0, heart: 40 }, moved });
+  const found = await nestJob(pinned, { rounds: 2, seed: 1 });
+  expect(found.counts.heart).toBe(40);
+  expect(found.copies).toBe(39);
+  const layout = arrange(job({ ...pinned.plan, nested: found.sheets.map((sheet) => [...sheet]) }));
+  const [first] = layout.sheets;
+  expect(first?.placements.find(({ copy }) => copy === 'heart#1')).toMatchObject({
+    x: 105,
+    y: 148,
+    angle: 30,
+    byHand: true,
+  });
+  const outline = flatten(shapePath(HEART))[0] ?? [];
+  const rings = (first?.placements ?? []).map(({ x, y, angle }) =>
+    mapRing(outline, placed(x, y, angle)),
+  );
+  expect(findFaults(rings, { area: printable(pinned.stock), taken: [], gap: 2 })).toEqual({
+    outside: [],
+    onTaken: [],
+    near: [],
+  });
+});
+
+test('a sheet on a smaller stock is nested within that', async () => {
+  const small = PLAIN_SHEETS.find(({ id }) => id === 'a5') as Stock;
+  const mixed = job({ wanted: { seal: 0, heart: 30 }, stocks: { '0': small } });
+  const found = await nestJob(mixed, { rounds: 1, seed: 1 });
+  const outline = flatten(shapePath(HEART))[0] ?? [];
+  const [first = [], second = []] = found.sheets.map((sheet) =>
+    sheet.map(({ x, y, angle }) => mapRing(outline, placed(x, y, angle))),
+  );
+  expect(findFaults(first, { area: printable(small), taken: [], gap: 2 }).outside).toEqual([]);
+  expect(second.length).toBeGreaterThan(first.length);
 });

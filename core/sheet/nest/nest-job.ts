@@ -9,10 +9,11 @@ import {
 import type { Piece } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { keepClear, printable } from '../../stock/index.ts';
-import { pinnedCopies, type Arrangeable } from '../arrange.ts';
+import { pinnedCopies, stockOf, type Arrangeable } from '../arrange.ts';
 import { freeArea } from '../bound.ts';
 import { madeOf, type NestedCopy, type Turns } from '../plan.ts';
 import { nestSheets, type NestEffort } from './nest.ts';
+import type { NestRoom } from './turned.ts';
 import type { Nested, NestPlace, NestWish } from './nested-sheet.ts';
 
 const MOST_SHEETS = 2000;
@@ -51,7 +52,7 @@ export async function nestJob(
     better?: (found: NestedJob) => void;
   },
 ): Promise<NestedJob> {
-  const { stock, plan } = job;
+  const { plan } = job;
   const pieces = job.pieces.filter(({ id }) => (plan.wanted[id] ?? 0) > 0);
   const angles = ANGLES[plan.turns ?? 'quarter'];
   const pinned = pinnedCopies(job);
@@ -68,8 +69,14 @@ export async function nestJob(
     const wanted = (fill ? MOST_COPIES : madeOf(plan, id)) - staying(id);
     return { ring, area, wanted, most: fill, angles: round ? [0] : angles };
   });
-  const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
-  const free = freeArea(room);
+  const roomOf = (sheet: number): NestRoom => {
+    const on = stockOf(job, sheet);
+    const taken = keepClear(on, plan.marks);
+    return { area: printable(on), taken, gap: plan.gap, fixed: fixed[sheet] ?? [] };
+  };
+  const others = Object.keys(plan.stocks ?? {}).map(Number);
+  const count = Math.max(fixed.length, ...others.map((sheet) => sheet + 1));
+  const special = Array.from({ length: count }, (_, sheet) => roomOf(sheet));
   const told = (sheets: readonly Nested[]): NestedJob => {
     const area = sheets.reduce((sum, sheet) => sum + sheet.area, 0);
     return {
@@ -80,7 +87,7 @@ export async function nestJob(
         pieces.map(({ id }, kind) => [id, countOf(sheets, kind) + staying(id)]),
       ),
       copies: sheets.reduce((sum, { places }) => sum + places.length, 0),
-      used: sheets.length ? area / (free * sheets.length) : 0,
+      used: sheets.length ? area / sheets.reduce((sum, _, at) => sum + freeArea(roomOf(at)), 0) : 0,
       area,
     };
   };
@@ -91,11 +98,11 @@ export async function nestJob(
     }),
   );
   return told(
-    await nestSheets(wishes, room, {
+    await nestSheets(wishes, roomOf(count), {
       ...effort,
       most: fill ? Math.max(1, plan.nested?.length ?? 0) : MOST_SHEETS,
       ...(start ? { start } : {}),
-      ...(pinned.length ? { fixed: Array.from(fixed, (rings) => rings ?? []) } : {}),
+      special,
       ...(better ? { better: (sheets) => better(told(sheets)) } : {}),
     }),
   );

@@ -1,5 +1,4 @@
 import { unwatched, type Task } from '../../base/index.ts';
-import type { Ring } from '../../geometry/index.ts';
 import { NestedSheet, type Nested, type NestPlace, type NestWish } from './nested-sheet.ts';
 import type { NestRoom } from './turned.ts';
 
@@ -15,8 +14,8 @@ export interface NestEffort {
   readonly better?: (sheets: readonly Nested[]) => void;
   /** Copies that lie on the sheets already. */
   readonly start?: readonly (readonly NestPlace[])[];
-  /** Outlines that lie on the sheets and stay, beside those of the room. */
-  readonly fixed?: readonly (readonly Ring[])[];
+  /** The rooms of the first sheets, where these are others. */
+  readonly special?: readonly NestRoom[];
 }
 
 /** Rounds between two breaths: some 30 ms. Those that take longer breathe in between. */
@@ -41,8 +40,7 @@ export async function nestSheets(
       wanted: wish.wanted - done.reduce((sum, sheet) => sum + countOf(sheet, kind), 0),
     }));
     if (left.every(({ wanted }) => wanted <= 0)) break;
-    const fixed = effort.fixed?.[done.length] ?? [];
-    const here = fixed.length ? { ...room, fixed } : room;
+    const here = effort.special?.[done.length] ?? room;
     const sheet = new NestedSheet(left, here, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
     // However short the time is, there is an answer.
@@ -54,10 +52,9 @@ export async function nestSheets(
       if (await sheet.attempt(watch)) effort.better?.([...done, sheet.answer()]);
     }
     const answer = sheet.answer();
-    const stays = effort.fixed?.slice(done.length).some(({ length }) => length > 0) ?? false;
-    if (answer.places.length === 0 && !stays) break;
-    // Where something lies already no sheet is like another.
-    for (let times = stays ? 1 : alike(left, answer); times > 0 && done.length < most; times--)
+    const own = here !== room;
+    if (answer.places.length === 0 && !own) break;
+    for (let times = own ? 1 : alike(left, answer); times > 0 && done.length < most; times--)
       done.push(answer);
   }
   return done;
