@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
 import { BROWSER } from '../tools/browser.ts';
+import { median, percentile95, type Row } from './row.ts';
 
 const PORT = 4388;
 export const URL = `http://localhost:${PORT}`;
@@ -87,4 +88,41 @@ export async function recorded(page: Page, move: () => Promise<void>): Promise<F
     Object.assign(window, { recording: false });
     return (window as unknown as { frames: Frames }).frames;
   });
+}
+
+/** What frames came to beside those of the same moves without anything to do. */
+export function frameRows(what: string, { intervals, work, paint }: Frames, idle: Frames): Row[] {
+  const unit = 'ms';
+  return [
+    {
+      what: `${what}: frame interval, 95 %`,
+      measured: percentile95(intervals),
+      unit,
+      baseline: percentile95(idle.intervals),
+      wanted: 'at most 17.5 ms (baseline: same moves, no drag)',
+    },
+    {
+      what: `${what}: longest frame`,
+      measured: Math.max(...intervals),
+      unit,
+      baseline: Math.max(...idle.intervals),
+      wanted: 'none over 50 ms',
+    },
+    {
+      what: `${what}: own work a frame, 95 %`,
+      measured: percentile95(work),
+      unit,
+      wanted: 'at most 8 ms',
+    },
+    ...(paint.length
+      ? [
+          {
+            what: `${what}: input to paint, median`,
+            measured: median(paint),
+            unit,
+            wanted: 'measured',
+          },
+        ]
+      : []),
+  ];
 }

@@ -7,7 +7,7 @@ import { allFindings } from '../core/proof/index.ts';
 import { exampleWords, runAll } from '../core/testing/example-job.ts';
 import { usualThing } from '../core/things/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
-import { inBrowser, openPeel, recorded, URL, type Frames } from './browser.ts';
+import { frameRows, inBrowser, openPeel, recorded, URL } from './browser.ts';
 import { median, percentile95, type Row } from './row.ts';
 
 const SIDES = { width: 3264, height: 2448 }; // 8 megapixels
@@ -184,45 +184,9 @@ async function gestures(job: Job, art: Map<string, Uint8Array>): Promise<Row[]> 
       page.keyboard.type('the quick brown fox jumps over the lazy dog', { delay: 45 }),
     );
     return [
-      ...rows('drag of one of 60 elements over 8 MP', dragged, idle),
-      ...rows('resize of one', resized, idle),
-      ...rows('typing in one', typed, idle),
+      ...frameRows('drag of one of 60 elements over 8 MP', dragged, idle),
+      ...frameRows('resize of one', resized, idle),
+      ...frameRows('typing in one', typed, idle),
     ];
   });
-}
-
-function rows(what: string, { intervals, work, paint }: Frames, idle: Frames): Row[] {
-  const unit = 'ms';
-  return [
-    {
-      what: `${what}: frame interval, 95 %`,
-      measured: percentile95(intervals),
-      unit,
-      baseline: percentile95(idle.intervals),
-      wanted: 'at most 17.5 ms (baseline: same moves, no drag)',
-    },
-    {
-      what: `${what}: longest frame`,
-      measured: Math.max(...intervals),
-      unit,
-      baseline: Math.max(...idle.intervals),
-      wanted: 'none over 50 ms',
-    },
-    {
-      what: `${what}: own work a frame, 95 %`,
-      measured: percentile95(work),
-      unit,
-      wanted: 'at most 8 ms',
-    },
-    ...(paint.length
-      ? [
-          {
-            what: `${what}: input to paint, median`,
-            measured: median(paint),
-            unit,
-            wanted: 'measured',
-          },
-        ]
-      : []),
-  ];
 }

@@ -1,10 +1,11 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pack`, `nest`, `pdf`, `stock`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `stock`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
 import { benchDesk } from './desk.ts';
 import { benchNest } from './nest.ts';
 import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
+import { benchSheets } from './sheets.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
 import type { Row } from './row.ts';
@@ -13,6 +14,7 @@ const BENCHES = {
   art: benchArt,
   pack: benchPack,
   nest: benchNest,
+  sheets: benchSheets,
   pdf: benchPdf,
   stock: benchStock,
   page: benchPage,

@@ -5,8 +5,8 @@ import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { demoJobs } from '../demo/index.ts';
 import { pageOfTwenty } from './art.ts';
-import { inBrowser, openPeel, recorded, URL } from './browser.ts';
-import { median, percentile95, type Row } from './row.ts';
+import { frameRows, inBrowser, openPeel, recorded, URL } from './browser.ts';
+import { median, type Row } from './row.ts';
 import { usualThing } from '../core/things/index.ts';
 
 /** First paint of the demo job, and a drag on a sheet with 300 copies, in the real browser. */
@@ -127,36 +127,7 @@ async function drag(page: Page): Promise<Row[]> {
   const idle = await recorded(page, sweep);
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
-  const { intervals, work, paint } = await recorded(page, sweep);
+  const dragged = await recorded(page, sweep);
   await page.mouse.up();
-  const what = `drag on a sheet with ${copies} copies`;
-  return [
-    {
-      what: `${what}: frame interval, 95 %`,
-      measured: percentile95(intervals),
-      unit: 'ms',
-      baseline: percentile95(idle.intervals),
-      wanted: 'at most 17.5 ms (baseline: same moves, no drag)',
-    },
-    {
-      what: `${what}: longest frame`,
-      measured: Math.max(...intervals),
-      unit: 'ms',
-      baseline: Math.max(...idle.intervals),
-      wanted: 'none over 50 ms',
-    },
-    {
-      what: `${what}: own work a frame, 95 %`,
-      measured: percentile95(work),
-      unit: 'ms',
-      wanted: 'at most 8 ms',
-    },
-    {
-      what: `${what}: input to paint, median`,
-      measured: median(paint),
-      unit: 'ms',
-      baseline: median(idle.paint),
-      wanted: 'measured',
-    },
-  ];
+  return frameRows(`drag on a sheet with ${copies} copies`, dragged, idle);
 }

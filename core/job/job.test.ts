@@ -240,6 +240,13 @@ test('a job of the fifth or sixth version keeps its sizes and what was changed o
   expect(variants.every(({ thing }) => thing?.kind === 'lid')).toBe(true);
 });
 
+test('a job of the seventh version keeps where its copies were nested', () => {
+  const old = JSON.parse(readFileSync('core/job/examples/version-7.json', 'utf8')) as Job;
+  const read = parseJob(old);
+  expect(read.ok && read.value).toEqual({ ...old, version: VERSION });
+  expect(read.ok && read.value.plan.nested?.[0]).toHaveLength(2);
+});
+
 test('newer, damaged and foreign files are each refused in a sentence', () => {
   const refused = (bytes: Uint8Array): string | false => {
     const read = parsePeel(bytes, 'x.peel');

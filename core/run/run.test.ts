@@ -175,3 +175,28 @@ test.each(['cross', 'corner'] as const)(
     expect(worst).toBeLessThan(0.15);
   },
 );
+
+test('copies that share their cut lines are cut once and come out as large as they are', async () => {
+  const { job, art } = await exampleJob();
+  const edge = { kind: 'rectangle', width: 50, height: 40, radius: 0 } as const;
+  const sharing = runAll(
+    job,
+    { name: 'change-piece', args: { piece: 'piece-1', changes: { edge } } },
+    { name: 'change-plan', args: { changes: { gap: 0 } } },
+  );
+  const made = await compiled(sharing, art);
+  const lines = made.compiled.sheets[0]?.cuts ?? [];
+  expect(lines.every(({ open }) => open)).toBe(true);
+  expect(lines.length).toBeLessThan(10);
+  const done = await runJob(made.compiled, {
+    platform: nodePlatform,
+    resources: made.resources,
+    devices: simulatedDevices(nodePlatform, 5),
+    accept: ['words-near-edge'],
+  });
+  if (!done.ok) throw new Error(done.problem.what);
+  const [sheet] = done.value.sheets;
+  expect(readHpgl(done.value.hpgl[0] ?? '')).toHaveLength(lines.length);
+  expect(sheet?.copies).toHaveLength(6);
+  for (const copy of sheet?.copies ?? []) expect(copy.deviation).toBeLessThan(0.12);
+}, 60_000);

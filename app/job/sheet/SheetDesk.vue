@@ -7,6 +7,7 @@ import { markPath } from '../../../core/register/index.ts';
 import { spotPaths } from '../../../core/stock/index.ts';
 import { compileSheet, trimPlan } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
+import { useDrawnScale } from '../../ui/drawn-scale.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
@@ -58,13 +59,15 @@ const frame = () => ({
 const bench = useBenchView(field, frame);
 const view = computed(() => bench.view.value);
 const drag = useCopyDrag({ sheet, bench, current, selected, store });
+const drawn = useDrawnScale(() => view.value.scale);
 const over = computed(() => {
   const { x, y, scale } = view.value;
   const { width, height } = stock.value ?? { width: 0, height: 0 };
+  const at = drawn.value;
   return {
-    width: `${width * scale}px`,
-    height: `${height * scale}px`,
-    transform: `translate3d(${x}px, ${y}px, 0)`,
+    width: `${width * at}px`,
+    height: `${height * at}px`,
+    transform: `translate3d(${x}px, ${y}px, 0) scale(${scale / at})`,
   };
 });
 /** Labels of a started sheet that are gone already. */
@@ -234,6 +237,7 @@ function press(event: PointerEvent): void {
   left: 0;
   border-radius: 2px;
   overflow: visible;
+  transform-origin: 0 0;
   box-shadow: 0 8px 22px #44203d2b;
   will-change: transform;
 }
