@@ -82,8 +82,9 @@ export function copiesAtScale(job: Job, scale: number): number {
   const piece = leadPiece(job);
   if (!piece) return 0;
   const { width, height } = pieceSize(piece);
-  const round = piece.edge.kind === 'circle';
-  return copiesOfSize(job, { width: width * scale, height: height * scale, round });
+  const { kind } = piece.edge;
+  const shape = { round: kind === 'circle', oval: kind === 'ellipse' };
+  return copiesOfSize(job, { width: width * scale, height: height * scale, ...shape });
 }
 
 const LARGEST = 6;

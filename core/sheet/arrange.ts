@@ -64,6 +64,7 @@ interface Wanted {
 const repeated = (piece: Piece): Repeated => ({
   ...pieceSize(piece),
   round: piece.edge.kind === 'circle',
+  oval: piece.edge.kind === 'ellipse',
 });
 
 /** The first piece that is wanted, or the first of all. */

@@ -1,6 +1,7 @@
 import { boxesMeet, boxWithin, type Box } from '../geometry/index.ts';
 import { bestFit } from './best-fit.ts';
 import { circleRows } from './circle-rows.ts';
+import { ovalRows } from './oval-rows.ts';
 import { reserved, stepAndRepeat, type Repeated, type Room, type Spot } from './step-and-repeat.ts';
 
 /** Where copies of one outline stand, and how they were laid. */
@@ -13,7 +14,7 @@ const MOST_ROOMS = 6;
 
 /**
  * As many copies of one outline as fit, up to `enough`. Rows are easier to cut and are kept where they
- * hold as many. Otherwise circles stand in shifted rows, and rectangles that may be turned stand and lie mixed; where something is taken
+ * hold as many. Otherwise circles and ovals stand in shifted rows, and rectangles that may be turned stand and lie mixed; where something is taken
  * the largest free rooms are filled best, each tried on its own, and what is left in rows.
  */
 export function fillBest(
@@ -24,6 +25,10 @@ export function fillBest(
   const rows = stepAndRepeat(shape, room, mayTurn);
   if (shape.round && rows.length < enough) {
     const shifted = circleRows(shape.width, room);
+    if (shifted.length > rows.length) return { spots: shifted, method: 'best-fit' };
+  }
+  if (shape.oval && rows.length < enough) {
+    const shifted = ovalRows(shape, room, mayTurn);
     if (shifted.length > rows.length) return { spots: shifted, method: 'best-fit' };
   }
   const turns = mayTurn && !shape.round && shape.width !== shape.height;

@@ -57,6 +57,8 @@ export interface Lot {
   readonly ring: Ring;
   readonly angles: readonly number[];
   readonly mayTurn: boolean;
+  /** Of a circle, mm. */
+  readonly diameter?: number;
   /** mm² */
   readonly area: number;
   readonly most: boolean;
@@ -159,6 +161,7 @@ function toLot({ id, shape, quantity, turns }: PackRequest['pieces'][number]): L
     shape: { width, height, round },
     ring,
     angles: round ? [0] : angles,
+    ...(round ? { diameter: width } : {}),
     mayTurn: !round && angles.includes(90),
     area: round ? (Math.PI * width * width) / 4 : width * height,
     most,

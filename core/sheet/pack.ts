@@ -30,10 +30,13 @@ export interface PackEffort {
 }
 
 const ROUNDS = 300;
+/** Of circles alone, which need about a second then. */
+const CIRCLE_ROUNDS = 60;
 
 /**
- * Fills sheets. Copies of one rectangle or circle stand in rows, or with both directions mixed; free
- * outlines and different pieces are nested, and rows are kept where these hold more.
+ * Fills sheets. Copies of one rectangle stand in rows, or with both directions mixed, and circles in
+ * rows to which more may be added; free outlines and different pieces are nested, and rows are kept
+ * where these hold as much.
  */
 export async function tryPack(
   input: unknown,
@@ -54,7 +57,8 @@ export async function tryPack(
   const plain = lots.every(({ shape }) => shape);
   const rows = plain ? packRows(lots, room, most) : undefined;
   const full = rows && areaOf(lots, rows) > 0.999 * rows.sheets.length * freeArea(room);
-  const done = rows && (lots.length === 1 || full || everything(lots, rows));
+  const alone = lots.length === 1 && lots[0]?.diameter === undefined;
+  const done = rows && (alone || full || everything(lots, rows));
   if (rows && done) return good(answer(request, lots, { packed: rows, room, stopped: false }));
   const { over = () => false } = effort;
   let stopped = false;
@@ -88,7 +92,7 @@ async function packNested(
   room: Room,
   {
     most,
-    rounds = ROUNDS,
+    rounds = lots.length === 1 && lots[0]?.diameter !== undefined ? CIRCLE_ROUNDS : ROUNDS,
     seed = 1,
     task = unwatched,
     over,

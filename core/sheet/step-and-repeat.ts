@@ -6,6 +6,8 @@ export interface Repeated {
   readonly height: number;
   /** A circle keeps out of corners less than its box does. */
   readonly round: boolean;
+  /** An oval that is no circle. */
+  readonly oval?: boolean;
 }
 
 /** The room in which copies are laid. */

@@ -10,6 +10,7 @@ import { useNesting } from './nesting.ts';
 import { useJobStore } from '../store/job-store.ts';
 import {
   cutLength,
+  leadPiece,
   mostPerSheet,
   type CompiledSheet,
   type Plan,
@@ -26,9 +27,12 @@ const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
 /** How many fit, and how many could: said of plain rectangles and circles, of which it is certain. */
 const proof = computed(() => {
   const job = store.settled;
-  const first = job?.pieces.find(({ id }) => (job.plan.wanted[id] ?? 0) > 0) ?? job?.pieces[0];
-  if (!job || !first || job.plan.arrangement === 'nest') return undefined;
+  const first = job && leadPiece(job);
+  if (!job || !first) return undefined;
   const { edge } = first;
+  const wanted = job.pieces.filter(({ id }) => (job.plan.wanted[id] ?? 0) > 0);
+  const full = wanted.length === 1 && (store.layout?.sheets.length ?? 0) > 1;
+  if (job.plan.arrangement === 'nest' && !(full && edge.kind === 'circle')) return undefined;
   if (edge.kind !== 'circle' && (edge.kind !== 'rectangle' || edge.radius > 0)) return undefined;
   const count = store.layout?.perSheet ?? 0;
   const most = mostPerSheet(job);

@@ -12,7 +12,7 @@ import ChoiceRow from '../../ui/ChoiceRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import StockPicture from '../../stock/StockPicture.vue';
 import { useJobStore } from '../store/job-store.ts';
-import { sizeFact } from '../ticket/ticket-lines.ts';
+import { shapeWords } from '../../ui/shape-words.ts';
 import AroundChoice from './AroundChoice.vue';
 import FitTestCard from './FitTestCard.vue';
 import FlatDrawing from './FlatDrawing.vue';
@@ -40,9 +40,7 @@ const flat = computed(() => {
   const size = measured.value && trySize(measured.value);
   return size?.ok ? size.value : undefined;
 });
-const fact = computed(() =>
-  piece.value ? sizeFact({ pieces: [piece.value] }, settings.unit) : '',
-);
+const fact = computed(() => (piece.value ? shapeWords(piece.value.edge, settings.unit) : ''));
 /** Larger than the job's sheet: on which others it fits, or in how many parts. */
 const tooLarge = computed(() => {
   const stock = store.job?.stock;

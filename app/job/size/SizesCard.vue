@@ -5,7 +5,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { sizeFact } from '../ticket/ticket-lines.ts';
+import { shapeWords } from '../../ui/shape-words.ts';
 
 /** The sizes of one design, each for a thing of its own. */
 const chosen = defineModel<string>({ required: true });
@@ -41,7 +41,7 @@ function remove(): void {
         @click="chosen = piece.id"
       >
         <strong>{{ piece.name }}</strong>
-        <span class="quiet">{{ sizeFact({ pieces: [piece] }, settings.unit) }}</span>
+        <span class="quiet">{{ shapeWords(piece.edge, settings.unit) }}</span>
       </button>
     </div>
     <p v-else class="quiet hint">{{ texts.size.sizesHint }}</p>

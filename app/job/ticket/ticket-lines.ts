@@ -1,6 +1,6 @@
 import { sizesOf, type Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
-import type { Layout } from '../../../core/sheet/index.ts';
+import { leadPiece, type Arrangeable, type Layout } from '../../../core/sheet/index.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
 import { formatLength, formatNumber, type Unit } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -128,8 +128,8 @@ function moreSizes(job: Job): string {
 }
 
 /** The finished size of a job's label as it is told. */
-export function sizeFact({ pieces }: Pick<Job, 'pieces'>, unit: Unit): string {
-  const edge = pieces[0]?.edge;
+export function sizeFact(job: Arrangeable, unit: Unit): string {
+  const edge = leadPiece(job)?.edge;
   return edge ? shapeWords(edge, unit) : '';
 }
 

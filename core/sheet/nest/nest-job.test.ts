@@ -59,7 +59,10 @@ test('what is wanted beyond that follows in rows, and is nested with the next se
   const next = await nestJob(more, { rounds: 1, seed: 1 });
   expect(next.sheets.map((sheet) => sheet.length)).toEqual([5]);
   // Those that lay there already stay where they were.
-  for (const copy of nested[0] ?? []) expect(next.sheets[0]).toContainEqual(copy);
+  for (const { piece: id, x, y } of nested[0] ?? []) {
+    const near = next.sheets[0]?.filter((one) => Math.hypot(one.x - x, one.y - y) < 0.3);
+    expect(near?.map((one) => one.piece)).toEqual([id]);
+  }
   const fewer = arrange(job({ wanted: { seal: 1, heart: 0 }, nested }));
   expect(fewer.sheets.map(({ placements }) => placements.length)).toEqual([1]);
 });

@@ -65,9 +65,16 @@ export async function nestJob(
   const wishes = pieces.map(({ id, edge }): NestWish => {
     const ring = outlineOf({ edge });
     const area = Math.abs(signedArea(ring));
-    const round = edge.kind === 'circle';
+    const round = edge.kind === 'circle' ? { diameter: edge.diameter } : {};
     const wanted = (fill ? MOST_COPIES : madeOf(plan, id)) - staying(id);
-    return { ring, area, wanted, most: fill, angles: round ? [0] : angles };
+    return {
+      ring,
+      area,
+      wanted,
+      most: fill,
+      ...round,
+      angles: edge.kind === 'circle' ? [0] : angles,
+    };
   });
   const roomOf = (sheet: number): NestRoom => {
     const on = stockOf(job, sheet);

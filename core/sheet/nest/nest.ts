@@ -1,5 +1,12 @@
 import { unwatched, type Task } from '../../base/index.ts';
-import { NestedSheet, type Nested, type NestPlace, type NestWish } from './nested-sheet.ts';
+import { CircleSheet } from './circles.ts';
+import {
+  NestedSheet,
+  type Nested,
+  type NestPlace,
+  type NestWish,
+  type SheetSearch,
+} from './nested-sheet.ts';
 import type { NestRoom } from './turned.ts';
 
 /** How hard and with which luck sheets are nested. */
@@ -41,7 +48,7 @@ export async function nestSheets(
     }));
     if (left.every(({ wanted }) => wanted <= 0)) break;
     const here = effort.special?.[done.length] ?? room;
-    const sheet = new NestedSheet(left, here, effort.seed + done.length * 1000);
+    const sheet = searchOf(left, here, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
     // However short the time is, there is an answer.
     await sheet.first(done.length ? watch : { ...watch, over: () => false });
@@ -58,6 +65,15 @@ export async function nestSheets(
       done.push(answer);
   }
   return done;
+}
+
+/** Circles of one size alone are laid more exactly than outlines of any kind. */
+function searchOf(left: readonly NestWish[], room: NestRoom, seed: number): SheetSearch {
+  const [only, ...others] = left.filter(({ wanted }) => wanted > 0);
+  const round = only?.diameter !== undefined && others.length === 0 && !room.fixed?.length;
+  return round && left.indexOf(only) === 0
+    ? new CircleSheet(only, only.diameter, room, seed)
+    : new NestedSheet(left, room, seed);
 }
 
 const countOf = ({ places }: Nested, kind: number): number =>

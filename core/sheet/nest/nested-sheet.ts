@@ -8,6 +8,8 @@ import { reachOf, type NestKind, type NestRoom } from './turned.ts';
 export interface NestWish extends NestKind {
   /** mm² */
   readonly area: number;
+  /** Of a circle, mm. */
+  readonly diameter?: number;
   readonly wanted: number;
   /** As many as fit: comes after those with a number, and shares what is left by area. */
   readonly most: boolean;
@@ -35,6 +37,19 @@ export interface Watch {
   readonly breathe: () => Promise<void>;
   /** Whether the time is up. */
   readonly over: () => boolean;
+}
+
+/** A sheet that is filled better and better. */
+export interface SheetSearch {
+  /** Begins with copies that lie already; those that cannot lie there are left out. */
+  begin(places: readonly NestPlace[]): void;
+  /** The first answer. */
+  first(watch: Watch): Promise<void>;
+  /** Whether there is something left to place that has a place at all. */
+  left(): boolean;
+  /** Tries to place more. Tells whether there is more now. */
+  attempt(watch: Watch): Promise<boolean>;
+  answer(): Nested;
 }
 
 /** About how many cells a sheet has on the fine grid, and how many of those a coarse cell is wide. */
@@ -67,7 +82,7 @@ const FEW_TURNS = 4;
  * which an outline owns every cell that it touches, so that what is free of collisions there is so
  * exactly.
  */
-export class NestedSheet {
+export class NestedSheet implements SheetSearch {
   private readonly wishes: readonly NestWish[];
   private readonly coarse: Level;
   private readonly fine: Level;
