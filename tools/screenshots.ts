@@ -75,6 +75,10 @@ try {
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Light' }).click();
   await page.keyboard.press('Escape');
+  await page.goto(`${URL}/job/demo-hedgerow-sheet/artwork`);
+  await page.locator('[data-element="piece-4"]').click();
+  await proofIsDone();
+  await shoot('sticker-sheet');
   await page.goto(`${URL}/stock/materials?open=pearl-film`);
   await shoot('materials');
   await page.goto(`${URL}/stock/sheets?open=a4-round-40-24`);

@@ -54,7 +54,7 @@ export const sheet = {
   onSheet: 'On sheet',
   ofSheets: (count: number): string => `of ${count}`,
   several: (count: number): string => `${count} copies`,
-  pinned: 'Pinned: the others are laid around it',
+  pinned: 'Pinned: others go around it',
   turn: 'Turn by 90°',
   repeat: 'Repeat …',
   across: 'Across',
