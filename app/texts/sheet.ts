@@ -56,6 +56,7 @@ export const sheet = {
   several: (count: number): string => `${count} copies`,
   pinned: 'Pinned: others go around it',
   turn: 'Turn by 90°',
+  takeAway: 'Take away',
   repeat: 'Repeat …',
   across: 'Across',
   down: 'Down',

@@ -92,6 +92,36 @@ test('spares are made beside those that are wanted', () => {
   expect(made.sheets.flatMap(({ placements }) => placements)).toHaveLength(6);
 });
 
+test('a copy is taken away and the others stay where they were nested, moved or pinned', () => {
+  const nested = [
+    { piece: PIECE, x: 40, y: 60, angle: 0 },
+    { piece: PIECE, x: 110, y: 60, angle: 90 },
+    { piece: PIECE, x: 40, y: 130, angle: 0 },
+  ];
+  const made = job(
+    {
+      name: 'move-copies',
+      args: { places: { [second]: { sheet: 0, x: 150, y: 200, angle: 0 } } },
+    },
+    { name: 'pin-copies', args: { copies: [second], pinned: true } },
+    { name: 'nest-sheets', args: { sheets: [nested] } },
+  );
+  const at = (of: Job) =>
+    arrange(of)
+      .sheets.flatMap(({ placements }) => placements.map(({ x, y }) => `${x} ${y}`))
+      .sort();
+  expect(at(made)).toEqual(['110 60', '150 200', '40 130', '40 60']);
+  const fewer = runAll(made, {
+    name: 'remove-copies',
+    args: { copies: [`${PIECE}#3` as CopyId] },
+  });
+  expect(at(fewer)).toEqual(['150 200', '40 130', '40 60']);
+  expect(fewer.plan.wanted[PIECE]).toBe(3);
+  const unpinned = runAll(fewer, { name: 'remove-copies', args: { copies: [second] } });
+  expect(at(unpinned)).toEqual(['40 130', '40 60']);
+  expect(unpinned.plan.moved).toEqual({});
+});
+
 test('a sticker sheet holds the copies as kiss cuts in an outline that is cut through', async () => {
   const made = job({ name: 'make-sticker-sheet', args: { sheet: 0 } });
   const sheet = made.pieces.find(({ name }) => name === 'Sticker sheet');

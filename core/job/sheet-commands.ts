@@ -4,7 +4,6 @@ import {
   copyId,
   copyNumber,
   judgeCopy,
-  madeOf,
   nearestPlace,
   copyAt,
   planSchema,
@@ -20,6 +19,7 @@ import type { Command, Of } from './command.ts';
 import type { Stock } from '../stock/index.ts';
 import { refused, refusedBy } from './refusals.ts';
 import { copiesOn } from './outlines.ts';
+import { withoutCopies, withoutSpares } from './remove-copies.ts';
 import type { Job } from './schema.ts';
 import { stickerSheet } from './sticker-sheet.ts';
 
@@ -125,6 +125,12 @@ export const SHEET_COMMANDS = {
     },
   } satisfies Command<{ sheet: number; copies: readonly string[] }>,
 
+  /** So many fewer are wanted; the others stay. */
+  'remove-copies': {
+    label: ({ copies }) => (copies.length === 1 ? 'take a copy away' : 'take copies away'),
+    run: (job, { copies }) => ({ ...job, plan: withoutCopies(job, copies) }),
+  } satisfies Command<{ copies: readonly CopyId[] }>,
+
   /** More of some copies, in equal steps across and down; each is wanted beside those that were. */
   'repeat-copies': {
     label: () => 'repeat copies',
@@ -132,8 +138,7 @@ export const SHEET_COMMANDS = {
       const places = placesOf(job);
       const made: Record<string, HandPlace> = {};
       const count: Record<string, number> = {};
-      const { spares, ...rest } = job.plan;
-      void spares;
+      const plan = withoutSpares(job);
       for (const copy of copies) {
         const place = places.get(copy);
         const piece = place && job.pieces.find(({ id }) => copyId(id, copyNumber(copy)) === copy);
@@ -142,7 +147,7 @@ export const SHEET_COMMANDS = {
         for (let row = 0; row < down; row++)
           for (let column = 0; column < across; column++) {
             if (row === 0 && column === 0) continue;
-            const number = (count[piece.id] ?? madeOf(job.plan, piece.id)) + 1;
+            const number = (count[piece.id] ?? plan.wanted[piece.id] ?? 0) + 1;
             count[piece.id] = number;
             made[copyId(piece.id, number)] = {
               ...place,
@@ -152,9 +157,9 @@ export const SHEET_COMMANDS = {
             };
           }
       }
-      const wanted = { ...job.plan.wanted, ...count };
-      const moved = { ...job.plan.moved, ...made };
-      const read = planSchema.safeParse({ ...rest, wanted, moved });
+      const wanted = { ...plan.wanted, ...count };
+      const moved = { ...plan.moved, ...made };
+      const read = planSchema.safeParse({ ...plan, wanted, moved });
       return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
     },
   } satisfies Command<{

@@ -12,6 +12,7 @@ import CopyActions from './CopyActions.vue';
 
 /** What can be done with several copies together. */
 const props = defineProps<{ copies: readonly SheetCopy[]; sheet: number }>();
+const emit = defineEmits<{ gone: [] }>();
 const store = useJobStore();
 /** The copies as they stand without what is just shown. */
 const still = shallowRef(props.copies);
@@ -40,6 +41,6 @@ function callFor(moves: Moves): CommandCall {
 <template>
   <CardPanel :title="texts.sheet.several(copies.length)" peeled>
     <AlignRow :movables="movables" :frame="frame" :call-for="callFor" />
-    <CopyActions :copies="copies" :sheet="sheet" />
+    <CopyActions :copies="copies" :sheet="sheet" @gone="emit('gone')" />
   </CardPanel>
 </template>

@@ -10,6 +10,7 @@ import { useJobStore } from '../store/job-store.ts';
 
 /** What can be done with one copy or several: turned, pinned, repeated in steps, put back. */
 const props = defineProps<{ copies: readonly SheetCopy[]; sheet: number }>();
+const emit = defineEmits<{ gone: [] }>();
 const store = useJobStore();
 const say = texts.sheet;
 
@@ -27,6 +28,10 @@ function turn(): void {
     ]),
   );
   store.act({ name: 'move-copies', args: { places } });
+}
+
+function takeAway(): void {
+  if (store.act({ name: 'remove-copies', args: { copies: names.value } })) emit('gone');
 }
 
 const repeating = ref(false);
@@ -59,6 +64,9 @@ function repeat(): void {
     <button class="link" type="button" @click="turn">{{ say.turn }}</button>
     <button class="link" type="button" :aria-expanded="repeating" @click="repeating = !repeating">
       {{ say.repeat }}
+    </button>
+    <button class="link" type="button" @click="takeAway">
+      {{ say.takeAway }}
     </button>
     <button
       v-if="moved.length"

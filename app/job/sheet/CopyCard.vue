@@ -13,7 +13,7 @@ import CopyActions from './CopyActions.vue';
 
 /** Where one copy lies, to be read and typed. */
 const props = defineProps<{ copy: SheetCopy; sheet: number }>();
-const emit = defineEmits<{ follow: [sheet: number] }>();
+const emit = defineEmits<{ follow: [sheet: number]; gone: [] }>();
 const store = useJobStore();
 const settings = useSettings();
 const say = texts.sheet;
@@ -69,6 +69,6 @@ function moveTo(sheet: number): void {
     <FactRow :label="say.bleedItGets"
       ><span>{{ formatLength(copy.bleed, settings.unit) }}</span></FactRow
     >
-    <CopyActions :copies="[copy]" :sheet="sheet" />
+    <CopyActions :copies="[copy]" :sheet="sheet" @gone="emit('gone')" />
   </CardPanel>
 </template>

@@ -203,8 +203,14 @@ function press(event: PointerEvent): void {
         :copy="copies[0]"
         :sheet="current"
         @follow="index = $event"
+        @gone="selected = []"
       />
-      <CopiesCard v-else-if="copies.length" :copies="copies" :sheet="current" />
+      <CopiesCard
+        v-else-if="copies.length"
+        :copies="copies"
+        :sheet="current"
+        @gone="selected = []"
+      />
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
       <ArrangementCard :sheet="current" :shown="sheet" />

@@ -24,12 +24,20 @@ export function useSheetKeys(of: {
     of.store.act({ name: 'move-copies', args: { places } }, key);
   }
 
+  function removeCopies(): void {
+    const copies = of.copies.value.map(({ placement }) => placement.copy);
+    of.selected.value = [];
+    of.store.act({ name: 'remove-copies', args: { copies } });
+  }
+
   function hear(event: KeyboardEvent): void {
     if (isTyping(event)) return;
     const move = findNudge(event);
     const held = event.ctrlKey || event.metaKey;
     if (move && of.copies.value.length) nudge(move.x, move.y);
     else if (held && event.key.toLowerCase() === 'a') of.selected.value = of.all();
+    else if ((event.key === 'Delete' || event.key === 'Backspace') && of.copies.value.length)
+      removeCopies();
     else if (event.key === 'Escape') of.selected.value = [];
     else if (event.key === '+' || event.key === '=') of.bench.zoomBy(1.25);
     else if (event.key === '-') of.bench.zoomBy(0.8);
