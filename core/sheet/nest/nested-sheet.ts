@@ -1,6 +1,6 @@
 import { seededRandom, type Random } from '../../base/index.ts';
 import { Level, type Laid } from './level.ts';
-import { bestPlaces, downhill, onBoard, type Pull } from './search.ts';
+import { bestPlaces, downhill, onBoard, type Pull, type Within } from './search.ts';
 import { separate } from './separate.ts';
 import { reachOf, type NestKind, type NestRoom } from './turned.ts';
 
@@ -53,9 +53,9 @@ export interface SheetSearch {
 }
 
 /** About how many cells a sheet has on the fine grid, and how many of those a coarse cell is wide. */
-const CELLS = 500_000;
+const CELLS = 250_000;
 const COARSE = 5;
-const FINEST = 0.25; // mm
+const FINEST = 0.35; // mm
 /** Moves of an attempt on the coarse grid, and on the fine one, where nothing goes farther than so many cells. */
 const MOVES = 200;
 const FINE_MOVES = 300;
@@ -72,6 +72,8 @@ const GRACE = 0.006;
 const ASTRAY = 0.02;
 /** Free places that are looked for between two breaths. */
 const PLACINGS_A_BREATH = 24;
+/** Of the width and height of an outline: what it may cover, in coarse cells, where a free place is looked for. */
+const TOUCHED = 0.35;
 /** Ways to turn a copy that are tried where a free place is looked for. */
 const FEW_TURNS = 4;
 
@@ -177,7 +179,7 @@ export class NestedSheet implements SheetSearch {
   }
 
   /** Puts in whatever has a free place, without moving anything. */
-  async fillUp({ breathe, over }: Watch, pull: Pull = LOW): Promise<void> {
+  async fillUp({ breathe, over }: Watch, pull: Pull = LOW, within?: Within): Promise<void> {
     const { fine, coarse } = this;
     fine.show(this.laid);
     coarse.show(fine.movedTo(coarse, this.laid));
@@ -186,7 +188,7 @@ export class NestedSheet implements SheetSearch {
       const kind = over() ? undefined : this.waiting(this.laid).find((one) => !full.has(one));
       if (kind === undefined) return;
       if (++this.placings % PLACINGS_A_BREATH === 0) await breathe();
-      const copy = this.findFree(kind, pull);
+      const copy = this.findFree(kind, pull, within);
       if (!copy) {
         full.add(kind);
         continue;
@@ -200,10 +202,13 @@ export class NestedSheet implements SheetSearch {
   }
 
   /** A free place as both boards lie: looked for on the coarse one, made exact on the fine one. */
-  private findFree(kind: number, pull: Pull): Laid | undefined {
+  private findFree(kind: number, pull: Pull, within?: Within): Laid | undefined {
     const { fine, coarse, random } = this;
     const turns = coarse.turnsOf(kind, { random, most: FEW_TURNS });
-    for (const { turn, x, y } of bestPlaces(coarse.board, turns, { step: 2, pull, random })) {
+    const mask = turns[0]?.[1].mask;
+    const most = mask ? TOUCHED * (mask.right - mask.left + mask.bottom - mask.top) : 0;
+    const look = { step: 2, pull, random, most, ...(within ? { within } : {}) };
+    for (const { turn, x, y } of bestPlaces(coarse.board, turns, look)) {
       const turned = fine.find(kind, turn);
       const [start] = coarse.movedTo(fine, [{ kind, turn, x, y }]);
       if (!turned || !start) continue;
@@ -284,9 +289,13 @@ export class NestedSheet implements SheetSearch {
     });
     this.laid = copied(away);
     const [pull = LOW] = pick(PULLS, random);
-    if (random.next() < 0.5) this.compact(pull);
+    const still = random.next() < 0.5;
+    if (!still) this.compact(pull);
     this.noise = this.wishes.map(() => 0.4 + random.next());
-    await this.fillUp(watch, pull);
+    // Where nothing else was moved, only the emptied part can take more.
+    const [x, y] = [middle.x / COARSE, middle.y / COARSE];
+    const within = { x, y, by: (reach * 1.2) / COARSE };
+    await this.fillUp(watch, pull, still ? within : undefined);
     this.noise = undefined;
     const area = areaOf(this.wishes, this.laid);
     const grace = this.roomy * GRACE * random.next() ** 2;

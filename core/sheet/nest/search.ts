@@ -19,6 +19,13 @@ export interface Pull {
   readonly y: number;
 }
 
+/** A part of a board, in cells: so far to the sides of a place. */
+export interface Within {
+  readonly x: number;
+  readonly y: number;
+  readonly by: number;
+}
+
 /** Which places are looked at. */
 export interface Look {
   /** Cells between two places that are looked at. */
@@ -27,8 +34,10 @@ export interface Look {
   readonly random: Random;
   /** Places that cover more than that are passed by. */
   readonly most?: number;
+  /** Only where its middle is so far around a place, in cells. */
+  readonly within?: Within;
   /** Only so far around a place, in cells. */
-  readonly near?: { readonly x: number; readonly y: number; readonly by: number };
+  readonly near?: Within;
 }
 
 const KEPT = 6;
@@ -57,10 +66,17 @@ export function bestPlaces(
 
 function scan(
   board: Board,
-  [turn, { across, down, someEnds, barred }]: readonly [number, Turned],
-  { step, pull, random, near, most = Infinity }: Look,
+  [turn, { across, down, someEnds, barred, mask }]: readonly [number, Turned],
+  { step, pull, random, within, most = Infinity, ...look }: Look,
   kept: Found[],
 ): void {
+  const near = within
+    ? {
+        x: Math.round(within.x - (mask.left + mask.right) / 2),
+        y: Math.round(within.y - (mask.top + mask.bottom) / 2),
+        by: Math.ceil(within.by),
+      }
+    : look.near;
   const left = near ? max(0, near.x - near.by) : 0;
   const top = near ? max(0, near.y - near.by) : 0;
   const right = near ? min(across, near.x + near.by + 1) : across;
