@@ -52,15 +52,14 @@ const shared = computed(() => {
   return texts.sheet.sharedCuts(`${saved.toFixed(1)} m`);
 });
 
-/** A sheet of copies that are no sticker sheets themselves. */
-const canBeStickers = computed(() => {
-  const placed = store.layout?.sheets[props.sheet]?.placements ?? [];
-  return (
-    plan.value?.arrangement !== 'spots' &&
-    placed.length > 0 &&
-    placed.every(({ piece }) => store.pieces.get(piece)?.kisses.length === 0)
-  );
-});
+/** The pieces that lie on the sheet, and whether one holds stickers: its outline is always cut through. */
+const placed = computed(() => store.layout?.sheets[props.sheet]?.placements ?? []);
+const isStickers = computed(() =>
+  placed.value.some(({ piece }) => (store.pieces.get(piece)?.kisses.length ?? 0) > 0),
+);
+const canBeStickers = computed(
+  () => plan.value?.arrangement !== 'spots' && placed.value.length > 0 && !isStickers.value,
+);
 
 function cutBy(tool: Material['tool']): void {
   const { job } = store;
@@ -111,6 +110,7 @@ function change(changes: Partial<Plan>, key?: string): void {
       @update:model-value="change({ gap: $event }, 'gap')"
     />
     <ChoicesRow
+      v-if="!isStickers"
       :label="texts.sheet.cut"
       :name="texts.sheet.cutLong"
       :model-value="plan.cut"

@@ -15,7 +15,7 @@ const words = texts.ornaments;
 <template>
   <SidePanel :title="words.ornaments" @close="$emit('close')">
     <h3>{{ words.own }}</h3>
-    <div class="grid">
+    <div class="tiles">
       <button
         v-for="name in ORNAMENTS"
         :key="name"
@@ -41,26 +41,5 @@ const words = texts.ornaments;
 h3 {
   margin: 6px 2px 4px;
   font-size: 13px;
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 4px;
-}
-.grid button {
-  aspect-ratio: 1;
-  border: 1px solid transparent;
-  border-radius: 12px;
-  padding: 4px;
-  background: #f7f3ec;
-  cursor: pointer;
-}
-.grid button:hover {
-  border-color: var(--plum);
-}
-svg {
-  display: block;
-  width: 100%;
-  height: 100%;
 }
 </style>

@@ -30,7 +30,7 @@ function add(other: Piece): void {
 <template>
   <template v-if="others.length && desk.store.settled">
     <h3>{{ texts.stickers.ofThisJob }}</h3>
-    <div class="grid">
+    <div class="tiles">
       <button
         v-for="other in others"
         :key="other.id"
@@ -49,26 +49,5 @@ function add(other: Piece): void {
 h3 {
   margin: 10px 2px 4px;
   font-size: 13px;
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 4px;
-}
-button {
-  aspect-ratio: 1;
-  border: 1px solid transparent;
-  border-radius: 12px;
-  padding: 4px;
-  background: #f7f3ec;
-  cursor: pointer;
-}
-button:hover {
-  border-color: var(--plum);
-}
-svg {
-  display: block;
-  width: 100%;
-  height: 100%;
 }
 </style>
