@@ -1,26 +1,14 @@
 <script setup lang="ts">
-import { onBeforeUnmount } from 'vue';
 import type { Finding } from '../../core/proof/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import StateMark from '../ui/StateMark.vue';
-import { useJobStore } from './store/job-store.ts';
+import { useShownSteps } from './shown-steps.ts';
 import { texts } from '../texts/index.ts';
 
 /** A finding with what it says, why it matters, and the fix in it, which is shown when it is pointed at. */
-const props = defineProps<{ finding: Finding; show?: boolean }>();
+defineProps<{ finding: Finding; show?: boolean }>();
 defineEmits<{ show: [finding: Finding] }>();
-const store = useJobStore();
-
-function preview(): void {
-  if (props.finding.fix) store.preview(props.finding.fix.call);
-}
-
-function mend(): void {
-  store.drop();
-  if (props.finding.fix) store.act(props.finding.fix.call);
-}
-
-onBeforeUnmount(() => store.drop());
+const steps = useShownSteps();
 
 const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
 const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
@@ -39,11 +27,8 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
         v-if="finding.fix"
         class="link"
         type="button"
-        @pointerenter="preview"
-        @pointerleave="store.drop()"
-        @focus="preview"
-        @blur="store.drop()"
-        @click="mend"
+        v-on="steps.pointed(finding.fix.call)"
+        @click="steps.act(finding.fix.call)"
       >
         {{ finding.fix.label }}
       </button>

@@ -9,12 +9,12 @@ import {
   mdiAlignVerticalDistribute,
   mdiAlignVerticalTop,
 } from '@mdi/js';
-import { computed, onBeforeUnmount } from 'vue';
+import { computed } from 'vue';
 import type { Box } from '../../../core/geometry/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useShownSteps } from '../shown-steps.ts';
 import { movesTo, OUTCOMES, type Movable, type Moves, type Outcome } from './align.ts';
 
 /** Bringing things into line; what is pointed at is shown before it is done. */
@@ -25,7 +25,7 @@ const props = defineProps<{
   /** The step that makes moves. */
   callFor: (moves: Moves) => CommandCall | undefined;
 }>();
-const store = useJobStore();
+const steps = useShownSteps();
 const ICONS: Readonly<Record<Outcome, string>> = {
   lefts: mdiAlignHorizontalLeft,
   'middles-across': mdiAlignHorizontalCenter,
@@ -46,32 +46,16 @@ const names = computed(() => (several.value ? texts.exact.outcomes : texts.exact
 function callOf(outcome: Outcome): CommandCall | undefined {
   return props.callFor(movesTo(outcome, props.movables, props.frame));
 }
-
-function show(outcome: Outcome): void {
-  const call = callOf(outcome);
-  if (call) store.preview(call);
-}
-
-function act(outcome: Outcome): void {
-  const call = callOf(outcome);
-  store.drop();
-  if (call) store.act(call);
-}
-
-onBeforeUnmount(() => store.drop());
 </script>
 
 <template>
   <div class="align" role="group" :aria-label="texts.exact.align">
-    <span
-      v-for="outcome in offered"
-      :key="outcome"
-      @pointerenter="show(outcome)"
-      @pointerleave="store.drop()"
-      @focusin="show(outcome)"
-      @focusout="store.drop()"
-    >
-      <IconButton :icon="ICONS[outcome]" :name="names[outcome]" @click="act(outcome)" />
+    <span v-for="outcome in offered" :key="outcome" v-on="steps.pointed(callOf(outcome))">
+      <IconButton
+        :icon="ICONS[outcome]"
+        :name="names[outcome]"
+        @click="steps.act(callOf(outcome))"
+      />
     </span>
   </div>
 </template>

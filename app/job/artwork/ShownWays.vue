@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { onBeforeUnmount } from 'vue';
 import type { CommandCall, Job } from '../../../core/job/index.ts';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
+import { useShownSteps } from '../shown-steps.ts';
 import type { DeskState } from './desk-state.ts';
 
 /** Something that can be done, with the job as it would be and what is said below its picture. */
@@ -14,15 +14,14 @@ export interface ShownWay {
 }
 
 /** Ways side by side, each as the piece would look; pointed at, it is shown on the desk. */
-const props = defineProps<{ desk: DeskState; ways: readonly ShownWay[] }>();
+defineProps<{ desk: DeskState; ways: readonly ShownWay[] }>();
+const steps = useShownSteps();
 const emit = defineEmits<{ use: [call: CommandCall] }>();
 
 function use(call: CommandCall): void {
-  props.desk.store.drop();
+  steps.rest();
   emit('use', call);
 }
-
-onBeforeUnmount(() => props.desk.store.drop());
 </script>
 
 <template>
@@ -31,10 +30,7 @@ onBeforeUnmount(() => props.desk.store.drop());
       v-for="way in ways"
       :key="way.key"
       type="button"
-      @pointerenter="desk.store.preview(way.call)"
-      @pointerleave="desk.store.drop()"
-      @focus="desk.store.preview(way.call)"
-      @blur="desk.store.drop()"
+      v-on="steps.pointed(way.call)"
       @click="use(way.call)"
     >
       <PieceThumbnail :job="way.job" :piece="desk.settled.value?.id ?? ''" />

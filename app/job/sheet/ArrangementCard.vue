@@ -22,7 +22,7 @@ const props = defineProps<{ sheet: number; shown: CompiledSheet | undefined }>()
 const store = useJobStore();
 const router = useRouter();
 const nesting = useNesting(store);
-const plan = computed(() => store.job?.plan);
+const plan = computed(() => store.settled?.plan);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
 /** How many fit, and how many could: said of plain rectangles and circles, of which it is certain. */
 const proof = computed(() => {
@@ -31,10 +31,10 @@ const proof = computed(() => {
   if (!job || !first) return undefined;
   const { edge } = first;
   const wanted = job.pieces.filter(({ id }) => (job.plan.wanted[id] ?? 0) > 0);
-  const full = wanted.length === 1 && (store.layout?.sheets.length ?? 0) > 1;
+  const full = wanted.length === 1 && (store.settledLayout?.sheets.length ?? 0) > 1;
   if (job.plan.arrangement === 'nest' && !(full && edge.kind === 'circle')) return undefined;
   if (edge.kind !== 'circle' && (edge.kind !== 'rectangle' || edge.radius > 0)) return undefined;
-  const count = store.layout?.perSheet ?? 0;
+  const count = store.settledLayout?.perSheet ?? 0;
   const most = mostPerSheet(job);
   return count === most ? texts.sheet.proved(count) : texts.sheet.atMost(count, most);
 });
@@ -53,7 +53,7 @@ const shared = computed(() => {
 });
 
 /** The pieces that lie on the sheet, and whether one holds stickers: its outline is always cut through. */
-const placed = computed(() => store.layout?.sheets[props.sheet]?.placements ?? []);
+const placed = computed(() => store.settledLayout?.sheets[props.sheet]?.placements ?? []);
 const isStickers = computed(() =>
   placed.value.some(({ piece }) => (store.pieces.get(piece)?.kisses.length ?? 0) > 0),
 );
@@ -62,14 +62,14 @@ const canBeStickers = computed(
 );
 
 function cutBy(tool: Material['tool']): void {
-  const { job } = store;
+  const { settled: job } = store;
   if (job) store.act({ name: 'choose-material', args: { material: { ...job.material, tool } } });
 }
 
 function makeStickers(): void {
-  const before = new Set(store.job?.pieces.map(({ id }) => id));
+  const before = new Set(store.settled?.pieces.map(({ id }) => id));
   if (!store.act({ name: 'make-sticker-sheet', args: { sheet: props.sheet } })) return;
-  const made = store.job?.pieces.find(({ id }) => !before.has(id));
+  const made = store.settled?.pieces.find(({ id }) => !before.has(id));
   if (made) void router.push({ name: 'artwork', query: { piece: made.id } });
 }
 
@@ -118,10 +118,10 @@ function change(changes: Partial<Plan>, key?: string): void {
       @update:model-value="change({ cut: $event })"
     />
     <ChoicesRow
-      v-if="store.job"
+      v-if="store.settled"
       :label="texts.sheet.cutBy"
       :name="texts.sheet.cutByLong"
-      :model-value="store.job.material.tool"
+      :model-value="store.settled.material.tool"
       :choices="texts.stock.material.tools"
       @update:model-value="cutBy"
     />

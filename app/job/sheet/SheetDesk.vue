@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
 import { copySource } from '../../../core/job/index.ts';
@@ -84,10 +84,15 @@ const legend = computed(() => [
   ...(kinds.value.has('crease') ? (['fold'] as const) : []),
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
 ]);
+/** The sheet without what is only shown: cards beside it keep still meanwhile. */
+const still = shallowRef(sheet.value);
+watchEffect(() => {
+  if (store.job === store.settled) still.value = sheet.value;
+});
 /** The straight cuts, where a trimmer is used, and the one that is pointed at. */
 const trim = computed(() =>
-  store.job?.material.tool === 'trimmer' && sheet.value?.copies.length
-    ? trimPlan(sheet.value.copies, sheet.value.stock)
+  store.settled?.material.tool === 'trimmer' && still.value?.copies.length
+    ? trimPlan(still.value.copies, still.value.stock)
     : undefined,
 );
 const cut = ref<number>();
@@ -213,7 +218,7 @@ function press(event: PointerEvent): void {
       />
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
-      <ArrangementCard :sheet="current" :shown="sheet" />
+      <ArrangementCard :sheet="current" :shown="still" />
       <SheetCard
         v-if="sheets.length > 1 && store.job?.plan.arrangement !== 'spots'"
         :sheet="current"

@@ -11,13 +11,13 @@ import { texts } from '../../texts/index.ts';
 const store = useJobStore();
 const say = texts.sheet;
 const total = computed(() => {
-  const { job } = store;
+  const { settled: job } = store;
   return job ? job.pieces.reduce((sum, { id }) => sum + madeOf(job.plan, id), 0) : 0;
 });
-const spare = computed(() => store.layout?.spare ?? 0);
+const spare = computed(() => store.settledLayout?.spare ?? 0);
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
-  const { pieces = [], plan } = store.job ?? {};
+  const { pieces = [], plan } = store.settled ?? {};
   const wanted = pieces.filter(({ id }) => (plan?.wanted[id] ?? 0) > 0);
   return wanted.length ? wanted : pieces;
 });
@@ -25,7 +25,7 @@ const MOST_FILLERS = 8;
 
 /** Fills the last sheet with copies of a piece. */
 function fill(piece: string): void {
-  const { plan } = store.job ?? {};
+  const { plan } = store.settled ?? {};
   if (!plan) return;
   // Spares of what is added would go over the sheet.
   const made = madeOf(plan, piece) + spare.value;
@@ -37,13 +37,13 @@ function fill(piece: string): void {
 </script>
 
 <template>
-  <CardPanel v-if="store.job" :title="texts.sheet.wanted" :aside="String(total)" peeled>
-    <label v-for="piece in store.job.pieces" :key="piece.id" class="row">
-      <PieceThumbnail :job="store.job" :piece="piece.id" />
+  <CardPanel v-if="store.settled" :title="texts.sheet.wanted" :aside="String(total)" peeled>
+    <label v-for="piece in store.settled.pieces" :key="piece.id" class="row">
+      <PieceThumbnail :job="store.settled" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>
       <NumberField
         :label="texts.sheet.wantedOf(piece.name)"
-        :model-value="store.job.plan.wanted[piece.id] ?? 0"
+        :model-value="store.settled.plan.wanted[piece.id] ?? 0"
         :min="0"
         :max="5000"
         @update:model-value="
@@ -55,7 +55,7 @@ function fill(piece: string): void {
       :label="say.spares"
       :name="say.sparesLong"
       suffix="%"
-      :model-value="store.job.plan.spares ?? 0"
+      :model-value="store.settled.plan.spares ?? 0"
       :min="0"
       :max="100"
       @update:model-value="
@@ -77,7 +77,7 @@ function fill(piece: string): void {
         :aria-label="say.fillWithOne(spare, piece.name)"
         @click="fill(piece.id)"
       >
-        <PieceThumbnail :job="store.job" :piece="piece.id" />
+        <PieceThumbnail :job="store.settled" :piece="piece.id" />
       </button>
     </div>
   </CardPanel>

@@ -7,12 +7,14 @@ import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { formatMoney } from '../../ui/money.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import { useShownSteps } from '../shown-steps.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { useComparison } from './comparison.ts';
 import SizePlot from './SizePlot.vue';
 
 /** Ways to fill the sheets side by side, with what each comes to; pointed at, a way is shown. */
 const store = useJobStore();
+const steps = useShownSteps();
 const settings = useSettings();
 const say = texts.sheet;
 const found = useComparison(() => store.settled, useMessages().sayError);
@@ -44,11 +46,6 @@ function nameOf({ kind, value }: SheetWay): string {
       return say.waySmaller(Math.round((1 - Number(value)) * 100));
   }
 }
-
-function use({ call }: SheetWay): void {
-  store.drop();
-  if (call) store.act(call);
-}
 </script>
 
 <template>
@@ -74,11 +71,8 @@ function use({ call }: SheetWay): void {
               v-else
               class="link"
               type="button"
-              @pointerenter="store.preview(way.call)"
-              @pointerleave="store.drop()"
-              @focus="store.preview(way.call)"
-              @blur="store.drop()"
-              @click="use(way)"
+              v-on="steps.pointed(way.call)"
+              @click="steps.act(way.call)"
             >
               {{ nameOf(way) }}
             </button>

@@ -79,6 +79,12 @@ export const useJobStore = defineStore('job', () => {
     if (!arranged || !same) arranged = { uses, layout: arrange(job.value) };
     return arranged.layout;
   });
+  let stood: Layout | undefined;
+  /** The layout without what a gesture is just doing: cards beside the sheet keep still while it is shown. */
+  const settledLayout = computed(() => {
+    if (!gesture.value) stood = layout.value;
+    return stood;
+  });
   /** The typefaces that can be set in here beside those that ship: the workshop's, and what the job brought. */
   const typefaces = computed(() => {
     const ids = own.list.map(({ id }) => id);
@@ -287,6 +293,7 @@ export const useJobStore = defineStore('job', () => {
     keepState,
     pieces,
     layout,
+    settledLayout,
     typefaces,
     findings,
     undoLabel,
