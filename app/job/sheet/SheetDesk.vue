@@ -32,6 +32,8 @@ import TrimLines from './TrimLines.vue';
 import WaysCard from './WaysCard.vue';
 import WantedCard from './WantedCard.vue';
 
+/** Notes about the sheet that are told beside it; all others stand in the proof. */
+const SHOWN_NOTES = new Set(['gap-too-small', 'scissors-gap']);
 const store = useJobStore();
 const route = useRoute();
 const index = ref(Number(route.query.sheet ?? 0));
@@ -110,7 +112,8 @@ useSheetKeys({
 });
 const findings = computed(() =>
   store.findings.list.filter(
-    ({ where, severity }) => where.sheet === current.value && severity !== 'note',
+    ({ code, where, severity }) =>
+      where.sheet === current.value && (severity !== 'note' || SHOWN_NOTES.has(code)),
   ),
 );
 
@@ -182,7 +185,7 @@ function press(event: PointerEvent): void {
           />
         </svg>
         <svg
-          v-if="stock && trim && typeof trim !== 'string'"
+          v-if="stock && trim && typeof trim !== 'string' && store.job === store.settled"
           class="paper over"
           aria-hidden="true"
           :viewBox="`0 0 ${stock.width} ${stock.height}`"

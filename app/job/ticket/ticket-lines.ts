@@ -37,6 +37,7 @@ const SHEET_CODES = new Set([
   'bleeds-meet',
   'doubled-cuts',
   'gap-too-small',
+  'scissors-gap',
 ]);
 
 /** The lines of the job ticket from top to bottom, each with its fact and state. */

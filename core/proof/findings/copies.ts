@@ -12,13 +12,13 @@ function perSheet(
     count: string,
     sheet: CompiledSheet,
   ) => Omit<Finding, 'where' | 'fix'>,
-  otherwise?: Fix,
+  otherwise?: (copies: readonly SheetCopy[], sheet: CompiledSheet) => Fix | undefined,
 ): Finding[] {
   return compiled.sheets.flatMap((sheet, index): Finding[] => {
     const copies = found(sheet);
     const [first] = copies;
     if (!first) return [];
-    const fix = putBack(copies) ?? otherwise ?? freedFrom(copies, index);
+    const fix = putBack(copies) ?? otherwise?.(copies, sheet) ?? freedFrom(copies, index);
     const count =
       copies.length === 1 ? `A copy of “${first.piece.piece.name}”` : `${copies.length} copies`;
     const on = compiled.sheets.length > 1 ? `${count} on sheet ${index + 1}` : count;
@@ -167,7 +167,7 @@ export const doubledCuts: FindingKind = {
         what: `The edges of ${copies.length} copies run so close to each other that the knife cuts twice in one place.`,
         why: 'The second cut tears the sliver between them, or goes through the backing.',
       }),
-      widened(context, DOUBLED, 2),
+      () => widened(context, DOUBLED, 2),
     ),
 };
 
@@ -176,14 +176,27 @@ export const gapTooSmall: FindingKind = {
   check(context) {
     const { plan } = context.compiled.job;
     if (plan.arrangement === 'spots') return [];
-    return perSheet(context, copiesAt(context, DOUBLED, plan.gap - 0.05), (copies, count) => ({
-      code: 'gap-too-small',
-      severity: 'note',
-      what: `${count} ${verb(copies, 'lies', 'lie')} nearer to another than the gap of ${plan.gap} mm.`,
-      why: 'Less is left around each for a cut that is a little off.',
-    }));
+    return perSheet(
+      context,
+      copiesAt(context, DOUBLED, plan.gap - 0.05),
+      (copies, count) => ({
+        code: 'gap-too-small',
+        severity: 'note',
+        what: `${count} ${verb(copies, 'lies', 'lie')} nearer to another than the gap of ${plan.gap} mm.`,
+        why: 'Less is left around each for a cut that is a little off.',
+      }),
+      (copies, sheet) =>
+        copies.length > MOST_FREED ? narrowed(nearPairs(sheet, context)) : undefined,
+    );
   },
 };
+
+/** The gap that there really is, where many copies lie nearer than was asked for since. */
+function narrowed(pairs: readonly NearPair[]): Fix | undefined {
+  const least = Math.min(...pairs.filter(({ gap }) => gap >= DOUBLED).map(({ gap }) => gap));
+  const gap = Math.floor(least * 10 + 0.5) / 10;
+  return { label: `Gap of ${gap} mm`, call: { name: 'change-plan', args: { changes: { gap } } } };
+}
 
 /** A wider gap, unless there is none to be set or it is as wide already. */
 function widened({ compiled }: ProofContext, least: number, gap: number): Fix | undefined {
