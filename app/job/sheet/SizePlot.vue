@@ -147,8 +147,8 @@ path {
   stroke-width: 2px;
 }
 .now {
-  stroke: var(--line);
-  stroke-width: 2px;
+  stroke: var(--ink-2);
+  stroke-dasharray: 3 3;
 }
 .looked {
   stroke: var(--apricot);
