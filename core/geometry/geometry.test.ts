@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  corners,
   apply,
   boxOf,
   compose,
@@ -26,6 +27,7 @@ import {
   translation,
   type Affine,
   type Point,
+  type Ring,
 } from './index.ts';
 
 const coordinate = fc.double({ min: -300, max: 300, noNaN: true });
@@ -102,6 +104,14 @@ test('distance between outlines is what circles say it is, and negative inside',
   expect(distanceBetween(circle(0), circle(23), 5)).toBeCloseTo(3, 2);
   expect(distanceBetween(circle(0), circle(23), 1)).toBe(1);
   expect(distanceBetween(circle(0), circle(18), 0.01)).toBeLessThan(-1.9);
+  // Beside each other in a row, one over the other by 10 mm: no corner lies inside.
+  const plate = (x: number, width: number, height: number, y = 0): Ring[] => [
+    corners({ left: x, top: y, right: x + width, bottom: y + height }),
+  ];
+  expect(distanceBetween(plate(0, 40, 30), plate(30, 40, 30))).toBeCloseTo(-10, 6);
+  expect(distanceBetween(plate(0, 40, 30), plate(40, 40, 30))).toBeCloseTo(0, 6);
+  // Crossed, with neither a corner nor a middle inside.
+  expect(distanceBetween(plate(0, 100, 10), plate(80, 8, 100, -20))).toBeLessThan(-0.04);
   expect(distanceToRings({ x: 0, y: 0 }, circle(0))).toBeCloseTo(10, 2);
   expect(isInside({ x: 9, y: 0 }, circle(0))).toBe(true);
   expect(isInside({ x: 9, y: 9 }, circle(0))).toBe(false);

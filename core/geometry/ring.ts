@@ -68,8 +68,8 @@ export function distanceToRings(point: Point, rings: readonly Ring[]): number {
 
 /**
  * The distance in mm between two sets of rings; negative where one reaches into the other, by how
- * deep its deepest corner lies. Found from the corners of each against the sides of the other, which
- * is exact for outlines that do not cross.
+ * deep the deepest corner or middle of a side lies, or by {@link CROSSED} where only sides cross.
+ * Found from the corners of each against the sides of the other, which is exact where they do not meet.
  * @param within what is farther apart is told as that far
  */
 export function distanceBetween(
@@ -77,22 +77,51 @@ export function distanceBetween(
   other: readonly Ring[],
   within = Infinity,
 ): number {
-  return min(cornersAgainst(one, other, within), cornersAgainst(other, one, within));
+  const least = min(cornersAgainst(one, other, within), cornersAgainst(other, one, within));
+  return least > -CROSSED && sidesCross(one, other) ? -CROSSED : least;
+}
+
+/** How deep outlines reach into each other at least whose sides cross, mm. */
+const CROSSED = 0.05;
+
+/** Whether a side of one crosses a side of the other; to touch it is not enough. */
+function sidesCross(one: readonly Ring[], other: readonly Ring[]): boolean {
+  const [own, box] = [boxOf(one.flat()), boxOf(other.flat())];
+  if (!own || !box || !boxesMeet(own, box, CROSSED)) return false;
+  const near = sidesIn(other, own);
+  return sidesIn(one, box).some(([a, b]) =>
+    near.some(([c, d]) => turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0),
+  );
+}
+
+/** On which side of a line a point lies: twice the area of the triangle, 0 for as good as on it. */
+function turn(from: Point, to: Point, at: Point): number {
+  const area = (to.x - from.x) * (at.y - from.y) - (to.y - from.y) * (at.x - from.x);
+  return area > -1e-6 && area < 1e-6 ? 0 : area;
+}
+
+function sidesIn(rings: readonly Ring[], box: Box): (readonly [Point, Point])[] {
+  const sides: (readonly [Point, Point])[] = [];
+  for (const ring of rings) {
+    let before = ring[ring.length - 1];
+    for (const at of ring) {
+      if (before && boxesMeet(box, sideBox(before, at), 0)) sides.push([before, at]);
+      before = at;
+    }
+  }
+  return sides;
 }
 
 function cornersAgainst(rings: readonly Ring[], others: readonly Ring[], within: number): number {
   const [own, box] = [boxOf(rings.flat()), boxOf(others.flat())];
   if (!own || !box) return Infinity;
   const reach = grown(own, within);
-  const sides: (readonly [Point, Point])[] = [];
-  for (const ring of others) {
-    let before = ring[ring.length - 1];
-    for (const at of ring) {
-      if (before && boxesMeet(reach, sideBox(before, at), 0)) sides.push([before, at]);
-      before = at;
-    }
-  }
+  const sides = sidesIn(others, reach);
   let least = within;
+  for (const [from, to] of boxesMeet(own, box, 0) ? sidesIn(rings, box) : []) {
+    const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+    if (isInside(middle, others)) least = min(least, -distanceToRings(middle, others));
+  }
   for (const ring of rings)
     for (const point of ring) {
       const out = max(

@@ -37,7 +37,9 @@ export const SHEET_COMMANDS = {
   'nest-sheets': {
     label: ({ sheets }) => `nest ${sheets.flat().length} copies`,
     run: (job, { sheets, turns = job.plan.turns, wanted = job.plan.wanted }) => {
-      const { spares, ...rest } = job.plan;
+      // What was found comes in its own order.
+      const { spares, order, ...rest } = job.plan;
+      void order;
       const plan = {
         ...rest,
         // Spares are among those that were asked for beyond what is wanted.

@@ -98,24 +98,14 @@ export function nearestPlace(
   return found && inLine(found, copy.placement, isFree);
 }
 
-const FIGURE = 0.1; // mm
-
 /** A free place as a person would say it: straight beside another one and in tenths, where that is free too. */
 function inLine({ x, y }: Point, from: Point, isFree: (at: Point) => boolean): Point {
-  const tenths = (value: number): number => Math.round(value / FIGURE) * FIGURE;
-  const near = (one: number, other: number): boolean => Math.abs(one - other) < FIGURE;
-  const xs = [
-    ...(near(x, from.x) ? [from.x] : []),
-    tenths(x),
-    tenths(x) + FIGURE,
-    tenths(x) - FIGURE,
+  const said = (value: number, straight: number): number[] => [
+    ...(Math.abs(value - straight) < 0.5 ? [straight] : []),
+    ...[0, 1, -1].map((more) => (Math.round(value * 10) + more) / 10),
   ];
-  const ys = [
-    ...(near(y, from.y) ? [from.y] : []),
-    tenths(y),
-    tenths(y) + FIGURE,
-    tenths(y) - FIGURE,
-  ];
-  const places = xs.flatMap((across) => ys.map((down) => ({ x: across, y: down })));
+  const places = said(x, from.x).flatMap((across) =>
+    said(y, from.y).map((down) => ({ x: across, y: down })),
+  );
   return places.find(isFree) ?? { x, y };
 }

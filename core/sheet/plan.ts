@@ -69,6 +69,13 @@ export const planSchema = z.object({
 });
 export type Plan = z.infer<typeof planSchema>;
 
+/** Sheets, as they are filled, in the order in which they come. */
+export function inOrder<T>(sheets: readonly T[], { order = [] }: Pick<Plan, 'order'>): T[] {
+  const first = order.filter((at) => at < sheets.length);
+  const rest = [...sheets.keys()].filter((at) => !first.includes(at));
+  return [...first, ...rest].map((at) => sheets[at] as T);
+}
+
 /** How many copies of a piece are made: those that are wanted, and spares. */
 export function madeOf(
   { wanted, spares = 0 }: Pick<Plan, 'wanted' | 'spares'>,

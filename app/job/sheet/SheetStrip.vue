@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { leadColor } from '../../../core/piece/index.ts';
 import { computed } from 'vue';
-import type { SheetLayout } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { alikeSheets, type AlikeSheets } from './alike-sheets.ts';
 
 /** The sheets of the job as small pictures. */
 defineProps<{ modelValue: number; current: number }>();
@@ -16,31 +16,10 @@ const count = computed(() =>
   sheets.value.reduce((sum, { placements }) => sum + placements.length, 0),
 );
 
-/** Sheets one after the other that print alike, shown once. */
-interface Alike {
-  readonly first: number;
-  readonly last: number;
-  readonly sheet: SheetLayout;
-}
-const groups = computed(() => {
-  const found: Alike[] = [];
-  let before: string | undefined;
-  for (const [at, sheet] of sheets.value.entries()) {
-    const key = keyOf(sheet);
-    const group = found[found.length - 1];
-    if (group && key !== undefined && key === before)
-      found[found.length - 1] = { ...group, last: at };
-    else found.push({ first: at, last: at, sheet });
-    before = key;
-  }
-  return found;
-});
-
-/** What tells a sheet from others; undefined where copies count up, so that none is like another. */
-function keyOf({ placements, stock }: SheetLayout): string | undefined {
-  if (placements.some(({ piece }) => store.pieces.get(piece)?.numbered)) return undefined;
-  return [stock.id, ...placements.map(({ piece, x, y, angle }) => [piece, x, y, angle])].join();
-}
+/** Sheets that print alike are shown once. */
+const groups = computed(() =>
+  alikeSheets(sheets.value, (piece) => store.pieces.get(piece)?.numbered ?? false),
+);
 
 const colorOf = (piece: string): string =>
   leadColor(store.job?.pieces.find(({ id }) => id === piece)?.ground ?? '#d9cfcb');
@@ -48,7 +27,7 @@ const size = (piece: string): { w: number; h: number } => {
   const found = store.pieces.get(piece);
   return { w: found?.width ?? 10, h: found?.height ?? 10 };
 };
-const nameOf = ({ first, last }: Alike): string =>
+const nameOf = ({ first, last }: AlikeSheets): string =>
   first === last ? say.sheetNumber(first + 1) : say.sheetsAlike(first + 1, last + 1);
 const KIND = 'application/x-peel-sheet';
 

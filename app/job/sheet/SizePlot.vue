@@ -22,9 +22,14 @@ const piece = computed(() => store.settled && leadPiece(store.settled));
 const now = computed(() => props.sizes.find(({ scale }) => Math.abs(scale - 1) < 1e-6));
 /** The size that is looked at: its scale. */
 const looked = ref<number>();
+/** How many were asked for, where that led to the size. */
+const exact = ref<number>();
 watch(
   () => props.sizes,
-  () => (looked.value = undefined),
+  () => {
+    looked.value = undefined;
+    exact.value = undefined;
+  },
 );
 
 const most = computed(() => Math.max(1, ...props.sizes.map(({ copies }) => copies)));
@@ -46,7 +51,6 @@ const shown = computed(() => {
   const step = [...props.sizes].reverse().find((one) => one.scale <= scale + 1e-6);
   return { scale, copies: exact.value ?? step?.copies ?? 0 };
 });
-const exact = ref<number>();
 const length = (scale: number): string => {
   const { width, height } = piece.value ? pieceSize(piece.value) : { width: 0, height: 0 };
   const sides = width === height ? [width] : [width, height];

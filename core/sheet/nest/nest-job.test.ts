@@ -109,6 +109,15 @@ test('pinned copies stay, and the others are nested around them on each sheet', 
   });
 });
 
+test('sheets in another order are nested on where they lie', async () => {
+  const at = (x: number) => [{ piece: 'heart', x, y: 60, angle: 0 }];
+  const mixed = job({ wanted: { seal: 0, heart: 2 }, nested: [at(40), at(90)], order: [1, 0] });
+  const found = await nestJob(mixed, { rounds: 0, seed: 1 });
+  expect(found.sheets[0]?.some(({ x }) => Math.abs(x - 90) < 0.5)).toBe(true);
+  const [first] = arrange(mixed).sheets;
+  expect(first?.placements.map(({ x }) => x)).toEqual([90]);
+});
+
 test('a sheet on a smaller stock is nested within that', async () => {
   const small = PLAIN_SHEETS.find(({ id }) => id === 'a5') as Stock;
   const mixed = job({ wanted: { seal: 0, heart: 30 }, stocks: { '0': small } });

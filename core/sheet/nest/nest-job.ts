@@ -11,7 +11,7 @@ import { shapePath } from '../../shape/index.ts';
 import { keepClear, printable } from '../../stock/index.ts';
 import { pinnedCopies, stockOf, type Arrangeable } from '../arrange.ts';
 import { freeArea } from '../bound.ts';
-import { madeOf, type NestedCopy, type Turns } from '../plan.ts';
+import { inOrder, madeOf, type NestedCopy, type Turns } from '../plan.ts';
 import { nestSheets, type NestEffort } from './nest.ts';
 import type { NestRoom } from './turned.ts';
 import type { Nested, NestPlace, NestWish } from './nested-sheet.ts';
@@ -98,7 +98,8 @@ export async function nestJob(
       area,
     };
   };
-  const start = plan.nested?.map((sheet) =>
+  const nested = plan.nested && inOrder(plan.nested, plan);
+  const start = nested?.map((sheet) =>
     sheet.flatMap(({ piece, ...place }): NestPlace[] => {
       const kind = pieces.findIndex(({ id }) => id === piece);
       return kind < 0 ? [] : [{ kind, ...place }];
