@@ -34,6 +34,7 @@ test('a copy that is dropped on another slides beside it; pinned it stays while 
   expect(now.x).toBeLessThan(before.x + 1);
   expect(now.y).toBeGreaterThan(before.y + 5);
   await page.getByLabel(/^Pinned/).check();
+  await expect(first.locator('.pin')).toBeVisible();
   await page.getByRole('radio', { name: 'Best fit' }).click();
   await expect(first).toHaveAttribute('transform', new RegExp(`translate\\(${now.x} ${now.y}\\)`));
 });

@@ -6,7 +6,9 @@ import type { useJobStore } from './store/job-store.ts';
 /** Whether a key is being typed into a field. */
 export function isTyping(event: KeyboardEvent): boolean {
   return (
-    (event.target as Element | null)?.closest('input, textarea, select, [contenteditable]') !== null
+    (event.target as Element | null)?.closest(
+      'input:not([type="checkbox"]), textarea, select, [contenteditable]',
+    ) !== null
   );
 }
 

@@ -38,7 +38,7 @@ test('a pinned copy stays and the others are laid around it', async () => {
     { name: 'pin-copies', args: { copies: [first], pinned: true } },
     { name: 'want', args: { piece: PIECE, count: 9 } },
   );
-  expect(places(moved).get(first)).toMatchObject({ x: 100, y: 140, byHand: true });
+  expect(places(moved).get(first)).toMatchObject({ x: 100, y: 140, byHand: true, pinned: true });
   expect(arrange(moved).sheets.flatMap(({ placements }) => placements)).toHaveLength(9);
   for (const faults of await faultsOf(moved)) expect(faults).toEqual(NO_FAULTS);
   // Moved again it stays pinned; unpinned it only lies elsewhere.

@@ -31,6 +31,8 @@ export interface Placement {
   readonly angle: number;
   /** Whether a hand put it there. */
   readonly byHand: boolean;
+  /** Whether the others are laid around it. */
+  readonly pinned?: boolean;
 }
 
 /** One sheet and what lies on it. */
@@ -299,7 +301,8 @@ function withHandPlaces(sheets: readonly SheetLayout[], moved: Plan['moved']): S
     const place = moved[placement.copy];
     if (!place) continue;
     const sheet = Math.min(place.sheet, result.length - 1);
-    result[sheet]?.push({ ...placement, ...placeOf(place), byHand: true });
+    const pinned = place.pinned ? { pinned: true } : {};
+    result[sheet]?.push({ ...placement, ...placeOf(place), byHand: true, ...pinned });
   }
   // Sheets at the end that a hand has emptied are not needed.
   while (result.length > 1 && result[result.length - 1]?.length === 0) result.pop();

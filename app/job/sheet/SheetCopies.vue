@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiPin } from '@mdi/js';
 import { computed, toRef, useId } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { linesPath, ringsPath } from '../../../core/geometry/index.ts';
@@ -34,6 +35,7 @@ const drawn = computed(() =>
       picture: pictures.find(copy),
       edge: `#${id}-${copy.piece.piece.id}`,
       kind: whole.value.get(copy.trim),
+      pinned: copy.placement.pinned === true,
       kisses: copy.piece.kisses.length ? `#${id}-${copy.piece.piece.id}-kisses` : undefined,
       folds: copy.piece.creases.length ? `#${id}-${copy.piece.piece.id}-folds` : undefined,
     };
@@ -75,7 +77,7 @@ function press(event: PointerEvent): void {
       />
     </defs>
     <g
-      v-for="{ name, transform, picture, edge, kind, kisses, folds } in drawn"
+      v-for="{ name, transform, picture, edge, kind, kisses, folds, pinned } in drawn"
       :key="name"
       data-grip
       :data-copy="name"
@@ -93,6 +95,10 @@ function press(event: PointerEvent): void {
       />
       <use :href="edge" class="cut" :class="kind" />
       <use v-if="kisses" :href="kisses" class="cut kiss inner" />
+      <g v-if="pinned" class="pin">
+        <circle r="3.4" />
+        <path transform="scale(0.2) translate(-12 -12)" :d="mdiPin" />
+      </g>
       <use v-if="folds" :href="folds" class="crease" />
     </g>
     <path
@@ -116,6 +122,17 @@ function press(event: PointerEvent): void {
 .cut {
   fill: transparent;
   stroke-width: 0.3;
+}
+.pin {
+  pointer-events: none;
+}
+.pin circle {
+  fill: #fffdf9;
+  stroke: #5d2a53;
+  stroke-width: 0.3;
+}
+.pin path {
+  fill: #5d2a53;
 }
 .inner {
   pointer-events: none;
