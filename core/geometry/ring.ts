@@ -77,19 +77,30 @@ export function distanceBetween(
   other: readonly Ring[],
   within = Infinity,
 ): number {
-  const least = min(cornersAgainst(one, other, within), cornersAgainst(other, one, within));
-  return least > -CROSSED && sidesCross(one, other) ? -CROSSED : least;
+  const [box, otherBox] = [boxOf(one.flat()), boxOf(other.flat())];
+  if (!box || !otherBox) return Infinity;
+  const [a, b] = [
+    { rings: one, box },
+    { rings: other, box: otherBox },
+  ];
+  const least = min(cornersAgainst(a, b, within), cornersAgainst(b, a, within));
+  return least > -CROSSED && sidesCross(a, b) ? -CROSSED : least;
+}
+
+/** Rings with the box around them all. */
+interface Boxed {
+  readonly rings: readonly Ring[];
+  readonly box: Box;
 }
 
 /** How deep outlines reach into each other at least whose sides cross, mm. */
 const CROSSED = 0.05;
 
 /** Whether a side of one crosses a side of the other; to touch it is not enough. */
-function sidesCross(one: readonly Ring[], other: readonly Ring[]): boolean {
-  const [own, box] = [boxOf(one.flat()), boxOf(other.flat())];
-  if (!own || !box || !boxesMeet(own, box, CROSSED)) return false;
-  const near = sidesIn(other, own);
-  return sidesIn(one, box).some(([a, b]) =>
+function sidesCross(one: Boxed, other: Boxed): boolean {
+  if (!boxesMeet(one.box, other.box, CROSSED)) return false;
+  const near = sidesIn(other.rings, one.box);
+  return sidesIn(one.rings, other.box).some(([a, b]) =>
     near.some(([c, d]) => turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0),
   );
 }
@@ -112,9 +123,11 @@ function sidesIn(rings: readonly Ring[], box: Box): (readonly [Point, Point])[] 
   return sides;
 }
 
-function cornersAgainst(rings: readonly Ring[], others: readonly Ring[], within: number): number {
-  const [own, box] = [boxOf(rings.flat()), boxOf(others.flat())];
-  if (!own || !box) return Infinity;
+function cornersAgainst(
+  { rings, box: own }: Boxed,
+  { rings: others, box }: Boxed,
+  within: number,
+): number {
   const reach = grown(own, within);
   const sides = sidesIn(others, reach);
   let least = within;

@@ -3,6 +3,7 @@ import {
   arrange,
   copyId,
   copyNumber,
+  inOrder,
   judgeCopy,
   nearestPlace,
   copyAt,
@@ -202,7 +203,8 @@ export const SHEET_COMMANDS = {
       if (from === to || !there(from) || !there(to)) return job;
       const places = Array.from({ length: count }, (_, at) => at);
       places.splice(to, 0, ...places.splice(from, 1));
-      const order = orderOf(job.plan, count);
+      // Which sheet, as they are filled, is at each place now.
+      const order = inOrder([...places.keys()], job.plan);
       const nowAt = (sheet: number): number => (sheet < count ? places.indexOf(sheet) : sheet);
       const { stocks, moved } = job.plan;
       const plan: Plan = {
@@ -246,10 +248,6 @@ export const SHEET_COMMANDS = {
     },
   } satisfies Command<{ sheet: number }>,
 };
-
-/** Which sheet, as they are filled, is at each place: all places named. */
-const orderOf = ({ order = [] }: Plan, count: number): number[] =>
-  Array.from({ length: count }, (_, at) => order[at] ?? at);
 
 const pinnedOnly = (moved: Plan['moved']): Plan['moved'] =>
   Object.fromEntries(Object.entries(moved).filter(([, { pinned }]) => pinned));

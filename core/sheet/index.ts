@@ -36,6 +36,7 @@ export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,
   copyNumber,
+  inOrder,
   madeOf,
   handPlaceSchema,
   TURNS,

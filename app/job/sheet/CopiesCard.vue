@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, shallowRef, watchEffect } from 'vue';
+import { computed } from 'vue';
 import { boxAbout } from '../../../core/geometry/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import type { SheetCopy } from '../../../core/sheet/index.ts';
@@ -8,17 +8,16 @@ import CardPanel from '../../ui/CardPanel.vue';
 import AlignRow from '../align/AlignRow.vue';
 import type { Moves } from '../align/align.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { useStill } from '../still.ts';
 import CopyActions from './CopyActions.vue';
+import { moveCall } from './move-call.ts';
 
 /** What can be done with several copies together. */
 const props = defineProps<{ copies: readonly SheetCopy[]; sheet: number }>();
 const emit = defineEmits<{ gone: [] }>();
 const store = useJobStore();
 /** The copies as they stand without what is just shown. */
-const still = shallowRef(props.copies);
-watchEffect(() => {
-  if (store.job === store.settled) still.value = props.copies;
-});
+const still = useStill(() => props.copies);
 const movables = computed(() =>
   still.value.map(({ placement, box }) => ({ ids: [placement.copy], box })),
 );
@@ -28,13 +27,13 @@ const frame = computed(() => {
 });
 
 function callFor(moves: Moves): CommandCall {
-  const places = Object.fromEntries(
-    still.value.flatMap(({ placement: { copy, x, y, angle } }) => {
-      const { dx, dy } = moves[copy] ?? { dx: 0, dy: 0 };
-      return dx || dy ? [[copy, { sheet: props.sheet, x: x + dx, y: y + dy, angle }]] : [];
-    }),
+  const moving = still.value.filter(
+    ({ placement: { copy } }) => moves[copy]?.dx || moves[copy]?.dy,
   );
-  return { name: 'move-copies', args: { places } };
+  return moveCall(moving, props.sheet, ({ copy, x, y }) => {
+    const { dx = 0, dy = 0 } = moves[copy] ?? {};
+    return { x: x + dx, y: y + dy };
+  });
 }
 </script>
 

@@ -7,6 +7,7 @@ import CheckRow from '../../ui/CheckRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useJobStore } from '../store/job-store.ts';
+import { moveCall } from './move-call.ts';
 
 /** What can be done with one copy or several: turned, pinned, repeated in steps, put back. */
 const props = defineProps<{ copies: readonly SheetCopy[]; sheet: number }>();
@@ -21,13 +22,11 @@ const pinned = computed(() =>
 const moved = computed(() => names.value.filter((name) => store.job?.plan.moved[name]));
 
 function turn(): void {
-  const places = Object.fromEntries(
-    props.copies.map(({ placement: { copy, x, y, angle } }) => [
-      copy,
-      { sheet: props.sheet, x, y, angle: (((angle + 90) % 360) + 360) % 360 },
-    ]),
+  store.act(
+    moveCall(props.copies, props.sheet, ({ angle }) => ({
+      angle: (((angle + 90) % 360) + 360) % 360,
+    })),
   );
-  store.act({ name: 'move-copies', args: { places } });
 }
 
 function takeAway(): void {

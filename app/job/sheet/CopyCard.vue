@@ -10,6 +10,7 @@ import NumberRow from '../../ui/NumberRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import CopyActions from './CopyActions.vue';
+import { moveCall } from './move-call.ts';
 
 /** Where one copy lies, to be read and typed. */
 const props = defineProps<{ copy: SheetCopy; sheet: number }>();
@@ -21,9 +22,8 @@ const placement = computed(() => props.copy.placement);
 const sheets = computed(() => store.layout?.sheets.length ?? 1);
 
 function move(changes: { x?: number; y?: number; angle?: number; sheet?: number }): void {
-  const { x, y, angle, copy } = placement.value;
-  const place = { sheet: props.sheet, x, y, angle, ...changes };
-  store.act({ name: 'move-copies', args: { places: { [copy]: place } } }, `place:${copy}`);
+  const call = moveCall([props.copy], props.sheet, () => changes);
+  store.act(call, `place:${placement.value.copy}`);
 }
 
 function moveTo(sheet: number): void {

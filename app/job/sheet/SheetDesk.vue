@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch, watchEffect } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { pathData } from '../../../core/drawing/index.ts';
 import { copySource } from '../../../core/job/index.ts';
@@ -13,6 +13,7 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
+import { useStill } from '../still.ts';
 import UndoTray from '../UndoTray.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { pageCompiler } from '../store/page-resources.ts';
@@ -87,10 +88,7 @@ const legend = computed(() => [
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
 ]);
 /** The sheet without what is only shown: cards beside it keep still meanwhile. */
-const still = shallowRef(sheet.value);
-watchEffect(() => {
-  if (store.job === store.settled) still.value = sheet.value;
-});
+const still = useStill(() => sheet.value);
 /** The straight cuts, where a trimmer is used, and the one that is pointed at. */
 const trim = computed(() =>
   store.settled?.material.tool === 'trimmer' && still.value?.copies.length

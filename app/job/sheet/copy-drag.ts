@@ -7,13 +7,13 @@ import {
   nearestPlace,
   surroundingsOf,
   type CompiledSheet,
-  type HandPlace,
   type PlaceJudged,
   type SheetCopy,
 } from '../../../core/sheet/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
 import { snapMove } from '../artwork/snap.ts';
 import type { useJobStore } from '../store/job-store.ts';
+import { moveCall } from './move-call.ts';
 
 /** Copies under way, how far they were moved, and what that place is like. */
 export interface DraggedState extends PlaceJudged {
@@ -117,13 +117,7 @@ export function useCopyDrag(of: {
   }
 
   function place(copies: readonly SheetCopy[], sheet: number): void {
-    const places = Object.fromEntries(
-      copies.map(({ placement: { copy, x, y, angle } }): [string, HandPlace] => [
-        copy,
-        { sheet, x, y, angle },
-      ]),
-    );
-    of.store.act({ name: 'move-copies', args: { places } });
+    of.store.act(moveCall(copies, sheet));
   }
 
   const surroundings = (job: Job, others: readonly SheetCopy[]) =>
@@ -132,7 +126,8 @@ export function useCopyDrag(of: {
   /** What a place is like: as bad as it is for the worst of the copies. */
   function judged(copies: readonly SheetCopy[], others: readonly SheetCopy[]): PlaceJudged {
     const { job } = of.store;
-    const all = job ? copies.map((copy) => judgeCopy(copy, surroundings(job, others), NEAR)) : [];
+    const around = job && surroundings(job, others);
+    const all = around ? copies.map((copy) => judgeCopy(copy, around, NEAR)) : [];
     const states = all.map(({ state }) => state);
     return {
       gap: all.reduce<number | undefined>(

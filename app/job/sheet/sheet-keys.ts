@@ -3,6 +3,7 @@ import type { SheetCopy } from '../../../core/sheet/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
 import { findNudge, isTyping } from '../job-keys.ts';
 import type { useJobStore } from '../store/job-store.ts';
+import { moveCall } from './move-call.ts';
 
 /** Keys of the Sheet desk: copies are nudged, all of them selected or none, and the sheet is zoomed. */
 export function useSheetKeys(of: {
@@ -14,14 +15,12 @@ export function useSheetKeys(of: {
   all: () => readonly string[];
 }): void {
   function nudge(dx: number, dy: number): void {
-    const places = Object.fromEntries(
-      of.copies.value.map(({ placement: { copy, x, y, angle } }) => [
-        copy,
-        { sheet: of.current.value, x: x + dx, y: y + dy, angle },
-      ]),
-    );
     const key = `nudge:${of.selected.value.join()}`;
-    of.store.act({ name: 'move-copies', args: { places } }, key);
+    const call = moveCall(of.copies.value, of.current.value, ({ x, y }) => ({
+      x: x + dx,
+      y: y + dy,
+    }));
+    of.store.act(call, key);
   }
 
   function removeCopies(): void {

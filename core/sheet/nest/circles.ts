@@ -54,7 +54,7 @@ export class CircleSheet implements SheetSearch {
 
   begin(places: readonly NestPlace[]): void {
     const kept = places.slice(0, this.wanted).map(({ x, y }) => ({ x, y }));
-    if (this.most(kept) < 2 * SPARE) this.best = kept;
+    if (this.overlaps(kept).worst < 2 * SPARE) this.best = kept;
   }
 
   first(): Promise<void> {
@@ -75,8 +75,8 @@ export class CircleSheet implements SheetSearch {
     await breathe();
     const start = this.shaken();
     const places = this.relaxed(start);
-    const energy = this.energy(places);
-    if (this.most(places) < SPARE) {
+    const { energy, worst } = this.overlaps(places);
+    if (worst < SPARE) {
       this.best = places;
       this.trial = undefined;
       return true;
@@ -148,17 +148,14 @@ export class CircleSheet implements SheetSearch {
     return pressed.indexOf(max(...pressed));
   }
 
-  private energy(places: readonly Point[]): number {
-    let sum = 0;
-    this.eachOverlap(places, this.neighbours(places), ({ by }) => (sum += by * by));
-    return sum;
-  }
-
-  /** The worst overlap, mm. */
-  private most(places: readonly Point[]): number {
-    let worst = 0;
-    this.eachOverlap(places, this.neighbours(places), ({ by }) => (worst = max(worst, by)));
-    return worst;
+  /** How much circles overlap: the energy of it all, and the worst overlap in mm. */
+  private overlaps(places: readonly Point[]): { energy: number; worst: number } {
+    let [energy, worst] = [0, 0];
+    this.eachOverlap(places, this.neighbours(places), ({ by }) => {
+      energy += by * by;
+      worst = max(worst, by);
+    });
+    return { energy, worst };
   }
 
   /** Pairs that may come to overlap soon. */
