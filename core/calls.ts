@@ -30,7 +30,7 @@ import {
 } from './job/index.ts';
 import { exportFiles, pieceAsArt, type Format, type MadeFile } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
-import { createCompiler } from './piece/index.ts';
+import { createCompiler, readListFile, type ListChoices, type ReadList } from './piece/index.ts';
 import {
   findLegibility,
   type Legibility,
@@ -90,6 +90,11 @@ export interface Calls {
   ): Promise<ReturnType<typeof readTypeface>>;
   /** A finished piece as a picture, cut out along its edge. */
   pieceAsArt(args: { job: Job; piece: string }, task: Task): Promise<Result<ReadArt>>;
+  /** A list from a file, with what was found of how it is written. */
+  readList(
+    args: { bytes: Uint8Array; choices: ListChoices },
+    task: Task,
+  ): Promise<Result<ReadList>>;
   findings(args: { job: Job }, task: Task): Promise<Finding[]>;
   /** How well words can be read, and what would help. */
   legibility(
@@ -150,6 +155,7 @@ export function createCalls(ground: CallGround): Calls {
         ? good(await pieceAsArt(platform, { compiled, resources, piece: found }))
         : bad('job/gone', 'This piece is not in the job any more.', 'Choose another one.');
     },
+    readList: ({ bytes, choices }) => readListFile(bytes, choices),
     async findings({ job }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

@@ -1,5 +1,6 @@
 import { allFindings } from '../core/proof/index.ts';
 import {
+  artOfJob,
   compileJob,
   loadResources,
   parsePeel,
@@ -10,7 +11,7 @@ import { createCompiler, elementSize } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { flatten, mapRing, placed } from '../core/geometry/index.ts';
 import { shapePath } from '../core/shape/index.ts';
-import { arrange, findFaults } from '../core/sheet/index.ts';
+import { arrange, findFaults, madeOf } from '../core/sheet/index.ts';
 import { keepClear, printable } from '../core/stock/index.ts';
 import { demoJobs } from './index.ts';
 
@@ -24,7 +25,7 @@ const compiledOf = async ({ job, art }: JobWithArt) => {
   return { compiled: compileJob(job, createCompiler(resources)), resources };
 };
 
-test('the shelf begins with nine jobs of different kinds of thing and edge', () => {
+test('the shelf begins with ten jobs of different kinds of thing and edge', () => {
   expect(jobs.map(({ job }) => job.name)).toEqual([
     'Pot-lid seals',
     'Seed packet fronts',
@@ -35,6 +36,7 @@ test('the shelf begins with nine jobs of different kinds of thing and edge', () 
     'Plant tags',
     'Tea caddies',
     'Hedgerow stickers',
+    'Seed packets',
   ]);
   expect(jobs.map(({ job }) => job.thing.kind)).toEqual([
     'lid',
@@ -46,6 +48,7 @@ test('the shelf begins with nine jobs of different kinds of thing and edge', () 
     'tag',
     'lid',
     'own',
+    'face',
   ]);
   expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
     'circle',
@@ -56,6 +59,7 @@ test('the shelf begins with nine jobs of different kinds of thing and edge', () 
     'outline',
     'tag',
     'circle',
+    'rectangle',
     'rectangle',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
@@ -92,11 +96,7 @@ test('they are finished: nothing is missing and the proof has nothing to mend', 
 
 test('all art in them is named by a piece, and all that is named is there', () => {
   for (const { job, art } of jobs) {
-    const named = new Set(
-      job.pieces.flatMap(({ elements }) =>
-        elements.flatMap((element) => (element.kind === 'picture' ? [element.art] : [])),
-      ),
-    );
+    const named = artOfJob(job);
     expect([...named].sort()).toEqual(Object.keys(job.art).sort());
     expect([...named].sort()).toEqual([...art.keys()].sort());
   }
@@ -134,7 +134,7 @@ test('they are the same at every build and survive a trip through a file', async
 test('no copy wanted is left without a place', async () => {
   for (const one of jobs) {
     const { compiled } = await compiledOf(one);
-    const wanted = Object.values(one.job.plan.wanted).reduce((sum, count) => sum + count, 0);
+    const wanted = one.job.pieces.reduce((sum, { id }) => sum + madeOf(one.job, id), 0);
     const placed = compiled.layout.sheets.reduce(
       (sum, { placements }) => sum + placements.length,
       0,

@@ -6,6 +6,7 @@ import { hedgerowSheet } from './jobs/hedgerow-sheet.ts';
 import { peatFreeDots } from './jobs/peat-free-dots.ts';
 import { potLidSeals } from './jobs/pot-lid-seals.ts';
 import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
+import { seedPackets } from './jobs/seed-packets.ts';
 import { plantTags } from './jobs/plant-tags.ts';
 import { teaCaddies } from './jobs/tea-caddies.ts';
 import { woodlandStickers } from './jobs/woodland-stickers.ts';
@@ -22,5 +23,6 @@ export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
     plantTags(platform),
     teaCaddies(),
     hedgerowSheet(platform),
+    seedPackets(platform),
   ]);
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { artSchema, type Art } from '../../core/art/index.ts';
-import { artNamedBy, withArtReplaced, type Job } from '../../core/job/index.ts';
+import { artOfJob, withArtReplaced, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
 import { allJobs, artBytes, keepArt, keepJob } from './jobs.ts';
 
@@ -47,7 +47,7 @@ export async function allArt(): Promise<UsedArt[]> {
   const { jobs } = await allJobs();
   const entries = new Map((await drawerEntries()).map((entry) => [entry.art.id, entry]));
   for (const { job, changed } of jobs) {
-    for (const id of artNamedBy(job.pieces)) {
+    for (const id of artOfJob(job)) {
       const art = job.art[id];
       if (!art || entries.has(id) || art.made?.recipe.kind === 'spread') continue;
       const bytes = (await artBytes(id))?.length ?? 0;
@@ -57,7 +57,7 @@ export async function allArt(): Promise<UsedArt[]> {
   return [...entries.values()].map((entry) => ({
     ...entry,
     jobs: jobs
-      .filter(({ job }) => artNamedBy(job.pieces).includes(entry.art.id))
+      .filter(({ job }) => artOfJob(job).includes(entry.art.id))
       .map(({ job: { id, name } }) => ({ id, name })),
   }));
 }
@@ -78,7 +78,7 @@ export async function changeArt(art: Art, now: number): Promise<void> {
 /** Puts other art in the place of one in every job; says in how many. */
 export async function replaceArtEverywhere(from: string, to: Art, now: number): Promise<number> {
   const { jobs } = await allJobs();
-  const using = jobs.filter(({ job }) => artNamedBy(job.pieces).includes(from));
+  const using = jobs.filter(({ job }) => artOfJob(job).includes(from));
   for (const { job } of using) await keepJob(withArtReplaced(job, from, to), now);
   return using.length;
 }

@@ -5,9 +5,12 @@ defineProps<{ cards?: string }>();
 
 <template>
   <div class="desk">
-    <div class="bench">
-      <slot name="bench" />
-      <div v-if="$slots.foot" class="foot"><slot name="foot" /></div>
+    <div class="middle">
+      <div class="bench">
+        <slot name="bench" />
+        <div v-if="$slots.foot" class="foot"><slot name="foot" /></div>
+      </div>
+      <slot name="below" />
     </div>
     <aside v-if="$slots.cards" class="cards" :aria-label="cards"><slot name="cards" /></aside>
   </div>
@@ -19,11 +22,17 @@ defineProps<{ cards?: string }>();
   height: 100%;
   min-width: 0;
 }
+.middle {
+  display: flex;
+  flex: 1;
+  flex-direction: column;
+  min-width: 0;
+}
 .bench {
   position: relative;
   user-select: none;
   flex: 1;
-  min-width: 0;
+  min-height: 0;
   overflow: hidden;
   background:
     radial-gradient(circle, var(--bench-dot) 1px, transparent 1.2px) 0 0 / 22px 22px,

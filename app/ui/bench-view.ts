@@ -26,8 +26,13 @@ const SEEN = 90;
  * Zoom and pan of a bench by wheel, pinch, drag of the empty bench and keys.
  * @param element the element of the bench that hears wheel and pointer
  * @param frame what is to be seen, in mm
+ * @param covered how much more of the top trays cover than they mostly do, px
  */
-export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box) {
+export function useBenchView(
+  element: Ref<BenchElement | null>,
+  frame: () => Box,
+  covered: () => number = () => 0,
+) {
   const settings = useSettings();
   const transform = shallowRef<ZoomTransform>(zoomIdentity);
   const size = ref({ width: 0, height: 0 });
@@ -57,7 +62,7 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
     const { left, top, right, bottom } = frame();
     const [width, height] = [
       size.value.width - MARGIN.left - MARGIN.right,
-      size.value.height - MARGIN.top - MARGIN.bottom,
+      size.value.height - MARGIN.top - covered() - MARGIN.bottom,
     ];
     if (width <= 0 || height <= 0) return;
     touched = false;
@@ -71,7 +76,7 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
   function look(at: Point, scale: number): void {
     const middle = {
       x: (MARGIN.left + size.value.width - MARGIN.right) / 2,
-      y: (MARGIN.top + size.value.height - MARGIN.bottom) / 2,
+      y: (MARGIN.top + covered() + size.value.height - MARGIN.bottom) / 2,
     };
     set(zoomIdentity.translate(middle.x - at.x * scale, middle.y - at.y * scale).scale(scale));
   }
@@ -121,7 +126,7 @@ export function useBenchView(element: Ref<BenchElement | null>, frame: () => Box
   });
   onBeforeUnmount(() => observer.disconnect());
   watch(
-    () => Object.values(frame()).join(),
+    () => [...Object.values(frame()), covered()].join(),
     () => {
       if (!touched) fit();
     },

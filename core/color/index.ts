@@ -17,5 +17,6 @@ export {
   type Harmony,
 } from './harmony.ts';
 export { mixed } from './mixed.ts';
+export { findNamedColor } from './named.ts';
 export { seenAs, seenMatrix, WAYS_SEEN, type LightMatrix, type WaySeen } from './seen-as.ts';
 export { oklabDistance, oklabOfBytes, oklabOfHex, oklabReader, type Oklab } from './oklab.ts';

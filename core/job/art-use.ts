@@ -8,6 +8,7 @@ import {
   type Piece,
   type PieceElement,
 } from '../piece/index.ts';
+import { artOfRows, piecesAndOneOffs } from './copies.ts';
 import type { Job } from './schema.ts';
 
 /** The art that pieces name, by its hash, in the order in which it is met. */
@@ -22,6 +23,11 @@ export function artNamedBy(pieces: readonly Piece[]): string[] {
   ];
 }
 
+/** The art that a job prints: that of its pieces, of single copies, and what rows of its list show. */
+export const artOfJob = (job: Pick<Job, 'pieces' | 'oneOffs' | 'list' | 'art'>): string[] => [
+  ...new Set([...artNamedBy(piecesAndOneOffs(job)), ...artOfRows(job)]),
+];
+
 /** The job's art without what nothing uses: originals of what is used stay. */
 export function withUsedArt(job: Job): Job {
   const kept: Record<string, Art> = {};
@@ -31,9 +37,13 @@ export function withUsedArt(job: Job): Job {
     kept[id] = art;
     if (art.made) keep(art.made.from);
   };
-  artNamedBy(job.pieces).forEach(keep);
+  artOfJob(job).forEach(keep);
   return Object.keys(kept).length === Object.keys(job.art).length ? job : { ...job, art: kept };
 }
+
+/** A hash stands in plain values for its art alone. */
+const renamedArt = <T>(value: T, from: string, to: string): T =>
+  JSON.parse(JSON.stringify(value).replaceAll(from, to)) as T;
 
 /** The job with one art in the place of another wherever its pieces name it. */
 export function withArtReplaced(job: Job, from: string, to: Art, also: readonly Art[] = []): Job {
@@ -50,6 +60,7 @@ export function withArtReplaced(job: Job, from: string, to: Art, also: readonly 
   const added = Object.fromEntries([to, ...also].map((art) => [art.id, art]));
   return withUsedArt({
     ...job,
+    ...(job.oneOffs ? { oneOffs: renamedArt(job.oneOffs, from, to.id) } : {}),
     pieces: job.pieces.map((piece) => ({
       ...piece,
       ground: piece.ground && filled(piece.ground),

@@ -15,7 +15,8 @@ import { withAdded, withOwnPiece } from './added.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
 import { gone, refused } from './refusals.ts';
 import type { Job } from './schema.ts';
-import { changedElement, recoloredIn, type ElementChanges } from './variants.ts';
+import { changedElement, type ElementChanges } from './changed-element.ts';
+import { recoloredIn } from './variants.ts';
 
 const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
   const found =

@@ -1,5 +1,4 @@
 import { isProblem, type Problem } from '../base/index.ts';
-import { listSchema, type List } from '../piece/index.ts';
 import type { Plan } from '../sheet/index.ts';
 import {
   checkSpots,
@@ -17,6 +16,8 @@ import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
 import type { Command } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
+import { LIST_COMMANDS } from './list-commands.ts';
+import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
 import { SHEET_COMMANDS } from './sheet-commands.ts';
 import { followBase } from './variants.ts';
@@ -26,6 +27,8 @@ export const COMMANDS = {
   ...ART_COMMANDS,
   ...ARTWORK_COMMANDS,
   ...COMBINE_COMMANDS,
+  ...LIST_COMMANDS,
+  ...ONE_OFF_COMMANDS,
   ...PIECE_COMMANDS,
   ...SHEET_COMMANDS,
 
@@ -92,19 +95,6 @@ export const COMMANDS = {
         : refused('This material', read.error.issues[0]?.message);
     },
   } satisfies Command<{ material: Material }>,
-
-  /** Another list, or none. */
-  'set-list': {
-    label: ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
-    run: (job, { list }) => {
-      const { list: before, ...rest } = job;
-      if (!list) return before ? rest : job;
-      const read = listSchema.safeParse(list);
-      return read.success
-        ? { ...job, list: read.data }
-        : refused('This list', read.error.issues[0]?.message);
-    },
-  } satisfies Command<{ list: List | undefined }>,
 };
 
 export type CommandName = keyof typeof COMMANDS;

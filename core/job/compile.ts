@@ -1,11 +1,13 @@
-import type { CompiledPiece, PieceCompiler } from '../piece/index.ts';
+import type { CompiledPiece, ListRow, Piece, PieceCompiler } from '../piece/index.ts';
 import {
   arrange,
   compileSheet,
+  rowInTurn,
   type CompiledSheet,
   type CopySource,
   type Layout,
 } from '../sheet/index.ts';
+import { asRow, copyOf } from './copies.ts';
 import type { Job } from './schema.ts';
 
 /** A job as drawings: its pieces and what lies on its sheets. */
@@ -16,25 +18,36 @@ export interface CompiledJob {
   readonly sheets: readonly CompiledSheet[];
 }
 
-/** Compiles every piece of a job, by id: each as its first copy is, or that of another number. */
+/** Compiles every piece of a job, by id: each as a copy that a row fills. */
 export function compilePieces(
   job: Job,
   compiler: PieceCompiler,
-  number = 1,
+  row: ListRow | undefined = rowInTurn(job.list, 1),
 ): Map<string, CompiledPiece> {
-  return new Map(job.pieces.map((piece) => [piece.id, compiler.compile(piece, job, number)]));
+  return new Map(
+    job.pieces.map((piece) => [piece.id, compileAsRow(job, compiler, { piece, row })]),
+  );
 }
 
-/** The compiled piece of each copy: pieces that count up are compiled for each number. */
-export function copySource(
+/** A piece as a row of the list fills it. */
+export function compileAsRow(
   job: Job,
   compiler: PieceCompiler,
-  pieces: ReadonlyMap<string, CompiledPiece>,
-): CopySource {
+  { piece, row }: { piece: Piece; row: ListRow | undefined },
+): CompiledPiece {
+  const number = Math.max(1, (job.list?.rows.findIndex(({ key }) => key === row?.key) ?? 0) + 1);
+  return compiler.compile(asRow(job, piece, row), job, { number, row });
+}
+
+/** Where the copies of a job are found as they are compiled. */
+export function copySource(job: Job, compiler: PieceCompiler): CopySource {
   return {
-    get(id, number) {
-      const found = pieces.get(id);
-      return found?.numbered ? compiler.compile(found.piece, job, number) : found;
+    find(copy) {
+      const found = copyOf(job, copy);
+      if (!found) return undefined;
+      const compiled = compiler.compile(found.piece, job, found);
+      const look = [found.look, compiled.look].filter(Boolean).join('-');
+      return { compiled, look, ...(job.oneOffs?.[copy]?.out ? { out: true } : {}) };
     },
   };
 }
@@ -43,7 +56,7 @@ export function copySource(
 export function compileJob(job: Job, compiler: PieceCompiler, most = Infinity): CompiledJob {
   const pieces = compilePieces(job, compiler);
   const layout = arrange(job);
-  const source = copySource(job, compiler, pieces);
+  const source = copySource(job, compiler);
   const sheets = layout.sheets.slice(0, most).map((sheet) => compileSheet(job, sheet, source));
   return { job, pieces, layout, sheets };
 }

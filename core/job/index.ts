@@ -8,7 +8,8 @@ export {
   type Backup,
   type JobWithArt,
 } from './archive.ts';
-export { artNamedBy, withArtReplaced } from './art-use.ts';
+export { artNamedBy, artOfJob, withArtReplaced } from './art-use.ts';
+export type { ElementChanges } from './changed-element.ts';
 export {
   COMMANDS,
   runCommand,
@@ -17,7 +18,16 @@ export {
   type CommandCall,
   type CommandName,
 } from './commands.ts';
-export { compileJob, compilePieces, copySource, type CompiledJob } from './compile.ts';
+export {
+  compileAsRow,
+  compileJob,
+  compilePieces,
+  copySource,
+  type CompiledJob,
+} from './compile.ts';
+export { asRow, copyOf, findArtNamed, type CopyOfJob } from './copies.ts';
+export { hasOwnArtwork, withOneOff, type OneOff } from './one-offs.ts';
+export { runForCopy, seenByCopy } from './run-for-copy.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { withBuild } from './edges.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';
@@ -49,4 +59,4 @@ export {
   type OpenWords,
   type OwnDesign,
 } from './own-design.ts';
-export { sizesOf, type ElementChanges } from './variants.ts';
+export { sizesOf } from './variants.ts';

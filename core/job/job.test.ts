@@ -247,6 +247,19 @@ test('a job of the seventh version keeps where its copies were nested', () => {
   expect(read.ok && read.value.plan.nested?.[0]).toHaveLength(2);
 });
 
+test('rows of a list of the eighth version get keys by which their copies are known', () => {
+  const old: unknown = JSON.parse(readFileSync('core/job/examples/version-8.json', 'utf8'));
+  const read = parseJob(old);
+  expect(read.ok && read.value.list).toEqual({
+    columns: ['name', 'bed'],
+    rows: [
+      { key: 'r1', fields: ['Sea Holly', 'North'] },
+      { key: 'r2', fields: ['Yarrow', 'Gravel'] },
+    ],
+  });
+  expect(read.ok && read.value.plan.spares).toBe(10);
+});
+
 test('newer, damaged and foreign files are each refused in a sentence', () => {
   const refused = (bytes: Uint8Array): string | false => {
     const read = parsePeel(bytes, 'x.peel');

@@ -39,6 +39,13 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
   6: (old) => ({ ...old, version: 7 }),
   /** Copies can be pinned, spares are made, and pieces stand in others as stickers. */
   7: (old) => ({ ...old, version: 8 }),
+  /** Rows of a list have keys and can be switched off, and single copies can differ. */
+  8: ({ list, ...rest }) => {
+    if (!list) return { ...rest, version: 9 };
+    const { columns, rows } = list as { columns: unknown; rows: unknown[] };
+    const keyed = rows.map((fields, at) => ({ key: `r${at + 1}`, fields }));
+    return { ...rest, version: 9, list: { columns, rows: keyed } };
+  },
 };
 
 /** Reads a job document of this or an earlier version. */

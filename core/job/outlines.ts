@@ -1,6 +1,6 @@
 import { createCompiler } from '../piece/index.ts';
 import { arrange, sheetCopies, type SheetCopy } from '../sheet/index.ts';
-import { compilePieces } from './compile.ts';
+import { copySource } from './compile.ts';
 import type { Job } from './schema.ts';
 
 /** Outlines need neither typefaces nor art. */
@@ -9,5 +9,5 @@ const outlines = createCompiler({ typeface: () => undefined, vector: () => undef
 /** The copies of a sheet with their outlines. */
 export function copiesOn(job: Job, sheet: number): SheetCopy[] {
   const layout = arrange(job).sheets[sheet];
-  return layout ? sheetCopies(layout, compilePieces(job, outlines)) : [];
+  return layout ? sheetCopies(layout, copySource(job, outlines)) : [];
 }

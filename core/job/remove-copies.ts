@@ -1,11 +1,23 @@
-import { copyId, madeOf, type CopyId, type Plan } from '../sheet/index.ts';
+import {
+  copyId,
+  copyParts,
+  findCopy,
+  isByRow,
+  madeNames,
+  madeOf,
+  type CopyId,
+  type Plan,
+} from '../sheet/index.ts';
+import { withOneOffs } from './one-offs.ts';
 import type { Job } from './schema.ts';
 
 /** A plan that wants its spares by number, so that single copies can be added and taken away. */
 export function withoutSpares(job: Job): Plan {
   const { spares, ...plan } = job.plan;
   if (!spares) return plan;
-  const wanted = job.pieces.map(({ id }) => [id, madeOf(job.plan, id)] as const);
+  const wanted = job.pieces.map(
+    ({ id }) => [id, isByRow(job, id) ? (plan.wanted[id] ?? 0) : madeOf(job, id)] as const,
+  );
   return { ...plan, wanted: Object.fromEntries(wanted) };
 }
 
@@ -16,10 +28,13 @@ export function withoutSpares(job: Job): Plan {
 export function withoutCopies(job: Job, copies: readonly CopyId[]): Plan {
   const plan = withoutSpares(job);
   const wanted = { ...plan.wanted };
-  const moved: Plan['moved'] = {};
+  const moved: Plan['moved'] = Object.fromEntries(
+    Object.entries(plan.moved).filter(([copy]) => isByRow(job, copyParts(copy).piece)),
+  );
   const away = new Set<string>(copies);
   const dropped = new Map<string, Set<number>>();
   for (const { id } of job.pieces) {
+    if (isByRow(job, id)) continue;
     const count = wanted[id] ?? 0;
     let [next, nested] = [1, 0];
     const gone = new Set<number>();
@@ -44,4 +59,31 @@ export function withoutCopies(job: Job, copies: readonly CopyId[]): Plan {
     }),
   );
   return { ...plan, wanted, moved, ...(kept ? { nested: kept } : {}) };
+}
+
+/**
+ * The job without copies that rows of its list give: a row of which every copy goes is switched off; of
+ * others single places stay empty.
+ */
+export function withoutRows(job: Job, copies: readonly CopyId[]): Job {
+  const away = new Set<string>(copies.filter((copy) => isByRow(job, copyParts(copy).piece)));
+  if (!job.list || away.size === 0) return job;
+  const stays = new Set(
+    job.pieces
+      .filter(({ id }) => isByRow(job, id))
+      .flatMap(({ id }) => madeNames(job, id))
+      .filter((copy) => !away.has(copy))
+      .map((copy) => findCopy(job, copy)?.row),
+  );
+  const gone = new Set(
+    [...away].map((copy) => findCopy(job, copy as CopyId)?.row).filter((row) => !stays.has(row)),
+  );
+  const list = {
+    ...job.list,
+    rows: job.list.rows.map((row) => (gone.has(row) ? { ...row, off: true as const } : row)),
+  };
+  const empty = [...away].filter((copy) => !gone.has(findCopy(job, copy as CopyId)?.row));
+  const out = empty.map((copy) => [copy, { ...job.oneOffs?.[copy], out: true as const }] as const);
+  const next = gone.size ? { ...job, list } : job;
+  return out.length ? withOneOffs(next, { ...job.oneOffs, ...Object.fromEntries(out) }) : next;
 }

@@ -8,7 +8,8 @@ import {
   type OwnTypeface,
   type Typeface,
 } from '../type/index.ts';
-import { artNamedBy } from './art-use.ts';
+import { artOfJob } from './art-use.ts';
+import { piecesAndOneOffs } from './copies.ts';
 import type { Job } from './schema.ts';
 
 /** Gives the kept bytes of art by its hash; undefined when they are lost. */
@@ -45,8 +46,8 @@ export async function findTypeface(
 }
 
 /** The ids of all typefaces that a job's words are set in. */
-export function typefacesOf(job: Pick<Job, 'pieces'>): string[] {
-  const ids = job.pieces.flatMap(({ elements }) => elements.flatMap(typefacesOfElement));
+export function typefacesOf(job: Pick<Job, 'pieces' | 'oneOffs'>): string[] {
+  const ids = piecesAndOneOffs(job).flatMap(({ elements }) => elements.flatMap(typefacesOfElement));
   return [...new Set(ids)];
 }
 
@@ -82,7 +83,7 @@ export async function loadResources(
   const bytes = new Map<string, Uint8Array>();
   const vectors = new Map<string, VectorNodes>();
   // Originals of art that was made from them are kept with a job and drawn nowhere.
-  for (const id of artNamedBy(job.pieces)) {
+  for (const id of artOfJob(job)) {
     const art = job.art[id];
     const found = art && (await artBytes(art.id));
     if (!found) continue;

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { artSchema } from '../art/index.ts';
 import { listSchema, pieceSchema } from '../piece/index.ts';
+import { oneOffSchema } from './one-offs.ts';
 import { planSchema } from '../sheet/index.ts';
 import { materialSchema, stockSchema } from '../stock/index.ts';
 import { thingSchema } from '../things/index.ts';
 import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 8;
+export const VERSION = 9;
 
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({
@@ -27,6 +28,8 @@ export const jobSchema = z.object({
   design: z.object({ open: z.array(z.string()).max(500) }).optional(),
   /** Fills the placeholders of copies, a row a copy. */
   list: listSchema.optional(),
+  /** What single copies have of their own, by their names. */
+  oneOffs: z.record(z.string(), oneOffSchema).optional(),
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),
   /** The typefaces that words are set in and that do not ship, by their hash. */

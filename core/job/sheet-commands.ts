@@ -2,8 +2,9 @@ import { isProblem, problem, type Problem } from '../base/index.ts';
 import {
   arrange,
   copyId,
-  copyNumber,
+  copyParts,
   inOrder,
+  isByRow,
   judgeCopy,
   nearestPlace,
   copyAt,
@@ -20,7 +21,7 @@ import type { Command, Of } from './command.ts';
 import type { Stock } from '../stock/index.ts';
 import { refused, refusedBy } from './refusals.ts';
 import { copiesOn } from './outlines.ts';
-import { withoutCopies, withoutSpares } from './remove-copies.ts';
+import { withoutCopies, withoutRows, withoutSpares } from './remove-copies.ts';
 import type { Job } from './schema.ts';
 import { stickerSheet } from './sticker-sheet.ts';
 
@@ -131,7 +132,11 @@ export const SHEET_COMMANDS = {
   /** So many fewer are wanted; the others stay. */
   'remove-copies': {
     label: ({ copies }) => (copies.length === 1 ? 'take a copy away' : 'take copies away'),
-    run: (job, { copies }) => ({ ...job, plan: withoutCopies(job, copies) }),
+    run: (job, { copies }) => {
+      const counted = copies.filter((copy) => !isByRow(job, copyParts(copy).piece));
+      const without = counted.length ? { ...job, plan: withoutCopies(job, counted) } : job;
+      return withoutRows(without, copies);
+    },
   } satisfies Command<{ copies: readonly CopyId[] }>,
 
   /** More of some copies, in equal steps across and down; each is wanted beside those that were. */
@@ -142,9 +147,11 @@ export const SHEET_COMMANDS = {
       const made: Record<string, HandPlace> = {};
       const count: Record<string, number> = {};
       const plan = withoutSpares(job);
+      if (copies.some((copy) => isByRow(job, copyParts(copy).piece)))
+        return refused('More of it', 'its list says how many copies there are');
       for (const copy of copies) {
         const place = places.get(copy);
-        const piece = place && job.pieces.find(({ id }) => copyId(id, copyNumber(copy)) === copy);
+        const piece = place && job.pieces.find(({ id }) => id === copyParts(copy).piece);
         if (!piece) continue;
         made[copy] = { ...place, pinned: true };
         for (let row = 0; row < down; row++)

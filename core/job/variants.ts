@@ -1,24 +1,9 @@
-import { isProblem, type Problem } from '../base/index.ts';
-import { elementSchema, recoloredPiece, type Piece, type PieceElement } from '../piece/index.ts';
+import { isProblem } from '../base/index.ts';
+import { recoloredPiece, type Piece } from '../piece/index.ts';
+import { changedElement } from './changed-element.ts';
 import { edgeFor } from './create.ts';
 import { withEdge } from './edges.ts';
-import { refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
-
-/** The changes of one element; its id and kind stay. */
-export type ElementChanges = Partial<Record<string, unknown>>;
-
-/** An element with changes, or why it cannot have them; what is changed to undefined is left out. */
-export function changedElement(
-  element: PieceElement,
-  changes: ElementChanges,
-): PieceElement | Problem {
-  const { id, kind } = element;
-  const whole = { ...element, ...changes, id, kind };
-  const given = Object.entries(whole).filter(([, value]) => value !== undefined);
-  const read = elementSchema.safeParse(Object.fromEntries(given));
-  return read.success ? read.data : refusedBy(read.error);
-}
 
 /** The pieces that follow a piece and are of another size than it. */
 export const sizesOf = (job: Job, base: string): Piece[] =>
@@ -54,7 +39,7 @@ function following(piece: Piece, variant: Variant, base: Piece, stock: Job['stoc
 }
 
 /** Colours by their small letters, replaced by others. */
-const swapOf =
+export const swapOf =
   (colors: Readonly<Record<string, string>>) =>
   (one: string): string =>
     colors[one.toLowerCase()] ?? one;

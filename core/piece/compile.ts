@@ -39,7 +39,7 @@ import {
   type Resources,
 } from './elements/index.ts';
 import { pieceSize, type Piece } from './piece.ts';
-import { rowOf, type List } from './list.ts';
+import { fieldsOfRow, type List, type ListRow } from './list.ts';
 import { countsUp, fieldsOf, filledText, hasPlaceholders } from './placeholders.ts';
 
 /** An element with its drawing moved and turned to its place in the piece. */
@@ -73,7 +73,18 @@ export interface CompiledPiece {
   readonly needs: readonly Need[];
   /** Whether each of its copies is another: it counts up, or a list fills it. */
   readonly numbered: boolean;
+  /** What tells this copy from others of the piece; nothing where all are alike. */
+  readonly look: string;
 }
+
+/** Which copy of a piece it is, from 1, and the row of the list that fills it. */
+export interface CopyInList {
+  readonly number: number;
+  readonly row?: ListRow | undefined;
+}
+
+/** The copy that a piece is shown as where no other is asked for. */
+export const FIRST_COPY: CopyInList = { number: 1 };
 
 /** The pieces and art that a compiler looks names up in, and the thing that they are for: those of one job. */
 export interface PieceSource {
@@ -88,8 +99,8 @@ export interface PieceSource {
 
 /** Compiles pieces and remembers what has not changed. */
 export interface PieceCompiler {
-  /** @param number which copy of the piece it is, from 1; only pieces that count up differ by it */
-  compile(piece: Piece, source: PieceSource, number?: number): CompiledPiece;
+  /** @param copy which copy of the piece it is; only pieces that count up or are filled differ by it */
+  compile(piece: Piece, source: PieceSource, copy?: CopyInList): CompiledPiece;
 }
 
 interface Remembered {
@@ -109,9 +120,8 @@ interface RememberedPiece {
 }
 
 /** How deep a piece lies in others, and which copy it is. */
-interface Asked {
+interface Asked extends CopyInList {
   readonly depth: number;
-  readonly number: number;
 }
 
 const NESTING = 8;
@@ -122,24 +132,23 @@ const NESTING = 8;
  */
 export function createCompiler(resources: Resources): PieceCompiler {
   const elements = new WeakMap<PieceElement, Map<string, Remembered>>();
-  const pieces = new WeakMap<Piece, Map<number, RememberedPiece>>();
+  const pieces = new WeakMap<Piece, Map<string, RememberedPiece>>();
   /** What was drawn last of each element of a piece: one that only moves is drawn alike. */
   const drawings = new Map<string, Drawn>();
 
-  const compile = (
-    piece: Piece,
-    source: PieceSource,
-    { depth, number: copy }: Asked,
-  ): CompiledPiece => {
-    const numbered = isNumbered(piece, source);
+  const compile = (piece: Piece, source: PieceSource, asked: Asked): CompiledPiece => {
+    const differs = differences(piece, source);
+    const numbered = differs.counts || differs.fields;
     // Within another piece it is counted as that one is.
-    const number = numbered || depth > 0 ? copy : 1;
+    const copy = numbered || asked.depth > 0 ? asked : { ...FIRST_COPY, depth: asked.depth };
+    const look = lookOfCopy(copy, differs);
     const placedElements = piece.elements
       .filter(({ hidden }) => !hidden)
-      .map((element) => place(element, source, { depth, number, piece: piece.id }));
-    const all = pieces.get(piece) ?? new Map<number, RememberedPiece>();
+      .map((element) => place(element, source, { ...copy, piece: piece.id }));
+    const all = pieces.get(piece) ?? new Map<string, RememberedPiece>();
     pieces.set(piece, all);
-    const known = all.get(number);
+    const key = asked.depth > 0 ? `${copy.number} ${copy.row?.key ?? ''}` : look;
+    const known = all.get(key);
     const thing = piece.variant?.thing ?? source.thing;
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
@@ -148,23 +157,24 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const compiled = assemble(piece, placedElements, {
       folds,
       numbered,
+      look,
       context: { art: (id) => source.art[id], vector: resources.vector },
     });
-    all.set(number, { uses, compiled });
+    all.set(key, { uses, compiled });
     return compiled;
   };
 
   const place = (
     element: PieceElement,
     source: PieceSource,
-    { depth, number, piece }: Asked & { readonly piece: string },
+    { depth, piece, ...copy }: Asked & { readonly piece: string },
   ): PlacedElement => {
-    const filled = filledFor(element, source, number);
+    const filled = filledFor(element, source, copy);
     const inner =
       element.kind === 'piece' && depth < NESTING
         ? source.pieces.find(({ id }) => id === element.piece)
         : undefined;
-    const part = inner && compile(inner, source, { depth: depth + 1, number });
+    const part = inner && compile(inner, source, { ...copy, depth: depth + 1 });
     const uses = used(element, source, resources, part);
     // What counts up is another drawing for each copy; everything else is one.
     const own = elements.get(element) ?? new Map<string, Remembered>();
@@ -190,7 +200,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
   };
 
   return {
-    compile: (piece, source, number = 1) => compile(piece, source, { depth: 0, number }),
+    compile: (piece, source, copy = FIRST_COPY) => compile(piece, source, { ...copy, depth: 0 }),
   };
 }
 
@@ -201,23 +211,32 @@ function lookOf(element: PieceElement): object {
   return look;
 }
 
-/** Whether every copy of a piece is another: something in it counts up, or is filled from a list. */
-function isNumbered({ elements }: Piece, { list }: PieceSource): boolean {
+/** By what copies of a piece are others: something in them counts up, or is filled from a list. */
+function differences(
+  { elements }: Piece,
+  { list }: PieceSource,
+): { counts: boolean; fields: boolean } {
   const isFilled = (text: string): boolean =>
     list !== undefined && fieldsOf(text).some((name) => list.columns.includes(name));
-  return elements.some((element) =>
-    textsOf(element).some((text) => countsUp(text) || isFilled(text)),
-  );
+  const texts = elements.flatMap(textsOf);
+  return { counts: texts.some(countsUp), fields: texts.some(isFilled) };
+}
+
+function lookOfCopy(
+  { number, row }: CopyInList,
+  { counts, fields }: { counts: boolean; fields: boolean },
+): string {
+  return [counts ? `${number}` : '', fields ? (row?.key ?? 'none') : ''].filter(Boolean).join('-');
 }
 
 /** An element as it is on a copy, and what tells it from others; undefined when it is always as it was typed. */
 function filledFor(
   element: PieceElement,
   source: PieceSource,
-  number: number,
+  { number, row: at }: CopyInList,
 ): { element: PieceElement; key: string } | undefined {
   if (!textsOf(element).some(hasPlaceholders)) return undefined;
-  const row = source.list && rowOf(source.list, number);
+  const row = source.list && at && fieldsOfRow(source.list, at);
   const facts = { today: source.today ?? '2000-01-01', number, ...(row ? { row } : {}) };
   const filled = withTexts(element, (text) => filledText(text, facts));
   return { element: filled, key: textsOf(filled).join('\n') };
@@ -272,14 +291,15 @@ function used(
 function assemble(
   piece: Piece,
   elements: readonly PlacedElement[],
-  { folds, numbered, context }: { folds: readonly Fold[]; numbered: boolean; context: FillSource },
+  {
+    folds,
+    context,
+    ...copy
+  }: { folds: readonly Fold[]; numbered: boolean; look: string; context: FillSource },
 ): CompiledPiece {
   const lines = linesOf(piece);
   const { bleed } = lines;
-  const { width, height } = pieceSize(piece);
-  const box = { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed };
-  const paint = piece.ground === null ? undefined : findPaint(piece.ground, box, context);
-  const ground: DrawingNode | undefined = paint && { kind: 'path', path: bleed, fill: paint };
+  const ground = groundOf(piece, bleed, context);
   const children = [...(ground ? [ground] : []), ...elements.map(({ node }) => node)];
   return {
     piece,
@@ -290,7 +310,7 @@ function assemble(
     rings: lines.rings,
     kisses: joinedEdges(elements.flatMap(kissesOf)),
     creases: creaseLines(folds),
-    numbered,
+    ...copy,
     ground,
     elements,
     nodes:
@@ -298,10 +318,27 @@ function assemble(
         ? [{ kind: 'group', clip: bleed, children }]
         : children,
     needs: [
-      ...(paint ? [] : artOfFill(piece.ground).map((id): Need => ({ kind: 'art', id }))),
+      ...(ground ? [] : artOfFill(piece.ground).map((id): Need => ({ kind: 'art', id }))),
       ...elements.flatMap(({ compiled }) => compiled.needs),
     ],
   };
+}
+
+const grounds = new WeakMap<Piece, { uses: readonly unknown[]; node: DrawingNode | undefined }>();
+
+/** The ground of a piece: the same node for all of its copies. */
+function groundOf(piece: Piece, bleed: Path, context: FillSource): DrawingNode | undefined {
+  const { ground } = piece;
+  if (ground === null) return undefined;
+  const uses = [bleed, ...artOfFill(ground).flatMap((id) => [context.art(id), context.vector(id)])];
+  const known = grounds.get(piece);
+  if (known && sameItems(known.uses, uses)) return known.node;
+  const { width, height } = pieceSize(piece);
+  const box = { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed };
+  const paint = findPaint(ground, box, context);
+  const node: DrawingNode | undefined = paint && { kind: 'path', path: bleed, fill: paint };
+  grounds.set(piece, { uses, node });
+  return node;
 }
 
 /** The edges that are kiss-cut in an element, at each of its places in the piece. */

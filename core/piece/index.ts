@@ -1,6 +1,8 @@
 export {
   createCompiler,
+  FIRST_COPY,
   type CompiledPiece,
+  type CopyInList,
   type PieceCompiler,
   type PieceSource,
   type PlacedElement,
@@ -64,7 +66,33 @@ export { artOfElement, withFills } from './element-fills.ts';
 export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
 export { seenBox, seenBoxOf } from './seen.ts';
-export { listSchema, listText, parseList, rowOf, type List } from './list.ts';
+export {
+  columnName,
+  fieldOf,
+  fieldsOfRow,
+  findQuantity,
+  freshKeys,
+  LIST_LIMITS,
+  listInstead,
+  listRowSchema,
+  listSchema,
+  longestRows,
+  rowsOn,
+  type List,
+  type ListRow,
+} from './list.ts';
+export {
+  ENCODINGS,
+  listText,
+  parseList,
+  parseTable,
+  readListFile,
+  SEPARATORS,
+  type Encoding,
+  type ListChoices,
+  type ReadList,
+  type Separator,
+} from './read-list.ts';
 export { fieldsOf, hasPlaceholders, filledText, countsUp, type CopyFacts } from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
 export { pieceSchema, pieceSize, type Piece } from './piece.ts';

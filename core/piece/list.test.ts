@@ -2,7 +2,7 @@ import { expectGood } from '../base/index.ts';
 import { createJob } from '../job/index.ts';
 import { quickFindings } from '../proof/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
-import { listText, parseList, rowOf } from './index.ts';
+import { listText, parseList } from './index.ts';
 
 const BEDS = 'name,bed\nSea Holly,North\n"Fern, hart\u2019s tongue",Shade\n';
 
@@ -14,8 +14,8 @@ test.each([
   expect(expectGood(parseList(text))).toEqual({
     columns: ['name', 'bed'],
     rows: [
-      ['Sea Holly', 'North'],
-      ['Fern, hart\u2019s tongue', 'Shade'],
+      { key: 'r1', fields: ['Sea Holly', 'North'] },
+      { key: 'r2', fields: ['Fern, hart\u2019s tongue', 'Shade'] },
     ],
   });
 });
@@ -27,12 +27,13 @@ test('names of columns become ones that placeholders can have, no two alike', ()
 
 test('short rows are filled up, and a list comes back from its own text', () => {
   const list = expectGood(parseList('a\tb\none\ttwo\nthree'));
-  expect(list.rows[1]).toEqual(['three', '']);
+  expect(list.rows[1]?.fields).toEqual(['three', '']);
   expect(expectGood(parseList(listText(list)))).toEqual(list);
 });
 
 test('a single column keeps its commas', () => {
-  expect(expectGood(parseList('name\nFern, male\nIvy')).rows).toEqual([['Fern, male'], ['Ivy']]);
+  const { rows } = expectGood(parseList('name\nFern, male\nIvy'));
+  expect(rows.map(({ fields }) => fields)).toEqual([['Fern, male'], ['Ivy']]);
 });
 
 test('no table, and too large a one, are refused in a sentence', () => {
@@ -42,11 +43,6 @@ test('no table, and too large a one, are refused in a sentence', () => {
     ok: false,
     problem: { code: 'list/too-large', what: 'This table has 2 columns and 5001 rows.' },
   });
-});
-
-test('after the last row the first comes again', () => {
-  const list = expectGood(parseList(BEDS));
-  expect([1, 2, 3].map((number) => rowOf(list, number)?.bed)).toEqual(['North', 'Shade', 'North']);
 });
 
 test('each copy on the sheet takes its row, and copies of a row count on', async () => {

@@ -8,9 +8,10 @@ import {
   placed,
   type Box,
 } from '../geometry/index.ts';
-import { pieceSize, type Piece } from '../piece/index.ts';
+import { pieceSize, type List, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
-import { copyId, copyNumber, madeOf, type CopyId, type HandPlace, type Plan } from './plan.ts';
+import { findCopy, madeNames, madeOf } from './made-copies.ts';
+import { copyParts, type CopyId, type HandPlace, type Plan } from './plan.ts';
 import { mostThatFit } from './bound.ts';
 import { fillBest } from './fill-best.ts';
 import { reserved, stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
@@ -20,6 +21,8 @@ export interface Arrangeable {
   readonly pieces: readonly Piece[];
   readonly stock: Stock;
   readonly plan: Plan;
+  /** Its rows may say which copies there are. */
+  readonly list?: List | undefined;
 }
 
 /** One copy at its place: its centre on the sheet, mm and degrees. */
@@ -59,8 +62,8 @@ const MOST_SHEETS = 2000;
 interface Wanted {
   readonly piece: Piece;
   readonly shape: Repeated;
-  /** The numbers of the copies that are still to be laid, in order. */
-  readonly left: number[];
+  /** The copies that are still to be laid, in order. */
+  readonly left: CopyId[];
 }
 
 const repeated = (piece: Piece): Repeated => ({
@@ -70,8 +73,8 @@ const repeated = (piece: Piece): Repeated => ({
 });
 
 /** The first piece that is wanted, or the first of all. */
-export function leadPiece({ pieces, plan }: Arrangeable): Piece | undefined {
-  return pieces.find(({ id }) => (plan.wanted[id] ?? 0) > 0) ?? pieces[0];
+export function leadPiece(job: Arrangeable): Piece | undefined {
+  return job.pieces.find(({ id }) => madeOf(job, id) > 0) ?? job.pieces[0];
 }
 
 /** How many copies a full sheet of the first piece that is wanted takes, without laying any out. */
@@ -106,9 +109,7 @@ export function arrange(job: Arrangeable): Layout {
   const wanted = job.pieces.map((piece): Wanted => ({
     piece,
     shape: repeated(piece),
-    left: numbersTo(madeOf(job.plan, piece.id)).filter(
-      (number) => !names.has(copyId(piece.id, number)),
-    ),
+    left: madeNames(job, piece.id).filter((copy) => !names.has(copy)),
   }));
   const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
   const perSheet = nest ?? copiesPerSheet(job);
@@ -174,8 +175,6 @@ function filled(
   return { sheets, gone: gone.length };
 }
 
-const numbersTo = (count: number): number[] => Array.from({ length: count }, (_, at) => at + 1);
-
 const placeOf = ({ x, y, angle }: HandPlace): Pick<Spot, 'x' | 'y' | 'angle'> => ({ x, y, angle });
 
 /** A copy that stays where a hand has pinned it. */
@@ -186,12 +185,12 @@ export interface Pinned {
 }
 
 /** The copies that stay where they are whatever the others do; copies that are no longer made are none. */
-export function pinnedCopies({ pieces, plan }: Arrangeable): Pinned[] {
-  return Object.entries(plan.moved).flatMap(([name, place]): Pinned[] => {
+export function pinnedCopies(job: Arrangeable): Pinned[] {
+  return Object.entries(job.plan.moved).flatMap(([name, place]): Pinned[] => {
     const copy = name as CopyId;
-    const piece = pieces.find(({ id }) => copyId(id, copyNumber(copy)) === copy);
-    const made = piece && copyNumber(copy) <= madeOf(plan, piece.id);
-    return place.pinned && made ? [{ copy, piece, place }] : [];
+    if (!place.pinned || !findCopy(job, copy)) return [];
+    const piece = job.pieces.find(({ id }) => id === copyParts(copy).piece);
+    return piece ? [{ copy, piece, place }] : [];
   });
 }
 
@@ -290,7 +289,7 @@ function fillRows(
 }
 
 function take(wanted: Wanted, spot: Pick<Spot, 'x' | 'y' | 'angle'>): Placement {
-  const copy = copyId(wanted.piece.id, wanted.left.shift() ?? 0);
+  const copy = wanted.left.shift() as CopyId; // asked only while some are left
   return { copy, piece: wanted.piece.id, x: spot.x, y: spot.y, angle: spot.angle, byHand: false };
 }
 

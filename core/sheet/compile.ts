@@ -20,6 +20,7 @@ import { markPath } from '../register/index.ts';
 import { keepClear, printable, sheetMarks, type Mark, type Stock } from '../stock/index.ts';
 import type { Arrangeable, SheetLayout } from './arrange.ts';
 import { sheetCopies, type CopySource, type SheetCopy } from './sheet-copies.ts';
+import { sheetSymbols } from './symbols.ts';
 import { sheetCuts, type SheetCut } from './sheet-cuts.ts';
 import { cropMarks, type CropMark } from './trim-plan.ts';
 
@@ -28,6 +29,8 @@ export interface CompiledSheet {
   readonly stock: Stock;
   readonly drawing: Drawing;
   readonly copies: readonly SheetCopy[];
+  /** Copies whose places stay empty. */
+  readonly empty: readonly SheetCopy[];
   readonly marks: readonly Mark[];
   readonly crops: readonly CropMark[];
   readonly zones: readonly Box[];
@@ -45,18 +48,18 @@ export function compileSheet(
   sheet: SheetLayout,
   pieces: CopySource,
 ): CompiledSheet {
-  const copies = sheetCopies(sheet, pieces);
+  const all = sheetCopies(sheet, pieces);
+  const copies = all.filter(({ out }) => !out);
   const { stock } = sheet;
   const zones = keepClear(stock, job.plan.marks);
   const marks = sheetMarks(stock, job.plan.marks);
   const crops = job.plan.cropMarks ? cropMarks(copies, { room: printable(stock), zones }) : [];
   const present = new Map(copies.map(({ symbol, piece }) => [symbol, piece]));
-  const symbols = Object.fromEntries([...present].map(([symbol, piece]) => [symbol, piece.nodes]));
   return {
     drawing: {
       width: stock.width,
       height: stock.height,
-      symbols,
+      symbols: sheetSymbols(present),
       nodes: [
         ...copies.map((copy) => copyNode(copy, zones)),
         ...marks.map(markNode),
@@ -65,6 +68,7 @@ export function compileSheet(
     },
     stock,
     copies,
+    empty: all.filter(({ out }) => out),
     marks,
     crops,
     zones,

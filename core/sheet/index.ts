@@ -17,9 +17,21 @@ export {
   findGap,
   pieceSymbol,
   sheetCopies,
+  type CopyLook,
   type CopySource,
   type SheetCopy,
 } from './sheet-copies.ts';
+export {
+  copiesKey,
+  findCopy,
+  isByRow,
+  madeNames,
+  madeOf,
+  MOST_COPIES,
+  rowInTurn,
+  type CopiesSource,
+  type MadeCopy,
+} from './made-copies.ts';
 export { freeRooms } from './fill-best.ts';
 export {
   copyAt,
@@ -35,9 +47,8 @@ export { cropMarks, trimPlan, type NoTrimPlan, type TrimCut, type TrimPlan } fro
 export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,
-  copyNumber,
+  copyParts,
   inOrder,
-  madeOf,
   handPlaceSchema,
   TURNS,
   type NestedCopy,

@@ -1,16 +1,19 @@
 import { z } from 'zod';
 import { marksSchema, stockSchema } from '../stock/index.ts';
 
-/** A copy's name: its piece and its number, wherever it lies. */
-export type CopyId = `${string}#${number}`;
+/** A copy's name: its piece and its number or the row that gives it, wherever it lies. */
+export type CopyId = `${string}#${string}`;
 
-/** The name of the n-th copy of a piece, from 1. */
-export function copyId(piece: string, number: number): CopyId {
-  return `${piece}#${number}`;
+/** The name of the n-th copy of a piece, from 1, or of one that a row of the list gives. */
+export function copyId(piece: string, which: number | string): CopyId {
+  return `${piece}#${which}`;
 }
 
-/** Which copy of its piece a copy is, from 1. */
-export const copyNumber = (copy: CopyId): number => Number(copy.slice(copy.lastIndexOf('#') + 1));
+/** The piece that a copy is of, and which copy of it it is. */
+export function copyParts(copy: string): { piece: string; which: string } {
+  const at = copy.lastIndexOf('#');
+  return { piece: copy.slice(0, at), which: copy.slice(at + 1) };
+}
 
 /** Where a copy was put by hand: its centre on a sheet, mm and degrees. */
 export const handPlaceSchema = z.object({
@@ -54,6 +57,8 @@ export const planSchema = z.object({
   cut: z.enum(['kiss', 'through']),
   /** How many copies of each piece are wanted. */
   wanted: z.record(z.string(), z.number().int().min(0).max(5000)),
+  /** How many copies each row of the list gives of a piece, times its own quantity; other pieces are counted. */
+  each: z.record(z.string(), z.number().int().min(1).max(500)).optional(),
   /** Prints short lines beside the labels where straight cuts go. */
   cropMarks: z.boolean().optional(),
   /** How many more are made than wanted, percent of each. */
@@ -74,13 +79,4 @@ export function inOrder<T>(sheets: readonly T[], { order = [] }: Pick<Plan, 'ord
   const first = order.filter((at) => at < sheets.length);
   const rest = [...sheets.keys()].filter((at) => !first.includes(at));
   return [...first, ...rest].map((at) => sheets[at] as T);
-}
-
-/** How many copies of a piece are made: those that are wanted, and spares. */
-export function madeOf(
-  { wanted, spares = 0 }: Pick<Plan, 'wanted' | 'spares'>,
-  piece: string,
-): number {
-  const count = wanted[piece] ?? 0;
-  return count + Math.ceil((count * spares) / 100 - 1e-9);
 }

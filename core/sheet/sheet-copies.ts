@@ -2,7 +2,7 @@ import { boxesMeet, boxOf, distanceBetween, grown, placed, type Box } from '../g
 import type { CompiledPiece } from '../piece/index.ts';
 import { placeEdge, type EdgeRings } from '../shape/index.ts';
 import type { Placement, SheetLayout } from './arrange.ts';
-import { copyNumber } from './plan.ts';
+import type { CopyId } from './plan.ts';
 
 /** A copy with its lines on the sheet. */
 export interface SheetCopy {
@@ -19,11 +19,21 @@ export interface SheetCopy {
   readonly box: Box;
   /** How far its bleed reaches, mm: half way to its nearest neighbour at most. */
   readonly bleed: number;
+  /** Its place stays empty: it is neither printed nor cut. */
+  readonly out?: boolean;
 }
 
-/** Where the compiled piece of a copy is found; a map by piece has the same for all copies. */
+/** A copy as it is compiled, and what tells its drawing from those of others of its piece. */
+export interface CopyLook {
+  readonly compiled: CompiledPiece;
+  readonly look: string;
+  /** Its place stays empty. */
+  readonly out?: boolean;
+}
+
+/** Where copies are found as they are compiled. */
 export interface CopySource {
-  get(piece: string, number: number): CompiledPiece | undefined;
+  find(copy: CopyId): CopyLook | undefined;
 }
 
 /** The name of a piece's symbol in the drawing of a sheet. */
@@ -37,22 +47,34 @@ export function sheetCopies(
   pieces: CopySource,
 ): SheetCopy[] {
   const bare = placements.flatMap((placement): SheetCopy[] => {
-    const number = copyNumber(placement.copy);
-    const piece = pieces.get(placement.piece, number);
-    if (!piece) return [];
+    const found = pieces.find(placement.copy);
+    if (!found) return [];
+    const { compiled: piece, look, out } = found;
     const map = placed(placement.x, placement.y, placement.angle);
     const trim = placeEdge(piece.rings, map);
     const kisses = placeEdge(piece.kisses, map);
     const creases = placeEdge(piece.creases, map);
     const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-    const own = piece.numbered ? `-${number}` : '';
-    const symbol = pieceSymbol(piece.piece.id) + own;
-    return [{ placement, piece, symbol, trim, kisses, creases, box, bleed: piece.piece.bleed }];
+    const symbol = pieceSymbol(placement.piece) + (look && `-${look}`);
+    return [
+      {
+        placement,
+        piece,
+        symbol,
+        trim,
+        kisses,
+        creases,
+        box,
+        bleed: piece.piece.bleed,
+        ...(out ? { out } : {}),
+      },
+    ];
   });
   const bleeds = bare.map(({ bleed }) => bleed);
+  // An empty place takes nothing from the bleed of its neighbours.
   for (const [at, copy] of bare.entries())
     for (const [to, other] of bare.entries()) {
-      if (to <= at) continue;
+      if (to <= at || copy.out || other.out) continue;
       const gap = findGap(copy, other, copy.bleed + other.bleed);
       if (gap === undefined) continue;
       const half = Math.max(0, Math.floor(gap / 2 / BLEED_STEP + 1e-6) * BLEED_STEP);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { createCompiler, type Piece } from '../piece/index.ts';
+import { createCompiler, type CompiledPiece, type Piece } from '../piece/index.ts';
 import { firstStock, spotPlaces, USUAL_MARKS, type Stock } from '../stock/index.ts';
 import {
   arrange,
@@ -8,6 +8,7 @@ import {
   mostThatFit,
   tryPack,
   type Arrangeable,
+  type CopySource,
   type Plan,
 } from './index.ts';
 
@@ -38,6 +39,9 @@ const job = (changes: Partial<Arrangeable>): Arrangeable => ({
   plan: plan(),
   ...changes,
 });
+
+/** A source whose copies are all alike. */
+const alike = (compiled: CompiledPiece): CopySource => ({ find: () => ({ compiled, look: '' }) });
 
 test('twelve seals of 58 mm and a gap of 3 stand on A4; thirteen need a second sheet', () => {
   const layout = arrange(job({ plan: plan({ wanted: { seal: 13 } }) }));
@@ -115,7 +119,7 @@ test('no copy meets another, a mark or the margin, whatever the size', () => {
         typeface: () => undefined,
         vector: () => undefined,
       }).compile(tag, { pieces: [tag], art: {} });
-      const { copies, zones } = compileSheet(arranged, sheet, new Map([['t', compiled]]));
+      const { copies, zones } = compileSheet(arranged, sheet, alike(compiled));
       const apart = (
         a: { left: number; top: number; right: number; bottom: number },
         b: typeof a,
@@ -145,7 +149,7 @@ test('a piece is drawn once and used for each copy; bleeds that would meet end h
   const made = compileSheet(
     arranged,
     sheet ?? { placements: [], stock: arranged.stock },
-    new Map([['seal', compiled]]),
+    alike(compiled),
   );
   expect(Object.keys(made.drawing.symbols)).toEqual(['piece-seal']);
   expect(made.copies.map(({ bleed }) => bleed)).toEqual(
@@ -167,7 +171,7 @@ test('bleed does not print into a keep-clear zone', () => {
   const made = compileSheet(
     arranged,
     arrange(arranged).sheets[0] ?? { placements: [], stock: arranged.stock },
-    new Map([['seal', compiled]]),
+    alike(compiled),
   );
   const clip =
     made.copies[0] && findPrintClip(made.copies[0], [{ left: 0, top: 40, right: 20, bottom: 50 }]);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, ref } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import type { Art } from '../../../core/art/index.ts';
 import { edgeCut } from '../../../core/sheet/index.ts';
 import { seenBoxOf } from '../../../core/piece/index.ts';
@@ -13,6 +14,8 @@ import BenchLegend from '../../ui/BenchLegend.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
 import UndoTray from '../UndoTray.vue';
+import ListDrawer from '../list/ListDrawer.vue';
+import ScopeTray from '../list/ScopeTray.vue';
 import { useClipboard } from './clipboard.ts';
 import CodeCard from './CodeCard.vue';
 import CombinedCard from './combined/CombinedCard.vue';
@@ -25,7 +28,6 @@ import { useDeskState } from './desk-state.ts';
 import ExactTray from './ExactTray.vue';
 import ElementStack from './ElementStack.vue';
 import JobArtBench from './JobArtBench.vue';
-import ListPanel from './ListPanel.vue';
 import LineCard from './lines/LineCard.vue';
 import { newOrnament, newPlate, newWords, ornamentInks } from './new-elements.ts';
 import OrnamentCard from './ornaments/OrnamentCard.vue';
@@ -53,6 +55,7 @@ import WordsCard from './WordsCard.vue';
 
 const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 const desk = useDeskState();
+const route = useRoute();
 const cuts = computed(() => {
   const [piece, plan] = [desk.settledPiece.value, desk.store.settled?.plan];
   if (!piece || !plan) return ['kiss' as const];
@@ -66,7 +69,8 @@ const legend = computed(() => [
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
 const clipboard = useClipboard(desk);
-const panel = ref<'faces' | 'ornaments' | 'start' | 'seen' | 'list'>();
+const panel = ref<'faces' | 'ornaments' | 'start' | 'seen'>();
+const listOpen = ref(route.query.list === 'open');
 const house = ref(false);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
@@ -141,6 +145,14 @@ useDeskKeys(desk, {
   bench: () => pieceBench.value ?? undefined,
 });
 
+/** A copy that is named in the address is changed alone, until this desk is left. */
+watch(
+  () => route.query.copy,
+  (copy) => desk.store.showCopy(copy ? String(copy) : undefined),
+  { immediate: true },
+);
+onBeforeUnmount(() => desk.store.showCopy(undefined));
+
 const inField = (event: Event): boolean =>
   Boolean((event.target as Element).closest?.('input, textarea, select'));
 
@@ -181,14 +193,15 @@ onBeforeUnmount(() => {
           :seeing="panel === 'seen'"
           @see="panel = panel === 'seen' ? undefined : 'seen'"
         />
-        <ListPanel v-if="panel === 'list'" :desk="desk" @close="panel = undefined" />
+        <ScopeTray :desk="desk" />
         <SeenAsPanel v-if="panel === 'seen'" :desk="desk" @close="panel = undefined" />
         <ToolTray
           :desk="desk"
-          :open="panel"
+          :open="listOpen ? 'list' : panel"
           @picture="addPicture"
           @drawer="desk.pickArt((art) => put(art))"
           @words="addWords"
+          @list="listOpen = !listOpen"
           @panel="panel = panel === $event ? undefined : $event"
         />
         <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
@@ -228,6 +241,9 @@ onBeforeUnmount(() => {
       <DrawerPicker v-if="desk.picking.value" @close="stopPicking" @choose="choose" />
       <JobArtBench :prepare="prepare" />
     </template>
+    <template #below>
+      <ListDrawer v-if="listOpen" :desk="desk" @close="listOpen = false" />
+    </template>
     <template #foot>
       <BenchLegend :lines="legend" />
       <ElementStack :desk="desk" />
@@ -244,7 +260,7 @@ onBeforeUnmount(() => {
           :desk="desk"
           :words="chosenWords[0]"
           @faces="panel = 'faces'"
-          @list="panel = 'list'"
+          @list="listOpen = true"
         />
         <LettersCard :desk="desk" :words="chosenWords[0]" />
         <ReadableCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />

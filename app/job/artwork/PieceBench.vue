@@ -45,7 +45,11 @@ const frame = () => {
     bottom: height / 2 + rim,
   };
 };
-const bench = useBenchView(svg, frame);
+/** The tray that says which copies are changed stands below the tools. */
+const SCOPE = 46;
+const bench = useBenchView(svg, frame, () =>
+  props.desk.store.alone || props.desk.store.job?.list?.rows.length ? SCOPE : 0,
+);
 const gestures = useElementGestures(props.desk, bench);
 const typing = useTyping(props.desk, bench);
 const area = useAreaSelection(props.desk, bench);

@@ -9,6 +9,7 @@ import {
   mdiImageOutline,
   mdiLeaf,
   mdiRectangleOutline,
+  mdiTable,
   mdiVectorCircleVariant,
 } from '@mdi/js';
 import { texts } from '../../texts/index.ts';
@@ -19,7 +20,13 @@ import { newCode, newPlate, newRing } from './new-elements.ts';
 /** What can be added to the piece. */
 type Panel = 'ornaments' | 'start';
 const props = defineProps<{ desk: DeskState; open: string | undefined }>();
-defineEmits<{ picture: []; drawer: []; words: [bent: boolean]; panel: [panel: Panel] }>();
+defineEmits<{
+  picture: [];
+  drawer: [];
+  words: [bent: boolean];
+  list: [];
+  panel: [panel: Panel];
+}>();
 const { drawing } = props.desk;
 </script>
 
@@ -88,6 +95,13 @@ const { drawing } = props.desk;
       :name="texts.ornaments.code"
       @click="desk.addTo(newCode)"
     />
+    <IconButton
+      named
+      :icon="mdiTable"
+      :name="texts.list.tool"
+      :pressed="open === 'list'"
+      @click="$emit('list')"
+    />
   </div>
 </template>
 
@@ -106,7 +120,8 @@ const { drawing } = props.desk;
   box-shadow: var(--shadow);
 }
 .tools :deep(.named) {
-  min-width: 50px;
-  padding: 6px 5px;
+  min-width: 46px;
+  padding: 6px 4px;
+  white-space: nowrap;
 }
 </style>

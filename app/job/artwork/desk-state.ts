@@ -11,7 +11,7 @@ import {
 import { colorsOfPieces, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { pageCompiler, resourceVersion } from '../store/page-resources.ts';
+import { resourceVersion } from '../store/page-resources.ts';
 import { lookOf } from './look.ts';
 import { offeredColors } from './palette.ts';
 
@@ -52,11 +52,7 @@ export function useDeskState() {
   /** The piece as it stands without what a gesture is just doing, compiled. */
   const settledPiece = computed(() => {
     void resourceVersion.value;
-    return (
-      settled.value &&
-      store.settled &&
-      pageCompiler.compile(settled.value, store.settled, store.row)
-    );
+    return settled.value && store.settled && store.compiled(store.settled, settled.value);
   });
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { copyNumber, type SheetCopy } from '../../../core/sheet/index.ts';
+import { findCopy, type SheetCopy } from '../../../core/sheet/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -19,6 +19,9 @@ const store = useJobStore();
 const settings = useSettings();
 const say = texts.sheet;
 const placement = computed(() => props.copy.placement);
+const number = computed(
+  () => store.settled && findCopy(store.settled, placement.value.copy)?.number,
+);
 const sheets = computed(() => store.layout?.sheets.length ?? 1);
 
 function move(changes: { x?: number; y?: number; angle?: number; sheet?: number }): void {
@@ -33,7 +36,7 @@ function moveTo(sheet: number): void {
 </script>
 
 <template>
-  <CardPanel :title="say.thisCopy" :aside="say.copyNumber(copyNumber(placement.copy))" peeled>
+  <CardPanel :title="say.thisCopy" :aside="number ? say.copyNumber(number) : ''" peeled>
     <FactRow :label="say.piece"
       ><span>{{ copy.piece.piece.name }}</span></FactRow
     >

@@ -7,7 +7,7 @@ import type { CompiledSheet, SheetCopy } from '../../../core/sheet/index.ts';
 import { useCopyPictures } from './copy-pictures.ts';
 
 /** The copies on a sheet: each piece drawn once, as a picture that its copies show. */
-const props = defineProps<{ sheet: CompiledSheet }>();
+const props = defineProps<{ sheet: CompiledSheet; oneOffs: ReadonlySet<string> }>();
 const emit = defineEmits<{ grip: [event: PointerEvent, copy: SheetCopy] }>();
 const id = useId();
 const pieces = computed(() => [...new Set(props.sheet.copies.map(({ piece }) => piece))]);
@@ -36,13 +36,21 @@ const drawn = computed(() =>
       edge: `#${id}-${copy.piece.piece.id}`,
       kind: whole.value.get(copy.trim),
       pinned: copy.placement.pinned === true,
+      own: props.oneOffs.has(name),
+      corner: { x: copy.piece.width / 2, y: -copy.piece.height / 2 },
       kisses: copy.piece.kisses.length ? `#${id}-${copy.piece.piece.id}-kisses` : undefined,
       folds: copy.piece.creases.length ? `#${id}-${copy.piece.piece.id}-folds` : undefined,
     };
   }),
 );
 const byName = computed(
-  () => new Map(props.sheet.copies.map((copy) => [copy.placement.copy as string, copy])),
+  () =>
+    new Map(
+      [...props.sheet.copies, ...props.sheet.empty].map((copy) => [
+        copy.placement.copy as string,
+        copy,
+      ]),
+    ),
 );
 
 function press(event: PointerEvent): void {
@@ -77,7 +85,7 @@ function press(event: PointerEvent): void {
       />
     </defs>
     <g
-      v-for="{ name, transform, picture, edge, kind, kisses, folds, pinned } in drawn"
+      v-for="{ name, transform, picture, edge, kind, kisses, folds, pinned, own, corner } in drawn"
       :key="name"
       data-grip
       :data-copy="name"
@@ -100,7 +108,24 @@ function press(event: PointerEvent): void {
         <path transform="scale(0.2) translate(-12 -12)" :d="mdiPin" />
       </g>
       <use v-if="folds" :href="folds" class="crease" />
+      <rect
+        v-if="own"
+        class="own"
+        :transform="`translate(${corner.x * 0.72} ${corner.y * 0.72}) rotate(45)`"
+        x="-1.6"
+        y="-1.6"
+        width="3.2"
+        height="3.2"
+      />
     </g>
+    <path
+      v-for="{ placement, trim } in sheet.empty"
+      :key="placement.copy"
+      class="empty"
+      data-grip
+      :data-copy="placement.copy"
+      :d="pathData(ringsPath(trim))"
+    />
     <path
       v-for="({ rings, kind }, at) in shared"
       :key="`shared${at}`"
@@ -133,6 +158,19 @@ function press(event: PointerEvent): void {
 }
 .pin path {
   fill: #5d2a53;
+}
+.own {
+  fill: var(--apricot);
+  stroke: #5d2a53;
+  stroke-width: 0.4;
+  pointer-events: none;
+}
+.empty {
+  fill: #8c7d8d18;
+  stroke: #8c7d8d;
+  stroke-width: 0.3;
+  stroke-dasharray: 1.5 1.5;
+  cursor: pointer;
 }
 .inner {
   pointer-events: none;

@@ -24,6 +24,8 @@ import CopyCard from './CopyCard.vue';
 import CopyMarks from './CopyMarks.vue';
 import DraggedCopy from './DraggedCopy.vue';
 import MarksCard from './MarksCard.vue';
+import OneOffCard from './OneOffCard.vue';
+import OneOffsCard from './OneOffsCard.vue';
 import SheetCard from './SheetCard.vue';
 import SheetCopies from './SheetCopies.vue';
 import { useSheetKeys } from './sheet-keys.ts';
@@ -48,7 +50,7 @@ const sheet = computed(() =>
     ? compileSheet(
         store.job,
         sheets.value[current.value] ?? { placements: [], stock: store.job.stock },
-        copySource(store.job, pageCompiler, store.pieces),
+        copySource(store.job, pageCompiler),
       )
     : undefined,
 );
@@ -89,6 +91,7 @@ const legend = computed(() => [
 ]);
 /** The sheet without what is only shown: cards beside it keep still meanwhile. */
 const still = useStill(() => sheet.value);
+const oneOffs = computed(() => new Set(Object.keys(store.job?.oneOffs ?? {})));
 /** The straight cuts, where a trimmer is used, and the one that is pointed at. */
 const trim = computed(() =>
   store.settled?.material.tool === 'trimmer' && still.value?.copies.length
@@ -96,9 +99,10 @@ const trim = computed(() =>
     : undefined,
 );
 const cut = ref<number>();
-const copies = computed(
-  () =>
-    sheet.value?.copies.filter(({ placement }) => selected.value.includes(placement.copy)) ?? [],
+const copies = computed(() =>
+  [...(sheet.value?.copies ?? []), ...(sheet.value?.empty ?? [])].filter(({ placement }) =>
+    selected.value.includes(placement.copy),
+  ),
 );
 useSheetKeys({
   store,
@@ -158,7 +162,7 @@ function press(event: PointerEvent): void {
             rx="5"
           />
           <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="pathData(spot)" />
-          <SheetCopies :sheet="sheet" @grip="drag.start" />
+          <SheetCopies :sheet="sheet" :one-offs="oneOffs" @grip="drag.start" />
           <line v-for="(mark, at) in sheet.crops" :key="`crop${at}`" v-bind="mark" class="crop" />
           <path
             v-for="(mark, at) in sheet.marks"
@@ -204,13 +208,15 @@ function press(event: PointerEvent): void {
       <ZoomTray :bench="bench" :whole="texts.sheet.wholeSheet" />
     </template>
     <template #cards>
-      <CopyCard
-        v-if="copies.length === 1 && copies[0]"
-        :copy="copies[0]"
-        :sheet="current"
-        @follow="index = $event"
-        @gone="selected = []"
-      />
+      <template v-if="copies.length === 1 && copies[0]">
+        <CopyCard
+          :copy="copies[0]"
+          :sheet="current"
+          @follow="index = $event"
+          @gone="selected = []"
+        />
+        <OneOffCard :copy="copies[0]" />
+      </template>
       <CopiesCard
         v-else-if="copies.length"
         :copies="copies"
@@ -219,6 +225,14 @@ function press(event: PointerEvent): void {
       />
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
       <WantedCard />
+      <OneOffsCard
+        @show="
+          (copy, sheet) => {
+            index = sheet;
+            selected = [copy];
+          }
+        "
+      />
       <ArrangementCard :sheet="current" :shown="still" />
       <SheetCard
         v-if="sheets.length > 1 && store.job?.plan.arrangement !== 'spots'"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { leadColor } from '../../../core/piece/index.ts';
+import { isByRow } from '../../../core/sheet/index.ts';
 import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
 import { useJobStore } from '../store/job-store.ts';
@@ -16,9 +17,20 @@ const count = computed(() =>
   sheets.value.reduce((sum, { placements }) => sum + placements.length, 0),
 );
 
+/** Rows of the list may give colours and pictures of their own. */
+const rowsLookAlone = computed(
+  () => (store.job?.list?.colors ?? store.job?.list?.pictures) !== undefined,
+);
+
 /** Sheets that print alike are shown once. */
 const groups = computed(() =>
-  alikeSheets(sheets.value, (piece) => store.pieces.get(piece)?.numbered ?? false),
+  alikeSheets(
+    sheets.value,
+    ({ piece, copy }) =>
+      store.pieces.get(piece)?.numbered === true ||
+      store.job?.oneOffs?.[copy] !== undefined ||
+      (store.job !== undefined && rowsLookAlone.value && isByRow(store.job, piece)),
+  ),
 );
 
 const colorOf = (piece: string): string =>

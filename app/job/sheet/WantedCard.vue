@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { madeOf } from '../../../core/sheet/index.ts';
+import { isByRow, madeOf } from '../../../core/sheet/index.ts';
+import type { Piece } from '../../../core/piece/index.ts';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import NumberField from '../../ui/NumberField.vue';
@@ -12,26 +13,42 @@ const store = useJobStore();
 const say = texts.sheet;
 const total = computed(() => {
   const { settled: job } = store;
-  return job ? job.pieces.reduce((sum, { id }) => sum + madeOf(job.plan, id), 0) : 0;
+  return job ? job.pieces.reduce((sum, { id }) => sum + madeOf(job, id), 0) : 0;
 });
 const spare = computed(() => store.settledLayout?.spare ?? 0);
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
-  const { pieces = [], plan } = store.settled ?? {};
-  const wanted = pieces.filter(({ id }) => (plan?.wanted[id] ?? 0) > 0);
-  return wanted.length ? wanted : pieces;
+  const { settled: job } = store;
+  if (!job) return [];
+  const counted = job.pieces.filter(({ id }) => !isByRow(job, id));
+  const wanted = counted.filter(({ id }) => (job.plan.wanted[id] ?? 0) > 0);
+  return wanted.length ? wanted : counted;
 });
 const MOST_FILLERS = 8;
 
+/** Has the rows of the list say how many copies of a piece there are, or not. */
+function byRow(piece: string): void {
+  const { settled: job } = store;
+  if (job)
+    store.act({ name: 'want-rows', args: { piece, each: isByRow(job, piece) ? undefined : 1 } });
+}
+
+function rowsLink({ id, name }: Piece): string {
+  const { settled: job } = store;
+  if (!job) return '';
+  const of = job.pieces.length > 1 ? name : '';
+  return isByRow(job, id) ? say.countCopies(of) : say.oneARow(of);
+}
+
 /** Fills the last sheet with copies of a piece. */
 function fill(piece: string): void {
-  const { plan } = store.settled ?? {};
-  if (!plan) return;
+  const { settled: job } = store;
+  if (!job) return;
   // Spares of what is added would go over the sheet.
-  const made = madeOf(plan, piece) + spare.value;
-  const spares = plan.spares ?? 0;
+  const made = madeOf(job, piece) + spare.value;
+  const { plan } = job;
   let count = plan.wanted[piece] ?? 0;
-  while (madeOf({ wanted: { [piece]: count + 1 }, spares }, piece) <= made) count++;
+  while (madeOf({ plan: { ...plan, wanted: { [piece]: count + 1 } } }, piece) <= made) count++;
   store.act({ name: 'want', args: { piece, count } });
 }
 </script>
@@ -41,7 +58,23 @@ function fill(piece: string): void {
     <label v-for="piece in store.settled.pieces" :key="piece.id" class="row">
       <PieceThumbnail :job="store.settled" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>
+      <template v-if="isByRow(store.settled, piece.id)">
+        <span class="quiet">{{ say.eachRow }}</span>
+        <NumberField
+          :label="say.eachRowOf(piece.name)"
+          :model-value="store.settled.plan.each?.[piece.id] ?? 1"
+          :min="1"
+          :max="500"
+          @update:model-value="
+            store.act(
+              { name: 'want-rows', args: { piece: piece.id, each: $event } },
+              `each:${piece.id}`,
+            )
+          "
+        />
+      </template>
       <NumberField
+        v-else
         :label="texts.sheet.wantedOf(piece.name)"
         :model-value="store.settled.plan.wanted[piece.id] ?? 0"
         :min="0"
@@ -51,6 +84,16 @@ function fill(piece: string): void {
         "
       />
     </label>
+    <p v-if="store.settled.list" class="lists">
+      <template v-for="piece in store.settled.pieces" :key="piece.id">
+        <button class="link" type="button" @click="byRow(piece.id)">
+          {{ rowsLink(piece) }}
+        </button>
+      </template>
+      <router-link class="link" :to="{ name: 'artwork', query: { list: 'open' } }">{{
+        texts.list.openIt
+      }}</router-link>
+    </p>
     <NumberRow
       :label="say.spares"
       :name="say.sparesLong"
@@ -89,6 +132,12 @@ function fill(piece: string): void {
   align-items: center;
   gap: 10px;
   min-height: 40px;
+}
+.lists {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  margin: 4px 0;
 }
 svg {
   flex: none;

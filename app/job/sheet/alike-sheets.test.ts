@@ -8,8 +8,8 @@ const sheet = (x: number, piece = 'seal', stock = A4): SheetLayout => ({
   stock,
   placements: [{ copy: `${piece}#${next++}` as CopyId, piece, x, y: 40, angle: 0, byHand: false }],
 });
-const spans = (sheets: readonly SheetLayout[], isNumbered = (): boolean => false) =>
-  alikeSheets(sheets, isNumbered).map(({ first, last }) => [first, last]);
+const spans = (sheets: readonly SheetLayout[], isOwn = (): boolean => false) =>
+  alikeSheets(sheets, isOwn).map(({ first, last }) => [first, last]);
 
 test('sheets alike are counted as one, whichever copies lie on them', () => {
   expect(spans([sheet(40), sheet(40), sheet(40), sheet(90), sheet(40)])).toEqual([

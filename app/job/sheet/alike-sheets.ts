@@ -1,4 +1,4 @@
-import type { SheetLayout } from '../../../core/sheet/index.ts';
+import type { Placement, SheetLayout } from '../../../core/sheet/index.ts';
 
 /** Sheets one after the other that print alike: the first and the last of them, and what they are. */
 export interface AlikeSheets {
@@ -9,14 +9,14 @@ export interface AlikeSheets {
 
 /**
  * Sheets that print alike, one after the other, as one.
- * @param isNumbered whether each copy of a piece is another, so that no sheet with it is like another
+ * @param isOwn whether a copy prints otherwise than others of its piece, so that no sheet with it is like another
  */
 export function alikeSheets(
   sheets: readonly SheetLayout[],
-  isNumbered: (piece: string) => boolean,
+  isOwn: (copy: Placement) => boolean,
 ): AlikeSheets[] {
   const keyOf = ({ placements, stock }: SheetLayout): string | undefined =>
-    placements.some(({ piece }) => isNumbered(piece))
+    placements.some(isOwn)
       ? undefined
       : [stock.id, ...placements.map(({ piece, x, y, angle }) => [piece, x, y, angle])].join();
   const found: AlikeSheets[] = [];

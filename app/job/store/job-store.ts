@@ -3,9 +3,8 @@ import { computed, ref, shallowRef } from 'vue';
 import { isProblem, problem } from '../../../core/base/index.ts';
 import {
   afterStep,
-  compilePieces,
   redo,
-  runCommand,
+  runForCopy,
   startHistory,
   undo,
   withTypefaces,
@@ -13,7 +12,8 @@ import {
   type History,
   type Job,
 } from '../../../core/job/index.ts';
-import { arrange, type Layout } from '../../../core/sheet/index.ts';
+import type { CompiledPiece } from '../../../core/piece/index.ts';
+import { arrange, copiesKey, type Layout } from '../../../core/sheet/index.ts';
 import {
   askToKeep,
   askToWrite,
@@ -28,7 +28,8 @@ import {
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
-import { loadFor, pageCompiler, resourceVersion } from './page-resources.ts';
+import { loadFor, resourceVersion } from './page-resources.ts';
+import { useShownCopy } from './shown-copy.ts';
 import { useFindings } from './findings.ts';
 import { useOwnTypefaces } from './own-typefaces.ts';
 
@@ -47,8 +48,6 @@ export const useJobStore = defineStore('job', () => {
   /** The value during a gesture, before it becomes one step. */
   const gesture = shallowRef<Job>();
   const state = ref<'loading' | 'open' | 'missing'>('loading');
-  /** Which row of the job's list the desk shows, from 1. */
-  const row = ref(1);
   const keepState = ref<KeepState>('kept');
   let lock: WriterLock | undefined;
   let stopHearing: () => void = () => undefined;
@@ -56,22 +55,28 @@ export const useJobStore = defineStore('job', () => {
   /** A step that is shown already while it may still grow. */
   let growing: { call: CommandCall; key: string; timer: ReturnType<typeof setTimeout> } | undefined;
 
-  const job = computed(() => gesture.value ?? history.value?.now);
+  const shown = useShownCopy(() => gesture.value ?? history.value?.now);
+  /** The job as it is looked at: where changes go to one copy alone, as that has it. */
+  const job = computed(() => shown.seen(gesture.value ?? history.value?.now));
   /** The job without what a gesture is just doing. */
-  const settled = computed(() => history.value?.now);
+  const settled = computed(() => shown.seen(history.value?.now));
   const pieces = computed(() => {
     void resourceVersion.value;
-    return job.value ? compilePieces(job.value, pageCompiler, row.value) : new Map<string, never>();
+    const { value } = job;
+    return new Map<string, CompiledPiece>(
+      value?.pieces.map((piece) => [piece.id, shown.compiled(value, piece)]),
+    );
   });
   let arranged: { uses: readonly unknown[]; layout: Layout } | undefined;
   /** Laid out anew only when something that it depends on is another: not for each step of a drag. */
   const layout = computed(() => {
     if (!job.value) return undefined;
-    const { pieces: all, plan, stock, material } = job.value;
+    const { pieces: all, plan, stock, material, list } = job.value;
     const uses = [
       plan,
       stock,
       material,
+      copiesKey(list),
       ...all.flatMap(({ id, edge, bleed }) => [id, edge, bleed]),
     ];
     const same =
@@ -134,7 +139,7 @@ export const useJobStore = defineStore('job', () => {
 
   function show(value: Job): void {
     gesture.value = undefined;
-    row.value = 1;
+    shown.show({});
     history.value = startHistory(value);
     void loadFor(value).catch(messages.sayError);
   }
@@ -177,9 +182,17 @@ export const useJobStore = defineStore('job', () => {
     void keepVersion(value, noted).catch(() => undefined);
   }
 
-  /** Shows copies as a row of the list fills them. */
-  function showRow(next: number): void {
-    row.value = next;
+  /** Shows copies as a row of the list fills them, for changes of all. */
+  function showRow(key: string): void {
+    settle();
+    shown.show({ row: key });
+  }
+
+  /** Has changes go to one copy alone, or to all again. */
+  function showCopy(copy: string | undefined): void {
+    settle();
+    drop();
+    shown.show({ copy, row: copy === undefined ? shown.row.value?.key : undefined });
   }
 
   /** Whether this tab may change the job; says so when it may not. */
@@ -206,10 +219,19 @@ export const useJobStore = defineStore('job', () => {
 
   /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
   function act(call: CommandCall, key?: string): boolean {
+    return step((now) => shown.run(now, call), key);
+  }
+
+  /** Does one step for one copy alone. */
+  function changeAlone(copy: string, call: CommandCall, key?: string): boolean {
+    return step((now) => runForCopy(now, copy, call), key);
+  }
+
+  function step(run: (now: Job) => ReturnType<typeof runForCopy>, key?: string): boolean {
     settle();
     const now = history.value;
     if (!now || !mayWrite()) return false;
-    const done = runCommand(now.now, call);
+    const done = run(now.now);
     if (isProblem(done)) {
       messages.sayProblem(done);
       return false;
@@ -249,7 +271,7 @@ export const useJobStore = defineStore('job', () => {
   function showChange(call: CommandCall): void {
     const now = history.value?.now;
     if (!now || keepState.value === 'reading') return;
-    const done = runCommand(now, call);
+    const done = shown.run(now, call);
     if (isProblem(done)) return;
     gesture.value = done.job;
     saving.changed(done.job);
@@ -287,8 +309,13 @@ export const useJobStore = defineStore('job', () => {
   return {
     job,
     settled,
-    row,
+    row: shown.row,
     showRow,
+    /** The copy that changes go to alone. */
+    alone: shown.alone,
+    showCopy,
+    compiled: shown.compiled,
+    asRow: shown.asRow,
     state,
     keepState,
     pieces,
@@ -301,6 +328,7 @@ export const useJobStore = defineStore('job', () => {
     open,
     close,
     act,
+    changeAlone,
     grow,
     settle,
     preview,

@@ -1,5 +1,5 @@
 import { shallowRef } from 'vue';
-import { artNamedBy, findTypeface, typefacesOf, type Job } from '../../../core/job/index.ts';
+import { artOfJob, findTypeface, typefacesOf, type Job } from '../../../core/job/index.ts';
 import { vectorNodes, type VectorNodes } from '../../../core/art/index.ts';
 import type { Typeface } from '../../../core/type/index.ts';
 import { createCompiler } from '../../../core/piece/index.ts';
@@ -30,7 +30,7 @@ export const pageCompiler = createCompiler({
 /** Loads what a job names and this page does not have yet. */
 export async function loadFor(job: Pick<Job, 'pieces' | 'art'>): Promise<void> {
   const faces = typefacesOf(job).map((id) => once(`typeface:${id}`, () => loadTypeface(id)));
-  const art = artNamedBy(job.pieces).flatMap((id) => {
+  const art = artOfJob(job).flatMap((id) => {
     const kind = job.art[id]?.kind;
     return kind ? [once(`art:${id}`, () => loadArt(id, kind))] : [];
   });

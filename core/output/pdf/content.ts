@@ -23,19 +23,21 @@ import {
   type Box,
   type Path,
 } from '../../geometry/index.ts';
-import { utf16Hex } from './fonts.ts';
+import { glyphRuns, utf16Hex, type EmbeddedFont } from './fonts.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /** The objects that content streams name: each made once for the whole file. */
 export interface PdfParts {
   readonly objects: PdfObjects;
-  font(typeface: string): PdfRef | undefined;
+  font(typeface: string): EmbeddedFont | undefined;
   picture(art: string): PdfRef | undefined;
   /** A blurred shadow as a picture, and where it stands: from the unit square to mm. */
   shadow(node: ShadowNode): { picture: PdfRef; map: Affine } | undefined;
   symbols: Drawing['symbols'];
   /** Form objects of symbols made so far. */
   readonly forms: Map<string, PdfRef>;
+  /** Symbols that one place uses: they stand in its stream. */
+  once: ReadonlySet<string>;
 }
 
 type Resources = Record<
@@ -112,7 +114,11 @@ class ContentWriter {
         return this.inside(compose(node.map, [1, 0, 0, -1, 0, 1]), () => this.draw(picture));
       }
       case 'use':
-        return this.inside(node.transform, () => this.draw(this.symbol(node.symbol)));
+        return this.inside(node.transform, () => {
+          const nodes = this.parts.once.has(node.symbol) && this.parts.symbols[node.symbol];
+          if (nodes) this.nodes(nodes);
+          else this.draw(this.symbol(node.symbol));
+        });
       case 'shadow': {
         const made = this.parts.shadow(node);
         if (!made) return;
@@ -184,16 +190,16 @@ class ContentWriter {
   }
 
   /** Shows letters; `mode` 0 fills them, 1 strokes, 2 does both, 7 clips by them (ISO 32000-1, 9.3.6). */
-  private text(node: GlyphsNode, font: PdfRef, mode: number): void {
-    const name = this.name('Font', font, font);
+  private text(node: GlyphsNode, font: EmbeddedFont, mode: number): void {
+    const name = this.name('Font', font.ref, font.ref);
     this.operators.push(
       `/Span <</ActualText <feff${utf16Hex(node.text)}>>> BDC`,
       'BT',
       `/${name} 1 Tf ${mode} Tr`,
     );
-    for (const { id, x, y, angle } of node.glyphs) {
+    for (const { x, y, angle, shown } of glyphRuns(node, font)) {
       const map = compose(placed(x, y, angle), scaling(node.size, -node.size));
-      this.operators.push(`${writtenAll(map, 6)} Tm <${id.toString(16).padStart(4, '0')}> Tj`);
+      this.operators.push(`${writtenAll(map, 6)} Tm ${shown}`);
     }
     this.operators.push('ET', 'EMC');
   }

@@ -1,5 +1,5 @@
 import { contentHash } from '../../base/index.ts';
-import { walkDrawing, type Drawing } from '../../drawing/index.ts';
+import { walkDrawing, written, type Drawing, type GlyphsNode } from '../../drawing/index.ts';
 import type { Subsetter, Typeface } from '../../type/index.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
@@ -30,7 +30,7 @@ export function embedTypeface(
   typeface: Typeface,
   glyphs: ReadonlyMap<number, string>,
   subset: Subsetter,
-): PdfRef {
+): EmbeddedFont {
   const ids = [...glyphs.keys()].sort((one, other) => one - other);
   const whole = typeface.told.wholeOnly;
   const file = whole ? typeface.bytes : subset(typeface, ids);
@@ -55,7 +55,8 @@ export function embedTypeface(
       ? { FontFile3: objects.stream({ Subtype: '/OpenType' }, file) }
       : { FontFile2: objects.stream({ Length1: file.length }, file) }),
   });
-  const widths = ids.flatMap((id): PdfValue[] => [id, [Math.round(typeface.advance(id))]]);
+  const advance = (id: number): number => Math.round(typeface.advance(id));
+  const widths = ids.flatMap((id): PdfValue[] => [id, [advance(id)]]);
   const descendant = objects.add({
     Type: '/Font',
     Subtype: isCff ? '/CIDFontType0' : '/CIDFontType2',
@@ -66,7 +67,7 @@ export function embedTypeface(
     W: widths,
     ...(isCff ? {} : { CIDToGIDMap: '/Identity' }),
   });
-  return objects.add({
+  const ref = objects.add({
     Type: '/Font',
     Subtype: '/Type0',
     BaseFont: name,
@@ -74,6 +75,58 @@ export function embedTypeface(
     DescendantFonts: [descendant],
     ToUnicode: objects.stream({}, new TextEncoder().encode(toUnicode(glyphs))),
   });
+  return { ref, advance };
+}
+
+/** An embedded typeface, and how far on a viewer goes after each glyph, in thousandths of its size. */
+export interface EmbeddedFont {
+  readonly ref: PdfRef;
+  advance(glyph: number): number;
+}
+
+/** Letters that one operator shows, from where and how they are turned, mm and degrees. */
+export interface GlyphRun {
+  readonly x: number;
+  readonly y: number;
+  readonly angle: number;
+  readonly shown: string;
+}
+
+const ON_LINE = 1e-4; // of the size
+
+/**
+ * The letters of a node in runs along straight lines, each shown by one TJ (ISO 32000-1, 9.4.3) with what
+ * a letter stands aside from where its forerunner ends.
+ */
+export function glyphRuns({ glyphs, size }: GlyphsNode, { advance }: EmbeddedFont): GlyphRun[] {
+  const runs: GlyphRun[] = [];
+  for (let at = 0; at < glyphs.length;) {
+    const first = glyphs[at] as GlyphsNode['glyphs'][number];
+    const turn = (first.angle * Math.PI) / 180;
+    const [cos, sin] = [Math.cos(turn) / size, Math.sin(turn) / size];
+    const parts: string[] = [];
+    let codes = '';
+    let pen = 0; // thousandths of the size, along the line
+    for (; at < glyphs.length; at++) {
+      const glyph = glyphs[at] as GlyphsNode['glyphs'][number];
+      const [dx, dy] = [glyph.x - first.x, glyph.y - first.y];
+      if (glyph.angle !== first.angle || Math.abs(dy * cos - dx * sin) > ON_LINE) break;
+      const back = Math.round((pen - (dx * cos + dy * sin) * 1000) * 100) / 100;
+      if (back !== 0) {
+        if (codes) parts.push(`<${codes}>`);
+        codes = '';
+        parts.push(written(back));
+        pen -= back;
+      }
+      codes += glyph.id.toString(16).padStart(4, '0');
+      pen += advance(glyph.id);
+    }
+    parts.push(`<${codes}>`);
+    const [only] = parts;
+    const shown = parts.length === 1 ? `${only} Tj` : `[${parts.join(' ')}] TJ`;
+    runs.push({ x: first.x, y: first.y, angle: first.angle, shown });
+  }
+  return runs;
 }
 
 /** Four hexadecimal digits for each UTF-16 unit. */

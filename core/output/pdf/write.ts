@@ -3,7 +3,7 @@ import { walkDrawing, type Drawing, type ShadowNode } from '../../drawing/index.
 import type { Affine, Box } from '../../geometry/index.ts';
 import { loadSubsetter, type Subsetter } from '../../type/index.ts';
 import { writeContent, type PdfParts } from './content.ts';
-import { embedTypeface, usedGlyphs } from './fonts.ts';
+import { embedTypeface, usedGlyphs, type EmbeddedFont } from './fonts.ts';
 import { embedPicture, embedPixels, embedShade } from './images.ts';
 import type { PdfPage, PdfSources } from './page.ts';
 import { drawShadows } from './shadows.ts';
@@ -42,9 +42,11 @@ export async function writePdf(
     picture: (id) => pictures.get(id),
     symbols: {},
     forms: new Map(),
+    once: new Set(),
   };
   const tree = objects.reserve();
   const made = new Map<unknown, PdfRef>();
+  const uses = countUses(drawings);
   const kids = pages.map((page) => {
     // Sheets of one job share their symbols: the same nodes are the same object on every page.
     const { symbols } = page.drawing;
@@ -54,6 +56,9 @@ export async function writePdf(
       else parts.forms.delete(id);
     }
     parts.symbols = symbols;
+    parts.once = new Set(
+      Object.entries(symbols).flatMap(([id, nodes]) => (uses.get(nodes) === 1 ? [id] : [])),
+    );
     const kid = addPage(page, parts, tree);
     for (const [id, form] of parts.forms) if (symbols[id]) made.set(symbols[id], form);
     return kid;
@@ -87,13 +92,24 @@ function addPage({ drawing, trim, bleed }: PdfPage, parts: PdfParts, tree: PdfRe
   });
 }
 
+/** How often each symbol is used in all drawings, by its nodes. */
+function countUses(drawings: readonly Drawing[]): Map<unknown, number> {
+  const uses = new Map<unknown, number>();
+  for (const drawing of drawings)
+    walkDrawing(drawing, (node) => {
+      const nodes = node.kind === 'use' ? drawing.symbols[node.symbol] : undefined;
+      if (nodes) uses.set(nodes, (uses.get(nodes) ?? 0) + 1);
+    });
+  return uses;
+}
+
 async function embedFonts(
   objects: PdfObjects,
   drawings: readonly Drawing[],
   sources: PdfSources,
   subset: Subsetter,
-): Promise<Map<string, PdfRef>> {
-  const fonts = new Map<string, PdfRef>();
+): Promise<Map<string, EmbeddedFont>> {
+  const fonts = new Map<string, EmbeddedFont>();
   for (const [id, glyphs] of usedGlyphs(drawings)) {
     const typeface = sources.typeface(id);
     if (typeface) fonts.set(id, embedTypeface(objects, typeface, glyphs, subset));

@@ -1,5 +1,5 @@
 import { boxAbout } from '../../geometry/index.ts';
-import { artNamedBy } from '../../job/index.ts';
+import { artNamedBy, artOfJob } from '../../job/index.ts';
 import { elementSize, elementTitle, findPictureDpi, type Picture } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 
@@ -69,7 +69,7 @@ export const artMissing: FindingKind = {
 export const licence: FindingKind = {
   code: 'licence',
   check: ({ compiled: { job } }) =>
-    artNamedBy(job.pieces).flatMap((id): Finding[] => {
+    artOfJob(job).flatMap((id): Finding[] => {
       const art = job.art[id];
       const kind = art?.licence;
       if (!art || (kind !== 'private' && kind !== 'credit')) return [];

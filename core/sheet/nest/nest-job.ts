@@ -11,13 +11,13 @@ import { shapePath } from '../../shape/index.ts';
 import { keepClear, printable } from '../../stock/index.ts';
 import { pinnedCopies, stockOf, type Arrangeable } from '../arrange.ts';
 import { freeArea } from '../bound.ts';
-import { inOrder, madeOf, type NestedCopy, type Turns } from '../plan.ts';
+import { isByRow, madeOf, MOST_COPIES } from '../made-copies.ts';
+import { inOrder, type NestedCopy, type Turns } from '../plan.ts';
 import { nestSheets, type NestEffort } from './nest.ts';
 import type { NestRoom } from './turned.ts';
 import type { Nested, NestPlace, NestWish } from './nested-sheet.ts';
 
 const MOST_SHEETS = 2000;
-const MOST_COPIES = 5000; // of a piece
 
 /** The angles that are tried, degrees. */
 const ANGLES: Record<Turns, readonly number[]> = {
@@ -53,7 +53,7 @@ export async function nestJob(
   },
 ): Promise<NestedJob> {
   const { plan } = job;
-  const pieces = job.pieces.filter(({ id }) => (plan.wanted[id] ?? 0) > 0);
+  const pieces = job.pieces.filter(({ id }) => madeOf(job, id) > 0);
   const angles = ANGLES[plan.turns ?? 'quarter'];
   const pinned = pinnedCopies(job);
   const fixed: Ring[][] = [];
@@ -66,12 +66,14 @@ export async function nestJob(
     const ring = outlineOf({ edge });
     const area = Math.abs(signedArea(ring));
     const round = edge.kind === 'circle' ? { diameter: edge.diameter } : {};
-    const wanted = (fill ? MOST_COPIES : madeOf(plan, id)) - staying(id);
+    // A list says how many there are.
+    const more = fill && !isByRow(job, id);
+    const wanted = (more ? MOST_COPIES : madeOf(job, id)) - staying(id);
     return {
       ring,
       area,
       wanted,
-      most: fill,
+      most: more,
       ...round,
       angles: edge.kind === 'circle' ? [0] : angles,
     };

@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from 'vue';
+import { Cancelled } from '../../../core/base/index.ts';
+import { parseList, type ListChoices, type ReadList } from '../../../core/piece/index.ts';
+import { calls } from '../../calls/index.ts';
+import { bytesOf, chooseFiles } from '../../storage/index.ts';
+import { texts } from '../../texts/index.ts';
+import SelectRow from '../../ui/SelectRow.vue';
+import { useMessages } from '../../ui/messages-store.ts';
+import type { ListState } from './list-state.ts';
+import NumberRows from './NumberRows.vue';
+
+/** Where a list comes from: pasted or dropped, a file that is shown before it is taken, or only numbers. */
+const props = defineProps<{ state: ListState }>();
+const emit = defineEmits<{ done: [] }>();
+const messages = useMessages();
+const say = texts.list;
+const text = ref('');
+const numbering = ref(false);
+const reading = ref(false);
+const file = shallowRef<{ bytes: Uint8Array; read: ReadList }>();
+const pasted = computed(() => (text.value.trim() ? parseList(text.value) : undefined));
+const preview = computed(() => {
+  const list = file.value?.read.list ?? (pasted.value?.ok ? pasted.value.value : undefined);
+  return list && { list, rows: list.rows.slice(0, 5) };
+});
+
+async function takeFile(files: readonly File[]): Promise<void> {
+  const [first] = files;
+  if (first) await read(await bytesOf(first), {});
+}
+
+async function read(bytes: Uint8Array, choices: ListChoices): Promise<void> {
+  reading.value = true;
+  try {
+    const found = await calls.call('readList', { bytes, choices }).answer;
+    if (found.ok) file.value = { bytes, read: found.value };
+    else messages.sayProblem(found.problem);
+  } catch (error) {
+    if (!(error instanceof Cancelled)) messages.sayError(error);
+  } finally {
+    reading.value = false;
+  }
+}
+
+function again(choices: ListChoices): void {
+  const { value } = file;
+  if (value) void read(value.bytes, { ...value.read, ...choices });
+}
+
+function take(): void {
+  const list = preview.value?.list;
+  if (list && props.state.take(list)) emit('done');
+}
+
+function takeText(): void {
+  if (pasted.value && !pasted.value.ok) messages.sayProblem(pasted.value.problem);
+  else take();
+}
+
+function startEmpty(): void {
+  const { store } = props.state;
+  const rows = [[], [], []];
+  if (store.act({ name: 'add-rows', args: { rows } })) emit('done');
+}
+
+function fillNumbers({
+  count,
+  ...how
+}: {
+  count: number;
+  from: number;
+  step: number;
+  digits: number;
+  draw?: number;
+}): void {
+  const column = say.numberColumn;
+  const rows = Array.from({ length: count }, (_, at) => ({ key: `r${at + 1}`, fields: [''] }));
+  if (!props.state.take({ columns: [column], rows })) return;
+  props.state.store.act({ name: 'number-rows', args: { column, ...how } }, `list:${count}`);
+  emit('done');
+}
+
+const tables = computed(() =>
+  Object.fromEntries((file.value?.read.tables ?? []).map((name) => [name, name])),
+);
+
+defineExpose({ takeFile });
+</script>
+
+<template>
+  <div class="start">
+    <p v-if="reading" class="quiet" role="status">{{ say.reading }}</p>
+    <NumberRows
+      v-else-if="numbering"
+      :rows="0"
+      counted
+      @fill="fillNumbers"
+      @back="numbering = false"
+    />
+    <template v-else>
+      <div class="from">
+        <template v-if="file">
+          <SelectRow
+            v-if="file.read.encoding"
+            :label="say.letters"
+            :model-value="file.read.encoding"
+            :choices="say.encodings"
+            @update:model-value="again({ encoding: $event })"
+          />
+          <SelectRow
+            v-if="file.read.separator"
+            :label="say.between"
+            :model-value="file.read.separator"
+            :choices="say.separators"
+            @update:model-value="again({ separator: $event })"
+          />
+          <SelectRow
+            v-if="file.read.table"
+            :label="say.table"
+            :model-value="file.read.table"
+            :choices="tables"
+            @update:model-value="again({ table: $event })"
+          />
+        </template>
+        <template v-else>
+          <p class="quiet">{{ say.startHint }}</p>
+          <textarea
+            v-model="text"
+            class="well"
+            :placeholder="say.example"
+            :aria-label="say.asText"
+            spellcheck="false"
+            @keydown.stop
+            @paste.stop
+          />
+        </template>
+        <div class="links">
+          <v-btn v-if="preview" color="primary" height="34" @click="file ? take() : takeText()">{{
+            say.take(preview.list.rows.length)
+          }}</v-btn>
+          <button
+            class="link"
+            type="button"
+            :title="say.fileKinds"
+            @click="chooseFiles('.csv,.tsv,.txt,.xlsx,text/csv').then(takeFile)"
+          >
+            {{ say.choose }}
+          </button>
+          <button v-if="file" class="link" type="button" @click="file = undefined">
+            {{ say.back }}
+          </button>
+          <template v-else-if="!preview">
+            <button v-if="!state.list.value" class="link" type="button" @click="startEmpty">
+              {{ say.empty }}
+            </button>
+            <button class="link" type="button" @click="numbering = true">{{ say.numbers }}</button>
+          </template>
+          <button v-if="state.list.value" class="link" type="button" @click="emit('done')">
+            {{ say.back }}
+          </button>
+        </div>
+      </div>
+      <table v-if="preview" class="preview">
+        <thead>
+          <tr>
+            <th v-for="column in preview.list.columns.slice(0, 6)" :key="column">{{ column }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in preview.rows" :key="row.key">
+            <td v-for="(field, at) in row.fields.slice(0, 6)" :key="at">{{ field }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.start {
+  display: flex;
+  flex: 1;
+  gap: 22px;
+  min-height: 0;
+  padding: 4px 18px 14px;
+  overflow: auto;
+}
+.from {
+  flex: 1;
+  min-width: 280px;
+  max-width: 520px;
+}
+p {
+  margin: 0 0 8px;
+}
+textarea {
+  width: 100%;
+  height: 96px;
+  padding: 8px 12px;
+  resize: vertical;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  align-items: center;
+  margin-top: 8px;
+}
+.preview {
+  flex: 1;
+  align-self: flex-start;
+  min-width: 0;
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+.preview th,
+.preview td {
+  overflow: hidden;
+  border-bottom: 1px solid var(--line);
+  padding: 4px 8px;
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

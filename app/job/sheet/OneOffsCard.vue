@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import { useJobStore } from '../store/job-store.ts';
+import { oneOffFacts } from './one-off-facts.ts';
+
+/** The copies that differ from their pieces, wherever they lie. */
+const emit = defineEmits<{ show: [copy: string, sheet: number] }>();
+const store = useJobStore();
+const say = texts.sheet;
+const facts = computed(() => (store.settled ? oneOffFacts(store.settled) : []));
+
+function show(copy: string): void {
+  const sheet = store.settledLayout?.sheets.findIndex(({ placements }) =>
+    placements.some((one) => one.copy === copy),
+  );
+  if (sheet !== undefined && sheet >= 0) emit('show', copy, sheet);
+}
+</script>
+
+<template>
+  <CardPanel v-if="facts.length" :title="say.oneOffs" :aside="String(facts.length)">
+    <ul>
+      <li v-for="{ copy, name, what, out } in facts" :key="copy">
+        <button class="link" type="button" @click="show(copy)">{{ name }}</button>
+        <span class="quiet">{{ out ? say.leaveOut : what }}</span>
+      </li>
+    </ul>
+    <button
+      v-if="facts.length > 1"
+      class="link"
+      type="button"
+      @click="
+        store.act({ name: 'return-one-offs', args: { copies: facts.map(({ copy }) => copy) } })
+      "
+    >
+      {{ say.allToPieces }}
+    </button>
+  </CardPanel>
+</template>
+
+<style scoped>
+ul {
+  max-height: 190px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  overflow: auto;
+}
+li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: var(--row);
+}
+li .link {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+li .quiet {
+  font-size: 12.5px;
+  text-align: right;
+}
+</style>

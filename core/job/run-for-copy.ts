@@ -1,0 +1,67 @@
+import { isProblem, isSame, problem, type Problem } from '../base/index.ts';
+import type { Piece } from '../piece/index.ts';
+import { copyParts } from '../sheet/index.ts';
+import { runCommand, type CommandCall } from './commands.ts';
+import { copyOf } from './copies.ts';
+import { LIST_COMMANDS } from './list-commands.ts';
+import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
+import { oneOffBetween, withOneOffs } from './one-offs.ts';
+import { gone } from './refusals.ts';
+import type { Job } from './schema.ts';
+
+/** The job as a copy sees it: its piece is the one that the copy has. */
+export function seenByCopy(job: Job, copy: string): Job {
+  const found = copyOf(job, copy);
+  return found ? withPieceAs(job, found.piece) : job;
+}
+
+function withPieceAs(job: Job, piece: Piece): Job {
+  const pieces = job.pieces.map((one) => (one.id === piece.id ? piece : one));
+  return pieces.every((one, at) => one === job.pieces[at]) ? job : { ...job, pieces };
+}
+
+/** Commands that are about the job whichever copy is looked at. */
+const OF_THE_JOB = new Set([...Object.keys(LIST_COMMANDS), ...Object.keys(ONE_OFF_COMMANDS)]);
+
+/**
+ * Runs a command for one copy alone: it changes the piece that this copy has, and what is other then is
+ * kept for the copy. What belongs to all copies, the edge and other pieces, cannot be changed so.
+ */
+export function runForCopy(
+  job: Job,
+  copy: string,
+  call: CommandCall,
+): { job: Job; label: string } | Problem {
+  if (OF_THE_JOB.has(call.name)) return runCommand(job, call);
+  const found = copyOf(job, copy);
+  if (!found) return gone('copy');
+  // It follows no other piece while it is changed.
+  const { variant, ...piece } = found.piece;
+  void variant;
+  const seen = withPieceAs(job, piece);
+  const done = runCommand(seen, call);
+  if (isProblem(done)) return done;
+  if (done.job.pieces === seen.pieces) return { ...done, job: { ...done.job, pieces: job.pieces } };
+  const { piece: id } = copyParts(copy);
+  const changed = done.job.pieces.find((one) => one.id === id);
+  if (!changed || !isSame(belongings(seen, id), belongings(done.job, id)))
+    return problem(
+      'job/all-copies',
+      'This belongs to all copies: one alone cannot have it otherwise.',
+      'Change every copy, or the words, colours and pictures of this one.',
+    );
+  const own = oneOffBetween(found.base, changed);
+  const out = job.oneOffs?.[copy]?.out;
+  const oneOffs = { ...job.oneOffs, [copy]: { ...own, ...(out ? { out } : {}) } };
+  const kept = withOneOffs({ ...done.job, pieces: job.pieces }, oneOffs);
+  return { job: kept, label: `${done.label} on one copy` };
+}
+
+/** What of the pieces belongs to all copies of one of them. */
+const belongings = ({ pieces }: Job, id: string): unknown =>
+  pieces.map((piece) => {
+    if (piece.id !== id) return piece;
+    const { ground, elements, variant, ...rest } = piece;
+    void [ground, elements, variant];
+    return rest;
+  });

@@ -1,0 +1,172 @@
+import { analyse } from 'chardet';
+import { strFromU8, unzipSync, zipSync } from 'fflate';
+import Papa from 'papaparse';
+import readWorkbook from 'read-excel-file/universal';
+import { bad, good, type Result } from '../base/index.ts';
+import { columnName, freshKeys, LIST_LIMITS, listSchema, type List } from './list.ts';
+
+/** What may stand between the fields of a table that is written as text. */
+export const SEPARATORS = ['\t', ';', ',', '|'] as const;
+export type Separator = (typeof SEPARATORS)[number];
+
+/** How the letters of a text file may be written. */
+export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250'] as const;
+export type Encoding = (typeof ENCODINGS)[number];
+
+/** A list as it was read, and how: what was found may be chosen otherwise. */
+export interface ReadList {
+  readonly list: List;
+  /** Of a text file; a workbook has none. */
+  readonly encoding?: Encoding;
+  readonly separator?: Separator;
+  /** The tables of a workbook by name, and which of them it is. */
+  readonly tables?: readonly string[];
+  readonly table?: string;
+}
+
+/** What a reader is told to take in the place of what it would find. */
+export interface ListChoices {
+  readonly encoding?: Encoding | undefined;
+  readonly separator?: Separator | undefined;
+  readonly table?: string | undefined;
+}
+
+const MOST_BYTES = 20_000_000;
+
+/** Reads a table from a file: text with fields between separators, or a workbook (Office Open XML). */
+export async function readListFile(
+  bytes: Uint8Array,
+  choices: ListChoices = {},
+): Promise<Result<ReadList>> {
+  if (bytes.length > MOST_BYTES)
+    return bad(
+      'list/too-large',
+      `This file has ${Math.round(bytes.length / 1e6)} MB.`,
+      'Keep to 20 MB: save the one table alone.',
+    );
+  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readTables(bytes, choices.table);
+  const encoding = choices.encoding ?? encodingOf(bytes);
+  const text = new TextDecoder(encoding).decode(bytes);
+  const separator = choices.separator ?? separatorOf(text);
+  const list = parseList(text, separator);
+  return list.ok ? good({ list: list.value, encoding, separator }) : list;
+}
+
+/**
+ * Reads a table that was pasted or comes from a file: tabs, commas or semicolons between the fields
+ * (found by itself unless told), quotes around those that need them (RFC 4180), names of the columns in
+ * the first row. A column that is named like a quantity and holds numbers alone counts copies.
+ */
+export function parseList(text: string, separator?: Separator): Result<List> {
+  return listFrom(parseTable(text, separator));
+}
+
+/** The rows of a table that is written as text, field by field. */
+export function parseTable(text: string, separator?: Separator): string[][] {
+  const plain = text.replace(/^\uFEFF/, '').trimEnd();
+  const delimiter = separator ?? separatorOf(plain);
+  return Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter }).data;
+}
+
+/** A list from the rows of a table, names of the columns first. */
+function listFrom(data: readonly (readonly string[])[]): Result<List> {
+  const [head, ...rows] = data
+    .map((row) => row.map((field) => field.trim()))
+    .filter((row) => row.some((field) => field !== ''));
+  if (!head)
+    return bad(
+      'list/empty',
+      'There is no table in this text.',
+      'Paste a table whose first row names its columns.',
+    );
+  if (head.length > LIST_LIMITS.columns || rows.length > LIST_LIMITS.rows)
+    return bad(
+      'list/too-large',
+      `This table has ${head.length} columns and ${rows.length} rows.`,
+      `Keep to ${LIST_LIMITS.columns} columns and ${LIST_LIMITS.rows} rows.`,
+    );
+  const columns: string[] = [];
+  for (const [at, typed] of head.entries()) columns.push(columnName(typed, columns, at + 1));
+  const keys = freshKeys(rows.length, []);
+  const made = {
+    columns,
+    rows: rows.map((row, at) => ({
+      key: keys[at],
+      fields: columns.map((_, column) => row[column] ?? ''),
+    })),
+  };
+  const read = listSchema.safeParse(made);
+  if (!read.success)
+    return bad(
+      'list/unread',
+      'A field of this table is too long.',
+      'Keep to 2,000 letters a field.',
+    );
+  const quantity = columns.find(
+    (name, at) => QUANTITY.test(name) && read.data.rows.every(({ fields }) => isCount(fields[at])),
+  );
+  return good(quantity === undefined ? read.data : { ...read.data, quantity });
+}
+
+const QUANTITY = /^(quantity|qty|copies|count|amount|pieces)$/i;
+const isCount = (field = ''): boolean => /^\d{0,3}$/.test(field);
+
+/** What stands most often between the names of the columns; a single column may have commas in it. */
+function separatorOf(text: string): Separator {
+  const head = (/^.*$/m.exec(text.trimStart())?.[0] ?? '').replace(/"[^"]*"/g, '');
+  const count = (mark: string): number => head.split(mark).length - 1;
+  return SEPARATORS.reduce((best, mark) => (count(mark) > count(best) ? mark : best));
+}
+
+/** UTF-8 where it is that, else what the letters look like; spreadsheets of older computers use one byte each. */
+function encodingOf(bytes: Uint8Array): Encoding {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
+  try {
+    new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+    return 'utf-8';
+  } catch {
+    const names = analyse(bytes.subarray(0, 100_000)).map(({ name }) => name.toLowerCase());
+    const found = names.find((name) => name === 'iso-8859-2' || name === 'iso-8859-1');
+    return found === 'iso-8859-2' ? 'windows-1250' : 'windows-1252';
+  }
+}
+
+const MOST_UNPACKED = 60_000_000;
+
+async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<ReadList>> {
+  const unread = bad(
+    'list/unread',
+    'This file cannot be read as a workbook.',
+    'Save it again as .xlsx or as CSV, then take that.',
+  );
+  try {
+    let size = 0;
+    const files = unzipSync(bytes, { filter: ({ originalSize }) => (size += originalSize) > 0 });
+    if (size > MOST_UNPACKED || !files['xl/workbook.xml']) return unread;
+    if (strFromU8(files['xl/workbook.xml']).length === 0) return unread;
+    // Stored and not packed, its reader starts no worker of its own.
+    const stored = zipSync(files, { level: 0 });
+    const found = await readWorkbook(stored.buffer, { trim: false });
+    const tables = found.map(({ sheet }) => sheet);
+    const one =
+      found.find(({ sheet }) => sheet === wanted) ?? found.find(({ data }) => data.length);
+    const list = listFrom((one?.data ?? []).map((row) => row.map(cellText)));
+    return list.ok
+      ? good({ list: list.value, tables, ...(one ? { table: one.sheet } : {}) })
+      : list;
+  } catch {
+    return unread;
+  }
+}
+
+/** A cell as it would be typed: dates as YYYY-MM-DD. */
+function cellText(cell: unknown): string {
+  if (cell === null || cell === undefined) return '';
+  if (cell instanceof Date) return cell.toISOString().slice(0, 10);
+  return typeof cell === 'number' ? String(Number(cell.toPrecision(12))) : String(cell);
+}
+
+/** The list as text that can be pasted again: tabs between the fields. */
+export const listText = ({ columns, rows }: List): string =>
+  Papa.unparse([columns, ...rows.map(({ fields }) => fields)], { delimiter: '\t', newline: '\n' });

@@ -1,0 +1,103 @@
+import { findQuantity, rowsOn, type List, type ListRow, type Piece } from '../piece/index.ts';
+import { copyId, copyParts, type CopyId, type Plan } from './plan.ts';
+
+/** What says which copies a job makes. */
+export interface CopiesSource {
+  readonly pieces: readonly Pick<Piece, 'id'>[];
+  readonly plan: Pick<Plan, 'wanted' | 'spares' | 'each'>;
+  readonly list?: List | undefined;
+}
+
+/** One copy that is made. */
+export interface MadeCopy {
+  readonly copy: CopyId;
+  /** Which of its piece it is, from 1. */
+  readonly number: number;
+  /** The row of the list that fills it. */
+  readonly row: ListRow | undefined;
+}
+
+/** The most copies of a piece that a job makes. */
+export const MOST_COPIES = 5000;
+
+/** Whether the rows of the list say how many copies of a piece are made. */
+export const isByRow = ({ plan, list }: CopiesSource, piece: string): boolean =>
+  list !== undefined && plan.each?.[piece] !== undefined;
+
+/** What rows give: the parts of their copies' names, in order. */
+interface RowCopies {
+  readonly names: readonly string[];
+  readonly rows: readonly ListRow[];
+  /** Where a name stands among them. */
+  readonly at: ReadonlyMap<string, number>;
+}
+
+const listed = new WeakMap<List, Map<number, RowCopies>>();
+
+function rowCopies(list: List, each: number): RowCopies {
+  const known = listed.get(list) ?? new Map<number, RowCopies>();
+  listed.set(list, known);
+  const found = known.get(each);
+  if (found) return found;
+  const [names, rows]: [string[], ListRow[]] = [[], []];
+  for (const row of rowsOn(list)) {
+    const count = (findQuantity(list, row) ?? 0) * each;
+    for (let at = 1; at <= count && names.length < MOST_COPIES; at++) {
+      names.push(at === 1 ? row.key : `${row.key}.${at}`);
+      rows.push(row);
+    }
+  }
+  const made = { names, rows, at: new Map(names.map((name, at) => [name, at])) };
+  known.set(each, made);
+  return made;
+}
+
+/** How many copies of a piece are made: what the rows give, or those that are wanted, and spares. */
+export function madeOf({ plan, list }: Omit<CopiesSource, 'pieces'>, piece: string): number {
+  const each = plan.each?.[piece];
+  if (list && each !== undefined) return rowCopies(list, each).names.length;
+  const count = plan.wanted[piece] ?? 0;
+  return count + Math.ceil((count * (plan.spares ?? 0)) / 100 - 1e-9);
+}
+
+/** The names of the copies of a piece that are made, in their order. */
+export function madeNames({ plan, list }: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
+  const each = plan.each?.[piece];
+  if (list && each !== undefined)
+    return rowCopies(list, each).names.map((name) => copyId(piece, name));
+  const count = madeOf({ plan, list }, piece);
+  return Array.from({ length: count }, (_, at) => copyId(piece, at + 1));
+}
+
+const rowsInTurn = new WeakMap<List, readonly ListRow[]>();
+
+/** The row that the n-th copy takes where copies are counted: after the last row the first comes again. */
+export function rowInTurn(list: List | undefined, number: number): ListRow | undefined {
+  if (!list) return undefined;
+  const rows = rowsInTurn.get(list) ?? rowsOn(list);
+  rowsInTurn.set(list, rows);
+  return rows[(number - 1) % Math.max(1, rows.length)];
+}
+
+/** A copy by its name; undefined where the job makes none of that name. */
+export function findCopy(job: CopiesSource, copy: CopyId): MadeCopy | undefined {
+  const { plan, list } = job;
+  const { piece, which } = copyParts(copy);
+  if (!job.pieces.some(({ id }) => id === piece)) return undefined;
+  const each = plan.each?.[piece];
+  if (list && each !== undefined) {
+    const { at, rows } = rowCopies(list, each);
+    const place = at.get(which);
+    return place === undefined ? undefined : { copy, number: place + 1, row: rows[place] };
+  }
+  const number = Number(which);
+  const isMade = Number.isInteger(number) && number >= 1 && number <= madeOf(job, piece);
+  return isMade ? { copy, number, row: rowInTurn(list, number) } : undefined;
+}
+
+/** What of a list says which copies there are: alike for lists that give the same ones. */
+export function copiesKey(list: List | undefined): string {
+  if (!list) return '';
+  const { names } = rowCopies(list, 1);
+  return names.join();
+}
