@@ -1,7 +1,8 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `stock`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
 import { benchDesk } from './desk.ts';
+import { benchList } from './list.ts';
 import { benchNest } from './nest.ts';
 import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
@@ -16,6 +17,7 @@ const BENCHES = {
   nest: benchNest,
   sheets: benchSheets,
   pdf: benchPdf,
+  list: benchList,
   stock: benchStock,
   page: benchPage,
   desk: benchDesk,

@@ -1,45 +1,21 @@
 import { performance } from 'node:perf_hooks';
-import { readFileSync } from 'node:fs';
-import { seededRandom, expectGood } from '../core/base/index.ts';
+import { expectGood } from '../core/base/index.ts';
 import { readArt } from '../core/art/index.ts';
 import { compileJob, createJob, loadResources } from '../core/job/index.ts';
 import { printPdf, writePdf } from '../core/output/index.ts';
 import { createCompiler } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { exampleWords, runAll } from '../core/testing/example-job.ts';
+import { photoJpeg } from './photo.ts';
 import { median, type Row } from './row.ts';
 import { USUAL_MARKS } from '../core/stock/index.ts';
 import { usualThing } from '../core/things/index.ts';
 
-/** A photograph-like JPEG of 12 megapixels: soft colours with grain. */
-async function bigJpeg(): Promise<Uint8Array> {
-  const [width, height] = [4000, 3000];
-  const random = seededRandom(1);
-  const data = new Uint8ClampedArray(width * height * 4);
-  for (let y = 0, at = 0; y < height; y++) {
-    for (let x = 0; x < width; x++, at += 4) {
-      const grain = random.next() * 24;
-      data[at] = 120 + 90 * Math.sin(x / 300) + grain;
-      data[at + 1] = 110 + 80 * Math.cos(y / 260) + grain;
-      data[at + 2] = 90 + 60 * Math.sin((x + y) / 500) + grain;
-      data[at + 3] = 255;
-    }
-  }
-  const encoder = await import('@jsquash/jpeg/encode.js');
-  const init = encoder.init as unknown as (module: WebAssembly.Module) => Promise<void>;
-  await init(
-    await WebAssembly.compile(
-      new Uint8Array(readFileSync('node_modules/@jsquash/jpeg/codec/enc/mozjpeg_enc.wasm')),
-    ),
-  );
-  return new Uint8Array(
-    await encoder.default({ data, width, height } as unknown as ImageData, { quality: 82 }),
-  );
-}
-
 /** Compile and PDF of a sheet of 24 with a 12-megapixel picture, against embedding that picture once. */
 export async function benchPdf(): Promise<Row[]> {
-  const { art, bytes } = expectGood(await readArt(nodePlatform, await bigJpeg(), 'meadow.jpg'));
+  const { art, bytes } = expectGood(
+    await readArt(nodePlatform, await photoJpeg(4000, 3000), 'meadow.jpg'),
+  );
   const piece = 'piece-1';
   const job = runAll(
     createJob('lid', { id: 'bench', today: '2026-04-18' }),

@@ -65,6 +65,7 @@ export const sheet = {
   toPiece: 'Back to the piece',
   leaveOut: 'Leave its place empty',
   printAgain: 'Print it again',
+  leftOut: 'left out',
   emptyPlace: 'Its place stays empty: nothing is printed or cut there.',
   differs: (what: string): string => `Has its own ${what}.`,
   own: { words: 'words', color: 'colours', ground: 'ground', picture: 'picture', more: 'elements' },

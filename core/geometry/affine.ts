@@ -66,5 +66,6 @@ export function invert([a, b, c, d, e, f]: Affine): Affine {
 
 /** A place, a turn and nothing else: how a copy lies on a sheet. */
 export function placed(x: number, y: number, degrees: number): Affine {
-  return compose(translation(x, y), rotation(degrees));
+  const [a, b, c, d] = rotation(degrees);
+  return [a, b, c, d, x, y];
 }

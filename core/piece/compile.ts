@@ -211,21 +211,27 @@ function lookOf(element: PieceElement): object {
   return look;
 }
 
+interface Differences {
+  readonly counts: boolean;
+  readonly fields: boolean;
+}
+
+const differencesKnown = new WeakMap<Piece, { columns: unknown; differs: Differences }>();
+
 /** By what copies of a piece are others: something in them counts up, or is filled from a list. */
-function differences(
-  { elements }: Piece,
-  { list }: PieceSource,
-): { counts: boolean; fields: boolean } {
+function differences(piece: Piece, { list }: PieceSource): Differences {
+  const known = differencesKnown.get(piece);
+  if (known?.columns === list?.columns && known) return known.differs;
+  const { elements } = piece;
   const isFilled = (text: string): boolean =>
     list !== undefined && fieldsOf(text).some((name) => list.columns.includes(name));
   const texts = elements.flatMap(textsOf);
-  return { counts: texts.some(countsUp), fields: texts.some(isFilled) };
+  const differs = { counts: texts.some(countsUp), fields: texts.some(isFilled) };
+  differencesKnown.set(piece, { columns: list?.columns, differs });
+  return differs;
 }
 
-function lookOfCopy(
-  { number, row }: CopyInList,
-  { counts, fields }: { counts: boolean; fields: boolean },
-): string {
+function lookOfCopy({ number, row }: CopyInList, { counts, fields }: Differences): string {
   return [counts ? `${number}` : '', fields ? (row?.key ?? 'none') : ''].filter(Boolean).join('-');
 }
 
@@ -385,10 +391,12 @@ const reaching = new WeakMap<PlacedElement, { lines: EdgeLines; beyond: boolean 
 function overflows(lines: EdgeLines, one: PlacedElement): boolean {
   const known = reaching.get(one);
   if (known?.lines === lines) return known.beyond;
-  const points = extent(one);
-  const beyond = one.maps.some((map) =>
-    points.some((point) => !isInside(apply(map, point), lines.outer)),
-  );
+  // Where the corners of a box around it lie inside, so does all of it.
+  const ink = one.compiled.words?.ink;
+  const box = ink && grown(ink, one.compiled.reach ?? 0);
+  const all = (some: readonly Point[], map: Affine): boolean =>
+    some.every((point) => isInside(apply(map, point), lines.outer));
+  const beyond = one.maps.some((map) => !(box && all(corners(box), map)) && !all(extent(one), map));
   reaching.set(one, { lines, beyond });
   return beyond;
 }

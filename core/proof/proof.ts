@@ -11,7 +11,14 @@ import {
 } from './findings/copies.ts';
 import { codeCrowded, codePale, codeTooSmall, codeUnread } from './findings/codes.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
-import { columnMissing } from './findings/lists.ts';
+import {
+  colorUnread,
+  columnMissing,
+  oneOffEmpty,
+  pictureUnfound,
+  quantityUnread,
+  valueMissing,
+} from './findings/lists.ts';
 import { artMissing, licence, lowResolution } from './findings/pictures.ts';
 import { wordsRunInto } from './findings/run-into.ts';
 import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
@@ -37,6 +44,10 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   spotShapeDiffers,
   missingGlyph,
   columnMissing,
+  valueMissing,
+  quantityUnread,
+  pictureUnfound,
+  colorUnread,
   wordsNearEdge,
   wordsDoNotFit,
   wordsTooSmall,
@@ -52,6 +63,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   looseParts,
   thinRim,
   licence,
+  oneOffEmpty,
   scissorsGap,
   scissorsShape,
   gapTooSmall,

@@ -75,7 +75,7 @@ export function sheetCopies(
   for (const [at, copy] of bare.entries())
     for (const [to, other] of bare.entries()) {
       if (to <= at || copy.out || other.out) continue;
-      const gap = findGap(copy, other, copy.bleed + other.bleed);
+      const gap = gapBetween(copy, other);
       if (gap === undefined) continue;
       const half = Math.max(0, Math.floor(gap / 2 / BLEED_STEP + 1e-6) * BLEED_STEP);
       bleeds[at] = Math.min(bleeds[at] ?? half, half);
@@ -83,6 +83,29 @@ export function sheetCopies(
     }
   return bare.map((copy, at) => ({ ...copy, bleed: bleeds[at] ?? copy.bleed }));
 }
+
+const gaps = new WeakMap<EdgeRings, Map<string, { with: EdgeRings; gap: number | undefined }>>();
+
+/** The gap within which bleeds would meet; worked out once for copies that lie to each other in one way. */
+function gapBetween(copy: SheetCopy, other: SheetCopy): number | undefined {
+  const within = copy.bleed + other.bleed;
+  if (!boxesMeet(grown(copy.box, within), other.box, 0)) return undefined;
+  const known =
+    gaps.get(copy.piece.rings) ?? new Map<string, { with: EdgeRings; gap: number | undefined }>();
+  gaps.set(copy.piece.rings, known);
+  const [a, b] = [copy.placement, other.placement];
+  const key = [b.x - a.x, b.y - a.y, a.angle, b.angle, within]
+    .map((value) => value.toFixed(5))
+    .join();
+  const found = known.get(key);
+  if (found?.with === other.piece.rings) return found.gap;
+  const gap = findGap(copy, other, within);
+  if (known.size >= MOST_GAPS) known.clear();
+  known.set(key, { with: other.piece.rings, gap });
+  return gap;
+}
+
+const MOST_GAPS = 5000;
 
 /**
  * A bleed that is cut short ends at steps, mm: copies that lie in all kinds of ways share few outlines,

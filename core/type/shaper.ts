@@ -62,6 +62,7 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
   const extents = font.hExtents();
   const caps = font.glyphExtents(font.nominalGlyph(72) ?? 0);
   const outlines = new Map<number, Path>();
+  const boxes = new Map<number, GlyphBox | undefined>();
   const shaped = new Map<string, ShapedGlyph[]>();
   return {
     id,
@@ -87,18 +88,22 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
       return made;
     },
     box(glyph) {
+      if (boxes.has(glyph)) return boxes.get(glyph);
       const found = font.glyphExtents(glyph);
-      if (!found || found.width === 0) return undefined;
-      return {
-        left: found.xBearing / em,
-        top: -found.yBearing / em,
-        right: (found.xBearing + found.width) / em,
-        bottom: -(found.yBearing + found.height) / em,
-      };
+      const made = found && found.width !== 0 ? boxOfGlyph(found, em) : undefined;
+      boxes.set(glyph, made);
+      return made;
     },
     advance: (glyph) => (font.glyphHAdvance(glyph) * 1000) / em,
   };
 }
+
+const boxOfGlyph = (found: harfbuzz.GlyphExtents, em: number): GlyphBox => ({
+  left: found.xBearing / em,
+  top: -found.yBearing / em,
+  right: (found.xBearing + found.width) / em,
+  bottom: -(found.yBearing + found.height) / em,
+});
 
 function shapeLine(font: harfbuzz.Font, em: number, text: string): ShapedGlyph[] {
   return runsOf(text).flatMap((run) => shapeRun(font, em, text, run));

@@ -7,6 +7,8 @@ import { brokenLines, paragraphsOf, type LineRange, type Paragraph } from './lin
 import type { ShapedGlyph, Typeface } from './shaper.ts';
 import type { Nudge, WordsPath, WordsStyle } from './words-style.ts';
 
+const { max, min } = Math;
+
 /** The room that words have, in mm; on a circle only its `reach` counts. */
 export interface Room {
   readonly width: number;
@@ -51,7 +53,8 @@ interface Line {
 export function setWords(style: WordsStyle, room: Room, typeface: Typeface): SetWords {
   const typed = inCase(style.text, style.case ?? 'typed');
   const cased = style.list ? runOn(typed, style.list) : typed;
-  const paragraphs = paragraphsOf(cased.text, typeface, style.tracking / 100);
+  const wraps = style.fit === 'wrap' || style.fit === 'wrap-shrink';
+  const paragraphs = wraps ? paragraphsOf(cased.text, typeface, style.tracking / 100) : [];
   const most = roomAlong(style.path, room);
   const { size, lines, overflows } = fitted(style, { cased, paragraphs, most, typeface });
   const em = size * MM_PER_PT;
@@ -66,7 +69,7 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
   };
   const glyphs = placedGlyphs(set);
   const heading = style.list?.heading.trim().length ?? 0;
-  const outline = glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em));
+  let outline: readonly Point[] | undefined;
   let carets: readonly Caret[] | undefined;
   return {
     glyphs,
@@ -74,8 +77,10 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
     size,
     overflows,
     missing: missingFrom(lines),
-    outline,
-    ink: boxOf(outline),
+    get outline() {
+      return (outline ??= glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em)));
+    },
+    ink: inkBox(glyphs, typeface, em),
     carets: () => (carets ??= caretsOf(set)),
   };
 }
@@ -143,10 +148,12 @@ function scaleOf(lines: readonly Line[], style: WordsStyle, { most, typeface }: 
   return Math.min(most.width / Math.max(width, 1e-9), most.height / Math.max(height, 1e-9));
 }
 
-function ownLines(style: WordsStyle, { paragraphs, cased, typeface }: Measured): Line[] {
-  return paragraphs.map(({ start }, index) => {
-    const end = (paragraphs[index + 1]?.start ?? cased.text.length + 1) - 1;
-    return lineOf({ start, end }, style, { cased, typeface });
+function ownLines(style: WordsStyle, { cased, typeface }: Measured): Line[] {
+  let start = 0;
+  return cased.text.split('\n').map((text) => {
+    const range = { start, end: start + text.length };
+    start = range.end + 1;
+    return lineOf(range, style, { cased, typeface });
   });
 }
 
@@ -296,6 +303,22 @@ function clusters(
 }
 
 /** The corners of a placed glyph's ink box, mm. */
+/** The box around the ink of letters; those that stand upright need no corners. */
+function inkBox(glyphs: readonly PlacedGlyph[], typeface: Typeface, em: number): Box | undefined {
+  if (glyphs.some(({ angle }) => angle !== 0))
+    return boxOf(glyphs.flatMap((glyph) => inkCorners(glyph, typeface, em)));
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { id, x, y } of glyphs) {
+    const box = typeface.box(id);
+    if (!box) continue;
+    left = min(left, x + box.left * em);
+    right = max(right, x + box.right * em);
+    top = min(top, y + box.top * em);
+    bottom = max(bottom, y + box.bottom * em);
+  }
+  return left <= right ? { left, top, right, bottom } : undefined;
+}
+
 function inkCorners(glyph: PlacedGlyph, typeface: Typeface, em: number): Point[] {
   const box = typeface.box(glyph.id);
   if (!box) return [];

@@ -24,7 +24,7 @@ function show(copy: string): void {
     <ul>
       <li v-for="{ copy, name, what, out } in facts" :key="copy">
         <button class="link" type="button" @click="show(copy)">{{ name }}</button>
-        <span class="quiet">{{ out ? say.leaveOut : what }}</span>
+        <span class="quiet">{{ out ? say.leftOut : what }}</span>
       </li>
     </ul>
     <button

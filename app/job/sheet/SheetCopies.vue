@@ -37,12 +37,19 @@ const drawn = computed(() =>
       kind: whole.value.get(copy.trim),
       pinned: copy.placement.pinned === true,
       own: props.oneOffs.has(name),
-      corner: { x: copy.piece.width / 2, y: -copy.piece.height / 2 },
+      corner: cornerOf(copy),
       kisses: copy.piece.kisses.length ? `#${id}-${copy.piece.piece.id}-kisses` : undefined,
       folds: copy.piece.creases.length ? `#${id}-${copy.piece.piece.id}-folds` : undefined,
     };
   }),
 );
+/** Where the mark of a one-off stands: in the outermost upper right of its piece. */
+function cornerOf({ piece }: SheetCopy): { x: number; y: number } {
+  const round = piece.piece.edge.kind === 'circle' || piece.piece.edge.kind === 'ellipse';
+  const [x, y] = [piece.width / 2, piece.height / 2];
+  return round ? { x: x * 0.64, y: -y * 0.64 } : { x: x - 3.4, y: 3.4 - y };
+}
+
 const byName = computed(
   () =>
     new Map(
@@ -111,7 +118,7 @@ function press(event: PointerEvent): void {
       <rect
         v-if="own"
         class="own"
-        :transform="`translate(${corner.x * 0.72} ${corner.y * 0.72}) rotate(45)`"
+        :transform="`translate(${corner.x} ${corner.y}) rotate(45)`"
         x="-1.6"
         y="-1.6"
         width="3.2"

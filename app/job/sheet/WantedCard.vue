@@ -110,7 +110,12 @@ function fill(piece: string): void {
         {{ say.fill(spare) }}
       </button>
     </p>
-    <div v-else-if="spare > 0" class="spare fillers" role="group" :aria-label="say.fillWith(spare)">
+    <div
+      v-else-if="spare > 0 && fillers.length"
+      class="spare fillers"
+      role="group"
+      :aria-label="say.fillWith(spare)"
+    >
       <span>{{ say.fillWith(spare) }}</span>
       <button
         v-for="piece in fillers.slice(0, MOST_FILLERS)"

@@ -1,6 +1,12 @@
 import { sizesOf, type Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
-import { leadPiece, type Arrangeable, type Layout } from '../../../core/sheet/index.ts';
+import {
+  isByRow,
+  leadPiece,
+  madeOf,
+  type Arrangeable,
+  type Layout,
+} from '../../../core/sheet/index.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
 import { formatLength, formatNumber, type Unit } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -135,7 +141,9 @@ export function sizeFact(job: Arrangeable, unit: Unit): string {
 }
 
 function copiesFact({ job, layout }: TicketFacts): string {
-  const numbers = job.pieces.map(({ id }) => job.plan.wanted[id] ?? 0);
+  const numbers = job.pieces.map(({ id }) =>
+    isByRow(job, id) ? madeOf(job, id) : (job.plan.wanted[id] ?? 0),
+  );
   const wanted = numbers.reduce((sum, number) => sum + number, 0);
   const each =
     numbers.length > 1 && numbers.every((number) => number === numbers[0])

@@ -1,4 +1,15 @@
-import { fieldsOf, textsOf } from '../../piece/index.ts';
+import { findNamedColor } from '../../color/index.ts';
+import { copyOf, findArtNamed, type Job } from '../../job/index.ts';
+import {
+  fieldOf,
+  fieldsOf,
+  findQuantity,
+  rowsOn,
+  textsOf,
+  type List,
+  type ListRow,
+} from '../../piece/index.ts';
+import { copyParts } from '../../sheet/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 
 export const columnMissing: FindingKind = {
@@ -30,4 +41,150 @@ export const columnMissing: FindingKind = {
       }),
     );
   },
+};
+
+/** Some of what is meant, by name, and how many more there are. */
+const some = (names: readonly string[]): string => {
+  const more = names.length - SHOWN;
+  return names.slice(0, SHOWN).join(', ') + (more > 0 ? ` and ${more} more` : '');
+};
+const SHOWN = 3;
+
+/** A row as people know it. */
+const nameOf = (list: List, row: ListRow): string =>
+  `“${row.fields.find((field) => field !== '') ?? `row ${list.rows.indexOf(row) + 1}`}”`;
+
+/** The columns that pieces print, with the piece and element that does so first. */
+function printedColumns({ list, pieces }: Job): Map<string, { piece: string; element: string }> {
+  const found = new Map<string, { piece: string; element: string }>();
+  for (const piece of pieces)
+    for (const element of piece.elements)
+      for (const column of textsOf(element).flatMap(fieldsOf))
+        if (list?.columns.includes(column) && !found.has(column))
+          found.set(column, { piece: piece.id, element: element.id });
+  return found;
+}
+
+export const valueMissing: FindingKind = {
+  code: 'value-missing',
+  check: ({ compiled: { job } }) => {
+    const { list } = job;
+    if (!list) return [];
+    return [...printedColumns(job)].flatMap(([column, where]): Finding[] => {
+      const empty = rowsOn(list).filter((row) => fieldOf(list, row, column) === '');
+      if (empty.length === 0) return [];
+      return [
+        {
+          code: 'value-missing',
+          severity: 'warning',
+          where,
+          what:
+            empty.length === 1
+              ? `${nameOf(list, empty[0] as ListRow)} has no ${column}.`
+              : `${empty.length} rows have no ${column}: ${some(empty.map((row) => nameOf(list, row)))}.`,
+          why: 'Their labels would have a gap there.',
+          fix: {
+            label:
+              empty.length === 1 ? 'Leave this row out' : `Leave these ${empty.length} rows out`,
+            call: { name: 'switch-rows', args: { rows: empty.map(({ key }) => key), on: false } },
+          },
+        },
+      ];
+    });
+  },
+};
+
+export const quantityUnread: FindingKind = {
+  code: 'quantity-unread',
+  check: ({ compiled: { job } }) => {
+    const { list } = job;
+    const column = list?.quantity;
+    if (!list || column === undefined || !job.plan.each) return [];
+    const unread = rowsOn(list).filter((row) => findQuantity(list, row) === undefined);
+    if (unread.length === 0) return [];
+    const first = fieldOf(list, unread[0] as ListRow, column);
+    return [
+      {
+        code: 'quantity-unread',
+        severity: 'warning',
+        where: {},
+        what: `“${first}” is no number of copies for ${some(unread.map((row) => nameOf(list, row)))}.`,
+        why: `Rows whose ${column} is not read as a whole number up to 1,000 print nothing.`,
+        fix: {
+          label: 'Print one of each',
+          call: {
+            name: 'change-fields',
+            args: { fields: Object.fromEntries(unread.map(({ key }) => [key, { [column]: '1' }])) },
+          },
+        },
+      },
+    ];
+  },
+};
+
+export const pictureUnfound: FindingKind = {
+  code: 'picture-unfound',
+  check: ({ compiled: { job } }) => {
+    const { list } = job;
+    return (list?.pictures ?? []).flatMap(({ column, piece, element }): Finding[] => {
+      if (!list) return [];
+      const named = [...new Set(rowsOn(list).map((row) => fieldOf(list, row, column)))];
+      const lost = named.filter((name) => name !== '' && findArtNamed(job.art, name) === undefined);
+      if (lost.length === 0) return [];
+      return [
+        {
+          code: 'picture-unfound',
+          severity: 'warning',
+          where: { piece, element },
+          what: `No picture is called ${some(lost.map((name) => `“${name}”`))}.`,
+          why: `Rows that name one in ${column} show the picture of the piece. Put it into the Art drawer under that name, then choose the column for the picture again.`,
+        },
+      ];
+    });
+  },
+};
+
+export const colorUnread: FindingKind = {
+  code: 'color-unread',
+  check: ({ compiled: { job } }) => {
+    const { list } = job;
+    return (list?.colors ?? []).flatMap(({ column }): Finding[] => {
+      if (!list) return [];
+      const named = [...new Set(rowsOn(list).map((row) => fieldOf(list, row, column)))];
+      const lost = named.filter((name) => name !== '' && findNamedColor(name) === undefined);
+      if (lost.length === 0) return [];
+      return [
+        {
+          code: 'color-unread',
+          severity: 'warning',
+          where: {},
+          what: `${some(lost.map((name) => `“${name}”`))} in ${column} is no colour.`,
+          why: 'Those rows keep the colour of the piece. Write #5d2a53, or an English name such as teal.',
+        },
+      ];
+    });
+  },
+};
+
+export const oneOffEmpty: FindingKind = {
+  code: 'one-off-empty',
+  check: ({ compiled: { job } }) =>
+    Object.entries(job.oneOffs ?? {}).flatMap(([copy, { elements = {}, out }]): Finding[] => {
+      const emptied = Object.entries(elements).find(([, { changes }]) => changes.text === '');
+      if (!emptied || out || !copyOf(job, copy)) return [];
+      const { piece } = copyParts(copy);
+      return [
+        {
+          code: 'one-off-empty',
+          severity: 'note',
+          where: { piece, element: emptied[0], copy },
+          what: `One copy of “${job.pieces.find(({ id }) => id === piece)?.name ?? ''}” has words of its own that say nothing.`,
+          why: 'It would be printed with a gap.',
+          fix: {
+            label: 'Go back to the piece',
+            call: { name: 'return-one-offs', args: { copies: [copy] } },
+          },
+        },
+      ];
+    }),
 };
