@@ -28,7 +28,13 @@ import {
   type JobResources,
   type OnHand,
 } from './job/index.ts';
-import { exportFiles, pieceAsArt, type Format, type MadeFile } from './output/index.ts';
+import {
+  exportFiles,
+  pieceAsArt,
+  type ExportChoices,
+  type Format,
+  type MadeFile,
+} from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler, readListFile, type ListChoices, type ReadList } from './piece/index.ts';
 import {
@@ -108,7 +114,10 @@ export interface Calls {
   ): Promise<NestedJob>;
   /** Ways to fill the sheets side by side, and copies against size. */
   compareSheets(args: { job: Job; onHand: readonly OnHand[] }, task: Task): Promise<ComparedSheets>;
-  exportFiles(args: { job: Job; formats: readonly Format[] }, task: Task): Promise<MadeFile[]>;
+  exportFiles(
+    args: { job: Job; formats: readonly Format[]; choices?: Partial<ExportChoices> },
+    task: Task,
+  ): Promise<MadeFile[]>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
   readTemplate(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<Stock>>;
@@ -169,10 +178,10 @@ export function createCalls(ground: CallGround): Calls {
     nest: ({ job, ...effort }, task) =>
       nestJob(job, { ...effort, task, better: (found) => task.found?.(found) }),
     compareSheets: ({ job, onHand }, task) => compareSheets(job, onHand, task),
-    async exportFiles({ job, formats }, task) {
+    async exportFiles({ job, formats, choices }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();
-      return exportFiles(compiled, { platform, resources, formats, task });
+      return exportFiles(compiled, { platform, resources, formats, choices, task });
     },
     fitTest: (test) => fitTestPdf(platform, test),
     templatePdf: (drawing) => templatePdf(platform, drawing),

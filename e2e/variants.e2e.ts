@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test';
-import { dragBy, dropFile, expect, openDesk, proofIs, test } from './workshop.ts';
+import { dragBy, dropFile, expect, openDesk, test } from './workshop.ts';
 
-const said = (page: Page, element: string) =>
-  page.locator(`[data-element="${element}"] [role="img"]`).first();
 const step = (page: Page) => page.getByRole('button', { name: /^Undo/ });
 const words = (page: Page) => page.locator('[data-element="words-3"] .hit');
 
@@ -45,29 +43,6 @@ test('a variant follows its base but for its words, and follows it again', async
   await expect(on('Spearmint')).toHaveCount(1);
   await page.getByRole('button', { name: 'Follow again' }).click();
   await expect(name).toHaveCount(1);
-});
-
-test('a list fills the copies: walked through on the desk, each row on a copy of its own', async ({
-  page,
-}) => {
-  await openDesk(page, 'pot-lid-seals', 'artwork');
-  await words(page).click();
-  await page.getByRole('button', { name: 'From a list …' }).click();
-  await dropFile(page, '[role="dialog"]', {
-    name: 'beds.csv',
-    type: 'text/csv',
-    bytes: Buffer.from('plant;bed\nRue;North\n"Ivy; dark";Wall\nYarrow;Gravel\n'),
-  });
-  await expect(page.getByRole('row', { name: /Ivy; dark/ })).toBeVisible();
-  await page.getByLabel('The words', { exact: true }).fill('');
-  await page.getByRole('button', { name: 'plant', exact: true }).click();
-  await expect(said(page, 'words-3')).toHaveAttribute('aria-label', 'Rue');
-  await page.getByRole('row', { name: /Yarrow/ }).click();
-  await expect(said(page, 'words-3')).toHaveAttribute('aria-label', 'Yarrow');
-  await page.getByRole('button', { name: 'Want all 3, one copy a row' }).click();
-  await page.getByLabel('The words', { exact: true }).fill('{plnt}');
-  await proofIs(page, /1 /);
-  await expect(page.getByText(/no column for \{plnt\}/)).toBeVisible();
 });
 
 test('a typeface of one’s own is dropped, used, and stays after a reload; a damaged one is refused', async ({

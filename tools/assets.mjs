@@ -88,6 +88,7 @@ export const ASSETS = {
   'pdfium.wasm': '@hyzyla/pdfium/dist/pdfium.wasm',
   'harfbuzz-subset.wasm': 'harfbuzzjs/dist/harfbuzz-subset.wasm',
   'jpeg-decoder.wasm': '@jsquash/jpeg/codec/dec/mozjpeg_dec.wasm',
+  'jpeg-encoder.wasm': '@jsquash/jpeg/codec/enc/mozjpeg_enc.wasm',
   'webp-decoder.wasm': '@jsquash/webp/codec/dec/webp_dec.wasm',
   'avif-decoder.wasm': '@jsquash/avif/codec/dec/avif_dec.wasm',
   ...typefaceFiles(),

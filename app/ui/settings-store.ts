@@ -14,7 +14,11 @@ interface Settings {
   grid: number;
   /** How many pixels of this screen take one mm; measured with a card. */
   pxPerMm: number;
+  /** The files that were saved last, and how. */
+  files: { formats: string[]; choices: Record<string, unknown> };
 }
+
+const NO_FILES: Settings['files'] = { formats: ['pdf'], choices: {} };
 
 /** A screen of 96 px to the inch. */
 export const USUAL_PX_PER_MM = 96 / 25.4;
@@ -32,9 +36,11 @@ function read(): Settings {
         typeof kept.pxPerMm === 'number' && kept.pxPerMm > 1 && kept.pxPerMm < 30
           ? kept.pxPerMm
           : USUAL_PX_PER_MM,
+      files: Array.isArray(kept.files?.formats) ? kept.files : NO_FILES,
     };
   } catch {
-    return { unit: 'mm', theme: preferred, currency: 'EUR', grid: 0, pxPerMm: USUAL_PX_PER_MM };
+    const usual = { unit: 'mm', theme: preferred, currency: 'EUR', grid: 0 } as const;
+    return { ...usual, pxPerMm: USUAL_PX_PER_MM, files: NO_FILES };
   }
 }
 
@@ -46,9 +52,10 @@ export const useSettings = defineStore('settings', () => {
   const currency = ref(kept.currency);
   const grid = ref(kept.grid);
   const pxPerMm = ref(kept.pxPerMm);
+  const files = ref(kept.files);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme, currency, grid, pxPerMm],
+    [unit, theme, currency, grid, pxPerMm, files],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
@@ -60,10 +67,11 @@ export const useSettings = defineStore('settings', () => {
           currency: currency.value,
           grid: grid.value,
           pxPerMm: pxPerMm.value,
+          files: files.value,
         } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme, currency, grid, pxPerMm };
+  return { unit, theme, currency, grid, pxPerMm, files };
 });

@@ -9,7 +9,7 @@ function formats(list: string | boolean | undefined): Format[] {
   const names =
     typeof list === 'string'
       ? list.split(',').map((name) => name.trim())
-      : ['pdf', 'svg', 'hpgl', 'json'];
+      : ['pdf', 'svg', 'dxf', 'hpgl', 'json'];
   for (const name of names) {
     if (!FORMATS.includes(name as Format))
       refuse(

@@ -1,23 +1,52 @@
 import { unwatched, type Platform, type Task } from '../base/index.ts';
 import { boxAround, grown } from '../geometry/index.ts';
-import type { CompiledJob, JobResources } from '../job/index.ts';
+import { compileJob, type CompiledJob, type JobResources } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
-import { encodePngImage } from '../raster/index.ts';
+import { createCompiler } from '../piece/index.ts';
+import { encodeJpegImage, encodePngImage } from '../raster/index.ts';
+import type { CompiledSheet } from '../sheet/index.ts';
+import { cutDxf } from './dxf.ts';
 import { cutSvg } from './cut-svg.ts';
+import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
 import { cutHpgl } from './hpgl.ts';
 import { fileStem, sheetFiles, type SheetFiles } from './names.ts';
-import { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
+import { outlinedDrawing } from './outlined.ts';
+import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 import { statement } from './statement.ts';
 
-/** The kinds of file that a job can be written as. */
-export const FORMATS = ['pdf', 'svg', 'hpgl', 'png', 'json'] as const;
+/** The kinds of file that a job can be written as; `form` is a PDF whose fields can be typed into. */
+export const FORMATS = ['pdf', 'form', 'svg', 'dxf', 'hpgl', 'png', 'jpeg', 'json'] as const;
 export type Format = (typeof FORMATS)[number];
+
+/** How files are written. */
+export interface ExportChoices extends FormChoices {
+  /** Whether the print file has the cut lines in inks of their own, on a layer. */
+  readonly cutLayer: boolean;
+  /** Whether letters are outlines, which need no typeface and cannot be searched. */
+  readonly outlines: boolean;
+  /** Of pictures of sheets. */
+  readonly dpi: number;
+  /** Whether a PNG is clear where nothing prints. */
+  readonly clear: boolean;
+}
+
+/** How files are written unless anything else is chosen. */
+export const USUAL_CHOICES: ExportChoices = {
+  cutLayer: false,
+  outlines: false,
+  dpi: 300,
+  clear: false,
+  shared: [],
+  filled: false,
+};
 
 /** A file that was made. */
 export interface MadeFile {
   readonly name: string;
   readonly format: Format;
   readonly bytes: Uint8Array;
+  /** Of a PDF. */
+  readonly pages?: number;
 }
 
 /** What the writers look up for a compiled job. */
@@ -30,13 +59,38 @@ export function printPdf(
   platform: Platform,
   compiled: CompiledJob,
   resources: JobResources,
+  { cutLayer, outlines }: Pick<ExportChoices, 'cutLayer' | 'outlines'> = USUAL_CHOICES,
 ): Promise<Uint8Array> {
   const pages = compiled.sheets.map((sheet): PdfPage => {
-    const trim = boxAround(sheet.copies.map(({ box }) => box));
-    const bleed = boxAround(sheet.copies.map((copy) => grown(copy.box, copy.bleed)));
-    return { drawing: sheet.drawing, ...(trim && bleed ? { trim, bleed } : {}) };
+    const page = sheetPage(sheet);
+    return {
+      ...page,
+      drawing: outlines ? outlinedDrawing(page.drawing, resources.typeface) : page.drawing,
+      ...(cutLayer ? { cuts: cutInks(sheet.cuts) } : {}),
+    };
   });
   return writePdf(platform, pages, pdfSources(compiled, resources), compiled.job.name);
+}
+
+/** The print file with a field on each label wherever words have a placeholder. */
+export function formPdf(
+  platform: Platform,
+  compiled: CompiledJob,
+  resources: JobResources,
+  choices: FormChoices = USUAL_CHOICES,
+): Promise<Uint8Array> {
+  const bare = compileJob(withoutFields(compiled.job), createCompiler(resources));
+  const pages = bare.sheets.map((sheet) => ({
+    ...sheetPage(sheet),
+    fields: sheetFields(compiled, sheet, choices),
+  }));
+  return writePdf(platform, pages, pdfSources(compiled, resources), compiled.job.name);
+}
+
+function sheetPage({ drawing, copies }: CompiledSheet): PdfPage {
+  const trim = boxAround(copies.map(({ box }) => box));
+  const bleed = boxAround(copies.map((copy) => grown(copy.box, copy.bleed)));
+  return { drawing, ...(trim && bleed ? { trim, bleed } : {}) };
 }
 
 /** Where an export is made and watched. */
@@ -44,10 +98,42 @@ export interface ExportOptions {
   readonly platform: Platform;
   readonly resources: JobResources;
   readonly formats: readonly Format[];
+  readonly choices?: Partial<ExportChoices> | undefined;
   readonly task?: Task;
 }
 
-const PNG_DPI = 300;
+const JPEG_QUALITY = 90;
+
+type Write = (sheet: CompiledSheet) => string;
+
+/** What is written of the cut lines of a sheet. */
+const CUT_FILES = { svg: cutSvg, dxf: cutDxf, hpgl: cutHpgl } as const satisfies Record<
+  string,
+  Write
+>;
+
+/** A page of the print file as pictures. */
+async function pictures(
+  { pdf, index, name }: { pdf: Uint8Array; index: number; name: SheetFiles },
+  { platform, formats, choices }: ExportOptions & { readonly choices: ExportChoices },
+): Promise<MadeFile[]> {
+  const { dpi } = choices;
+  const made: MadeFile[] = [];
+  const draw = (clear: boolean) => renderPdf(platform, { pdf, page: index, dpi, clear });
+  if (formats.includes('png'))
+    made.push({
+      name: name.png,
+      format: 'png',
+      bytes: encodePngImage(await draw(choices.clear), dpi),
+    });
+  if (formats.includes('jpeg'))
+    made.push({
+      name: name.jpeg,
+      format: 'jpeg',
+      bytes: await encodeJpegImage(platform, await draw(false), { quality: JPEG_QUALITY, dpi }),
+    });
+  return made;
+}
 
 /** Writes a compiled job in the formats asked for; one PDF for all sheets, other kinds one a sheet. */
 export async function exportFiles(
@@ -62,20 +148,27 @@ export async function exportFiles(
   const made: MadeFile[] = [];
   task.progress(0, 'Writing the print file');
   await task.breathe();
-  const needsPdf = wants.has('pdf') || wants.has('png');
-  const pdf = needsPdf ? await printPdf(platform, compiled, resources) : undefined;
-  if (pdf && wants.has('pdf')) made.push({ name: `${stem}.pdf`, format: 'pdf', bytes: pdf });
+  const choices = { ...USUAL_CHOICES, ...options.choices };
+  const drawn = wants.has('png') || wants.has('jpeg');
+  const pdf =
+    wants.has('pdf') || drawn
+      ? await printPdf(platform, compiled, resources, { ...choices, cutLayer: false })
+      : undefined;
+  if (pdf && wants.has('pdf')) {
+    const bytes = choices.cutLayer ? await printPdf(platform, compiled, resources, choices) : pdf;
+    made.push({ name: `${stem}.pdf`, format: 'pdf', bytes, pages: names.length });
+  }
+  if (wants.has('form')) {
+    const bytes = await formPdf(platform, compiled, resources, choices);
+    made.push({ name: `${stem}-form.pdf`, format: 'form', bytes, pages: names.length });
+  }
   for (const [index, sheet] of compiled.sheets.entries()) {
     task.progress((index + 1) / (compiled.sheets.length + 1), `Writing sheet ${index + 1}`);
     await task.breathe();
     const name = names[index] as SheetFiles;
-    if (wants.has('svg')) made.push({ name: name.svg, format: 'svg', bytes: text(cutSvg(sheet)) });
-    if (wants.has('hpgl'))
-      made.push({ name: name.hpgl, format: 'hpgl', bytes: text(cutHpgl(sheet)) });
-    if (pdf && wants.has('png')) {
-      const image = await renderPdf(platform, { pdf, page: index, dpi: PNG_DPI });
-      made.push({ name: name.png, format: 'png', bytes: encodePngImage(image, PNG_DPI) });
-    }
+    for (const [format, write] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
+      if (wants.has(format)) made.push({ name: name[format], format, bytes: text(write(sheet)) });
+    if (pdf && drawn) made.push(...(await pictures({ pdf, index, name }, { ...options, choices })));
   }
   if (wants.has('json')) {
     made.push({

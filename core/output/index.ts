@@ -1,8 +1,13 @@
 export { orderCuts, type OrderedCut } from './cut-order.ts';
+export { cutDxf } from './dxf.ts';
+export { formPlaceholders, type FormChoices } from './form-fields.ts';
 export { cutSvg } from './cut-svg.ts';
 export {
   exportFiles,
   FORMATS,
+  formPdf,
+  USUAL_CHOICES,
+  type ExportChoices,
   pdfSources,
   printPdf,
   type Format,

@@ -4,7 +4,9 @@ export interface SheetFiles {
   /** From 1. */
   readonly page: number;
   readonly svg: string;
+  readonly dxf: string;
   readonly hpgl: string;
+  readonly jpeg: string;
   readonly png: string;
 }
 
@@ -26,7 +28,9 @@ export function sheetFiles(stem: string, index: number): SheetFiles {
     pdf: `${stem}.pdf`,
     page: number,
     svg: `${stem}-${number}.svg`,
+    dxf: `${stem}-${number}.dxf`,
     hpgl: `${stem}-${number}.hpgl`,
+    jpeg: `${stem}-${number}.jpg`,
     png: `${stem}-${number}.png`,
   };
 }

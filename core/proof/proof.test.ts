@@ -1,108 +1,29 @@
 import { compiled, exampleJob, exampleWords, plainPng, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { expectGood } from '../base/index.ts';
+import { expectGood, isProblem } from '../base/index.ts';
 import { readArt } from '../art/index.ts';
-import { createJob, type CommandCall, type Job } from '../job/index.ts';
-import type { Code, Ornament } from '../piece/index.ts';
-import { plainBuild, type Punched } from '../shape/index.ts';
-import { firstStock, MATT_PAPER } from '../stock/index.ts';
+import { runForCopy, type CommandCall, type Job } from '../job/index.ts';
+import { plainBuild } from '../shape/index.ts';
 import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 import { usualThing } from '../things/index.ts';
-
-const PIECE = 'piece-1';
-const plain = (...calls: CommandCall[]): Job =>
-  runAll(
-    createJob('lid', { id: 'j', today: '2026-04-18' }),
-    { name: 'change-piece', args: { piece: PIECE, changes: { ground: '#f4e9d4' } } },
-    { name: 'change-plan', args: { changes: { gap: 4 } } },
-    ...calls,
-  );
-/** Two round stickers 5 mm apart in an outline 6 mm around them, the second one moved. */
-const stickerSheet = (second: { x: number; y: number }): Job =>
-  plain(
-    { name: 'want', args: { piece: PIECE, count: 2 } },
-    {
-      name: 'nest-sheets',
-      args: { sheets: [[60, 125].map((x) => ({ piece: PIECE, x, y: 120, angle: 0 }))] },
-    },
-    { name: 'make-sticker-sheet', args: { sheet: 0 } },
-    { name: 'change-elements', args: { piece: 'sheet-1', changes: { 'sticker-2': second } } },
-  );
-const scissors: CommandCall = {
-  name: 'choose-material',
-  args: { material: { ...MATT_PAPER, tool: 'scissors' } },
-};
-const words = (changes: Parameters<typeof exampleWords>[0]): CommandCall => ({
-  name: 'add-element',
-  args: { piece: PIECE, element: exampleWords(changes) },
-});
-const place = { id: '', x: 0, y: 0, angle: 0, locked: false };
-const code = (changes: Partial<Code>): CommandCall => ({
-  name: 'add-element',
-  args: {
-    piece: PIECE,
-    element: {
-      ...place,
-      kind: 'code',
-      symbology: 'qr',
-      text: 'https://a.example',
-      width: 20,
-      height: 20,
-      color: '#000000',
-      ground: '#ffffff',
-      caption: false,
-      ...changes,
-    },
-  },
-});
-const ornament = (changes: Partial<Ornament>): CommandCall => ({
-  name: 'add-element',
-  args: {
-    piece: PIECE,
-    element: {
-      ...place,
-      kind: 'ornament',
-      ornament: 'burst',
-      width: 20,
-      height: 20,
-      count: 24,
-      weight: 0.3,
-      inks: ['#b5603a', '#b5603a'],
-      ...changes,
-    },
-  },
-});
-const DIE_CUT = firstStock(true);
+import {
+  DIE_CUT,
+  PIECE,
+  code,
+  edge,
+  listed,
+  move,
+  ornament,
+  plain,
+  scissors,
+  stickerSheet,
+  words,
+} from '../testing/proof-jobs.ts';
 
 async function findings(job: Job, art = new Map<string, Uint8Array>()): Promise<Finding[]> {
   const made = await compiled(job, art);
   return allFindings(made.compiled, { platform: nodePlatform, resources: made.resources });
 }
-const move = (x: number, y: number): CommandCall => ({
-  name: 'move-copies',
-  args: { places: { 'piece-1#1': { sheet: 0, x, y, angle: 0 } } },
-});
-
-/** An edge of discs of 20 mm beside each other, with a hole. */
-const edge = (discs: readonly { x: number }[], hole?: Punched): CommandCall => ({
-  name: 'build-edge',
-  args: {
-    piece: PIECE,
-    build: {
-      ...plainBuild({ kind: 'circle', diameter: 20 }, 'disc'),
-      parts: discs.map(({ x }) => ({
-        use: 'add',
-        name: 'disc',
-        shape: { kind: 'circle', diameter: 20 },
-        x,
-        y: 0,
-        angle: 0,
-      })),
-      punched: hole ? [hole] : [],
-    },
-  },
-});
-
 /** For each kind: a job that has it, and the number that its sentence must name. */
 const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> = {
   'does-not-fit': {
@@ -195,6 +116,49 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
   'column-missing': {
     job: () => plain(words({ text: '{name}' })),
     says: /{name} on “Label” waits for a list/,
+  },
+  'value-missing': {
+    job: () => listed('name\tbed\nRue\tNorth\nIvy\t\nYarrow\t', words({ text: '{name} {bed}' })),
+    says: /2 rows have no bed: “Ivy”, “Yarrow”\./,
+    mends: true,
+  },
+  'quantity-unread': {
+    job: () =>
+      listed('name\tmany\nRue\t2\nIvy\tplenty', words({ text: '{name}' }), {
+        name: 'bind-quantity',
+        args: { column: 'many' },
+      }),
+    says: /“plenty” is no number of copies for “Ivy”/,
+    mends: true,
+  },
+  'picture-unfound': {
+    job: () =>
+      listed('name\tphoto\nRue\true.jpg\nIvy\t', ornament({}), {
+        name: 'bind-picture',
+        args: { piece: PIECE, element: 'ornament-1', column: 'photo' },
+      }),
+    says: /No picture is called “rue.jpg”/,
+  },
+  'color-unread': {
+    job: () =>
+      listed('name\tink\nRue\tteal\nIvy\tbluish', words({}), {
+        name: 'bind-color',
+        args: { color: '#2a1b2e', column: 'ink' },
+      }),
+    says: /“bluish” in ink is no colour/,
+  },
+  'one-off-empty': {
+    job: () => {
+      const call = { 'words-1': { text: '' } };
+      const done = runForCopy(plain(words({})), 'piece-1#1', {
+        name: 'change-elements',
+        args: { piece: PIECE, changes: call },
+      });
+      if (isProblem(done)) throw new Error(done.what);
+      return done.job;
+    },
+    says: /One copy of “Label” has words of its own that say nothing/,
+    mends: true,
   },
   'words-near-edge': {
     job: () => plain(words({ text: 'Sea', y: 26 })),
@@ -399,7 +363,10 @@ test('words on a plate are not told to run into what lies beneath it', async () 
     args: {
       piece: PIECE,
       element: {
-        ...place,
+        id: '',
+        x: 0,
+        angle: 0,
+        locked: false,
         y: 10,
         kind: 'plate',
         shape: { kind: 'rectangle', width: 40, height: 10, radius: 1 },

@@ -1,5 +1,6 @@
 import { init as initAvif } from '@jsquash/avif/decode.js';
 import decodeAvif from '@jsquash/avif/decode.js';
+import encodeJpeg, { init as initJpegEncoder } from '@jsquash/jpeg/encode.js';
 import { init as initJpeg } from '@jsquash/jpeg/decode.js';
 import decodeJpeg from '@jsquash/jpeg/decode.js';
 import { init as initWebp } from '@jsquash/webp/decode.js';
@@ -72,6 +73,25 @@ function firstFrame(bytes: Uint8Array): RgbaImage {
   const data = new Uint8ClampedArray(gif.width * gif.height * 4);
   gif.decodeAndBlitFrameRGBA(0, data);
   return { width: gif.width, height: gif.height, data };
+}
+
+/** Encodes an image as JPEG of a quality from 1 to 100, with its resolution; what is clear is white. */
+export async function encodeJpegImage(
+  platform: Platform,
+  { width, height, data }: RgbaImage,
+  { quality, dpi }: { quality: number; dpi: number },
+): Promise<Uint8Array> {
+  await start(platform, 'jpeg-encoder.wasm', initJpegEncoder);
+  const image = { width, height, data } as unknown as Parameters<typeof encodeJpeg>[0];
+  const bytes = new Uint8Array(await encodeJpeg(image, { quality }));
+  // The JFIF header begins after the two markers; its density is in dots per inch (JFIF 1.02).
+  const view = new DataView(bytes.buffer);
+  if (view.getUint16(2) === 0xffe0) {
+    view.setUint8(13, 1);
+    view.setUint16(14, dpi);
+    view.setUint16(16, dpi);
+  }
+  return bytes;
 }
 
 /** Encodes an image as PNG, with its resolution when `dpi` is given. Same pixels, same bytes. */

@@ -1,4 +1,10 @@
-export { decodePixels, encodePngImage, type DecodedFormat, type PixelFormat } from './codec.ts';
+export {
+  decodePixels,
+  encodeJpegImage,
+  encodePngImage,
+  type DecodedFormat,
+  type PixelFormat,
+} from './codec.ts';
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { dilateMask } from './dilate.ts';

@@ -110,7 +110,13 @@ async function bindPicture(): Promise<void> {
     @update:model-value="opened"
   >
     <template #activator="{ props: menu }">
-      <button v-bind="menu" class="column" type="button" :title="say.columnMenu(column)">
+      <button
+        v-bind="menu"
+        class="column"
+        type="button"
+        :aria-label="say.columnMenu(column)"
+        :title="say.columnMenu(column)"
+      >
         <strong>{{ column }}</strong>
         <span v-if="isQuantity" class="bound">{{ say.countsCopies }}</span>
         <span v-if="color" class="chip" :style="{ background: color }" />

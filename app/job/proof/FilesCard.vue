@@ -1,89 +1,65 @@
 <script setup lang="ts">
-import { ref } from 'vue';
-import { Cancelled } from '../../../core/base/index.ts';
-import { zipFiles } from '../../../core/job/index.ts';
-import { fileStem, type Format, type MadeFile } from '../../../core/output/index.ts';
-import { calls, type Ongoing } from '../../calls/index.ts';
-import { download } from '../../storage/index.ts';
+import { computed, ref } from 'vue';
+import { formPlaceholders, type Format } from '../../../core/output/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { texts } from '../../texts/index.ts';
+import FilesPanel from './FilesPanel.vue';
+import { useMaking } from './making.ts';
+import MakingRow from './MakingRow.vue';
+import { kilobytes, saveFiles } from './saved-files.ts';
 
-/** The files that the job can be saved as, and what each is for. */
+/** The files that the job is mostly saved as, one press each, and the way to all of them. */
 const store = useJobStore();
 const messages = useMessages();
-const busy = ref<Format>();
-const share = ref(0);
-let ongoing: Ongoing<'exportFiles'> | undefined;
+const making = useMaking();
+const open = ref(false);
+const say = texts.proof;
+const offered = computed<readonly Format[]>(() => [
+  'pdf',
+  ...(store.settled && formPlaceholders(store.settled).length ? (['form'] as const) : []),
+  'svg',
+  'dxf',
+  'hpgl',
+  'png',
+]);
 
-const FILES: readonly { format: keyof typeof texts.proof.formats; type: string }[] = [
-  { format: 'pdf', type: 'application/pdf' },
-  {
-    format: 'svg',
-    type: 'image/svg+xml',
-  },
-  {
-    format: 'hpgl',
-    type: 'application/vnd.hp-hpgl',
-  },
-  { format: 'png', type: 'image/png' },
-];
-
-async function save(format: Format, type: string): Promise<void> {
-  const job = store.job;
-  if (!job) return;
-  busy.value = format;
-  share.value = 0;
-  try {
-    ongoing = calls.call('exportFiles', { job, formats: [format] }, (part) => (share.value = part));
-    const files = await ongoing.answer;
-    give(files, type, fileStem(job.name));
-  } catch (error) {
-    if (!(error instanceof Cancelled)) messages.sayError(error);
-  } finally {
-    busy.value = undefined;
-  }
-}
-
-function give(files: readonly MadeFile[], type: string, stem: string): void {
+async function save(format: Format): Promise<void> {
+  const files = await making.make([format]);
+  const { settled: job } = store;
+  if (!files || !job) return;
   const [only] = files;
-  if (!only) return messages.say(texts.proof.nothing);
-  if (files.length === 1) download(only.name, only.bytes, type);
-  else download(`${stem}-${only.format}.zip`, zipFiles(files), 'application/zip');
-  const bytes = files.reduce((sum, file) => sum + file.bytes.length, 0);
-  messages.say(
-    `${files.length === 1 ? only.name : texts.proof.files(files.length)}, ${Math.max(1, Math.round(bytes / 1024))} kB`,
-  );
+  if (!only) return messages.say(say.nothing);
+  saveFiles(files, job.name);
+  const what = files.length === 1 ? only.name : say.files(files.length);
+  const pages = only.pages === undefined ? '' : `, ${say.pages(only.pages)}`;
+  messages.say(`${what}, ${kilobytes(files)}${pages}`);
 }
 </script>
 
 <template>
-  <CardPanel :title="texts.proof.saveAs" peeled>
-    <div v-for="file in FILES" :key="file.format" class="file">
+  <CardPanel :title="say.saveAs" peeled>
+    <div v-for="format in offered" :key="format" class="file">
       <button
         class="link"
         type="button"
-        :disabled="busy !== undefined"
-        :data-format="file.format"
-        @click="save(file.format, file.type)"
+        :disabled="making.busy.value"
+        :data-format="format"
+        @click="save(format)"
       >
-        {{ texts.proof.formats[file.format].name }}
+        {{ say.formats[format].name }}
       </button>
-      <span class="quiet">{{ texts.proof.formats[file.format].purpose }}</span>
+      <span class="quiet">{{ say.formats[format].purpose }}</span>
     </div>
-    <div v-if="busy" class="busy">
-      <v-progress-linear
-        :aria-label="texts.proof.progress"
-        :model-value="share * 100"
-        color="primary"
-        rounded
-      />
-      <button class="link" type="button" @click="ongoing?.cancel()">
-        {{ texts.proof.cancel }}
-      </button>
-    </div>
-    <p class="quiet">{{ texts.proof.printHint }}</p>
+    <button class="link" type="button" @click="open = true">{{ say.allFiles }}</button>
+    <MakingRow
+      v-if="making.busy.value && !open"
+      :share="making.share.value"
+      @cancel="making.cancel"
+    />
+    <p class="quiet">{{ say.printHint }}</p>
+    <FilesPanel v-if="open" @close="open = false" />
   </CardPanel>
 </template>
 
@@ -101,11 +77,6 @@ function give(files: readonly MadeFile[], type: string, stem: string): void {
 .file .quiet {
   font-size: 12.5px;
   text-align: right;
-}
-.busy {
-  display: flex;
-  gap: 12px;
-  align-items: center;
 }
 p {
   margin: 8px 0 0;

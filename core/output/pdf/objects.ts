@@ -56,6 +56,11 @@ export class PdfObjects {
     return PDFHexString.fromText(value);
   }
 
+  /** Plain letters as a string object, also where they begin like a name. */
+  literal(value: string): PdfValue {
+    return PDFString.of(value);
+  }
+
   /** Bytes as a string object. */
   hex(bytes: Uint8Array): PdfValue {
     return PDFHexString.of([...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join(''));

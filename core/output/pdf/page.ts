@@ -1,8 +1,9 @@
 import type { Art } from '../../art/index.ts';
-import type { Drawing } from '../../drawing/index.ts';
+import type { Drawing, DrawingNode } from '../../drawing/index.ts';
 import type { Box } from '../../geometry/index.ts';
 import type { RgbaImage } from '../../raster/index.ts';
 import type { Typeface } from '../../type/index.ts';
+import type { FormField } from './form.ts';
 
 /** One page: a drawing at true size and the boxes that say what of it is finished. */
 export interface PdfPage {
@@ -10,6 +11,10 @@ export interface PdfPage {
   /** What is left after cutting, and that with its bleed; mm on the page. */
   readonly trim?: Box;
   readonly bleed?: Box;
+  /** Cut lines, on a layer of their own above the print. */
+  readonly cuts?: readonly DrawingNode[];
+  /** Fields to be typed into, in the order in which they are read. */
+  readonly fields?: readonly FormField[];
 }
 
 /** Where a PDF gets what its drawings only name. */

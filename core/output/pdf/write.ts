@@ -1,8 +1,16 @@
 import type { Platform } from '../../base/index.ts';
-import { walkDrawing, type Drawing, type ShadowNode } from '../../drawing/index.ts';
-import type { Affine, Box } from '../../geometry/index.ts';
+import {
+  findBounds,
+  walkDrawing,
+  writtenAll,
+  type Drawing,
+  type DrawingNode,
+  type ShadowNode,
+} from '../../drawing/index.ts';
+import { IDENTITY, type Affine, type Box } from '../../geometry/index.ts';
 import { loadSubsetter, type Subsetter } from '../../type/index.ts';
 import { writeContent, type PdfParts } from './content.ts';
+import { PdfForm } from './form.ts';
 import { embedTypeface, usedGlyphs, type EmbeddedFont } from './fonts.ts';
 import { embedPicture, embedPixels, embedShade } from './images.ts';
 import type { PdfPage, PdfSources } from './page.ts';
@@ -45,6 +53,10 @@ export async function writePdf(
     once: new Set(),
   };
   const tree = objects.reserve();
+  const form = new PdfForm(objects, sources.typeface);
+  const layer = pages.some(({ cuts }) => cuts?.length)
+    ? objects.add({ Type: '/OCG', Name: objects.text('Cut lines') })
+    : undefined;
   const made = new Map<unknown, PdfRef>();
   const uses = countUses(drawings);
   const kids = pages.map((page) => {
@@ -59,7 +71,7 @@ export async function writePdf(
     parts.once = new Set(
       Object.entries(symbols).flatMap(([id, nodes]) => (uses.get(nodes) === 1 ? [id] : [])),
     );
-    const kid = addPage(page, parts, tree);
+    const kid = addPage(page, { parts, tree, form, layer });
     for (const [id, form] of parts.forms) if (symbols[id]) made.set(symbols[id], form);
     return kid;
   });
@@ -68,14 +80,21 @@ export async function writePdf(
     Type: '/Catalog',
     Pages: tree,
     ViewerPreferences: { PrintScaling: '/None', DisplayDocTitle: true },
+    ...(layer ? { OCProperties: { OCGs: [layer], D: { Order: [layer], ON: [layer] } } } : {}),
+    ...form.finish(),
   });
   return objects.write(root, title);
 }
 
-function addPage({ drawing, trim, bleed }: PdfPage, parts: PdfParts, tree: PdfRef): PdfRef {
+function addPage(
+  { drawing, trim, bleed, cuts = [], fields = [] }: PdfPage,
+  { parts, tree, form, layer }: PageParts,
+): PdfRef {
   const height = drawing.height * PT;
   const base: Affine = [PT, 0, 0, -PT, 0, height];
   const { bytes, resources } = writeContent(drawing.nodes, parts, base);
+  const lines = layer && cuts.length ? cutForm(cuts, { parts, layer }) : undefined;
+  const places = form.place(fields, drawing.height);
   const media: Box = { left: 0, top: 0, right: drawing.width, bottom: drawing.height };
   const box = ({ left, top, right, bottom }: Box): PdfValue =>
     [left * PT, height - bottom * PT, right * PT, height - top * PT].map(
@@ -87,9 +106,47 @@ function addPage({ drawing, trim, bleed }: PdfPage, parts: PdfParts, tree: PdfRe
     MediaBox: box(media),
     BleedBox: box(bleed ?? media),
     TrimBox: box(trim ?? media),
-    Resources: resources,
-    Contents: parts.objects.stream({}, bytes),
+    Resources: lines
+      ? { ...resources, XObject: { ...(resources.XObject as object), Cuts: lines } }
+      : resources,
+    Contents: lines
+      ? [
+          parts.objects.stream({}, bytes),
+          parts.objects.stream(
+            {},
+            new TextEncoder().encode(`q ${writtenAll(base, 6)} cm /Cuts Do Q\n`),
+          ),
+        ]
+      : parts.objects.stream({}, bytes),
+    ...(places.length ? { Annots: places, Tabs: '/R' } : {}),
   });
+}
+
+interface PageParts {
+  readonly parts: PdfParts;
+  readonly tree: PdfRef;
+  readonly form: PdfForm;
+  /** The layer of cut lines, where there is one. */
+  readonly layer: PdfRef | undefined;
+}
+
+/** Cut lines as one object that is shown with its layer. */
+function cutForm(
+  cuts: readonly DrawingNode[],
+  { parts, layer }: Pick<PageParts, 'parts'> & { readonly layer: PdfRef },
+): PdfRef {
+  const { bytes, resources } = writeContent(cuts, parts, IDENTITY);
+  const box = findBounds(cuts) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+  return parts.objects.stream(
+    {
+      Type: '/XObject',
+      Subtype: '/Form',
+      BBox: [box.left, box.top, box.right, box.bottom],
+      Resources: resources,
+      OC: layer,
+    },
+    bytes,
+  );
 }
 
 /** How often each symbol is used in all drawings, by its nodes. */

@@ -1,0 +1,43 @@
+import { onBeforeUnmount, ref } from 'vue';
+import { Cancelled } from '../../../core/base/index.ts';
+import type { ExportChoices, Format, MadeFile } from '../../../core/output/index.ts';
+import { calls, type Ongoing } from '../../calls/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import { useJobStore } from '../store/job-store.ts';
+
+/** Makes files of the open job in a worker, with progress and a way to stop. */
+export function useMaking() {
+  const store = useJobStore();
+  const messages = useMessages();
+  const busy = ref(false);
+  const share = ref(0);
+  let ongoing: Ongoing<'exportFiles'> | undefined;
+
+  /** The files; undefined when it was stopped or went wrong, which is told. */
+  async function make(
+    formats: readonly Format[],
+    choices: Partial<ExportChoices> = {},
+  ): Promise<readonly MadeFile[] | undefined> {
+    const { settled: job } = store;
+    if (!job) return undefined;
+    busy.value = true;
+    share.value = 0;
+    try {
+      ongoing = calls.call(
+        'exportFiles',
+        { job, formats, choices },
+        (part) => (share.value = part),
+      );
+      return await ongoing.answer;
+    } catch (error) {
+      if (!(error instanceof Cancelled)) messages.sayError(error);
+      return undefined;
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  const cancel = (): void => ongoing?.cancel();
+  onBeforeUnmount(cancel);
+  return { busy, share, make, cancel };
+}
