@@ -74,8 +74,8 @@ test.each([
   [['split', 'README.md', '--out', 'x'], /README\.md.*is not a picture/],
   [['export', 'gone.peel', '--out', 'x'], /gone\.peel cannot be read/],
   [
-    ['export', 'x.peel', '--out', 'x', '--formats', 'dxf'],
-    /“dxf” is not written.*pdf, svg, hpgl, png, json/,
+    ['export', 'x.peel', '--out', 'x', '--formats', 'stl'],
+    /“stl” is not written.*pdf, form, svg, dxf, hpgl, png, jpeg, json/,
   ],
   [['run', 'x.peel', '--out', 'x', '--printer', 'ipp://p'], /cannot be reached.*Accepted: sim/],
   [['check', 'x.peel', '--colour', 'red'], /Accepted options/],

@@ -3,6 +3,7 @@ import type { JobWithArt } from '../core/job/index.ts';
 import { basilPotWrap } from './jobs/basil-pot-wrap.ts';
 import { bulbBoxBands } from './jobs/bulb-box-bands.ts';
 import { hedgerowSheet } from './jobs/hedgerow-sheet.ts';
+import { packetBacks } from './jobs/packet-backs.ts';
 import { peatFreeDots } from './jobs/peat-free-dots.ts';
 import { potLidSeals } from './jobs/pot-lid-seals.ts';
 import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
@@ -24,5 +25,6 @@ export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
     teaCaddies(),
     hedgerowSheet(platform),
     seedPackets(platform),
+    packetBacks(),
   ]);
 }

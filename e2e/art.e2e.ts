@@ -280,7 +280,7 @@ test('the drawer keeps every picture once: found, tagged, noted, replaced, delet
     mimeType: 'image/svg+xml',
     buffer: Buffer.from(LEAF_SVG),
   });
-  await expect(page.getByText('Replaced in 2 jobs.')).toBeVisible();
+  await expect(page.getByText('Replaced in 3 jobs.')).toBeVisible();
   await page.getByRole('button', { name: 'leaf', exact: true }).click();
   await page.getByRole('link', { name: 'Pot-lid seals' }).click();
   await expect(page.locator('[data-element="picture-1"] path[fill="#3f7f4f"]')).toHaveCount(1);

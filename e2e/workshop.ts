@@ -28,7 +28,7 @@ export const test = base.extend<{ page: Page; proofing: boolean }>({
 export { expect };
 
 /** How many sample jobs stand on the shelf at first. */
-export const SAMPLES = 10;
+export const SAMPLES = 11;
 
 /** The shelf without the samples. */
 export async function emptyWorkshop(page: Page): Promise<void> {

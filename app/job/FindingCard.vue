@@ -1,14 +1,25 @@
 <script setup lang="ts">
-import type { Finding } from '../../core/proof/index.ts';
+import { ref } from 'vue';
+import { findingKey, type Finding } from '../../core/proof/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import StateMark from '../ui/StateMark.vue';
 import { useShownSteps } from './shown-steps.ts';
+import { useJobStore } from './store/job-store.ts';
 import { texts } from '../texts/index.ts';
 
 /** A finding with what it says, why it matters, and the fix in it, which is shown when it is pointed at. */
-defineProps<{ finding: Finding; show?: boolean }>();
+const props = defineProps<{ finding: Finding; show?: boolean }>();
 defineEmits<{ show: [finding: Finding] }>();
 const steps = useShownSteps();
+const store = useJobStore();
+const accepting = ref(false);
+const note = ref('');
+
+function accept(): void {
+  const { finding } = props;
+  const args = { key: findingKey(finding), what: finding.what, note: note.value };
+  if (store.act({ name: 'accept-finding', args })) accepting.value = false;
+}
 
 const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
 const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
@@ -35,7 +46,21 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
       <button v-if="show" class="link" type="button" @click="$emit('show', finding)">
         {{ texts.proof.showMe }}
       </button>
+      <button v-if="show && !accepting" class="link" type="button" @click="accepting = true">
+        {{ texts.proof.accept }}
+      </button>
     </div>
+    <form v-if="accepting" class="accept" @submit.prevent="accept">
+      <input
+        v-model="note"
+        class="well"
+        maxlength="300"
+        :aria-label="texts.proof.note"
+        :placeholder="texts.proof.note"
+        @keydown.esc="accepting = false"
+      />
+      <button class="link" type="submit">{{ texts.proof.acceptIt }}</button>
+    </form>
   </CardPanel>
 </template>
 
@@ -50,8 +75,18 @@ p {
 .why {
   font-size: 12.5px;
 }
+.accept {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.accept input {
+  flex: 1;
+  min-width: 0;
+}
 .actions {
   display: flex;
-  gap: 16px;
+  flex-wrap: wrap;
+  gap: 2px 16px;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
-import { nextTick, onMounted, ref } from 'vue';
+import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue';
 import { texts } from '../texts/index.ts';
 import IconButton from './IconButton.vue';
 
@@ -8,6 +8,13 @@ import IconButton from './IconButton.vue';
 defineProps<{ title: string; wide?: boolean; away?: boolean }>();
 const emit = defineEmits<{ close: []; dragend: [] }>();
 const panel = ref<HTMLElement | null>(null);
+
+/** Escape closes it too where what had the focus is gone, as a button that was disabled. */
+function outside(event: KeyboardEvent): void {
+  if (event.key === 'Escape' && document.activeElement === document.body) emit('close');
+}
+addEventListener('keydown', outside);
+onBeforeUnmount(() => removeEventListener('keydown', outside));
 
 onMounted(async () => {
   await nextTick();

@@ -1,3 +1,4 @@
+import { unaccepted } from '../../core/run/index.ts';
 import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
@@ -10,9 +11,12 @@ export const check: CliCommand = {
     const given = readOptions(argv, ['today']);
     const job = readJob(given.rest[0], given.options.today);
     const findings = await callsFor(job).findings({ job: job.job }, terminalTask());
-    const lines = findings.map(({ severity, code, what }) => `${severity} ${code}: ${what}`);
+    const lines = findings.map(
+      ({ severity, code, what, accepted }) =>
+        `${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,
+    );
     return {
-      exit: findings.some(({ severity }) => severity === 'blocker') ? 1 : 0,
+      exit: unaccepted(findings, []).length ? 1 : 0,
       document: { findings },
       text: lines.join('\n') || 'Nothing to say: it can be printed.',
     };

@@ -11,6 +11,7 @@ import { trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
 import { refused } from './refusals.ts';
 import type { Job } from './schema.ts';
+import { ACCEPT_COMMANDS } from './accept-commands.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
@@ -24,6 +25,7 @@ import { followBase } from './variants.ts';
 
 /** Every change that can be made to a job. */
 export const COMMANDS = {
+  ...ACCEPT_COMMANDS,
   ...ART_COMMANDS,
   ...ARTWORK_COMMANDS,
   ...COMBINE_COMMANDS,

@@ -30,6 +30,10 @@ export const jobSchema = z.object({
   list: listSchema.optional(),
   /** What single copies have of their own, by their names. */
   oneOffs: z.record(z.string(), oneOffSchema).optional(),
+  /** Findings that were taken as they are: what they said, and why. */
+  accepted: z
+    .record(z.string(), z.object({ what: z.string().max(1000), note: z.string().max(300) }))
+    .optional(),
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),
   /** The typefaces that words are set in and that do not ship, by their hash. */

@@ -28,6 +28,8 @@ export interface ExportChoices extends FormChoices {
   readonly dpi: number;
   /** Whether a PNG is clear where nothing prints. */
   readonly clear: boolean;
+  /** Of which sheets, by their numbers from 0; all of them unless given. */
+  readonly sheets?: readonly number[];
 }
 
 /** How files are written unless anything else is chosen. */
@@ -80,7 +82,9 @@ export function formPdf(
   choices: FormChoices = USUAL_CHOICES,
 ): Promise<Uint8Array> {
   const bare = compileJob(withoutFields(compiled.job), createCompiler(resources));
-  const pages = bare.sheets.map((sheet) => ({
+  const wanted = new Set(compiled.sheets.map(({ copies }) => copies[0]?.placement.copy));
+  const sheets = bare.sheets.filter(({ copies }) => wanted.has(copies[0]?.placement.copy));
+  const pages = sheets.map((sheet) => ({
     ...sheetPage(sheet),
     fields: sheetFields(compiled, sheet, choices),
   }));
@@ -136,10 +140,11 @@ async function pictures(
 }
 
 /** Writes a compiled job in the formats asked for; one PDF for all sheets, other kinds one a sheet. */
-export async function exportFiles(
-  compiled: CompiledJob,
-  options: ExportOptions,
-): Promise<MadeFile[]> {
+export async function exportFiles(whole: CompiledJob, options: ExportOptions): Promise<MadeFile[]> {
+  const { sheets } = options.choices ?? {};
+  const compiled = sheets
+    ? { ...whole, sheets: sheets.flatMap((at) => whole.sheets[at] ?? []) }
+    : whole;
   const { platform, resources, formats, task = unwatched } = options;
   const stem = fileStem(compiled.job.name);
   const names = compiled.sheets.map((_, index) => sheetFiles(stem, index));

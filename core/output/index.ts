@@ -15,6 +15,7 @@ export {
 } from './export.ts';
 export { cutHpgl, HPGL_PENS, HPGL_UNITS } from './hpgl.ts';
 export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
+export { parsePages } from './pages.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 export { statement } from './statement.ts';
 export { drawShapes, pieceAsArt } from './picture.ts';

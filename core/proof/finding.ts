@@ -32,6 +32,14 @@ export interface Finding {
   /** One sentence: why it matters. */
   readonly why: string;
   readonly fix?: Fix;
+  /** The note with which it was taken as it is. */
+  readonly accepted?: string;
+}
+
+/** What a finding is known by while what it is about is there. */
+export function findingKey({ code, where }: Pick<Finding, 'code' | 'where'>): string {
+  const { piece = '', element = '', sheet = '', copy = '' } = where;
+  return [code, piece, element, sheet, copy].join('|');
 }
 
 /** What kinds of finding look at. */

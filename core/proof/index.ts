@@ -3,6 +3,7 @@ export { templatePdf, type TemplateDrawing } from './template-print.ts';
 export { measureContrasts, wantedContrast, type ContrastOptions } from './contrast.ts';
 export {
   elementKey,
+  findingKey,
   type Finding,
   type Fix,
   type MeasuredContrast,

@@ -1,6 +1,12 @@
 import type { CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
-import type { Finding, FindingKind, ProofContext, Severity } from './finding.ts';
+import {
+  findingKey,
+  type Finding,
+  type FindingKind,
+  type ProofContext,
+  type Severity,
+} from './finding.ts';
 import {
   bleedsMeet,
   doubledCuts,
@@ -29,6 +35,7 @@ import {
   wordsNearEdge,
   wordsTooSmall,
 } from './findings/words.ts';
+import { paleWithoutWhite } from './findings/without-white.ts';
 import { scissorsGap, scissorsShape } from './findings/scissors.ts';
 import { stickerOutside, stickersTouch } from './findings/stickers.ts';
 
@@ -63,6 +70,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   looseParts,
   thinRim,
   licence,
+  paleWithoutWhite,
   oneOffEmpty,
   scissorsGap,
   scissorsShape,
@@ -78,9 +86,12 @@ export function quickFindings(
   contrasts: ProofContext['contrasts'] = new Map(),
 ): Finding[] {
   const context = { compiled, contrasts };
-  return FINDING_KINDS.flatMap((kind) => kind.check(context)).sort(
-    (one, other) => WEIGHT[one.severity] - WEIGHT[other.severity],
-  );
+  const { accepted = {} } = compiled.job;
+  const told = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
+    const taken = accepted[findingKey(finding)];
+    return taken?.what === finding.what ? { ...finding, accepted: taken.note } : finding;
+  });
+  return told.sort((one, other) => WEIGHT[one.severity] - WEIGHT[other.severity]);
 }
 
 /** All findings, with the contrast of words measured. Blockers come first. */

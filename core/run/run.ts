@@ -42,7 +42,10 @@ export interface RunOrder {
 
 /** The blockers of a job that a run does not pass. */
 export function unaccepted(findings: readonly Finding[], accept: readonly string[]): Finding[] {
-  return findings.filter(({ severity, code }) => severity === 'blocker' && !accept.includes(code));
+  return findings.filter(
+    ({ severity, code, accepted }) =>
+      severity === 'blocker' && accepted === undefined && !accept.includes(code),
+  );
 }
 
 /**

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import {
   FORMATS,
   formPlaceholders,
+  parsePages,
   USUAL_CHOICES,
   type ExportChoices,
   type Format,
@@ -13,6 +14,7 @@ import { texts } from '../../texts/index.ts';
 import CheckRow from '../../ui/CheckRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import { useMessages } from '../../ui/messages-store.ts';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
@@ -24,6 +26,7 @@ import { kilobytes, saveFiles } from './saved-files.ts';
 const emit = defineEmits<{ close: [] }>();
 const store = useJobStore();
 const settings = useSettings();
+const messages = useMessages();
 const making = useMaking();
 const say = texts.proof;
 const THICK = 0.35; // mm beyond which paper does not go round corners
@@ -34,6 +37,9 @@ const wanted = ref<readonly Format[]>(
 );
 const formats = computed(() => wanted.value.filter(can));
 const choices = ref<ExportChoices>({ ...USUAL_CHOICES, ...settings.files.choices });
+/** Which sheets are meant, as it is typed. */
+const pages = ref('');
+const count = computed(() => store.settledLayout?.sheets.length ?? 0);
 const made = shallowRef<readonly MadeFile[]>();
 const has = (...some: Format[]): boolean => some.some((one) => formats.value.includes(one));
 const dialog = computed(() => {
@@ -73,7 +79,10 @@ function share(name: string, on: boolean): void {
 async function save(): Promise<void> {
   const { shared, ...kept } = choices.value;
   settings.files = { formats: [...wanted.value], choices: kept };
-  const files = await making.make(formats.value, { ...kept, shared: [...shared] });
+  const sheets = parsePages(pages.value, count.value);
+  if (!sheets.ok) return messages.sayProblem(sheets.problem);
+  const only = pages.value.trim() ? { sheets: sheets.value } : {};
+  const files = await making.make(formats.value, { ...kept, ...only, shared: [...shared] });
   if (!files) return;
   made.value = files;
   give();
@@ -108,6 +117,9 @@ function give(): void {
       </fieldset>
       <fieldset>
         <legend>{{ say.how }}</legend>
+        <FactRow as="label" :label="say.sheets"
+          ><input v-model="pages" class="well pages" :placeholder="say.allSheets(count)"
+        /></FactRow>
         <template v-if="has('pdf')">
           <CheckRow
             :label="say.cutLayer"
@@ -232,6 +244,9 @@ p {
 }
 .value {
   text-align: right;
+}
+.pages {
+  width: 130px;
 }
 .made {
   margin-top: 14px;

@@ -1,19 +1,25 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { copySource } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
+import { compileSheet } from '../../../core/sheet/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
-import FindingCard from '../FindingCard.vue';
 import SheetStrip from '../sheet/SheetStrip.vue';
 import { useJobStore } from '../store/job-store.ts';
+import { pageCompiler } from '../store/page-resources.ts';
 import FilesCard from './FilesCard.vue';
+import FindingGroups from './FindingGroups.vue';
+import { LAYERS, lookOfMaterial, type Layer } from './layers.ts';
+import ProofLayers from './ProofLayers.vue';
 import { useMadePdf } from './made-pdf.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -38,6 +44,24 @@ const bench = useBenchView(svg, () => ({
 }));
 const shown = ref<Finding>();
 const findings = computed(() => store.findings.list);
+const layers = ref<ReadonlySet<Layer>>(new Set(['cuts']));
+const onStock = ref(false);
+const look = computed(() => (store.job ? lookOfMaterial(store.job.material) : 'plain'));
+const ground = computed(() => (look.value === 'clear' ? '' : (store.job?.material.color ?? '')));
+const sheet = computed(() => {
+  const [job, layout] = [store.job, store.layout?.sheets[current.value]];
+  return job && layout ? compileSheet(job, layout, copySource(job, pageCompiler)) : undefined;
+});
+const used = computed(() => (current.value === 0 ? (store.job?.plan.used ?? []) : []));
+/** Of the layers those that the sheet has anything for. */
+const offered = computed(() =>
+  LAYERS.filter((layer) => layer !== 'used' || (store.job?.plan.used.length ?? 0) > 0),
+);
+
+function toggle(layer: Layer): void {
+  const { value: now } = layers;
+  layers.value = new Set(LAYERS.filter((one) => (one === layer ? !now.has(one) : now.has(one))));
+}
 const ring = computed(() =>
   shown.value?.where.sheet === current.value ? shown.value.where.box : undefined,
 );
@@ -85,7 +109,15 @@ function show(finding: Finding): void {
         :way="seen.way"
         :paper="store.job?.material.color ?? '#ffffff'"
       />
-      <div class="page" :style="{ ...page, filter: seen.filter }">
+      <div
+        class="page"
+        :class="onStock ? ['stock', look] : ''"
+        :style="{
+          ...page,
+          filter: seen.filter,
+          ...(onStock && ground ? { backgroundColor: ground } : {}),
+        }"
+      >
         <PixelPicture
           v-if="made.image.value"
           :image="made.image.value"
@@ -93,6 +125,17 @@ function show(finding: Finding): void {
         />
       </div>
       <svg ref="svg" class="bench" aria-hidden="true">
+        <g
+          v-if="sheet"
+          :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
+        >
+          <ProofLayers
+            :sheet="sheet"
+            :shown="layers"
+            :used="used"
+            :scale="bench.view.value.scale"
+          />
+        </g>
         <g
           v-if="ring"
           :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
@@ -123,30 +166,17 @@ function show(finding: Finding): void {
       <ZoomTray :bench="bench" :whole="texts.proof.wholeSheet" />
     </template>
     <template #cards>
-      <FilesCard />
-      <CardPanel :title="texts.seenAs.title">
-        <SelectRow v-model="seen.way" :label="texts.proof.proof" :choices="texts.seenAs.ways" />
-      </CardPanel>
       <CardPanel
         v-if="findings.length === 0"
         :title="store.findings.looking ? texts.proof.looking : texts.proof.clean"
         :tone="store.findings.looking ? undefined : 'leaf'"
       >
         <p class="plain">
-          {{
-            store.findings.looking
-              ? 'Words, pictures and sheets are being looked at.'
-              : texts.proof.cleanHint
-          }}
+          {{ store.findings.looking ? texts.proof.lookingWhat : texts.proof.cleanHint }}
         </p>
       </CardPanel>
-      <FindingCard
-        v-for="(finding, at) in findings"
-        :key="finding.code + at"
-        :finding="finding"
-        show
-        @show="show"
-      />
+      <FindingGroups @show="show" />
+      <FilesCard />
       <v-btn
         v-if="findings.every(({ severity }) => severity !== 'blocker')"
         color="primary"
@@ -154,6 +184,19 @@ function show(finding: Finding): void {
         :to="{ name: 'run' }"
         >{{ texts.proof.toRun }}</v-btn
       >
+      <CardPanel :title="texts.seenAs.title">
+        <SelectRow v-model="seen.way" :label="texts.proof.proof" :choices="texts.seenAs.ways" />
+        <CheckRow v-model="onStock" :label="texts.proof.onStock(store.job?.material.name ?? '')" />
+      </CardPanel>
+      <CardPanel :title="texts.proof.over">
+        <CheckRow
+          v-for="layer in offered"
+          :key="layer"
+          :label="texts.proof.layers[layer]"
+          :model-value="layers.has(layer)"
+          @update:model-value="toggle(layer)"
+        />
+      </CardPanel>
     </template>
   </BenchLayout>
 </template>
@@ -175,6 +218,30 @@ function show(finding: Finding): void {
   display: block;
   width: 100%;
   height: 100%;
+}
+/* Ink lets through what it lies on. */
+.stock canvas {
+  mix-blend-mode: multiply;
+}
+.clear {
+  background: repeating-conic-gradient(#d9cfcb 0 25%, #fffdf9 0 50%) 0 0 / 18px 18px;
+}
+.shiny {
+  background-image: linear-gradient(
+    115deg,
+    #ffffffb0 0,
+    #00000018 30%,
+    #ffffff90 52%,
+    #00000022 78%
+  );
+}
+.rainbow {
+  background-image: linear-gradient(115deg, #ffc4d6, #ffe9a8, #bff3d0, #b9dcff, #e3c4ff, #ffc4d6);
+}
+.woven {
+  background-image:
+    repeating-linear-gradient(0deg, #0000000f 0 1px, transparent 1px 3px),
+    repeating-linear-gradient(90deg, #0000000f 0 1px, transparent 1px 3px);
 }
 .ring {
   fill: none;

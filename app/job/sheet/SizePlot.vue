@@ -24,8 +24,9 @@ const now = computed(() => props.sizes.find(({ scale }) => Math.abs(scale - 1) <
 const looked = ref<number>();
 /** How many were asked for, where that led to the size. */
 const exact = ref<number>();
+// A size that is looked at stays while sizes are compared anew, as long as the piece has its own.
 watch(
-  () => props.sizes,
+  () => piece.value && Object.values(pieceSize(piece.value)).join(),
   () => {
     looked.value = undefined;
     exact.value = undefined;

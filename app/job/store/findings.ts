@@ -1,4 +1,4 @@
-import { ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
 import { proofCalls } from '../../calls/index.ts';
@@ -10,7 +10,10 @@ const QUIET = 350; // ms without a change before the proof is asked again
  * a time; what changes meanwhile is asked next, and answers about another job are dropped.
  */
 export function useFindings(job: () => Job | undefined) {
-  const list = shallowRef<readonly Finding[]>([]);
+  const found = shallowRef<readonly Finding[]>([]);
+  /** Those that nobody has taken as they are. */
+  const list = computed(() => found.value.filter(({ accepted }) => accepted === undefined));
+  const accepted = computed(() => found.value.filter((one) => one.accepted !== undefined));
   const looking = ref(false);
   let asking = false;
   let next: Job | undefined;
@@ -21,13 +24,13 @@ export function useFindings(job: () => Job | undefined) {
     asking = true;
     for (let asked = next; asked; asked = next) {
       next = undefined;
-      const found = await proofCalls
+      const answer = await proofCalls
         .call('findings', { job: asked })
         .answer.catch((error: unknown) => {
           console.warn(error);
           return undefined;
         });
-      if (found && job()?.id === asked.id) list.value = found;
+      if (answer && job()?.id === asked.id) found.value = answer;
     }
     asking = false;
     looking.value = false;
@@ -35,7 +38,7 @@ export function useFindings(job: () => Job | undefined) {
 
   watch(job, (now, before) => {
     clearTimeout(timer);
-    if (now?.id !== before?.id) list.value = [];
+    if (now?.id !== before?.id) found.value = [];
     if (!now) return;
     looking.value = true;
     timer = setTimeout(
@@ -47,5 +50,5 @@ export function useFindings(job: () => Job | undefined) {
     );
   });
 
-  return { list, looking };
+  return { list, accepted, looking };
 }

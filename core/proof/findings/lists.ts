@@ -35,7 +35,7 @@ export const columnMissing: FindingKind = {
             what: job.list
               ? `The list has no column for ${asked} on “${piece.name}”.`
               : `${asked} on “${piece.name}” waits for a list.`,
-            why: 'It would be printed as it is typed.',
+            why: 'It would be printed as it is typed. In a PDF to fill in it is a field.',
           },
         ];
       }),
