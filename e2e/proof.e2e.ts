@@ -7,7 +7,9 @@ import { expect, openDesk, proofIs, test } from './workshop.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-proof-'));
 
-test('a finding is accepted with a note, stays so, and is looked at again', async ({ page }) => {
+test('a finding is accepted with a note, stays so, and is looked at again; cuts are shown in their order', async ({
+  page,
+}) => {
   await openDesk(page, 'pot-lid-seals', 'artwork');
   await page.locator('[data-element="words-3"] .hit').click();
   await page.getByLabel('The words', { exact: true }).fill('{plnt}');
@@ -22,12 +24,7 @@ test('a finding is accepted with a note, stays so, and is looked at again', asyn
   await page.reload();
   await page.getByRole('button', { name: 'Look at it again' }).click();
   await proofIs(page, /1 /);
-});
-
-test('what is not printed is shown over the print: each cut, its turn, the bleed', async ({
-  page,
-}) => {
-  await openDesk(page, 'pot-lid-seals', 'proof');
+  // What is not printed is shown over the print.
   const layers = page.locator('.layers');
   await expect(layers.locator('.cut')).toHaveCount(12);
   await page.getByLabel('Order of the cuts').check();

@@ -79,6 +79,11 @@ try {
   await page.locator('[data-element="piece-4"]').click();
   await proofIsDone();
   await shoot('sticker-sheet');
+  await page.goto(`${URL}/job/demo-seed-packets/artwork`);
+  await proofIsDone();
+  await page.getByRole('button', { name: 'List', exact: true }).click();
+  await page.getByRole('button', { name: 'Row after' }).click();
+  await shoot('list');
   await page.goto(`${URL}/stock/materials?open=pearl-film`);
   await shoot('materials');
   await page.goto(`${URL}/stock/sheets?open=a4-round-40-24`);

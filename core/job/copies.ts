@@ -44,7 +44,8 @@ export function copyOf(job: Job, name: string): CopyOfJob | undefined {
 interface AsRow {
   readonly list: Pick<List, 'colors' | 'pictures' | 'columns'>;
   readonly art: Job['art'];
-  readonly made: WeakMap<ListRow, Piece>;
+  /** By what a row says, so that rows that say the same have the same piece. */
+  readonly made: Map<string, Piece>;
 }
 
 const asRows = new WeakMap<Piece, AsRow>();
@@ -61,21 +62,21 @@ export function asRow({ list, art }: Job, piece: Piece, row: ListRow | undefined
     known.list.colors === list.colors &&
     known.list.pictures === list.pictures &&
     known.list.columns === list.columns;
-  const all: AsRow = isSame ? known : { list, art, made: new WeakMap() };
+  const all: AsRow = isSame ? known : { list, art, made: new Map() };
   asRows.set(piece, all);
-  const found = all.made.get(row);
-  if (found) return found;
   const swaps = colors.flatMap(({ column, color }) => {
     const said = findNamedColor(fieldOf(list, row, column));
     return said ? [[color.toLowerCase(), said] as const] : [];
   });
+  const named = pictures.flatMap(({ column, element }) => {
+    const id = findArtNamed(art, fieldOf(list, row, column));
+    return id === undefined ? [] : [[element, id] as const];
+  });
+  const key = JSON.stringify([swaps, named]);
+  const found = all.made.get(key);
+  if (found) return found;
   const colored = swaps.length ? recoloredPiece(piece, swapOf(Object.fromEntries(swaps))) : piece;
-  const shown = new Map(
-    pictures.flatMap(({ column, element }) => {
-      const id = findArtNamed(art, fieldOf(list, row, column));
-      return id === undefined ? [] : [[element, id] as const];
-    }),
-  );
+  const shown = new Map(named);
   const result = shown.size
     ? {
         ...colored,
@@ -88,9 +89,12 @@ export function asRow({ list, art }: Job, piece: Piece, row: ListRow | undefined
         }),
       }
     : colored;
-  all.made.set(row, result);
+  if (all.made.size >= MOST_LOOKS) all.made.clear();
+  all.made.set(key, result);
   return result;
 }
+
+const MOST_LOOKS = 5000;
 
 const plainName = (name: string): string =>
   name

@@ -9,7 +9,7 @@ import { parseList } from '../piece/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { usualThing } from '../things/index.ts';
-import { formPdf, formPlaceholders, USUAL_CHOICES, type FormChoices } from './index.ts';
+import { formPdf, formPlaceholders, printPdf, USUAL_CHOICES, type FormChoices } from './index.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-form-'));
 const tool = (name: string, ...args: string[]): string =>
@@ -156,4 +156,12 @@ test('placeholders of a job are told, but counters, curves and lines of several 
     },
   );
   expect(formPlaceholders(more)).toEqual(['name', 'bed']);
+});
+
+test('the print file of a list has each row as words that can be searched', async () => {
+  const made = await compiled(job(LIST), new Map());
+  const pdf = await printPdf(nodePlatform, made.compiled, made.resources);
+  const text = tool('pdftotext', keep('rows.pdf', pdf), '-');
+  for (const said of ['Ranunculus acris Flore Pleno', 'in Wall', 'Épinard fraise'])
+    expect(text.replace(/\s+/g, ' ')).toContain(said);
 });

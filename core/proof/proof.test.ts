@@ -132,6 +132,18 @@ const CASES: Record<string, { job: () => Job; says: RegExp; mends?: boolean }> =
     says: /“plenty” is no number of copies for “Ivy”/,
     mends: true,
   },
+  'too-many-copies': {
+    job: () =>
+      listed(
+        'name\tmany\nRue\t900\nIvy\t900',
+        {
+          name: 'bind-quantity',
+          args: { column: 'many' },
+        },
+        { name: 'want-rows', args: { piece: PIECE, each: 3 } },
+      ),
+    says: /asks for 5400 copies; a job makes 5000 of a piece/,
+  },
   'picture-unfound': {
     job: () =>
       listed('name\tphoto\nRue\true.jpg\nIvy\t', ornament({}), {

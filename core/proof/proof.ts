@@ -23,6 +23,7 @@ import {
   oneOffEmpty,
   pictureUnfound,
   quantityUnread,
+  tooManyCopies,
   valueMissing,
 } from './findings/lists.ts';
 import { artMissing, licence, lowResolution } from './findings/pictures.ts';
@@ -53,6 +54,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   columnMissing,
   valueMissing,
   quantityUnread,
+  tooManyCopies,
   pictureUnfound,
   colorUnread,
   wordsNearEdge,

@@ -1,5 +1,5 @@
 import type { Drawing, DrawingNode } from '../drawing/index.ts';
-import type { CompiledPiece } from '../piece/index.ts';
+import type { CompiledPiece, Piece } from '../piece/index.ts';
 import { pieceSymbol } from './sheet-copies.ts';
 
 /**
@@ -7,20 +7,24 @@ import { pieceSymbol } from './sheet-copies.ts';
  * have in common is a symbol of its own that they use, so that a ground stands in a file once.
  */
 export function sheetSymbols(present: ReadonlyMap<string, CompiledPiece>): Drawing['symbols'] {
-  const looks = new Map<string, { symbol: string; piece: CompiledPiece }[]>();
-  for (const [symbol, piece] of present) {
-    const { id } = piece.piece;
-    looks.set(id, [...(looks.get(id) ?? []), { symbol, piece }]);
-  }
+  const looks = new Map<Piece, { symbol: string; look: CompiledPiece }[]>();
+  for (const [symbol, look] of present)
+    looks.set(look.piece, [...(looks.get(look.piece) ?? []), { symbol, look }]);
   const symbols: Record<string, readonly DrawingNode[]> = {};
-  for (const [id, group] of looks) {
-    const shared = new SharedRuns(
-      pieceSymbol(id),
-      group.map(({ piece }) => piece),
-    );
-    for (const { symbol, piece } of group)
-      symbols[symbol] = group.length === 1 ? piece.nodes : shared.in(piece);
-    Object.assign(symbols, shared.symbols);
+  for (const [piece, group] of looks) {
+    if (group.length === 1) for (const { symbol, look } of group) symbols[symbol] = look.nodes;
+    else {
+      const stem = `${pieceSymbol(piece.id)}-shared`;
+      const uses = usesOf(group.map(({ look }) => look));
+      const shared = (node: DrawingNode): boolean => uses.get(node) === group.length;
+      const nameOf = (run: readonly DrawingNode[]): string => {
+        const known = Object.keys(symbols).find((name) => symbols[name] === run);
+        const name = known ?? `${stem}-${Object.keys(symbols).length + 1}`;
+        symbols[name] = run;
+        return name;
+      };
+      for (const { symbol, look } of group) symbols[symbol] = withRuns(look, shared, nameOf);
+    }
   }
   return symbols;
 }
@@ -36,55 +40,48 @@ function unclipped({ nodes, bleed }: CompiledPiece): {
     : { nodes, clip: undefined };
 }
 
-const runsKnown = new WeakMap<DrawingNode, readonly DrawingNode[]>();
+function usesOf(looks: readonly CompiledPiece[]): Map<DrawingNode, number> {
+  const uses = new Map<DrawingNode, number>();
+  for (const look of looks)
+    for (const node of unclipped(look).nodes) uses.set(node, (uses.get(node) ?? 0) + 1);
+  return uses;
+}
 
-class SharedRuns {
-  readonly symbols: Record<string, readonly DrawingNode[]> = {};
-  private readonly uses = new Map<DrawingNode, number>();
-  private readonly names = new Map<DrawingNode, string>();
-  private readonly stem: string;
-  private readonly looks: number;
-
-  constructor(stem: string, looks: readonly CompiledPiece[]) {
-    this.stem = stem;
-    this.looks = looks.length;
-    for (const look of looks)
-      for (const node of unclipped(look).nodes) this.uses.set(node, (this.uses.get(node) ?? 0) + 1);
-  }
-
-  /** The nodes of one look, with each run of what all looks have as a use of it. */
-  in(look: CompiledPiece): readonly DrawingNode[] {
-    const { nodes, clip } = unclipped(look);
-    const made: DrawingNode[] = [];
-    let run: DrawingNode[] = [];
-    const close = (): void => {
-      if (run.length)
-        made.push({ kind: 'use', symbol: this.nameOf(run), transform: [1, 0, 0, 1, 0, 0] });
-      run = [];
-    };
-    for (const node of nodes) {
-      if (this.uses.get(node) === this.looks) run.push(node);
-      else {
-        close();
-        made.push(node);
-      }
+/** The nodes of one look, with each run of what all looks have as a use of it. */
+function withRuns(
+  look: CompiledPiece,
+  shared: (node: DrawingNode) => boolean,
+  nameOf: (run: readonly DrawingNode[]) => string,
+): readonly DrawingNode[] {
+  const { nodes, clip } = unclipped(look);
+  const made: DrawingNode[] = [];
+  let run: DrawingNode[] = [];
+  const close = (): void => {
+    if (run.length)
+      made.push({ kind: 'use', symbol: nameOf(sameRun(run)), transform: [1, 0, 0, 1, 0, 0] });
+    run = [];
+  };
+  for (const node of nodes) {
+    if (shared(node)) run.push(node);
+    else {
+      close();
+      made.push(node);
     }
-    close();
-    return clip ? [{ kind: 'group', clip, children: made }] : made;
   }
+  close();
+  return clip ? [{ kind: 'group', clip, children: made }] : made;
+}
 
-  private nameOf(run: readonly DrawingNode[]): string {
-    const [first] = run as [DrawingNode];
-    const known = this.names.get(first);
-    if (known !== undefined && this.symbols[known]?.length === run.length) return known;
-    const name = `${this.stem}-shared-${this.names.size + 1}`;
-    this.names.set(first, name);
-    // The same value on every sheet, so that it is the same object in a file of all of them.
-    const before = runsKnown.get(first);
-    const same = before?.length === run.length && before.every((node, at) => node === run[at]);
-    const nodes = same ? before : run;
-    runsKnown.set(first, nodes);
-    this.symbols[name] = nodes;
-    return name;
-  }
+const runsKnown = new WeakMap<DrawingNode, (readonly DrawingNode[])[]>();
+
+/** The same value for the same nodes on every sheet, so that it is one object in a file of all of them. */
+function sameRun(run: readonly DrawingNode[]): readonly DrawingNode[] {
+  const [first] = run as [DrawingNode];
+  const known = runsKnown.get(first) ?? [];
+  runsKnown.set(first, known);
+  const found = known.find(
+    (one) => one.length === run.length && one.every((node, at) => node === run[at]),
+  );
+  if (!found) known.push(run);
+  return found ?? run;
 }

@@ -84,6 +84,7 @@ export function useDeskState() {
   });
 
   function show(id: string): void {
+    store.showCopy(undefined);
     selected.value = [];
     void router.replace({ query: { piece: id } });
   }

@@ -9,7 +9,7 @@ import {
   type List,
   type ListRow,
 } from '../../piece/index.ts';
-import { copyParts } from '../../sheet/index.ts';
+import { copyParts, MOST_COPIES } from '../../sheet/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 
 export const columnMissing: FindingKind = {
@@ -119,6 +119,27 @@ export const quantityUnread: FindingKind = {
         },
       },
     ];
+  },
+};
+
+export const tooManyCopies: FindingKind = {
+  code: 'too-many-copies',
+  check: ({ compiled: { job } }) => {
+    const { list } = job;
+    if (!list) return [];
+    const one = rowsOn(list).reduce((sum, row) => sum + (findQuantity(list, row) ?? 0), 0);
+    return Object.entries(job.plan.each ?? {}).flatMap(([piece, each]): Finding[] => {
+      if (one * each <= MOST_COPIES) return [];
+      return [
+        {
+          code: 'too-many-copies',
+          severity: 'blocker',
+          where: { piece },
+          what: `The list asks for ${one * each} copies; a job makes ${MOST_COPIES} of a piece at most.`,
+          why: 'Those of its last rows would be missing. Switch rows off and print them in a second run.',
+        },
+      ];
+    });
   },
 };
 
