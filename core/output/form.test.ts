@@ -1,24 +1,14 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { expectGood } from '../base/index.ts';
 import { createJob, type Job } from '../job/index.ts';
 import { parseList } from '../piece/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
+import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { usualThing } from '../things/index.ts';
 import { formPdf, formPlaceholders, printPdf, USUAL_CHOICES, type FormChoices } from './index.ts';
 
-const folder = mkdtempSync(join(tmpdir(), 'peel-form-'));
-const tool = (name: string, ...args: string[]): string =>
-  execFileSync(name, args, { encoding: 'utf8' });
-const keep = (name: string, bytes: Uint8Array): string => {
-  const path = join(folder, name);
-  writeFileSync(path, bytes);
-  return path;
-};
 const LIST =
   'name\tbed\nRanunculus acris Flore Pleno\tNorth border\nIvy\tWall\nÉpinard fraise\tKüche';
 

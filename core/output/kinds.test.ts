@@ -1,36 +1,15 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { renderPdf } from '../pdf/index.ts';
-import { compiled, exampleJob } from '../testing/example-job.ts';
+import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { exportFiles, type MadeFile } from './index.ts';
 
-const folder = mkdtempSync(join(tmpdir(), 'peel-kinds-'));
-const tool = (name: string, ...args: string[]): string =>
-  execFileSync(name, args, { encoding: 'utf8' });
-const keep = (name: string, bytes: Uint8Array): string => {
-  const path = join(folder, name);
-  writeFileSync(path, bytes);
-  return path;
-};
 const textOf = ({ bytes }: MadeFile): string => new TextDecoder().decode(bytes);
 
-let files: Record<string, MadeFile>;
-let made: Awaited<ReturnType<typeof compiled>>;
+let made: Awaited<ReturnType<typeof exportedExample>>['made'];
+let file: Awaited<ReturnType<typeof exportedExample>>['file'];
 beforeAll(async () => {
-  const { job, art } = await exampleJob();
-  made = await compiled(job, art);
-  const list = await exportFiles(made.compiled, {
-    platform: nodePlatform,
-    resources: made.resources,
-    formats: ['pdf', 'dxf', 'hpgl', 'jpeg', 'json'],
-    choices: { dpi: 72 },
-  });
-  files = Object.fromEntries(list.map((file) => [file.format, file]));
+  ({ made, file } = await exportedExample(['pdf', 'dxf', 'hpgl', 'jpeg', 'json'], { dpi: 72 }));
 });
-const file = (format: string): MadeFile => files[format] as MadeFile;
 
 /** The polylines of a DXF by their layers, as an outsider reads its pairs of codes and values. */
 function dxfLines(text: string): { layer: string; closed: boolean; points: [number, number][] }[] {

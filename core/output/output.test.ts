@@ -1,8 +1,5 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
+import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { createJob } from '../job/index.ts';
 import { countPdfPages, renderPdf } from '../pdf/index.ts';
@@ -17,29 +14,13 @@ import {
   type PdfSources,
 } from './index.ts';
 
-const folder = mkdtempSync(join(tmpdir(), 'peel-output-'));
-const tool = (name: string, ...args: string[]): string =>
-  execFileSync(name, args, { encoding: 'utf8' });
-const keep = (name: string, bytes: Uint8Array): string => {
-  const path = join(folder, name);
-  writeFileSync(path, bytes);
-  return path;
-};
 const textOf = ({ bytes }: MadeFile): string => new TextDecoder().decode(bytes);
 
-let files: Record<string, MadeFile>;
-let made: Awaited<ReturnType<typeof compiled>>;
+let made: Awaited<ReturnType<typeof exportedExample>>['made'];
+let file: Awaited<ReturnType<typeof exportedExample>>['file'];
 beforeAll(async () => {
-  const { job, art } = await exampleJob();
-  made = await compiled(job, art);
-  const list = await exportFiles(made.compiled, {
-    platform: nodePlatform,
-    resources: made.resources,
-    formats: ['pdf', 'svg', 'hpgl', 'png', 'json'],
-  });
-  files = Object.fromEntries(list.map((file) => [file.format, file]));
+  ({ made, file } = await exportedExample(['pdf', 'svg', 'hpgl', 'png', 'json']));
 });
-const file = (format: string): MadeFile => files[format] as MadeFile;
 
 test('the PDF passes an independent check and has the sheet’s size, boxes and no scaling', () => {
   const path = keep('seals.pdf', file('pdf').bytes);

@@ -22,7 +22,7 @@ const items = computed(() => {
   const drawn = props.desk.settledPiece.value?.elements ?? [];
   return (props.desk.settled.value?.elements ?? []).map((element) => ({
     element,
-    compiled: drawn.find((one) => one.element === element)?.compiled,
+    compiled: drawn.find((one) => one.element.id === element.id)?.compiled,
     title: titleOf(element),
   }));
 });
