@@ -27,7 +27,6 @@ import {
 import { foldsOf, type Fold, type Thing } from '../things/index.ts';
 import { artOfFill, findPaint, type FillSource } from './fill.ts';
 import { artOfElement } from './element-fills.ts';
-import { textsOf, withTexts } from './element-texts.ts';
 import {
   compileElement,
   elementMaps,
@@ -39,8 +38,8 @@ import {
   type Resources,
 } from './elements/index.ts';
 import { pieceSize, type Piece } from './piece.ts';
-import { fieldsOfRow, type List, type ListRow } from './list.ts';
-import { countsUp, fieldsOf, filledText, hasPlaceholders } from './placeholders.ts';
+import { differences, FIRST_COPY, filledFor, lookOfCopy, type CopyInList } from './copy-fill.ts';
+import type { List } from './list.ts';
 
 /** An element with its drawing moved and turned to its place in the piece. */
 export interface PlacedElement {
@@ -76,15 +75,6 @@ export interface CompiledPiece {
   /** What tells this copy from others of the piece; nothing where all are alike. */
   readonly look: string;
 }
-
-/** Which copy of a piece it is, from 1, and the row of the list that fills it. */
-export interface CopyInList {
-  readonly number: number;
-  readonly row?: ListRow | undefined;
-}
-
-/** The copy that a piece is shown as where no other is asked for. */
-export const FIRST_COPY: CopyInList = { number: 1 };
 
 /** The pieces and art that a compiler looks names up in, and the thing that they are for: those of one job. */
 export interface PieceSource {
@@ -209,43 +199,6 @@ function lookOf(element: PieceElement): object {
   const { x, y, angle, flip, repeat, opacity, locked, name, group, adapt, ...look } = element;
   void [x, y, angle, flip, repeat, opacity, locked, name, group, adapt];
   return look;
-}
-
-interface Differences {
-  readonly counts: boolean;
-  readonly fields: boolean;
-}
-
-const differencesKnown = new WeakMap<Piece, { columns: unknown; differs: Differences }>();
-
-/** By what copies of a piece are others: something in them counts up, or is filled from a list. */
-function differences(piece: Piece, { list }: PieceSource): Differences {
-  const known = differencesKnown.get(piece);
-  if (known?.columns === list?.columns && known) return known.differs;
-  const { elements } = piece;
-  const isFilled = (text: string): boolean =>
-    list !== undefined && fieldsOf(text).some((name) => list.columns.includes(name));
-  const texts = elements.flatMap(textsOf);
-  const differs = { counts: texts.some(countsUp), fields: texts.some(isFilled) };
-  differencesKnown.set(piece, { columns: list?.columns, differs });
-  return differs;
-}
-
-function lookOfCopy({ number, row }: CopyInList, { counts, fields }: Differences): string {
-  return [counts ? `${number}` : '', fields ? (row?.key ?? 'none') : ''].filter(Boolean).join('-');
-}
-
-/** An element as it is on a copy, and what tells it from others; undefined when it is always as it was typed. */
-function filledFor(
-  element: PieceElement,
-  source: PieceSource,
-  { number, row: at }: CopyInList,
-): { element: PieceElement; key: string } | undefined {
-  if (!textsOf(element).some(hasPlaceholders)) return undefined;
-  const row = source.list && at && fieldsOfRow(source.list, at);
-  const facts = { today: source.today ?? '2000-01-01', number, ...(row ? { row } : {}) };
-  const filled = withTexts(element, (text) => filledText(text, facts));
-  return { element: filled, key: textsOf(filled).join('\n') };
 }
 
 const clipped = new WeakMap<NonNullable<Piece['creases']>, { edge: unknown; creases: Fold[] }>();

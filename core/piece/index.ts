@@ -1,8 +1,7 @@
+export { FIRST_COPY, type CopyInList } from './copy-fill.ts';
 export {
   createCompiler,
-  FIRST_COPY,
   type CompiledPiece,
-  type CopyInList,
   type PieceCompiler,
   type PieceSource,
   type PlacedElement,

@@ -5,7 +5,7 @@ import { readArt } from '../art/index.ts';
 import { runForCopy, type CommandCall, type Job } from '../job/index.ts';
 import { plainBuild } from '../shape/index.ts';
 import { MATT_PAPER } from '../stock/index.ts';
-import { allFindings, findingKey, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
+import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 import { usualThing } from '../things/index.ts';
 import {
   DIE_CUT,
@@ -398,25 +398,4 @@ test('words on a plate are not told to run into what lies beneath it', async () 
   };
   const under = plain(ornament({ width: 12, height: 12, y: 6 }), plate, words({ y: 10 }));
   expect((await findings(under)).map((one) => one.code)).not.toContain('words-run-into');
-});
-
-test('a finding that was accepted keeps its note, and speaks again when it says anything else', async () => {
-  const small = plain(words({ size: 5 }));
-  const found = (await findings(small)).find(({ code }) => code === 'words-too-small');
-  if (!found) throw new Error('nothing found');
-  const key = findingKey(found);
-  const call = {
-    name: 'accept-finding' as const,
-    args: { key, what: found.what, note: 'fine print' },
-  };
-  const accepted = runAll(small, call);
-  const told = async (job: Job): Promise<string | undefined> =>
-    (await findings(job)).find(({ code }) => code === 'words-too-small')?.accepted;
-  expect(await told(accepted)).toBe('fine print');
-  const smaller = runAll(accepted, {
-    name: 'change-elements',
-    args: { piece: PIECE, changes: { 'words-1': { size: 4.2, least: 4 } } },
-  });
-  expect(await told(smaller)).toBeUndefined();
-  expect(await told(runAll(accepted, { name: 'reopen-finding', args: { key } }))).toBeUndefined();
 });
