@@ -1,4 +1,4 @@
-import { flatten, type Point, type Ring } from '../geometry/index.ts';
+import { flatten, type Point } from '../geometry/index.ts';
 import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
 import { orderCuts } from './cut-order.ts';
@@ -70,12 +70,7 @@ const section = (name: string, pairs: Pairs): Pairs => [
   [0, 'ENDSEC'],
 ];
 
-function polyline(
-  layer: Layer,
-  ring: Ring | readonly Point[],
-  closed: boolean,
-  height: number,
-): Pairs {
+function polyline(layer: Layer, ring: readonly Point[], closed: boolean, height: number): Pairs {
   return [
     [0, 'POLYLINE'],
     [8, layer],

@@ -155,14 +155,13 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   await task.breathe();
   const choices = { ...USUAL_CHOICES, ...options.choices };
   const drawn = wants.has('png') || wants.has('jpeg');
-  const pdf =
-    wants.has('pdf') || drawn
-      ? await printPdf(platform, compiled, resources, { ...choices, cutLayer: false })
-      : undefined;
-  if (pdf && wants.has('pdf')) {
-    const bytes = choices.cutLayer ? await printPdf(platform, compiled, resources, choices) : pdf;
-    made.push({ name: `${stem}.pdf`, format: 'pdf', bytes, pages: names.length });
-  }
+  const write = (cutLayer: boolean): Promise<Uint8Array> =>
+    printPdf(platform, compiled, resources, { ...choices, cutLayer });
+  const printed = wants.has('pdf') ? await write(choices.cutLayer) : undefined;
+  // Pictures show no cut lines.
+  const pdf = drawn ? await (choices.cutLayer || !printed ? write(false) : printed) : undefined;
+  if (printed)
+    made.push({ name: `${stem}.pdf`, format: 'pdf', bytes: printed, pages: names.length });
   if (wants.has('form')) {
     const bytes = await formPdf(platform, compiled, resources, choices);
     made.push({ name: `${stem}-form.pdf`, format: 'form', bytes, pages: names.length });
@@ -171,9 +170,9 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
     task.progress((index + 1) / (compiled.sheets.length + 1), `Writing sheet ${index + 1}`);
     await task.breathe();
     const name = names[index] as SheetFiles;
-    for (const [format, write] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
-      if (wants.has(format)) made.push({ name: name[format], format, bytes: text(write(sheet)) });
-    if (pdf && drawn) made.push(...(await pictures({ pdf, index, name }, { ...options, choices })));
+    for (const [format, cut] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
+      if (wants.has(format)) made.push({ name: name[format], format, bytes: text(cut(sheet)) });
+    if (pdf) made.push(...(await pictures({ pdf, index, name }, { ...options, choices })));
   }
   if (wants.has('json')) {
     made.push({

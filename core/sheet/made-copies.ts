@@ -52,20 +52,29 @@ function rowCopies(list: List, each: number): RowCopies {
   return made;
 }
 
-/** How many copies of a piece are made: what the rows give, or those that are wanted, and spares. */
-export function madeOf({ plan, list }: Omit<CopiesSource, 'pieces'>, piece: string): number {
+/** What rows give of a piece; undefined where its copies are counted. */
+function rowCopiesOf(
+  { plan, list }: Omit<CopiesSource, 'pieces'>,
+  piece: string,
+): RowCopies | undefined {
   const each = plan.each?.[piece];
-  if (list && each !== undefined) return rowCopies(list, each).names.length;
+  return list && each !== undefined ? rowCopies(list, each) : undefined;
+}
+
+/** How many copies of a piece are made: what the rows give, or those that are wanted, and spares. */
+export function madeOf(job: Omit<CopiesSource, 'pieces'>, piece: string): number {
+  const { plan } = job;
+  const byRow = rowCopiesOf(job, piece);
+  if (byRow) return byRow.names.length;
   const count = plan.wanted[piece] ?? 0;
   return count + Math.ceil((count * (plan.spares ?? 0)) / 100 - 1e-9);
 }
 
 /** The names of the copies of a piece that are made, in their order. */
-export function madeNames({ plan, list }: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
-  const each = plan.each?.[piece];
-  if (list && each !== undefined)
-    return rowCopies(list, each).names.map((name) => copyId(piece, name));
-  const count = madeOf({ plan, list }, piece);
+export function madeNames(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
+  const byRow = rowCopiesOf(job, piece);
+  if (byRow) return byRow.names.map((name) => copyId(piece, name));
+  const count = madeOf(job, piece);
   return Array.from({ length: count }, (_, at) => copyId(piece, at + 1));
 }
 
@@ -81,18 +90,16 @@ export function rowInTurn(list: List | undefined, number: number): ListRow | und
 
 /** A copy by its name; undefined where the job makes none of that name. */
 export function findCopy(job: CopiesSource, copy: CopyId): MadeCopy | undefined {
-  const { plan, list } = job;
   const { piece, which } = copyParts(copy);
   if (!job.pieces.some(({ id }) => id === piece)) return undefined;
-  const each = plan.each?.[piece];
-  if (list && each !== undefined) {
-    const { at, rows } = rowCopies(list, each);
-    const place = at.get(which);
-    return place === undefined ? undefined : { copy, number: place + 1, row: rows[place] };
+  const byRow = rowCopiesOf(job, piece);
+  if (byRow) {
+    const place = byRow.at.get(which);
+    return place === undefined ? undefined : { copy, number: place + 1, row: byRow.rows[place] };
   }
   const number = Number(which);
   const isMade = Number.isInteger(number) && number >= 1 && number <= madeOf(job, piece);
-  return isMade ? { copy, number, row: rowInTurn(list, number) } : undefined;
+  return isMade ? { copy, number, row: rowInTurn(job.list, number) } : undefined;
 }
 
 /** What of a list says which copies there are: alike for lists that give the same ones. */

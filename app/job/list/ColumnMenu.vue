@@ -126,7 +126,6 @@ async function bindPicture(): Promise<void> {
     <div class="menu" role="dialog" :aria-label="say.columnMenu(column)" @keydown.stop>
       <NumberRows
         v-if="numbering"
-        :rows="state.rows.value.length"
         @fill="act({ name: 'number-rows', args: { column, ...$event } })"
         @back="numbering = false"
       />

@@ -34,7 +34,8 @@ const someOff = computed(() => list.value?.rows.some(({ off }) => off) ?? false)
 /** Prints the rows that were found and no others. */
 function onlyFound(): void {
   const keys = found.value.map(({ row }) => row.key);
-  const others = rows.value.map(({ row }) => row.key).filter((key) => !keys.includes(key));
+  const meant = new Set(keys);
+  const others = rows.value.map(({ row }) => row.key).filter((key) => !meant.has(key));
   store.act({ name: 'switch-rows', args: { rows: others, on: false } }, 'only-found');
   store.act({ name: 'switch-rows', args: { rows: keys, on: true } }, 'only-found');
 }
@@ -55,7 +56,6 @@ async function drop(event: DragEvent): Promise<void> {
 }
 
 onMounted(() => drawer.value?.focus());
-defineExpose({ drop });
 </script>
 
 <template>

@@ -61,7 +61,7 @@ async function key(event: KeyboardEvent, number: number, column: number): Promis
     return;
   }
   const next = all[at];
-  if (next) await goTo(next.number, event.shiftKey && event.key === 'Enter' ? column : column);
+  if (next) await goTo(next.number, column);
 }
 
 function paste(event: ClipboardEvent, row: string, column: string): void {

@@ -61,11 +61,6 @@ function take(): void {
   if (list && props.state.take(list)) emit('done');
 }
 
-function takeText(): void {
-  if (pasted.value && !pasted.value.ok) messages.sayProblem(pasted.value.problem);
-  else take();
-}
-
 function startEmpty(): void {
   const { store } = props.state;
   const rows = [[], [], []];
@@ -99,13 +94,7 @@ defineExpose({ takeFile });
 <template>
   <div class="start">
     <p v-if="reading" class="quiet" role="status">{{ say.reading }}</p>
-    <NumberRows
-      v-else-if="numbering"
-      :rows="0"
-      counted
-      @fill="fillNumbers"
-      @back="numbering = false"
-    />
+    <NumberRows v-else-if="numbering" counted @fill="fillNumbers" @back="numbering = false" />
     <template v-else>
       <div class="from">
         <template v-if="file">
@@ -144,7 +133,7 @@ defineExpose({ takeFile });
           />
         </template>
         <div class="links">
-          <v-btn v-if="preview" color="primary" height="34" @click="file ? take() : takeText()">{{
+          <v-btn v-if="preview" color="primary" height="34" @click="take()">{{
             say.take(preview.list.rows.length)
           }}</v-btn>
           <button

@@ -5,7 +5,7 @@ import CheckRow from '../../ui/CheckRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 
 /** Numbers for the rows of a column: from where, in which steps, in order or drawn. */
-defineProps<{ rows: number; counted?: boolean }>();
+defineProps<{ counted?: boolean }>();
 const emit = defineEmits<{
   fill: [how: { from: number; step: number; digits: number; draw?: number; count: number }];
   back: [];

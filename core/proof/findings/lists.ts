@@ -54,6 +54,11 @@ const SHOWN = 3;
 const nameOf = (list: List, row: ListRow): string =>
   `“${row.fields.find((field) => field !== '') ?? `row ${list.rows.indexOf(row) + 1}`}”`;
 
+/** What rows that print say in a column, each value once. */
+const said = (list: List, column: string): string[] => [
+  ...new Set(rowsOn(list).flatMap((row) => fieldOf(list, row, column) || [])),
+];
+
 /** The columns that pieces print, with the piece and element that does so first. */
 function printedColumns({ list, pieces }: Job): Map<string, { piece: string; element: string }> {
   const found = new Map<string, { piece: string; element: string }>();
@@ -149,8 +154,7 @@ export const pictureUnfound: FindingKind = {
     const { list } = job;
     return (list?.pictures ?? []).flatMap(({ column, piece, element }): Finding[] => {
       if (!list) return [];
-      const named = [...new Set(rowsOn(list).map((row) => fieldOf(list, row, column)))];
-      const lost = named.filter((name) => name !== '' && findArtNamed(job.art, name) === undefined);
+      const lost = said(list, column).filter((name) => findArtNamed(job.art, name) === undefined);
       if (lost.length === 0) return [];
       return [
         {
@@ -171,8 +175,7 @@ export const colorUnread: FindingKind = {
     const { list } = job;
     return (list?.colors ?? []).flatMap(({ column }): Finding[] => {
       if (!list) return [];
-      const named = [...new Set(rowsOn(list).map((row) => fieldOf(list, row, column)))];
-      const lost = named.filter((name) => name !== '' && findNamedColor(name) === undefined);
+      const lost = said(list, column).filter((name) => findNamedColor(name) === undefined);
       if (lost.length === 0) return [];
       return [
         {
