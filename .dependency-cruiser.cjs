@@ -19,6 +19,7 @@ const CORE = [
   'sheet',
   'job',
   'output',
+  'testprint',
   'prepare',
   'proof',
   'run',

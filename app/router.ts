@@ -27,7 +27,7 @@ export const router = createRouter({
     },
     { path: '/art', name: 'art-drawer', component: () => import('./art/ArtDrawerView.vue') },
     {
-      path: '/stock/:part(sheets|discs|materials|on-hand)?',
+      path: '/stock/:part(sheets|discs|materials|printers|on-hand)?',
       name: 'stock-room',
       component: () => import('./stock/StockRoomView.vue'),
     },

@@ -1,5 +1,5 @@
 import { createCalls, type Calls } from '../core/calls.ts';
-import { simulatedDevices } from '../devices/simulated/index.ts';
+import { simulatedDevices, simulatedPhoto } from '../devices/simulated/index.ts';
 import type { JobWithArt } from '../core/job/index.ts';
 import { nodePlatform } from './node-platform.ts';
 
@@ -9,5 +9,6 @@ export function callsFor({ art }: JobWithArt): Calls {
     platform: nodePlatform,
     artBytes: (id) => Promise.resolve(art.get(id)),
     devices: (seed) => simulatedDevices(nodePlatform, seed),
+    photographed: (pdf, seed) => simulatedPhoto(nodePlatform, pdf, seed),
   });
 }

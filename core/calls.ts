@@ -37,17 +37,19 @@ import {
 } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler, readListFile, type ListChoices, type ReadList } from './piece/index.ts';
+import { findLegibility, type Legibility, allFindings, type Finding } from './proof/index.ts';
 import {
-  findLegibility,
-  type Legibility,
-  allFindings,
+  calibrationPdf,
   fitTestPdf,
+  readCalibration,
   templatePdf,
-  type Finding,
+  type CalibrationPicture,
+  type CalibrationSheet,
+  type ReadCalibration,
   type FitTest,
   type TemplateDrawing,
-} from './proof/index.ts';
-import type { RgbaImage } from './raster/index.ts';
+} from './testprint/index.ts';
+import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
 import { tryMarks, type MarkStyle, type MarkTrials } from './register/index.ts';
 import { nestJob, type NestedJob } from './sheet/index.ts';
 import { runJob, type Devices, type RunReport } from './run/index.ts';
@@ -65,6 +67,8 @@ export interface CallGround {
   readonly platform: Platform;
   readonly artBytes: ArtBytes;
   devices(seed: number): Devices;
+  /** The first page of a PDF as a simulated printer that never prints true prints it, in a phone picture. */
+  photographed(pdf: Uint8Array, seed: number): Promise<RgbaImage>;
 }
 
 /** Every call that may take over 16 ms. Pages run them in workers, Node runs them as they are. */
@@ -118,6 +122,11 @@ export interface Calls {
     args: { job: Job; formats: readonly Format[]; choices?: Partial<ExportChoices> },
     task: Task,
   ): Promise<MadeFile[]>;
+  calibrationSheet(args: CalibrationSheet, task: Task): Promise<Uint8Array>;
+  /** How a printer put a calibration sheet on paper, from a scan or picture of it. */
+  readCalibration(args: CalibrationPicture, task: Task): Promise<Result<ReadCalibration>>;
+  /** A calibration sheet as a simulated printer prints it and a simulated phone sees it: a JPEG. */
+  tryCalibration(args: { sheet: CalibrationSheet; seed: number }, task: Task): Promise<Uint8Array>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
   readTemplate(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<Stock>>;
@@ -182,6 +191,15 @@ export function createCalls(ground: CallGround): Calls {
       const { compiled, resources } = await ready(job);
       await task.breathe();
       return exportFiles(compiled, { platform, resources, formats, choices, task });
+    },
+    calibrationSheet: (sheet) => calibrationPdf(platform, sheet),
+    readCalibration: (picture) => readCalibration(platform, picture),
+    async tryCalibration({ sheet, seed }, task) {
+      const pdf = await calibrationPdf(platform, sheet);
+      await task.breathe();
+      const image = await ground.photographed(pdf, seed);
+      await task.breathe();
+      return encodeJpegImage(platform, image, { quality: 88, dpi: 300 });
     },
     fitTest: (test) => fitTestPdf(platform, test),
     templatePdf: (drawing) => templatePdf(platform, drawing),

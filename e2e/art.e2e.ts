@@ -10,9 +10,9 @@ import {
   enter,
   expect,
   fromShelf,
+  openShelf,
   test,
   valueOf,
-  SAMPLES,
 } from './workshop.ts';
 
 const WHITE = (): readonly [number, number, number] => [250, 249, 246];
@@ -56,8 +56,7 @@ async function choosePicture(page: Page, name: string, file: { name: string; buf
 }
 
 test.beforeEach(async ({ page }) => {
-  await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(SAMPLES);
+  await openShelf(page, 'pot-lid-seals', 'seed-packet-fronts');
 });
 
 test('a picture on paper becomes a cut sticker in eight actions, and its recipe can be changed later', async ({
@@ -280,7 +279,7 @@ test('the drawer keeps every picture once: found, tagged, noted, replaced, delet
     mimeType: 'image/svg+xml',
     buffer: Buffer.from(LEAF_SVG),
   });
-  await expect(page.getByText('Replaced in 3 jobs.')).toBeVisible();
+  await expect(page.getByText('Replaced in 2 jobs.')).toBeVisible();
   await page.getByRole('button', { name: 'leaf', exact: true }).click();
   await page.getByRole('link', { name: 'Pot-lid seals' }).click();
   await expect(page.locator('[data-element="picture-1"] path[fill="#3f7f4f"]')).toHaveCount(1);

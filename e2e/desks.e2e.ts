@@ -1,15 +1,19 @@
 import { readFileSync } from 'node:fs';
-import { fromShelf, discPng, dropFile, expect, proofIs, test, SAMPLES } from './workshop.ts';
-
-test.beforeEach(async ({ page }) => {
-  await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(SAMPLES);
-});
+import {
+  discPng,
+  dropFile,
+  emptyWorkshop,
+  expect,
+  openDesk,
+  openShelf,
+  proofIs,
+  test,
+} from './workshop.ts';
 
 test('bad pictures are each refused in a sentence and leave the piece as it was', async ({
   page,
 }) => {
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   await expect(page.locator('[data-element]')).toHaveCount(6);
   const huge = discPng(8);
   huge.writeUInt32BE(20_000, 16);
@@ -27,17 +31,18 @@ test('bad pictures are each refused in a sentence and leave the piece as it was'
 });
 
 test('a broken job file is refused and the shelf stays', async ({ page }) => {
+  await emptyWorkshop(page);
   await dropFile(page, '.shelf', {
     name: 'broken.peel',
     type: 'application/zip',
     bytes: Buffer.from('PK\u0003\u0004 not really'),
   });
   await expect(page.locator('[data-kind="problem"]')).toContainText('“broken.peel” is damaged');
-  await expect(page.locator('article')).toHaveCount(SAMPLES);
+  await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
 });
 
 test('a picture is dropped onto another and keeps its place', async ({ page }) => {
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   const picture = page.locator('[data-element="picture-1"]');
   await expect(picture.locator('path').first()).toBeAttached();
   const before = await picture.getAttribute('data-place');
@@ -52,7 +57,7 @@ test('a picture is dropped onto another and keeps its place', async ({ page }) =
 });
 
 test('corners resize in proportion, the handle turns, and Escape gives up', async ({ page }) => {
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   await page.locator('[data-element="picture-1"] .hit').click();
   const value = async (name: string): Promise<number> =>
     parseFloat(await page.getByLabel(name, { exact: true }).inputValue());
@@ -84,7 +89,7 @@ test('corners resize in proportion, the handle turns, and Escape gives up', asyn
 });
 
 test('a finding is shown where it is and its fix removes it', async ({ page }) => {
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   await page.locator('[data-element="words-3"] .hit').click();
   await page.getByLabel('Size in points', { exact: true }).fill('4');
   await page.keyboard.press('Enter');
@@ -102,7 +107,7 @@ test('a finding is shown where it is and its fix removes it', async ({ page }) =
 });
 
 test('a copy dragged into a mark stops the run until it is put back', async ({ page }) => {
-  await fromShelf(page, 'pot-lid-seals', 'sheet');
+  await openDesk(page, 'pot-lid-seals', 'sheet');
   const copy = page.locator('[data-copy="sea-holly#1"]');
   await expect(copy).toBeVisible();
   const box = await copy.boundingBox();
@@ -127,6 +132,7 @@ test('a copy dragged into a mark stops the run until it is put back', async ({ p
 });
 
 test('a bought label sheet is chosen and filled, spot by spot', async ({ page }) => {
+  await emptyWorkshop(page);
   await page.getByRole('button', { name: /Label sheet/ }).click();
   await expect(page.getByRole('radio', { name: /24 round labels of 40 mm/ })).toHaveAttribute(
     'aria-checked',
@@ -142,7 +148,7 @@ test('a bought label sheet is chosen and filled, spot by spot', async ({ page })
 test('copies are nested by their outlines, the rest of the sheet is filled, and both are one step each', async ({
   page,
 }) => {
-  await fromShelf(page, 'woodland-stickers', 'sheet');
+  await openDesk(page, 'woodland-stickers', 'sheet');
   const copies = page.locator('[data-copy]');
   const places = () =>
     copies.evaluateAll((all) => all.map((one) => one.getAttribute('transform')).join());
@@ -170,7 +176,7 @@ test('copies are nested by their outlines, the rest of the sheet is filled, and 
 });
 
 test('a long run is cancelled and the desk is free again', async ({ page }) => {
-  await fromShelf(page, 'pot-lid-seals', 'run');
+  await openDesk(page, 'pot-lid-seals', 'run');
   await page.getByRole('button', { name: 'Print and cut, simulated' }).click();
   await page.waitForTimeout(700);
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -180,7 +186,7 @@ test('a long run is cancelled and the desk is free again', async ({ page }) => {
 });
 
 test('dark, by keyboard, and in inches', async ({ page }) => {
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Dark' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
@@ -204,9 +210,7 @@ test('by touch on a tablet the view needs no page scroll and elements move under
     hasTouch: true,
   });
   const page = await context.newPage();
-  await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(SAMPLES);
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   const words = page.locator('[data-element="words-3"]');
   await expect(words.locator('path').first()).toBeAttached();
   expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThanOrEqual(768);
@@ -229,6 +233,7 @@ test('by touch on a tablet the view needs no page scroll and elements move under
 });
 
 test('no view has a serious fault of accessibility', async ({ page }) => {
+  await openShelf(page, 'pot-lid-seals', 'woodland-stickers');
   const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
   for (const path of [
     '/',

@@ -1,4 +1,4 @@
-import { enter, expect, openDesk, proofIs, test } from './workshop.ts';
+import { enter, expect, fromShelf, openDesk, openShelf, proofIs, test } from './workshop.ts';
 
 test('3,000 copies are laid out, looked at and undone without the desk standing still', async ({
   page,
@@ -50,7 +50,8 @@ test('everything that was done is undone, step by step, to the job as it was', a
 test('a very long name is kept whole and breaks no line of the shelf or the ticket', async ({
   page,
 }) => {
-  await openDesk(page, 'pot-lid-seals', 'artwork');
+  await openShelf(page, 'pot-lid-seals', 'peat-free-dots');
+  await fromShelf(page, 'pot-lid-seals', 'artwork');
   const name =
     'Ranunculus acris Flore Pleno of the wet meadow behind the second greenhouse, spring';
   await page.getByLabel('Name of the job').fill(name);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, fromShelf, test, SAMPLES } from './workshop.ts';
+import { expect, openDesk, openShelf, test, SAMPLES } from './workshop.ts';
 
 const SEALS = '/job/demo-pot-lid-seals';
 
@@ -20,7 +20,7 @@ test('the first visit shows the samples and says so; one click removes them, one
 test('jobs are renamed, duplicated, deleted with undo, found, exported and brought in again', async ({
   page,
 }) => {
-  await page.goto('/');
+  await openShelf(page, 'peat-free-dots', 'tea-caddies');
   const menu = async (job: string, entry: string): Promise<void> => {
     await page.getByRole('button', { name: `More for ${job}` }).click();
     await page
@@ -52,8 +52,7 @@ test('jobs are renamed, duplicated, deleted with undo, found, exported and broug
 });
 
 test('a backup restores everything into another browser', async ({ page, browser, baseURL }) => {
-  await page.goto('/');
-  await expect(page.locator('article')).toHaveCount(SAMPLES);
+  await openShelf(page, 'pot-lid-seals', 'woodland-stickers');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Back up all' }).click();
   const file = readFileSync(await (await download).path());
@@ -64,15 +63,14 @@ test('a backup restores everything into another browser', async ({ page, browser
   const chooser = other.waitForEvent('filechooser');
   await other.getByRole('button', { name: 'Restore a backup' }).click();
   await (await chooser).setFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: file });
-  await expect(other.locator('article')).toHaveCount(SAMPLES);
+  await expect(other.locator('article')).toHaveCount(2);
   await other.locator('article', { hasText: 'Pot-lid seals' }).getByRole('link').click();
   await expect(other.locator('[data-element="picture-1"] path').first()).toBeAttached();
   await other.context().close();
 });
 
 test('a reload in the middle of a drag loses nothing', async ({ page }) => {
-  await page.goto('/');
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   const words = page.locator('[data-element="words-3"]');
   await expect(words.locator('path').first()).toBeAttached();
   const box = await words.boundingBox();
@@ -88,8 +86,7 @@ test('a reload in the middle of a drag loses nothing', async ({ page }) => {
 });
 
 test('a second tab reads, says so, and takes over', async ({ page, context }) => {
-  await page.goto('/');
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
   const second = await context.newPage();
   await second.goto(`${SEALS}/artwork`);
@@ -108,8 +105,7 @@ test('a second tab reads, says so, and takes over', async ({ page, context }) =>
 test('when the storage is full it is said once, and nothing is lost on screen', async ({
   page,
 }) => {
-  await page.goto('/');
-  await fromShelf(page, 'pot-lid-seals', 'artwork');
+  await openDesk(page, 'pot-lid-seals', 'artwork');
   await expect(page.locator('[data-element="words-3"]')).toBeAttached();
   // The browser's own refusal, as it comes when the disk is full.
   await page.evaluate(() => {

@@ -1,10 +1,18 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { countActions, emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
+import {
+  countActions,
+  emptyWorkshop,
+  enter,
+  expect,
+  openDesk,
+  openShelf,
+  test,
+} from './workshop.ts';
 
 /** Starts a job from the shelf by what is being labelled. */
 async function begin(page: Page, hint: string): Promise<void> {
-  await page.goto('/');
+  await openShelf(page, 'pot-lid-seals');
   await page.locator('.beginning', { hasText: hint }).click();
   await expect(page.locator('.two')).toBeVisible();
 }
@@ -111,7 +119,7 @@ test('measurements that leave nothing are refused in a sentence and the thing st
 test('a beginning of each make is measured and designed: a wall, a tag, a ring', async ({
   page,
 }) => {
-  await page.goto('/');
+  await openShelf(page, 'pot-lid-seals');
   await expect(page.locator('.beginning')).toHaveCount(13);
   for (const hint of ['A straight wall', 'Hangs or folds', 'A ring with a hole']) {
     await page.getByRole('link', { name: 'Shelf' }).click();

@@ -1,13 +1,22 @@
 import { readFileSync } from 'node:fs';
 import { encode } from 'fast-png';
-import { discPng, dropFile, enter, expect, fromShelf, test } from './workshop.ts';
+import {
+  discPng,
+  dropFile,
+  enter,
+  expect,
+  fromShelf,
+  openDesk,
+  openShelf,
+  test,
+} from './workshop.ts';
 
 test.use({ proofing: false });
 
 test('what is on hand is noted with its price and its gone labels, and a job begins at the first that is there', async ({
   page,
 }) => {
-  await page.goto('/');
+  await openShelf(page, 'pot-lid-seals');
   await page.getByRole('link', { name: 'Stock room' }).click();
   await page.getByRole('radio', { name: 'On hand' }).click();
   await page.getByRole('button', { name: 'Look at the sheets' }).click();
@@ -44,8 +53,7 @@ test('what is on hand is noted with its price and its gone labels, and a job beg
 test('a material is changed, copied and brought back, with its price beside every sheet of a job', async ({
   page,
 }) => {
-  await page.goto('/');
-  await fromShelf(page, 'pot-lid-seals', 'stock');
+  await openDesk(page, 'pot-lid-seals', 'stock');
   await page.getByRole('radio', { name: 'Cream laid paper' }).click();
   await expect(page.locator('[data-line="stock"]')).toContainText('cream laid paper');
   await page.getByRole('link', { name: 'Price and settings' }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dragBy, dropFile, expect, openDesk, test } from './workshop.ts';
+import { dragBy, dropFile, expect, fromShelf, openDesk, openShelf, test } from './workshop.ts';
 
 const step = (page: Page) => page.getByRole('button', { name: /^Undo/ });
 const words = (page: Page) => page.locator('[data-element="words-3"] .hit');
@@ -122,7 +122,8 @@ test('a guide is pulled out of the ruler and moved by keys; two fingers turn wha
 test('a piece is kept as a starting design and offered on another label with its own words', async ({
   page,
 }) => {
-  await openDesk(page, 'tea-caddies', 'artwork');
+  await openShelf(page, 'tea-caddies', 'pot-lid-seals');
+  await fromShelf(page, 'tea-caddies', 'artwork');
   await page.getByRole('button', { name: 'Keep as a starting design …' }).click();
   await page.getByLabel('What it is called').fill('Herb tin');
   await page.getByRole('checkbox', { name: 'Thistle & Fen' }).uncheck();

@@ -1,6 +1,6 @@
 import { Cancelled, watchedTask, type Task } from '../../core/base/index.ts';
 import { createCalls, type CallAnswer, type CallArgs, type CallName } from '../../core/calls.ts';
-import { simulatedDevices } from '../../devices/simulated/index.ts';
+import { simulatedDevices, simulatedPhoto } from '../../devices/simulated/index.ts';
 import { pagePlatform } from './page-platform.ts';
 import type { FromWorker, ToWorker } from './protocol.ts';
 
@@ -17,6 +17,7 @@ export function answerCalls(say: (message: FromWorker) => void): (message: ToWor
   const calls = createCalls({
     platform: pagePlatform,
     devices: (seed) => simulatedDevices(pagePlatform, seed),
+    photographed: (pdf, seed) => simulatedPhoto(pagePlatform, pdf, seed),
     artBytes(id) {
       const known = art.get(id);
       if (known) return known.bytes;

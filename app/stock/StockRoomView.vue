@@ -11,6 +11,9 @@ import MaterialSwatch from './MaterialSwatch.vue';
 import OwnDiscCard from './OwnDiscCard.vue';
 import OwnPlainCard from './OwnPlainCard.vue';
 import SheetCard from './SheetCard.vue';
+import PrinterBench from './printers/PrinterBench.vue';
+import PrinterCards from './printers/PrinterCards.vue';
+import { usePrinterEditor } from './printers/printer-editor.ts';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
 import StockOffers from './StockOffers.vue';
@@ -73,6 +76,12 @@ const supply = computed(() =>
     ? (room.room.supplies.find(({ id }) => id === open.value) ?? room.room.supplies[0])
     : undefined,
 );
+const printer = computed(() =>
+  part.value === 'printers'
+    ? (room.room.printers.find(({ id }) => id === open.value) ?? room.room.printers[0])
+    : undefined,
+);
+const measuring = usePrinterEditor(() => printer.value);
 
 onMounted(room.start);
 watch(part, () => (describing.value = false));
@@ -88,6 +97,10 @@ async function putOnHand(stock: Stock): Promise<void> {
     params: { part: 'on-hand' },
     query: { open: made.id },
   });
+}
+
+async function addPrinter(): Promise<void> {
+  open.value = (await room.addPrinter()).id;
 }
 
 async function keepSheet(stock: Stock): Promise<void> {
@@ -144,6 +157,14 @@ function measureAgain(stock: Stock): void {
             <span class="quiet">{{ materialNote(one) }}</span>
           </button>
         </div>
+        <PrinterBench
+          v-if="part === 'printers'"
+          :printers="room.room.printers"
+          :open="printer"
+          :editor="measuring"
+          @open="open = $event"
+          @add="addPrinter"
+        />
         <template v-if="part === 'on-hand'">
           <StockOffers
             v-if="room.room.supplies.length"
@@ -177,6 +198,7 @@ function measureAgain(stock: Stock): void {
         <OwnPlainCard v-else @keep="keepSheet" />
       </template>
       <MaterialCard v-else-if="material" :material="material" @open="open = $event" />
+      <PrinterCards v-else-if="printer" :printer="printer" :editor="measuring" />
       <SupplyCard v-else-if="supply" :supply="supply" />
     </template>
   </BenchLayout>

@@ -2,10 +2,13 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { freeId, isSame } from '../../core/base/index.ts';
 import {
+  NO_CORRECTION,
   SHIPPED_MATERIALS,
   SHIPPED_STOCK,
   withUsed,
+  type Correction,
   type Material,
+  type PrinterProfile,
   type Stock,
   type Supply,
 } from '../../core/stock/index.ts';
@@ -145,6 +148,52 @@ export const useStockRoom = defineStore('stock-room', () => {
     canUndo(texts.stock.forgotten(supply.stock.name), { supplies: before });
   }
 
+  /** A new printer with one tray, under a name that is free. */
+  async function addPrinter(): Promise<PrinterProfile> {
+    await start();
+    const { printers } = room.value;
+    const id = freeId(
+      'printer',
+      printers.map((one) => one.id),
+    );
+    const { newName, newTray } = texts.printers;
+    const name = printers.length ? `${newName} ${printers.length + 1}` : newName;
+    const made: PrinterProfile = { id, name, trays: [{ id: 'tray', name: newTray }] };
+    await change({ printers: [...printers, made] });
+    return made;
+  }
+
+  function keepPrinter(printer: PrinterProfile): Promise<void> {
+    return change({ printers: withOne(room.value.printers, printer) });
+  }
+
+  async function removePrinter(printer: PrinterProfile): Promise<void> {
+    const { printers: before } = room.value;
+    await change({ printers: without(before, printer.id) });
+    canUndo(texts.printers.removed(printer.name), { printers: before });
+  }
+
+  /** The printers' trays that are measured, under the names by which one is remembered. */
+  const trays = computed(() =>
+    room.value.printers.flatMap((printer) =>
+      printer.trays
+        .filter(({ front, back }) => front ?? back)
+        .map((tray) => ({ id: `${printer.id}/${tray.id}`, printer, tray })),
+    ),
+  );
+
+  /** What undoes what a printer's tray does to each side; undefined where nothing is known of it. */
+  async function correctionFor(id: string): Promise<Correction | undefined> {
+    await start();
+    const tray = trays.value.find((one) => one.id === id)?.tray;
+    return (
+      tray && {
+        front: tray.front?.map ?? NO_CORRECTION.front,
+        back: tray.back?.map ?? NO_CORRECTION.back,
+      }
+    );
+  }
+
   return {
     room,
     sheets,
@@ -165,5 +214,10 @@ export const useStockRoom = defineStore('stock-room', () => {
     keepSupply,
     useSpots,
     removeSupply,
+    trays,
+    correctionFor,
+    addPrinter,
+    keepPrinter,
+    removePrinter,
   };
 });

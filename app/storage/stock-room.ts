@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import {
   materialSchema,
+  printerSchema,
   stockFromVersion2,
   stockSchema,
   supplySchema,
   type Material,
+  type PrinterProfile,
   type Stock,
   type Supply,
 } from '../../core/stock/index.ts';
@@ -18,6 +20,8 @@ export interface StockRoom {
   readonly materials: readonly Material[];
   /** What is on hand. */
   readonly supplies: readonly Supply[];
+  /** Printers, with how each of their trays puts a page on paper. */
+  readonly printers: readonly PrinterProfile[];
   /** Ids of sheets. */
   readonly favourites: readonly string[];
   /** Ids of sheets that jobs were last laid on, the latest first. */
@@ -28,6 +32,7 @@ export const EMPTY_STOCK_ROOM: StockRoom = {
   sheets: [],
   materials: [],
   supplies: [],
+  printers: [],
   favourites: [],
   recent: [],
 };
@@ -52,6 +57,7 @@ export function readStockRoom(kept: unknown): StockRoom {
     sheets: listOf(stockSchema, found.sheets, stockFromVersion2),
     materials: listOf(materialSchema, found.materials),
     supplies: listOf(supplySchema, found.supplies),
+    printers: listOf(printerSchema, found.printers),
     favourites: listOf(z.string(), found.favourites),
     recent: listOf(z.string(), found.recent),
   };
@@ -80,6 +86,7 @@ export function mergedStockRoom(first: StockRoom, second: StockRoom): StockRoom 
     sheets: together(first.sheets, second.sheets),
     materials: together(first.materials, second.materials),
     supplies: together(first.supplies, second.supplies),
+    printers: together(first.printers, second.printers),
     favourites: [...new Set([...first.favourites, ...second.favourites])],
     recent: [...new Set([...first.recent, ...second.recent])],
   };

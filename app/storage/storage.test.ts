@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { contentHash } from '../../core/base/index.ts';
-import { firstStock, MATT_PAPER } from '../../core/stock/index.ts';
+import { firstStock, MATT_PAPER, type PrinterProfile } from '../../core/stock/index.ts';
 import { createJob, type Job } from '../../core/job/index.ts';
 
 // The real library on a database in memory.
@@ -152,11 +152,31 @@ const supply = {
   started: [{ used: [0, 1, 2] }],
 };
 
+const bench: PrinterProfile = {
+  id: 'printer',
+  name: 'Bench printer',
+  trays: [
+    {
+      id: 'tray',
+      name: 'Rear tray',
+      front: {
+        map: [1, 0, 0, 1, 1.2, -0.8],
+        residual: 0.03,
+        confidence: 0.9,
+        by: 'picture',
+        sheet: { width: 210, height: 297 },
+        date: '2026-04-18',
+      },
+    },
+  ],
+};
+
 test('the Stock room is kept and travels with a backup', async () => {
   const room = {
     sheets: [rounds],
     materials: [{ ...MATT_PAPER, name: 'Thick matt paper' }],
     supplies: [supply],
+    printers: [bench],
     favourites: ['own-rounds'],
     recent: ['a4'],
   };

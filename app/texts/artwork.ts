@@ -1,5 +1,6 @@
 /** Words of the artwork desk. */
 export const artwork = {
+  addBack: 'Add the other side',
   selection: 'Selection',
   addToThePiece: 'Add to the piece',
   picture: 'Picture',

@@ -7,6 +7,7 @@ import { fill } from './fill.ts';
 import { history } from './history.ts';
 import { list } from './list.ts';
 import { ornaments } from './ornaments.ts';
+import { printers } from './printers.ts';
 import { proof } from './proof.ts';
 import { readable } from './readable.ts';
 import { run } from './run.ts';
@@ -103,6 +104,7 @@ export const texts = {
   history,
   list,
   ornaments,
+  printers,
   proof,
   readable,
   run,

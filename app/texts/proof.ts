@@ -15,6 +15,9 @@ export const proof = {
     zones: 'Keep-clear zones and margins',
     used: 'Labels that are gone',
   },
+  mirrored: 'Printed mirrored',
+  mirroredWhy: (material: string): string =>
+    `${material} is turned over when it is applied, so the sheet is printed the other way round. Choose no mirroring in the print dialog.`,
   onStock: (material: string): string => `On ${material.toLowerCase()}`,
   lookingWhat: 'Words, pictures and sheets are being looked at.',
   saveAs: 'Save as',
@@ -75,5 +78,6 @@ export const proof = {
     sideIs: 'The label side towards the ink',
     both: 'Both sides',
     bothOff: 'Off',
+    bothOn: { long: 'On, turned on the long edge', short: 'On, turned on the short edge' },
   },
 } as const;

@@ -1,5 +1,8 @@
 /** Words of the sheet desk. */
 export const sheet = {
+  turnOver: 'Other side',
+  turnOverLong: 'On which edge the sheet is turned over for the other side',
+  turnsOver: { long: 'Long edge', short: 'Short edge' },
   arrangement: 'Arrangement',
   arrangements: { step: 'In rows', best: 'Best fit', nest: 'Nested' },
   turns: 'Copies turn',

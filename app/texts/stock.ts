@@ -39,6 +39,7 @@ export const stock = {
     sheets: 'Sheets',
     discs: 'Discs',
     materials: 'Materials',
+    printers: 'Printers',
     'on-hand': 'On hand',
   },
   room: 'Stock room',

@@ -16,6 +16,8 @@ interface Settings {
   pxPerMm: number;
   /** The files that were saved last, and how. */
   files: { formats: string[]; choices: Record<string, unknown> };
+  /** The printer and its tray that pages are put right for; empty for none. */
+  printer: string;
 }
 
 const NO_FILES: Settings['files'] = { formats: ['pdf'], choices: {} };
@@ -37,10 +39,11 @@ function read(): Settings {
           ? kept.pxPerMm
           : USUAL_PX_PER_MM,
       files: Array.isArray(kept.files?.formats) ? kept.files : NO_FILES,
+      printer: typeof kept.printer === 'string' ? kept.printer : '',
     };
   } catch {
     const usual = { unit: 'mm', theme: preferred, currency: 'EUR', grid: 0 } as const;
-    return { ...usual, pxPerMm: USUAL_PX_PER_MM, files: NO_FILES };
+    return { ...usual, pxPerMm: USUAL_PX_PER_MM, files: NO_FILES, printer: '' };
   }
 }
 
@@ -53,9 +56,10 @@ export const useSettings = defineStore('settings', () => {
   const grid = ref(kept.grid);
   const pxPerMm = ref(kept.pxPerMm);
   const files = ref(kept.files);
+  const printer = ref(kept.printer);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme, currency, grid, pxPerMm, files],
+    [unit, theme, currency, grid, pxPerMm, files, printer],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
@@ -68,10 +72,11 @@ export const useSettings = defineStore('settings', () => {
           grid: grid.value,
           pxPerMm: pxPerMm.value,
           files: files.value,
+          printer: printer.value,
         } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme, currency, grid, pxPerMm, files };
+  return { unit, theme, currency, grid, pxPerMm, files, printer };
 });

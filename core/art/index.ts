@@ -15,6 +15,7 @@ export { makeArt, pixelArt, vectorArt } from './make.ts';
 export { ornamentOf, ORNAMENTS, type OrnamentKind, type OrnamentName } from './ornaments/index.ts';
 export { orientationMap } from './orientation.ts';
 export { readPixels } from './pixels.ts';
+export { scanPixels } from './scan.ts';
 export { readArt, titleOf, vectorNodes, type ReadArt } from './read.ts';
 export {
   colorAt,

@@ -21,6 +21,7 @@ import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
 import { SHEET_COMMANDS } from './sheet-commands.ts';
+import { backOf, followFront } from './backs.ts';
 import { followBase } from './variants.ts';
 
 /** Every change that can be made to a job. */
@@ -53,7 +54,11 @@ export const COMMANDS = {
       }
       const edge = edgeFor(thing, job.stock);
       const pieces = job.pieces.map((piece) => (piece.variant ? piece : withEdge(piece, edge)));
-      return { ...job, thing, pieces };
+      const measured: Job = { ...job, thing, pieces };
+      const [front] = pieces;
+      if (thing.kind !== 'tag' || thing.sides !== '2' || !front || backOf(job, front.id))
+        return measured;
+      return PIECE_COMMANDS['add-back'].run(measured, { piece: front.id });
     },
   } satisfies Command<{ thing: Thing }>,
 
@@ -113,7 +118,7 @@ export function runCommand(job: Job, call: CommandCall): { job: Job; label: stri
   const changed = command.run(job, call.args);
   return isProblem(changed)
     ? changed
-    : { job: rimmed(followBase(changed)), label: command.label(call.args, job) };
+    : { job: rimmed(followFront(followBase(changed))), label: command.label(call.args, job) };
 }
 
 /** The job as a command would leave it, to be looked at only; undefined when it would fail. */

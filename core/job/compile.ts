@@ -1,12 +1,16 @@
 import type { CompiledPiece, ListRow, Piece, PieceCompiler } from '../piece/index.ts';
 import {
   arrange,
+  backLayout,
   compileSheet,
+  copyParts,
   rowInTurn,
   type CompiledSheet,
   type CopySource,
   type Layout,
+  type SheetLayout,
 } from '../sheet/index.ts';
+import { backOf } from './backs.ts';
 import { asRow, copyOf } from './copies.ts';
 import type { Job } from './schema.ts';
 
@@ -16,6 +20,8 @@ export interface CompiledJob {
   readonly pieces: ReadonlyMap<string, CompiledPiece>;
   readonly layout: Layout;
   readonly sheets: readonly CompiledSheet[];
+  /** The other side of each sheet, where there is one; nothing of it is cut. */
+  readonly backs: readonly (CompiledSheet | undefined)[];
 }
 
 /** Compiles every piece of a job, by id: each as a copy that a row fills. */
@@ -57,6 +63,38 @@ export function compileJob(job: Job, compiler: PieceCompiler, most = Infinity): 
   const pieces = compilePieces(job, compiler);
   const layout = arrange(job);
   const source = copySource(job, compiler);
-  const sheets = layout.sheets.slice(0, most).map((sheet) => compileSheet(job, sheet, source));
-  return { job, pieces, layout, sheets };
+  const first = layout.sheets.slice(0, most);
+  const sheets = first.map((sheet) => compileSheet(job, sheet, source));
+  const backs = first.map((sheet) => compileBack(job, sheet, compiler));
+  return { job, pieces, layout, sheets, backs };
+}
+
+/** The other side of a sheet; undefined where none of its copies has one. Marks are on the front alone. */
+export function compileBack(
+  job: Job,
+  sheet: SheetLayout,
+  compiler: PieceCompiler,
+): CompiledSheet | undefined {
+  const behind = backLayout(sheet, job.plan.turnOver, (piece) => backOf(job, piece)?.id);
+  if (!behind) return undefined;
+  const plan = { ...job.plan, cropMarks: false, marks: { ...job.plan.marks, on: false } };
+  const made = compileSheet({ ...job, plan }, behind, backSource(job, compiler));
+  return { ...made, cuts: [] };
+}
+
+/** Where the other sides of copies are found, filled as their fronts are. */
+function backSource(job: Job, compiler: PieceCompiler): CopySource {
+  return {
+    find(copy) {
+      const found = copyOf(job, copy);
+      const piece = backOf(job, copyParts(copy).piece);
+      if (!found || !piece) return undefined;
+      const { number, row } = found;
+      const filled = asRow(job, piece, row);
+      const compiled = compiler.compile(filled, job, { number, row });
+      const own = filled === piece ? undefined : row?.key;
+      const look = [own, compiled.look].filter(Boolean).join('-');
+      return { compiled, look, ...(job.oneOffs?.[copy]?.out ? { out: true } : {}) };
+    },
+  };
 }

@@ -1,3 +1,5 @@
+export { backOf, frontsOf } from './backs.ts';
+export { asPrinted, printedSheet, printedSides, type PrintedSide } from './printed.ts';
 export {
   ARCHIVE_LIMITS,
   parseBackup,

@@ -4,6 +4,7 @@ import { pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
 import { resizedShape } from '../shape/index.ts';
 import { trySize, type MeasuredThing } from '../things/index.ts';
 import { follows } from './added.ts';
+import { backOf } from './backs.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
 import { withEdge } from './edges.ts';
 import { gone, refused, refusedBy } from './refusals.ts';
@@ -133,16 +134,44 @@ export const PIECE_COMMANDS = {
     label: () => 'add a variety',
     run: (job, { piece, name }) => {
       const found = job.pieces.find(({ id }) => id === piece);
-      return found ? withPieceLike(job, found, { name }) : gone('piece');
+      if (!found) return gone('piece');
+      const { behind, ...alone } = found;
+      void behind; // a front has one other side
+      return withPieceLike(job, alone, { name });
     },
   } satisfies Command<Of & { name: string }>,
+
+  /** An empty other side for a piece, on the same ground. */
+  'add-back': {
+    label: () => 'add the other side',
+    run: (job, { piece }) => {
+      const front = job.pieces.find(({ id }) => id === piece);
+      if (!front) return gone('piece');
+      if (front.behind || backOf(job, piece))
+        return refused('Another side', 'a label has a front and one other side');
+      const { id, name, edge, bleed, safe, ground } = front;
+      const back: Piece = {
+        id: '',
+        name: `${name}, other side`.slice(0, 120),
+        edge,
+        bleed,
+        safe,
+        ground,
+        elements: [],
+        behind: id,
+      };
+      return withPieceLike(job, back, {});
+    },
+  } satisfies Command<Of>,
 
   'delete-piece': {
     label: () => 'delete variety',
     run: (job, { piece }) => {
       // What follows a piece goes with it.
-      const left = job.pieces.filter(({ id, variant }) => id !== piece && variant?.base !== piece);
-      if (!left.some(({ variant }) => !variant))
+      const left = job.pieces.filter(
+        ({ id, variant, behind }) => id !== piece && variant?.base !== piece && behind !== piece,
+      );
+      if (!left.some(({ variant, behind }) => !variant && !behind))
         return refused('Deleting the only piece', 'a job has at least one');
       const wanted = Object.fromEntries(
         Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),

@@ -1,15 +1,22 @@
 import { unwatched, type Platform, type Task } from '../base/index.ts';
-import { boxAround, grown } from '../geometry/index.ts';
-import { compileJob, type CompiledJob, type JobResources } from '../job/index.ts';
+import { boxAround, grown, invert } from '../geometry/index.ts';
+import {
+  asPrinted,
+  compileJob,
+  printedSides,
+  type CompiledJob,
+  type JobResources,
+} from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import { createCompiler } from '../piece/index.ts';
 import { encodeJpegImage, encodePngImage } from '../raster/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
+import type { Correction, PaperSide } from '../stock/index.ts';
 import { cutDxf } from './dxf.ts';
 import { cutSvg } from './cut-svg.ts';
 import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
 import { cutHpgl } from './hpgl.ts';
-import { fileStem, sheetFiles, type SheetFiles } from './names.ts';
+import { fileStem, sheetFiles, sideFile, type SheetFiles } from './names.ts';
 import { outlinedDrawing } from './outlined.ts';
 import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 import { statement } from './statement.ts';
@@ -28,6 +35,8 @@ export interface ExportChoices extends FormChoices {
   readonly dpi: number;
   /** Whether a PNG is clear where nothing prints. */
   readonly clear: boolean;
+  /** How the printer and tray that it is for put a page on paper: undone on sheets with spots. */
+  readonly printer?: Correction;
   /** Of which sheets, by their numbers from 0; all of them unless given. */
   readonly sheets?: readonly number[];
 }
@@ -56,19 +65,25 @@ export function pdfSources({ job }: Pick<CompiledJob, 'job'>, resources: JobReso
   return { typeface: resources.typeface, art: (id) => job.art[id], bytes: resources.bytes };
 }
 
-/** The print file of a job: one page a sheet, at true size. */
+/** The print file of a job as it is printed: a page for each side of a sheet, at true size. */
 export function printPdf(
   platform: Platform,
   compiled: CompiledJob,
   resources: JobResources,
-  { cutLayer, outlines }: Pick<ExportChoices, 'cutLayer' | 'outlines'> = USUAL_CHOICES,
+  {
+    cutLayer,
+    outlines,
+    printer,
+  }: Pick<ExportChoices, 'cutLayer' | 'outlines' | 'printer'> = USUAL_CHOICES,
 ): Promise<Uint8Array> {
-  const pages = compiled.sheets.map((sheet): PdfPage => {
+  const pages = printedSides(compiled).map(({ sheet, side }): PdfPage => {
     const page = sheetPage(sheet);
     return {
       ...page,
       drawing: outlines ? outlinedDrawing(page.drawing, resources.typeface) : page.drawing,
       ...(cutLayer ? { cuts: cutInks(sheet.cuts) } : {}),
+      // Elsewhere the knife follows the print.
+      ...(printer && sheet.stock.spots ? { map: invert(printer[side]) } : {}),
     };
   });
   return writePdf(platform, pages, pdfSources(compiled, resources), compiled.job.name);
@@ -116,38 +131,57 @@ const CUT_FILES = { svg: cutSvg, dxf: cutDxf, hpgl: cutHpgl } as const satisfies
   Write
 >;
 
+interface PageOfFile {
+  readonly pdf: Uint8Array;
+  /** From 0. */
+  readonly page: number;
+  readonly name: SheetFiles;
+  readonly side: PaperSide;
+}
+
 /** A page of the print file as pictures. */
 async function pictures(
-  { pdf, index, name }: { pdf: Uint8Array; index: number; name: SheetFiles },
+  { pdf, page, name, side }: PageOfFile,
   { platform, formats, choices }: ExportOptions & { readonly choices: ExportChoices },
 ): Promise<MadeFile[]> {
   const { dpi } = choices;
   const made: MadeFile[] = [];
-  const draw = (clear: boolean) => renderPdf(platform, { pdf, page: index, dpi, clear });
+  const draw = (clear: boolean) => renderPdf(platform, { pdf, page, dpi, clear });
   if (formats.includes('png'))
     made.push({
-      name: name.png,
+      name: sideFile(name.png, side),
       format: 'png',
       bytes: encodePngImage(await draw(choices.clear), dpi),
     });
   if (formats.includes('jpeg'))
     made.push({
-      name: name.jpeg,
+      name: sideFile(name.jpeg, side),
       format: 'jpeg',
       bytes: await encodeJpegImage(platform, await draw(false), { quality: JPEG_QUALITY, dpi }),
     });
   return made;
 }
 
+/** A job with some of its sheets alone. */
+function onlySheets(whole: CompiledJob, sheets: readonly number[]): CompiledJob {
+  const there = sheets.filter((at) => whole.sheets[at]);
+  return {
+    ...whole,
+    sheets: there.flatMap((at) => whole.sheets[at] ?? []),
+    backs: there.map((at) => whole.backs[at]),
+  };
+}
+
 /** Writes a compiled job in the formats asked for; one PDF for all sheets, other kinds one a sheet. */
 export async function exportFiles(whole: CompiledJob, options: ExportOptions): Promise<MadeFile[]> {
   const { sheets } = options.choices ?? {};
-  const compiled = sheets
-    ? { ...whole, sheets: sheets.flatMap((at) => whole.sheets[at] ?? []) }
-    : whole;
+  const wanted = sheets ? onlySheets(whole, sheets) : whole;
+  const compiled = asPrinted(wanted);
   const { platform, resources, formats, task = unwatched } = options;
   const stem = fileStem(compiled.job.name);
-  const names = compiled.sheets.map((_, index) => sheetFiles(stem, index));
+  const sides = printedSides(compiled);
+  const pageOf = (of: number): number => sides.findIndex((one) => one.of === of);
+  const names = compiled.sheets.map((_, index) => sheetFiles(stem, index, pageOf(index)));
   const wants = new Set(formats);
   const text = (value: string): Uint8Array => new TextEncoder().encode(value);
   const made: MadeFile[] = [];
@@ -161,9 +195,9 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   // Pictures show no cut lines.
   const pdf = drawn ? await (choices.cutLayer || !printed ? write(false) : printed) : undefined;
   if (printed)
-    made.push({ name: `${stem}.pdf`, format: 'pdf', bytes: printed, pages: names.length });
+    made.push({ name: `${stem}.pdf`, format: 'pdf', bytes: printed, pages: sides.length });
   if (wants.has('form')) {
-    const bytes = await formPdf(platform, compiled, resources, choices);
+    const bytes = await formPdf(platform, wanted, resources, choices);
     made.push({ name: `${stem}-form.pdf`, format: 'form', bytes, pages: names.length });
   }
   for (const [index, sheet] of compiled.sheets.entries()) {
@@ -172,7 +206,9 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
     const name = names[index] as SheetFiles;
     for (const [format, cut] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
       if (wants.has(format)) made.push({ name: name[format], format, bytes: text(cut(sheet)) });
-    if (pdf) made.push(...(await pictures({ pdf, index, name }, { ...options, choices })));
+    for (const [page, { of, side }] of pdf ? sides.entries() : [])
+      if (pdf && of === index)
+        made.push(...(await pictures({ pdf, page, name, side }, { ...options, choices })));
   }
   if (wants.has('json')) {
     made.push({

@@ -1,4 +1,4 @@
-import { apply, boxOf, compose, corners, boxAbout, placed } from '../geometry/index.ts';
+import { apply, boxOf, compose, corners, boxAbout } from '../geometry/index.ts';
 import type { CompiledJob, Job } from '../job/index.ts';
 import {
   countsUp,
@@ -72,7 +72,7 @@ export function sheetFields(
 function fieldsOfCopy(job: Job, piece: Piece, copy: SheetCopy, choices: FormChoices): FormField[] {
   const { placement } = copy;
   const found = findCopy(job, placement.copy);
-  const onSheet = placed(placement.x, placement.y, placement.angle);
+  const { map: onSheet } = copy;
   return piece.elements.filter(isField).flatMap((element): FormField[] => {
     const angle = quarter(placement.angle + element.angle);
     const [map] = elementMaps(element);

@@ -1,3 +1,5 @@
+import type { PaperSide } from '../stock/index.ts';
+
 /** The files that a sheet stands in. */
 export interface SheetFiles {
   readonly pdf: string;
@@ -21,12 +23,16 @@ export function fileStem(name: string): string {
   return plain.slice(0, 60) || 'job';
 }
 
-/** The names of a sheet's files. */
-export function sheetFiles(stem: string, index: number): SheetFiles {
+/** The name of a picture of one side of a sheet. */
+export const sideFile = (name: string, side: PaperSide): string =>
+  side === 'back' ? name.replace(/(\.\w+)$/, '-back$1') : name;
+
+/** The names of a sheet's files; both numbers from 0. */
+export function sheetFiles(stem: string, index: number, page = index): SheetFiles {
   const number = index + 1;
   return {
     pdf: `${stem}.pdf`,
-    page: number,
+    page: page + 1,
     svg: `${stem}-${number}.svg`,
     dxf: `${stem}-${number}.dxf`,
     hpgl: `${stem}-${number}.hpgl`,

@@ -1,4 +1,4 @@
-import { apply, flatten, mapRing, placed, type Ring } from '../geometry/index.ts';
+import { apply, flatten, mapRing, type Ring } from '../geometry/index.ts';
 import type { CompiledJob } from '../job/index.ts';
 import { shapePath } from '../shape/index.ts';
 import type { CompiledSheet, SheetCopy } from '../sheet/index.ts';
@@ -46,7 +46,9 @@ function sheetStatement(sheet: CompiledSheet, files: SheetFiles | undefined): un
 
 function placementStatement(copy: SheetCopy): unknown {
   const { placement, piece, box, trim, bleed } = copy;
-  const map = placed(placement.x, placement.y, placement.angle);
+  const { map } = copy;
+  // A map that turns over: the shape is mirrored about its own upright axis, then turned.
+  const mirrored = map[0] * map[3] - map[1] * map[2] < 0;
   const rectangle = piece.piece.edge.kind === 'rectangle';
   // A rectangle's own origin is its top left corner, that of round shapes their centre.
   const origin = apply(
@@ -61,7 +63,8 @@ function placementStatement(copy: SheetCopy): unknown {
     copy: placement.copy,
     x: rounded(origin.x),
     y: rounded(origin.y),
-    angle: placement.angle,
+    angle: mirrored ? rounded(Math.atan2(-map[1], -map[0]) * (180 / Math.PI)) : placement.angle,
+    ...(mirrored ? { mirrored } : {}),
     bleed: rounded(bleed),
     bounds: [box.left, box.top, box.right, box.bottom].map(rounded),
     trim: pairs(trim),

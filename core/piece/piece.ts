@@ -30,6 +30,8 @@ export const pieceSchema = z.object({
     .array(z.object({ axis: z.enum(['x', 'y']), at: z.number().min(-2000).max(2000) }))
     .max(60)
     .optional(),
+  /** The piece whose other side this one is: printed behind it, in its edge as seen from behind. */
+  behind: z.string().optional(),
   /** A piece that follows another, its base, but for what was changed on it alone. */
   variant: z
     .object({

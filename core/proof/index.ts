@@ -1,5 +1,3 @@
-export { fitTestPdf, stepName, type FitTest } from './fit-test.ts';
-export { templatePdf, type TemplateDrawing } from './template-print.ts';
 export { measureContrasts, wantedContrast, type ContrastOptions } from './contrast.ts';
 export {
   elementKey,

@@ -10,8 +10,9 @@ export function sheetFromAbove(
   image: RgbaImage,
   corners: SheetCorners,
   sheet: { readonly width: number; readonly height: number },
+  perMm = PER_MM,
 ): GreyImage {
-  const [right, bottom] = [sheet.width * PER_MM, sheet.height * PER_MM];
+  const [right, bottom] = [sheet.width * perMm, sheet.height * perMm];
   const places: Point[] = [
     { x: 0, y: 0 },
     { x: right, y: 0 },

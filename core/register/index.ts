@@ -1,3 +1,18 @@
+export {
+  calibrationByRuler,
+  calibrationCrosses,
+  calibrationDots,
+  farthest,
+  findCalibration,
+  mapFacts,
+  ruledCrosses,
+  type CalibratedSheet,
+  type Calibration,
+  type MapFacts,
+  type RulerReading,
+  type SeenCalibration,
+  type Unseen,
+} from './calibration.ts';
 export { sheetFromAbove } from './from-above.ts';
 export { markBox, markPath, type MarkPlace, type MarkStyle } from './ink.ts';
 export { findMarks, type Registration, type SheetPicture } from './marks.ts';

@@ -1,6 +1,6 @@
 import { bad, good, unwatched, type Platform, type Result, type Task } from '../base/index.ts';
 import { compose } from '../geometry/index.ts';
-import type { CompiledJob, JobResources } from '../job/index.ts';
+import { asPrinted, printedSides, type CompiledJob, type JobResources } from '../job/index.ts';
 import { cutHpgl, printPdf } from '../output/index.ts';
 import { allFindings, type Finding } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
@@ -52,13 +52,15 @@ export function unaccepted(findings: readonly Finding[], accept: readonly string
  * Prints and cuts a job. Blockers stop it before anything is sent. The devices get bytes, the mark
  * layout and the sheet's size, and nothing else.
  */
-export async function runJob(compiled: CompiledJob, order: RunOrder): Promise<Result<RunReport>> {
+export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Result<RunReport>> {
   const { platform, resources, devices, accept, task = unwatched } = order;
   task.progress(0, 'Looking at the proof');
-  const [blocker] = unaccepted(await allFindings(compiled, { platform, resources }), accept);
+  const [blocker] = unaccepted(await allFindings(whole, { platform, resources }), accept);
   if (blocker)
     return bad('run/blocked', blocker.what, `Mend it, or accept “${blocker.code}”.`, blocker.code);
   await task.breathe();
+  const compiled = asPrinted(whole);
+  const pages = printedSides(compiled);
   const pdf = await printPdf(platform, compiled, resources);
   const sheets: SheetRun[] = [];
   const hpgl = compiled.sheets.map(cutHpgl);
@@ -67,7 +69,10 @@ export async function runJob(compiled: CompiledJob, order: RunOrder): Promise<Re
     const called = `sheet ${index + 1} of ${compiled.sheets.length}`;
     task.progress(share(0.1), `Printing ${called}`);
     await task.breathe();
-    const printed = await devices.printer.print({ pdf, page: index });
+    const printed = await devices.printer.print({
+      pdf,
+      page: pages.findIndex(({ of }) => of === index),
+    });
     task.progress(share(0.4), `Looking for the marks of ${called}`);
     await task.breathe();
     const loaded = devices.cutter.load(printed.picture);

@@ -22,6 +22,7 @@ export {
   type CutLine,
   type EdgeRings,
 } from './cut-line.ts';
+export { mirroredShape } from './mirrored.ts';
 export { shareLines, type SharedEdges, type SharedLine } from './shared-lines.ts';
 export { arcPoint, type ArcShape } from './kinds/arc.ts';
 export type { ShapeMeasure } from './kinds/kind.ts';

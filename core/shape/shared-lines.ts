@@ -1,4 +1,4 @@
-import type { Point, Ring } from '../geometry/index.ts';
+import { boxesMeet, boxOf, grown, type Point, type Ring } from '../geometry/index.ts';
 import { edgePart, type EdgeRings } from './cut-line.ts';
 
 const { abs, hypot, max, min } = Math;
@@ -44,7 +44,7 @@ interface Support {
  * that continue each other become one long line; what is left of an edge follows as open lines.
  */
 export function shareLines(edges: readonly EdgeRings[]): SharedEdges {
-  const supports = supportsOf(edges);
+  const supports = supportsOf(edges, touching(edges));
   const sharing = new Set(supports.flatMap(({ sides }) => doubled(sides)));
   const whole = [...edges.keys()].filter((edge) => !sharing.has(edge));
   if (sharing.size === 0) return { lines: [], whole };
@@ -75,11 +75,30 @@ export function shareLines(edges: readonly EdgeRings[]): SharedEdges {
 const nameOf = ({ edge, ring, at }: Pick<Side, 'edge' | 'ring' | 'at'>): string =>
   `${edge}/${ring}/${at}`;
 
-/** The lines that long straight sides lie on, each with all the sides on it in order. */
-function supportsOf(edges: readonly EdgeRings[]): Support[] {
+/** The edges whose boxes meet another's: no other can share a line. */
+function touching(edges: readonly EdgeRings[]): Set<number> {
+  const order = edges
+    .flatMap((rings, edge) => {
+      const box = boxOf(rings.flat());
+      return box ? [[edge, grown(box, ONE)] as const] : [];
+    })
+    .sort(([, one], [, other]) => one.left - other.left);
+  const found = new Set<number>();
+  order.forEach(([edge, box], at) => {
+    for (const [other, next] of order.slice(at + 1)) {
+      if (next.left > box.right) return;
+      if (boxesMeet(box, next)) found.add(edge).add(other);
+    }
+  });
+  return found;
+}
+
+/** The lines that long straight sides of some edges lie on, each with all the sides on it in order. */
+function supportsOf(edges: readonly EdgeRings[], some: ReadonlySet<number>): Support[] {
   const buckets = new Map<string, Support[]>();
   const supports: Support[] = [];
   edges.forEach((rings, edge) => {
+    if (!some.has(edge)) return;
     rings.forEach((ring, number) => {
       ring.forEach((start, at) => {
         const end = ring[(at + 1) % ring.length] as Point;

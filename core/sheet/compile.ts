@@ -8,7 +8,6 @@ import {
   invert,
   linesPath,
   mapRing,
-  placed,
   ringsPath,
   type Box,
   type Path,
@@ -79,12 +78,12 @@ export function compileSheet(
 
 /** The region that a copy may print on, about the piece's centre; undefined when nothing is cut off. */
 export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | undefined {
-  const { piece, placement } = copy;
+  const { piece } = copy;
   const shortened = copy.bleed < piece.piece.bleed - 1e-9;
   const path = shortened ? grownEdge(piece.piece.edge, copy.bleed) : piece.bleed;
   const near = zones.filter((zone) => boxesMeet(grown(copy.box, copy.bleed), zone));
   if (near.length === 0) return shortened ? path : undefined;
-  const back = invert(placed(placement.x, placement.y, placement.angle));
+  const back = invert(copy.map);
   const holes = near.map((zone): Ring => mapRing(corners(zone), back));
   return ringsPath(differenceOf(flatten(path), holes));
 }
@@ -100,10 +99,9 @@ function grownEdge(edge: EdgeShape, bleed: number): Path {
   return path;
 }
 
-function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {
-  const { x, y, angle } = copy.placement;
-  const transform = placed(x, y, angle);
-  const { symbol } = copy;
+/** How a copy is drawn on its sheet. */
+export function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {
+  const { symbol, map: transform } = copy;
   const clip = findPrintClip(copy, zones);
   if (!clip) return { kind: 'use', symbol, transform };
   const use: DrawingNode = { kind: 'use', symbol, transform: [1, 0, 0, 1, 0, 0] };

@@ -10,6 +10,8 @@ export {
   type Placement,
   type SheetLayout,
 } from './arrange.ts';
+export { backLayout } from './back.ts';
+export { mirroredSheet, mirrorOf } from './mirrored.ts';
 export { mostThatFit } from './bound.ts';
 export { fitsOn, partsThatFit } from './fits.ts';
 export { compileSheet, findPrintClip, type CompiledSheet } from './compile.ts';

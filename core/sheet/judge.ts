@@ -52,6 +52,7 @@ export function copyAt(copy: SheetCopy, { x, y }: Point): SheetCopy {
   return {
     ...copy,
     placement: { ...placement, x, y },
+    map,
     box: { left: box.left + dx, right: box.right + dx, top: box.top + dy, bottom: box.bottom + dy },
     trim: placeEdge(copy.piece.rings, map),
     kisses: placeEdge(copy.piece.kisses, map),

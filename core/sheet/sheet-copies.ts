@@ -1,4 +1,12 @@
-import { boxesMeet, boxOf, distanceBetween, grown, placed, type Box } from '../geometry/index.ts';
+import {
+  boxesMeet,
+  boxOf,
+  distanceBetween,
+  grown,
+  placed,
+  type Affine,
+  type Box,
+} from '../geometry/index.ts';
 import type { CompiledPiece } from '../piece/index.ts';
 import { placeEdge, type EdgeRings } from '../shape/index.ts';
 import type { Placement, SheetLayout } from './arrange.ts';
@@ -10,6 +18,8 @@ export interface SheetCopy {
   readonly piece: CompiledPiece;
   /** The name of its drawing: that of its piece, or one of its own where copies are numbered. */
   readonly symbol: string;
+  /** From mm about the middle of its piece to mm on the sheet. */
+  readonly map: Affine;
   /** The finished outline on the sheet. */
   readonly trim: EdgeRings;
   /** The edges of the stickers in it, on the sheet. */
@@ -61,6 +71,7 @@ export function sheetCopies(
         placement,
         piece,
         symbol,
+        map,
         trim,
         kisses,
         creases,

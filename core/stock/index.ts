@@ -47,6 +47,16 @@ export {
   type Spots,
   type Stock,
 } from './stock.ts';
+export {
+  NO_CORRECTION,
+  printerSchema,
+  SIDES,
+  type Correction,
+  type KeptCalibration,
+  type PaperSide,
+  type PrinterProfile,
+  type Tray,
+} from './printer.ts';
 export { stockFromVersion2 } from './stock-version-2.ts';
 export {
   tryDirection,

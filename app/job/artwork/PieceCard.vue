@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
-import { tryCommand, type CommandCall, type Job } from '../../../core/job/index.ts';
+import { backOf, tryCommand, type CommandCall, type Job } from '../../../core/job/index.ts';
 import type { Fill } from '../../../core/piece/index.ts';
 import { calls } from '../../calls/index.ts';
 import { keepInDrawer } from '../../storage/index.ts';
@@ -74,6 +74,20 @@ function addVariety(name: 'copy-piece' | 'add-variant'): void {
   ) {
     props.desk.show(store.job?.pieces[count - 1]?.id ?? '');
   }
+}
+
+/** The piece on the other side of this one, or the front that this one is behind. */
+const back = computed(() => {
+  const { piece, store } = props.desk;
+  return store.job && piece.value
+    ? (piece.value.behind ?? backOf(store.job, piece.value.id)?.id)
+    : undefined;
+});
+
+function addBack(): void {
+  const { piece, store } = props.desk;
+  if (piece.value && store.act({ name: 'add-back', args: { piece: piece.value.id } }))
+    props.desk.show(back.value ?? '');
 }
 
 function remove(): void {
@@ -151,6 +165,9 @@ function remove(): void {
         @click="addVariety('add-variant')"
       >
         {{ texts.variants.add }}
+      </button>
+      <button v-if="desk.piece.value && !back" class="link" type="button" @click="addBack">
+        {{ texts.artwork.addBack }}
       </button>
       <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
         {{ texts.artwork.deleteThisOne }}

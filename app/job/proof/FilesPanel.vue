@@ -20,6 +20,7 @@ import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { useMaking } from './making.ts';
 import MakingRow from './MakingRow.vue';
+import PrinterRow from './PrinterRow.vue';
 import { kilobytes, saveFiles } from './saved-files.ts';
 
 /** Every kind of file with what it is for, how it is made, and what came out. The last choice is remembered. */
@@ -59,7 +60,12 @@ const dialog = computed(() => {
       material.thickness > THICK ? words.trayIs(length(material.thickness)) : words.trayUsual,
     ],
     [words.side, words.sideIs],
-    [words.both, words.bothOff],
+    [
+      words.both,
+      job.pieces.some(({ behind }) => behind)
+        ? words.bothOn[job.plan.turnOver ?? 'long']
+        : words.bothOff,
+    ],
   ].filter(([, value]) => value !== '');
 });
 
@@ -120,6 +126,7 @@ function give(): void {
         <FactRow as="label" :label="say.sheets"
           ><input v-model="pages" class="well pages" :placeholder="say.allSheets(count)"
         /></FactRow>
+        <PrinterRow v-if="has('pdf', 'png', 'jpeg')" />
         <template v-if="has('pdf')">
           <CheckRow
             :label="say.cutLayer"

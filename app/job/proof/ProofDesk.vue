@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { copySource } from '../../../core/job/index.ts';
+import { backOf, printedSheet } from '../../../core/job/index.ts';
+import type { PaperSide } from '../../../core/stock/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
-import { compileSheet } from '../../../core/sheet/index.ts';
+import { mirrorOf } from '../../../core/sheet/index.ts';
+import { apply, boxOf, corners, type Box } from '../../../core/geometry/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
+import ChoiceRow from '../../ui/ChoiceRow.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
@@ -31,9 +34,21 @@ const svg = ref<SVGSVGElement | null>(null);
 const current = computed(() =>
   Math.min(index.value, Math.max(0, (store.layout?.sheets.length ?? 1) - 1)),
 );
+/** Which side of the sheet is looked at. */
+const wantedSide = ref<PaperSide>('front');
+const hasBack = (at: number): boolean =>
+  store.layout?.sheets[at]?.placements.some(
+    ({ piece }) => store.job && backOf(store.job, piece) !== undefined,
+  ) ?? false;
+const side = computed((): PaperSide => (hasBack(current.value) ? wantedSide.value : 'front'));
+/** The page of the print file: the other sides of sheets have pages of their own. */
+const pageNumber = computed(() => {
+  const before = Array.from({ length: current.value }, (_, at) => (hasBack(at) ? 2 : 1));
+  return before.reduce((sum: number, one) => sum + one, side.value === 'back' ? 1 : 0);
+});
 const made = useMadePdf(
   () => store.job,
-  () => current.value,
+  () => pageNumber.value,
 );
 const stock = computed(() => store.job?.stock);
 const bench = useBenchView(svg, () => ({
@@ -50,7 +65,9 @@ const look = computed(() => (store.job ? lookOfMaterial(store.job.material) : 'p
 const ground = computed(() => (look.value === 'clear' ? '' : (store.job?.material.color ?? '')));
 const sheet = computed(() => {
   const [job, layout] = [store.job, store.layout?.sheets[current.value]];
-  return job && layout ? compileSheet(job, layout, copySource(job, pageCompiler)) : undefined;
+  return job && layout
+    ? printedSheet(job, layout, { compiler: pageCompiler, side: side.value })
+    : undefined;
 });
 const used = computed(() => (current.value === 0 ? (store.job?.plan.used ?? []) : []));
 /** Of the layers those that the sheet has anything for. */
@@ -63,8 +80,18 @@ function toggle(layer: Layer): void {
   layers.value = new Set(LAYERS.filter((one) => (one === layer ? !now.has(one) : now.has(one))));
 }
 const ring = computed(() =>
-  shown.value?.where.sheet === current.value ? shown.value.where.box : undefined,
+  shown.value?.where.sheet === current.value && shown.value.where.box
+    ? asPrintedBox(shown.value.where.box)
+    : undefined,
 );
+
+/** Where something of the sheet is in print: mirrored where the sheet is. */
+function asPrintedBox(box: Box): Box {
+  const { material, stock } = store.job ?? {};
+  if (!material?.mirrored || !stock || stock.spots) return box;
+  const map = mirrorOf(stock.width);
+  return boxOf(corners(box).map((corner) => apply(map, corner))) ?? box;
+}
 const page = computed(() => {
   const { x, y, scale } = bench.view.value;
   return {
@@ -94,7 +121,10 @@ function show(finding: Finding): void {
   const { sheet, piece, element, box } = finding.where;
   if (sheet !== undefined) {
     index.value = sheet;
-    if (box) bench.look({ x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }, 6);
+    wantedSide.value = 'front';
+    if (!box) return;
+    const at = asPrintedBox(box);
+    bench.look({ x: (at.left + at.right) / 2, y: (at.top + at.bottom) / 2 }, 6);
   } else if (element) void router.push({ name: 'artwork', query: { piece, element } });
   else void router.push({ name: finding.code === 'spot-shape-differs' ? 'stock' : 'sheet' });
 }
@@ -162,6 +192,13 @@ function show(finding: Finding): void {
       </div>
     </template>
     <template #foot>
+      <ChoiceRow
+        v-if="hasBack(current)"
+        v-model="wantedSide"
+        class="side"
+        :label="texts.printers.side"
+        :choices="texts.printers.sides"
+      />
       <SheetStrip v-model="index" :current="current" />
       <ZoomTray :bench="bench" :whole="texts.proof.wholeSheet" />
     </template>
@@ -187,6 +224,9 @@ function show(finding: Finding): void {
       <CardPanel :title="texts.seenAs.title">
         <SelectRow v-model="seen.way" :label="texts.proof.proof" :choices="texts.seenAs.ways" />
         <CheckRow v-model="onStock" :label="texts.proof.onStock(store.job?.material.name ?? '')" />
+      </CardPanel>
+      <CardPanel v-if="store.job?.material.mirrored" :title="texts.proof.mirrored">
+        <p class="plain">{{ texts.proof.mirroredWhy(store.job.material.name) }}</p>
       </CardPanel>
       <CardPanel :title="texts.proof.over">
         <CheckRow

@@ -18,9 +18,9 @@ const props = defineProps<{
 }>();
 const cuts = computed(() => orderCuts(props.sheet.cuts));
 const bleeds = computed(() =>
-  props.sheet.copies.map(({ placement: { x, y, angle, copy }, piece, bleed }) => ({
+  props.sheet.copies.map(({ placement: { copy }, map, piece, bleed }) => ({
     copy,
-    transform: `translate(${x} ${y}) rotate(${angle})`,
+    transform: `matrix(${map.join(' ')})`,
     path: edgeBand(shapePath(piece.piece.edge, bleed), piece.trim),
   })),
 );

@@ -3,12 +3,16 @@ import { Cancelled } from '../../../core/base/index.ts';
 import type { ExportChoices, Format, MadeFile } from '../../../core/output/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import { useSettings } from '../../ui/settings-store.ts';
+import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 
 /** Makes files of the open job in a worker, with progress and a way to stop. */
 export function useMaking() {
   const store = useJobStore();
   const messages = useMessages();
+  const settings = useSettings();
+  const { correctionFor } = useStockRoom();
   const busy = ref(false);
   const share = ref(0);
   let ongoing: Ongoing<'exportFiles'> | undefined;
@@ -23,9 +27,10 @@ export function useMaking() {
     busy.value = true;
     share.value = 0;
     try {
+      const printer = await correctionFor(settings.printer);
       ongoing = calls.call(
         'exportFiles',
-        { job, formats, choices },
+        { job, formats, choices: printer ? { ...choices, printer } : choices },
         (part) => (share.value = part),
       );
       return await ongoing.answer;

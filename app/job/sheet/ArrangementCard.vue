@@ -23,6 +23,8 @@ const store = useJobStore();
 const router = useRouter();
 const nesting = useNesting(store);
 const plan = computed(() => store.settled?.plan);
+/** Whether a label has another side: the sheet is turned over for it. */
+const hasBacks = computed(() => store.settled?.pieces.some(({ behind }) => behind) ?? false);
 const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
 /** How many fit, and how many could: said of plain rectangles and circles, of which it is certain. */
 const proof = computed(() => {
@@ -131,6 +133,14 @@ function change(changes: Partial<Plan>, key?: string): void {
       :model-value="plan.marks.on ? 'on' : 'off'"
       :choices="texts.sheet.marksOn"
       @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
+    />
+    <ChoicesRow
+      v-if="hasBacks"
+      :label="texts.sheet.turnOver"
+      :name="texts.sheet.turnOverLong"
+      :model-value="plan.turnOver ?? 'long'"
+      :choices="texts.sheet.turnsOver"
+      @update:model-value="change({ turnOver: $event })"
     />
     <button v-if="canBeStickers" class="link" type="button" @click="makeStickers">
       {{ texts.sheet.makeStickers }}

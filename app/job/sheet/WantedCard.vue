@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { frontsOf } from '../../../core/job/index.ts';
 import { isByRow, madeOf } from '../../../core/sheet/index.ts';
 import type { Piece } from '../../../core/piece/index.ts';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
@@ -15,12 +16,14 @@ const total = computed(() => {
   const { settled: job } = store;
   return job ? job.pieces.reduce((sum, { id }) => sum + madeOf(job, id), 0) : 0;
 });
+/** Other sides are printed with their fronts. */
+const fronts = computed(() => (store.settled ? frontsOf(store.settled) : []));
 const spare = computed(() => store.settledLayout?.spare ?? 0);
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
   const { settled: job } = store;
   if (!job) return [];
-  const counted = job.pieces.filter(({ id }) => !isByRow(job, id));
+  const counted = fronts.value.filter(({ id }) => !isByRow(job, id));
   const wanted = counted.filter(({ id }) => (job.plan.wanted[id] ?? 0) > 0);
   return wanted.length ? wanted : counted;
 });
@@ -55,7 +58,7 @@ function fill(piece: string): void {
 
 <template>
   <CardPanel v-if="store.settled" :title="texts.sheet.wanted" :aside="String(total)" peeled>
-    <label v-for="piece in store.settled.pieces" :key="piece.id" class="row">
+    <label v-for="piece in fronts" :key="piece.id" class="row">
       <PieceThumbnail :job="store.settled" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>
       <template v-if="isByRow(store.settled, piece.id)">
@@ -85,7 +88,7 @@ function fill(piece: string): void {
       />
     </label>
     <p v-if="store.settled.list" class="lists">
-      <template v-for="piece in store.settled.pieces" :key="piece.id">
+      <template v-for="piece in fronts" :key="piece.id">
         <button class="link" type="button" @click="byRow(piece.id)">
           {{ rowsLink(piece) }}
         </button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
-import { stepName } from '../../../core/proof/index.ts';
+import { stepName } from '../../../core/testprint/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
 import { firstStock } from '../../../core/stock/index.ts';
 import { largerThing, type MeasuredThing } from '../../../core/things/index.ts';

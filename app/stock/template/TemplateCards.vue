@@ -7,7 +7,7 @@ import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import ReadingsCard from './ReadingsCard.vue';
-import type { PICTURED, TemplateEditor } from './template-editor.ts';
+import { PAPERS, type TemplateEditor } from './template-editor.ts';
 
 /** What describes the sheet: its name, a file it comes from, readings, and the label that is chosen. */
 const { editor } = defineProps<{ editor: TemplateEditor; doneLabel: string }>();
@@ -20,12 +20,6 @@ const label = computed(() => {
   const spots = stock.value?.spots;
   return at === undefined || !spots ? undefined : spotPlaces(spots)[at];
 });
-const PAPERS: Record<keyof typeof PICTURED, string> = {
-  a4: 'A4',
-  letter: 'US letter',
-  legal: 'US legal',
-  a5: 'A5',
-};
 
 function move(to: { x?: number; y?: number; angle?: number }): void {
   if (chosen.value !== undefined) editor.move(chosen.value, to);

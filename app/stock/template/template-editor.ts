@@ -32,6 +32,14 @@ export const PICTURED = {
   a5: { width: 148, height: 210 },
 } as const;
 
+/** What they are called. */
+export const PAPERS: Record<keyof typeof PICTURED, string> = {
+  a4: 'A4',
+  letter: 'US letter',
+  legal: 'US legal',
+  a5: 'A5',
+};
+
 const ACCEPT = '.pdf,.svg,.json,image/png,image/jpeg,image/webp';
 
 /**

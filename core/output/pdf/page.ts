@@ -1,6 +1,6 @@
 import type { Art } from '../../art/index.ts';
 import type { Drawing, DrawingNode } from '../../drawing/index.ts';
-import type { Box } from '../../geometry/index.ts';
+import type { Affine, Box } from '../../geometry/index.ts';
 import type { RgbaImage } from '../../raster/index.ts';
 import type { Typeface } from '../../type/index.ts';
 import type { FormField } from './form.ts';
@@ -13,6 +13,8 @@ export interface PdfPage {
   readonly bleed?: Box;
   /** Cut lines, on a layer of their own above the print. */
   readonly cuts?: readonly DrawingNode[];
+  /** Where the drawing and its cut lines come on the page, mm to mm; as they are unless given. */
+  readonly map?: Affine;
   /** Fields to be typed into, in the order in which they are read. */
   readonly fields?: readonly FormField[];
 }

@@ -7,7 +7,7 @@ import {
   type DrawingNode,
   type ShadowNode,
 } from '../../drawing/index.ts';
-import { IDENTITY, type Affine, type Box } from '../../geometry/index.ts';
+import { compose, IDENTITY, type Affine, type Box } from '../../geometry/index.ts';
 import { loadSubsetter, type Subsetter } from '../../type/index.ts';
 import { writeContent, type PdfParts } from './content.ts';
 import { PdfForm } from './form.ts';
@@ -87,11 +87,11 @@ export async function writePdf(
 }
 
 function addPage(
-  { drawing, trim, bleed, cuts = [], fields = [] }: PdfPage,
+  { drawing, trim, bleed, cuts = [], fields = [], map = IDENTITY }: PdfPage,
   { parts, tree, form, layer }: PageParts,
 ): PdfRef {
   const height = drawing.height * PT;
-  const base: Affine = [PT, 0, 0, -PT, 0, height];
+  const base = compose([PT, 0, 0, -PT, 0, height], map);
   const { bytes, resources } = writeContent(drawing.nodes, parts, base);
   const lines = layer && cuts.length ? cutForm(cuts, { parts, layer }) : undefined;
   const places = form.place(fields, drawing.height);

@@ -1,6 +1,6 @@
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { readFileSync } from 'node:fs';
-import { templatePdf } from '../../proof/index.ts';
+import { templatePdf } from '../../testprint/index.ts';
 import { shapeSize } from '../../shape/index.ts';
 import { nodePlatform } from '../../testing/node-platform.ts';
 import {

@@ -1,7 +1,6 @@
 import { good, type Platform, type Result } from '../../base/index.ts';
-import { readPixels } from '../../art/index.ts';
+import { scanPixels } from '../../art/index.ts';
 import { scaling, type Point } from '../../geometry/index.ts';
-import { renderPdf } from '../../pdf/index.ts';
 import { greyToRgba, warpImage, type RgbaImage } from '../../raster/index.ts';
 import {
   findLabels,
@@ -34,7 +33,6 @@ export interface PhotoTemplate {
   readonly stock: Result<Stock>;
 }
 
-const SCAN_DPI = 200; // for a scan that comes as PDF
 const SMALL = 900; // px
 
 /** Finds the labels of a sheet in a scan or phone picture of it. */
@@ -42,7 +40,7 @@ export async function templateFromPhoto(
   platform: Platform,
   { bytes, name, sheet, corners }: SheetPhoto,
 ): Promise<Result<PhotoTemplate>> {
-  const read = await pixelsOf(platform, bytes, name);
+  const read = await scanPixels(platform, bytes, name);
   if (!read.ok) return read;
   const image = read.value;
   const share = ({ x, y }: Point): Point => ({ x: x / image.width, y: y / image.height });
@@ -66,18 +64,6 @@ export async function templateFromPhoto(
     flat: greyToRgba(flat),
     stock,
   });
-}
-
-/** A scan that is a PDF without outlines, or a picture. */
-async function pixelsOf(
-  platform: Platform,
-  bytes: Uint8Array,
-  name: string,
-): Promise<Result<RgbaImage>> {
-  const isPdf = new TextDecoder().decode(bytes.slice(0, 5)) === '%PDF-';
-  return isPdf
-    ? good(await renderPdf(platform, { pdf: bytes, page: 0, dpi: SCAN_DPI }))
-    : readPixels(platform, bytes, name);
 }
 
 /** The sheet's corners; of a sheet that lies on its side in the picture, turned to stand. */

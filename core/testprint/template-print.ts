@@ -4,7 +4,7 @@ import { rectanglePath } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';
 import { spotPaths, type Stock } from '../stock/index.ts';
 import { loadShipped } from '../type/index.ts';
-import { FACE, line, ruler, RULER, wordsAt } from './test-print.ts';
+import { FACE, line, ruler, RULER, wordsAt } from './parts.ts';
 
 /** What is drawn of a template: its outlines to draw on, or these with a ruler, to be tried on paper. */
 export interface TemplateDrawing {

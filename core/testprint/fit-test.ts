@@ -7,7 +7,7 @@ import { printable, type Stock } from '../stock/index.ts';
 import { largerThing, trySize, type FlatSize, type MeasuredThing } from '../things/index.ts';
 import { loadShipped } from '../type/index.ts';
 import { formatLength, type Unit } from '../units/index.ts';
-import { FACE, line, ruler, RULER, wordsAt } from './test-print.ts';
+import { FACE, line, ruler, RULER, wordsAt } from './parts.ts';
 
 /** What is tried: the label of a thing, smaller and larger by steps, on plain paper. */
 export interface FitTest {

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { freeId } from '../../../core/base/index.ts';
+import type { PrinterProfile } from '../../../core/stock/index.ts';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import ChoicesRow from '../../ui/ChoicesRow.vue';
+import FactRow from '../../ui/FactRow.vue';
+import LengthField from '../../ui/LengthField.vue';
+import SelectRow from '../../ui/SelectRow.vue';
+import { useStockRoom } from '../stock-room-store.ts';
+import { PAPERS } from '../template/template-editor.ts';
+import { calibrationFacts, hundredths } from './printer-facts.ts';
+import type { PrinterEditor } from './printer-editor.ts';
+
+/** A printer: its trays, the sheet to print, how it came out, and what is corrected. */
+const props = defineProps<{ printer: PrinterProfile; editor: PrinterEditor }>();
+const words = texts.printers;
+const room = useStockRoom();
+const { busy, byRuler, check, chosen, found, kept, paper, readings, sheet, side, tray } =
+  props.editor;
+const LETTERS = ['A', 'B', 'C', 'D'];
+const trays = computed(() =>
+  Object.fromEntries(props.printer.trays.map(({ id, name }) => [id, name])),
+);
+const facts = computed(() => (found.value ? calibrationFacts(found.value, sheet.value) : []));
+
+function keep(changes: Partial<PrinterProfile>): void {
+  void room.keepPrinter({ ...props.printer, ...changes });
+}
+
+function rename(event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim().slice(0, 80);
+  if (name) keep({ name });
+}
+
+function renameTray(event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim().slice(0, 80);
+  const id = tray.value?.id;
+  if (name)
+    keep({ trays: props.printer.trays.map((one) => (one.id === id ? { ...one, name } : one)) });
+}
+
+function addTray(): void {
+  const { trays: all } = props.printer;
+  const id = freeId(
+    'tray',
+    all.map((one) => one.id),
+  );
+  keep({ trays: [...all, { id, name: `${words.newTray} ${all.length + 1}` }] });
+  chosen.value = id;
+}
+
+function removeTray(): void {
+  const id = tray.value?.id;
+  keep({ trays: props.printer.trays.filter((one) => one.id !== id) });
+}
+</script>
+
+<template>
+  <CardPanel :title="printer.name" peeled>
+    <input class="well name" :value="printer.name" :aria-label="words.name" @change="rename" />
+    <SelectRow
+      v-if="printer.trays.length > 1 && tray"
+      :label="words.tray"
+      :model-value="tray.id"
+      :choices="trays"
+      @update:model-value="chosen = $event"
+    />
+    <FactRow as="label" :label="printer.trays.length > 1 ? words.trayName : words.tray">
+      <input class="well" :value="tray?.name" :aria-label="words.trayName" @change="renameTray" />
+    </FactRow>
+    <div class="ways">
+      <button class="link" type="button" @click="addTray">{{ words.addTray }}</button>
+      <button v-if="printer.trays.length > 1" class="link" type="button" @click="removeTray">
+        {{ words.removeTray }}
+      </button>
+      <button class="link" type="button" @click="room.removePrinter(printer)">
+        {{ words.remove }}
+      </button>
+    </div>
+    <ChoicesRow v-model="side" :label="words.side" :choices="words.sides" />
+  </CardPanel>
+  <CardPanel :title="words.print">
+    <p class="hint">{{ side === 'back' ? words.backHint : words.printHint }}</p>
+    <SelectRow v-model="paper" :label="words.paper" :choices="PAPERS" />
+    <v-btn color="primary" variant="tonal" :disabled="busy" @click="editor.save(false)">{{
+      words.saveSheet
+    }}</v-btn>
+  </CardPanel>
+  <CardPanel :title="words.measure">
+    <template v-if="byRuler">
+      <p class="hint">{{ words.rulerHint }}</p>
+      <FactRow v-for="(reading, at) in readings" :key="at" :label="words.cross(LETTERS[at] ?? '')">
+        <LengthField
+          v-model="reading.side"
+          :label="words.toSide(LETTERS[at] ?? '')"
+          :min="0"
+          :max="60"
+          :step="0.1"
+        />
+        <LengthField
+          v-model="reading.end"
+          :label="words.toEnd(LETTERS[at] ?? '')"
+          :min="0"
+          :max="60"
+          :step="0.1"
+        />
+      </FactRow>
+      <button class="link" type="button" @click="byRuler = false">{{ words.byPicture }}</button>
+    </template>
+    <template v-else>
+      <p class="hint">{{ words.measureHint }}</p>
+      <div class="ways">
+        <v-btn variant="tonal" :disabled="busy" @click="editor.choose">{{ words.choose }}</v-btn>
+        <span class="quiet">{{ words.or }}</span>
+      </div>
+      <div class="ways">
+        <button class="link" type="button" :disabled="busy" @click="editor.tryIt">
+          {{ words.tryIt }}
+        </button>
+        <button class="link" type="button" @click="byRuler = true">{{ words.byRuler }}</button>
+      </div>
+    </template>
+  </CardPanel>
+  <CardPanel
+    v-if="check !== undefined"
+    :title="words.result"
+    :tone="check < 0.3 ? 'leaf' : 'amber'"
+  >
+    <p>{{ words.check(hundredths(check)) }}</p>
+    <div class="ways">
+      <button class="link" type="button" @click="editor.noteCheck">{{ words.noteCheck }}</button>
+      <button class="link" type="button" @click="editor.keep">{{ words.refine }}</button>
+    </div>
+  </CardPanel>
+  <CardPanel v-else-if="found" :title="words.result">
+    <FactRow v-for="[label, value] in facts" :key="label" :label="label"
+      ><span>{{ value }}</span></FactRow
+    >
+    <v-btn color="primary" block @click="editor.keep">{{ words.keep }}</v-btn>
+  </CardPanel>
+  <CardPanel v-if="kept && !found" :title="words.measured" :aside="kept.date" tone="leaf">
+    <FactRow :label="words.farthest"
+      ><span>{{ editor.state(kept) }}</span></FactRow
+    >
+    <FactRow v-if="kept.checked !== undefined" :label="words.checked"
+      ><span>{{ hundredths(kept.checked) }}</span></FactRow
+    >
+    <p class="hint">{{ words.checkHint }}</p>
+    <div class="ways">
+      <button class="link" type="button" :disabled="busy" @click="editor.save(true)">
+        {{ words.saveCheck }}
+      </button>
+      <button class="link" type="button" @click="editor.forget">{{ words.forget }}</button>
+    </div>
+  </CardPanel>
+</template>
+
+<style scoped>
+.name {
+  box-sizing: border-box;
+  width: 100%;
+}
+.hint {
+  margin: 0 0 8px;
+  color: var(--ink-2);
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+}
+p {
+  margin: 0 0 6px;
+}
+</style>

@@ -1,0 +1,203 @@
+import { computed, reactive, ref, shallowRef, watch } from 'vue';
+import { Cancelled } from '../../../core/base/index.ts';
+import { compose } from '../../../core/geometry/index.ts';
+import { fileStem } from '../../../core/output/index.ts';
+import {
+  calibrationByRuler,
+  farthest,
+  ruledCrosses,
+  type Calibration,
+} from '../../../core/register/index.ts';
+import type { KeptCalibration, PaperSide, PrinterProfile } from '../../../core/stock/index.ts';
+import type { CalibrationSheet, ReadCalibration } from '../../../core/testprint/index.ts';
+import { calls, type Ongoing } from '../../calls/index.ts';
+import { PICTURE_FILES } from '../../art/picture-files.ts';
+import { bytesOf, chooseFiles, download } from '../../storage/index.ts';
+import { texts } from '../../texts/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import { useStockRoom } from '../stock-room-store.ts';
+import { PICTURED } from '../template/template-editor.ts';
+import { hundredths } from './printer-facts.ts';
+
+const words = texts.printers;
+/** In which order a simulated printer has its luck. */
+let luck = 1;
+
+/** A printer of the Stock room while one side of a tray is measured. */
+export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
+  const room = useStockRoom();
+  const messages = useMessages();
+  const chosen = ref('');
+  const side = ref<PaperSide>('front');
+  const paper = ref<keyof typeof PICTURED>('a4');
+  const byRuler = ref(false);
+  const busy = ref(false);
+  const read = shallowRef<ReadCalibration>();
+  const sheet = computed(() => PICTURED[paper.value]);
+  const tray = computed(
+    () => printer()?.trays.find(({ id }) => id === chosen.value) ?? printer()?.trays[0],
+  );
+  const kept = computed(() => tray.value?.[side.value]);
+  const readings = reactive<{ side: number; end: number }[]>([]);
+  const ongoing = shallowRef<Ongoing<'readCalibration' | 'tryCalibration' | 'calibrationSheet'>>();
+
+  /** What a ruler shows where the printer prints true. */
+  function trueReadings(): void {
+    const { width, height } = sheet.value;
+    const places = ruledCrosses(sheet.value).map(({ x, y }) => ({
+      side: Math.min(x, width - x),
+      end: Math.min(y, height - y),
+    }));
+    readings.splice(0, readings.length, ...places);
+  }
+
+  watch([() => printer()?.id, () => tray.value?.id, side, paper], () => {
+    ongoing.value?.cancel();
+    read.value = undefined;
+    trueReadings();
+  });
+  trueReadings();
+
+  /** What is known now: from the picture, or from the readings once one of them was changed. */
+  const found = computed((): Calibration | undefined => {
+    if (!byRuler.value) return read.value;
+    const moved = calibrationByRuler(sheet.value, readings);
+    return moved && farthest(moved.map, sheet.value) > 1e-9 ? moved : undefined;
+  });
+  /** How far off the correction leaves a sheet, where that was looked at. */
+  const check = computed(() =>
+    !byRuler.value && read.value?.corrected ? farthest(read.value.map, sheet.value) : undefined,
+  );
+
+  function sheetFor(check: boolean): CalibrationSheet {
+    const correct = check && kept.value ? { correct: kept.value.map } : {};
+    return {
+      sheet: { ...sheet.value },
+      name: [printer()?.name, tray.value?.name].filter(Boolean).join(', '),
+      sides: [{ name: words.sides[side.value].toLowerCase(), ...correct }],
+    };
+  }
+
+  /** Waits for a call, says that it looks, and tells what went wrong; undefined when nothing came of it. */
+  async function during<T>(
+    call: Ongoing<'readCalibration' | 'tryCalibration' | 'calibrationSheet'>,
+  ): Promise<T | undefined> {
+    busy.value = true;
+    ongoing.value = call;
+    try {
+      return (await call.answer) as T;
+    } catch (error) {
+      if (!(error instanceof Cancelled)) messages.sayError(error);
+      return undefined;
+    } finally {
+      busy.value = false;
+    }
+  }
+
+  async function save(check: boolean): Promise<void> {
+    const pdf = await during<Uint8Array>(calls.call('calibrationSheet', sheetFor(check)));
+    const name = `${fileStem(printer()?.name ?? '')}-${check ? 'check' : 'calibration'}.pdf`;
+    if (pdf) download(name, pdf, 'application/pdf');
+  }
+
+  async function look(bytes: Uint8Array, name: string): Promise<void> {
+    byRuler.value = false;
+    const call = calls.call('readCalibration', { bytes, name, sheet: { ...sheet.value } });
+    const seen = await during<Awaited<typeof call.answer>>(call);
+    if (!seen) return;
+    if (!seen.ok) return messages.sayProblem(seen.problem);
+    if (seen.value.corrected && !kept.value) return messages.say(words.notFirst);
+    read.value = seen.value;
+  }
+
+  async function take(files: readonly File[]): Promise<void> {
+    const [first] = files;
+    if (!first || busy.value || !printer()) return;
+    await look(await bytesOf(first), first.name);
+  }
+
+  const choose = async (): Promise<void> => take(await chooseFiles(PICTURE_FILES));
+
+  /** Prints and photographs the sheet in the computer alone; a check where there is something to check. */
+  async function tryIt(): Promise<void> {
+    const order = { sheet: sheetFor(kept.value !== undefined), seed: luck++ };
+    const picture = await during<Uint8Array>(calls.call('tryCalibration', order));
+    if (picture) await look(picture, words.tryIt);
+  }
+
+  /** Keeps another state of this side of the tray. */
+  async function keepSide(next: KeptCalibration | undefined): Promise<void> {
+    const now = printer();
+    const of = tray.value;
+    if (!now || !of) return;
+    const { [side.value]: before, ...others } = of;
+    void before; // replaced, or left out
+    const changed = next ? { ...others, [side.value]: next } : others;
+    await room.keepPrinter({
+      ...now,
+      trays: now.trays.map((one) => (one.id === of.id ? changed : one)),
+    });
+  }
+
+  /** Takes over what was found; of a check, what the correction had left. */
+  async function keep(): Promise<void> {
+    const { value } = found;
+    const now = printer();
+    if (!value || !now) return;
+    const { residual, confidence } = value;
+    const isCheck = check.value !== undefined && kept.value;
+    await keepSide({
+      map: [...(isCheck ? compose(value.map, isCheck.map) : value.map)],
+      residual,
+      confidence,
+      by: byRuler.value ? 'ruler' : 'picture',
+      sheet: { ...sheet.value },
+      date: new Date().toISOString().slice(0, 10),
+    });
+    read.value = undefined;
+    trueReadings();
+    byRuler.value = false;
+    messages.say(words.kept(now.name));
+  }
+
+  async function noteCheck(): Promise<void> {
+    if (check.value === undefined || !kept.value) return;
+    await keepSide({ ...kept.value, checked: check.value });
+    read.value = undefined;
+  }
+
+  async function forget(): Promise<void> {
+    const before = kept.value;
+    await keepSide(undefined);
+    messages.say(words.forgotten, { label: texts.undo, run: () => void keepSide(before) });
+  }
+
+  const state = (one: KeptCalibration | undefined): string =>
+    one ? words.state(hundredths(farthest(one.map, one.sheet))) : words.unknown;
+
+  return {
+    chosen,
+    side,
+    paper,
+    sheet,
+    tray,
+    kept,
+    byRuler,
+    busy,
+    read,
+    readings,
+    found,
+    check,
+    save,
+    take,
+    choose,
+    tryIt,
+    keep,
+    noteCheck,
+    forget,
+    state,
+    cancel: () => ongoing.value?.cancel(),
+  };
+}
+
+export type PrinterEditor = ReturnType<typeof usePrinterEditor>;

@@ -1,0 +1,37 @@
+import type { Piece } from '../piece/index.ts';
+import { mirroredShape, type EdgeShape } from '../shape/index.ts';
+import { withEdge } from './edges.ts';
+import type { Job } from './schema.ts';
+
+/** The piece that is printed on the other side of a piece. */
+export const backOf = (job: Pick<Job, 'pieces'>, piece: string): Piece | undefined =>
+  job.pieces.find(({ behind }) => behind === piece);
+
+/** The pieces that are made: other sides are printed with their fronts. */
+export const frontsOf = ({ pieces }: Pick<Job, 'pieces'>): Piece[] =>
+  pieces.filter(({ behind }) => behind === undefined);
+
+const mirrored = new WeakMap<EdgeShape, EdgeShape>();
+
+/** The edge of a front as its other side has it; the same value for the same edge. */
+function behindOf(edge: EdgeShape): EdgeShape {
+  const made = mirrored.get(edge) ?? mirroredShape(edge);
+  mirrored.set(edge, made);
+  return made;
+}
+
+/** The job with every other side in the edge of its front, as it is seen from behind. */
+export function followFront(job: Job): Job {
+  const pieces = job.pieces.map((piece): Piece => {
+    const front = job.pieces.find(({ id }) => id === piece.behind);
+    if (!front) return piece;
+    const edge = behindOf(front.edge);
+    const { bleed, safe } = front;
+    if (piece.edge === edge && piece.bleed === bleed && piece.safe === safe) return piece;
+    const { build, ...plain } = piece;
+    void build; // made of its front's
+    const fitted = piece.edge === edge ? plain : withEdge(plain, edge);
+    return { ...fitted, edge, bleed, safe };
+  });
+  return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { IDENTITY, type Affine } from '../geometry/index.ts';
+
+const number = z.number().finite();
+const share = z.number().min(0).max(1);
+
+/** How a printer puts a file on one side of paper from one tray, as it was measured. */
+const calibrationSchema = z.object({
+  /** From mm of the file to mm on the paper. */
+  map: z.tuple([number, number, number, number, number, number]),
+  /** mm */
+  residual: z.number().min(0),
+  confidence: share,
+  by: z.enum(['ruler', 'picture']),
+  /** The sheet that it was measured on, mm. */
+  sheet: z.object({ width: z.number().positive(), height: z.number().positive() }),
+  /** ISO day. */
+  date: z.string().max(10),
+  /** How far off a sheet still was that was printed with the correction, mm. */
+  checked: z.number().min(0).optional(),
+});
+export type KeptCalibration = z.infer<typeof calibrationSchema>;
+
+/** The side of the paper that is printed: first, or after it was turned over. */
+export const SIDES = ['front', 'back'] as const;
+export type PaperSide = (typeof SIDES)[number];
+
+const traySchema = z.object({
+  id: z.string().min(1).max(60),
+  name: z.string().min(1).max(80),
+  front: calibrationSchema.optional(),
+  back: calibrationSchema.optional(),
+});
+export type Tray = z.infer<typeof traySchema>;
+
+/** A printer of the workshop and what is known of each of its trays. */
+export const printerSchema = z.object({
+  id: z.string().min(1).max(100),
+  name: z.string().min(1).max(80),
+  trays: z.array(traySchema).min(1).max(12),
+});
+export type PrinterProfile = z.infer<typeof printerSchema>;
+
+/** How a page has to be drawn for each side, mm to mm, so that the printer brings it to its place. */
+export interface Correction {
+  readonly front: Affine;
+  readonly back: Affine;
+}
+
+/** A printer that needs none. */
+export const NO_CORRECTION: Correction = { front: IDENTITY, back: IDENTITY };

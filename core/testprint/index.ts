@@ -1,0 +1,8 @@
+export { calibrationPdf, type CalibrationSheet } from './calibration-sheet.ts';
+export {
+  readCalibration,
+  type CalibrationPicture,
+  type ReadCalibration,
+} from './read-calibration.ts';
+export { fitTestPdf, stepName, type FitTest } from './fit-test.ts';
+export { templatePdf, type TemplateDrawing } from './template-print.ts';
