@@ -75,7 +75,7 @@ test.each([
   [['export', 'gone.peel', '--out', 'x'], /gone\.peel cannot be read/],
   [
     ['export', 'x.peel', '--out', 'x', '--formats', 'stl'],
-    /“stl” is not written.*pdf, form, svg, dxf, hpgl, png, jpeg, json/,
+    /“stl” is not written.*pdf, form, svg, dxf, hpgl, png, jpeg, artwork, approval, contact, peel, json/,
   ],
   [['run', 'x.peel', '--out', 'x', '--printer', 'ipp://p'], /cannot be reached.*Accepted: sim/],
   [['check', 'x.peel', '--colour', 'red'], /Accepted options/],

@@ -190,7 +190,14 @@ export function createCalls(ground: CallGround): Calls {
     async exportFiles({ job, formats, choices }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();
-      return exportFiles(compiled, { platform, resources, formats, choices, task });
+      return exportFiles(compiled, {
+        platform,
+        resources,
+        formats,
+        choices,
+        task,
+        artBytes: ground.artBytes,
+      });
     },
     calibrationSheet: (sheet) => calibrationPdf(platform, sheet),
     readCalibration: (picture) => readCalibration(platform, picture),

@@ -33,6 +33,8 @@ export const printers = {
   byPicture: 'Use a picture instead',
   rulerHint:
     'From the nearest sides of the paper to the middle of each cross, as exactly as you can read it.',
+  toSides: 'left, right',
+  toEnds: 'top, bottom',
   cross: (letter: string): string => `Cross ${letter}`,
   toSide: (letter: string): string => `Cross ${letter}: to the left or right side`,
   toEnd: (letter: string): string => `Cross ${letter}: to the top or bottom`,
@@ -41,7 +43,12 @@ export const printers = {
   plot: 'Where the crosses were printed',
   scale: (times: number): string => `Arrows are ${times} times as long as the shifts.`,
   result: '3. What was found',
-  moved: 'Middle moved',
+  notYet: 'Print the sheet and take a picture of it: arrows show here where its crosses went.',
+  acrossBy: 'Middle moved',
+  downBy: 'and',
+  again: 'Look at another picture',
+  printer: 'Printer',
+  trying: 'Printing and photographing a sheet in the computer …',
   right: (length: string): string => `${length} right`,
   left: (length: string): string => `${length} left`,
   down: (length: string): string => `${length} down`,
@@ -75,7 +82,7 @@ export const printers = {
   printedOn: 'Printed on',
   noPrinter: 'Any printer, as it is',
   corrects: (off: string): string =>
-    `Moves the print by up to ${off}, to where this printer loses it.`,
+    `Moves the print by up to ${off}, so that this printer puts it in its place.`,
   onlySpots:
     'Corrections are for sheets with labels or discs of their own: here the knife follows the print.',
 } as const;

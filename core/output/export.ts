@@ -4,7 +4,10 @@ import {
   asPrinted,
   compileJob,
   printedSides,
+  writePeel,
+  type ArtBytes,
   type CompiledJob,
+  type Job,
   type JobResources,
 } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
@@ -12,6 +15,7 @@ import { createCompiler } from '../piece/index.ts';
 import { encodeJpegImage, encodePngImage } from '../raster/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
 import type { Correction, PaperSide } from '../stock/index.ts';
+import { artworkSvg } from './artwork-svg.ts';
 import { cutDxf } from './dxf.ts';
 import { cutSvg } from './cut-svg.ts';
 import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
@@ -19,10 +23,27 @@ import { cutHpgl } from './hpgl.ts';
 import { fileStem, sheetFiles, sideFile, type SheetFiles } from './names.ts';
 import { outlinedDrawing } from './outlined.ts';
 import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
+import { paperPdf } from './paper/index.ts';
 import { statement } from './statement.ts';
 
-/** The kinds of file that a job can be written as; `form` is a PDF whose fields can be typed into. */
-export const FORMATS = ['pdf', 'form', 'svg', 'dxf', 'hpgl', 'png', 'jpeg', 'json'] as const;
+/**
+ * The kinds of file that a job can be written as. `form` is a PDF whose fields can be typed into,
+ * `approval` one to be signed, `contact` one of all labels small, `peel` the job itself.
+ */
+export const FORMATS = [
+  'pdf',
+  'form',
+  'svg',
+  'dxf',
+  'hpgl',
+  'png',
+  'jpeg',
+  'artwork',
+  'approval',
+  'contact',
+  'peel',
+  'json',
+] as const;
 export type Format = (typeof FORMATS)[number];
 
 /** How files are written. */
@@ -33,6 +54,8 @@ export interface ExportChoices extends FormChoices {
   readonly outlines: boolean;
   /** Of pictures of sheets. */
   readonly dpi: number;
+  /** Whether what is to be approved is pictures beside the PDF. */
+  readonly approvalPictures: boolean;
   /** Whether a PNG is clear where nothing prints. */
   readonly clear: boolean;
   /** How the printer and tray that it is for put a page on paper: undone on sheets with spots. */
@@ -46,6 +69,7 @@ export const USUAL_CHOICES: ExportChoices = {
   cutLayer: false,
   outlines: false,
   dpi: 300,
+  approvalPictures: false,
   clear: false,
   shared: [],
   filled: false,
@@ -118,6 +142,8 @@ export interface ExportOptions {
   readonly resources: JobResources;
   readonly formats: readonly Format[];
   readonly choices?: Partial<ExportChoices> | undefined;
+  /** Where the bytes of art and own typefaces are kept, for the job itself. */
+  readonly artBytes?: ArtBytes | undefined;
   readonly task?: Task;
 }
 
@@ -160,6 +186,60 @@ async function pictures(
       bytes: await encodeJpegImage(platform, await draw(false), { quality: JPEG_QUALITY, dpi }),
     });
   return made;
+}
+
+const APPROVAL_DPI = 150;
+
+/** What is not of single sheets: artwork, papers, the job itself. */
+async function aboutTheJob(
+  compiled: CompiledJob,
+  {
+    platform,
+    resources,
+    formats,
+    choices,
+    artBytes,
+    task = unwatched,
+  }: ExportOptions & {
+    readonly choices: ExportChoices;
+  },
+): Promise<MadeFile[]> {
+  const { job } = compiled;
+  const stem = fileStem(job.name);
+  const made: MadeFile[] = [];
+  if (formats.includes('artwork'))
+    for (const piece of compiled.pieces.values()) {
+      const text = artworkSvg(piece, job, resources);
+      const name = `${stem}-${fileStem(piece.piece.name)}-${piece.piece.id}.svg`;
+      made.push({ name, format: 'artwork', bytes: new TextEncoder().encode(text) });
+    }
+  for (const kind of ['approval', 'contact'] as const) {
+    if (!formats.includes(kind)) continue;
+    await task.breathe();
+    const sources = pdfSources(compiled, resources);
+    const paper = await paperPdf(platform, kind, { compiled, sources });
+    made.push({ name: `${stem}-${kind}.pdf`, format: kind, ...paper });
+    if (kind !== 'approval' || !choices.approvalPictures) continue;
+    for (let page = 0; page < paper.pages; page++) {
+      await task.breathe();
+      const image = await renderPdf(platform, { pdf: paper.bytes, page, dpi: APPROVAL_DPI });
+      const name = `${stem}-${kind}-${page + 1}.png`;
+      made.push({ name, format: kind, bytes: encodePngImage(image, APPROVAL_DPI) });
+    }
+  }
+  if (formats.includes('peel') && artBytes)
+    made.push({ name: `${stem}.peel`, format: 'peel', bytes: await wholeJob(job, artBytes) });
+  return made;
+}
+
+/** The job as a file of its own, with its art and typefaces. */
+async function wholeJob(job: Job, artBytes: ArtBytes): Promise<Uint8Array> {
+  const art = new Map<string, Uint8Array>();
+  for (const id of [...Object.keys(job.art), ...Object.keys(job.typefaces ?? {})]) {
+    const bytes = await artBytes(id);
+    if (bytes) art.set(id, bytes);
+  }
+  return writePeel({ job, art });
 }
 
 /** A job with some of its sheets alone. */
@@ -210,6 +290,7 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
       if (pdf && of === index)
         made.push(...(await pictures({ pdf, page, name, side }, { ...options, choices })));
   }
+  made.push(...(await aboutTheJob(wanted, { ...options, choices })));
   if (wants.has('json')) {
     made.push({
       name: `${stem}.json`,

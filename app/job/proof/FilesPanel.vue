@@ -17,6 +17,7 @@ import NumberRow from '../../ui/NumberRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
 import { useSettings } from '../../ui/settings-store.ts';
+import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { useMaking } from './making.ts';
 import MakingRow from './MakingRow.vue';
@@ -27,6 +28,7 @@ import { kilobytes, saveFiles } from './saved-files.ts';
 const emit = defineEmits<{ close: [] }>();
 const store = useJobStore();
 const settings = useSettings();
+const room = useStockRoom();
 const messages = useMessages();
 const making = useMaking();
 const say = texts.proof;
@@ -43,6 +45,8 @@ const pages = ref('');
 const count = computed(() => store.settledLayout?.sheets.length ?? 0);
 const made = shallowRef<readonly MadeFile[]>();
 const has = (...some: Format[]): boolean => some.some((one) => formats.value.includes(one));
+/** The tray of the printer that pages are put right for. */
+const tray = computed(() => room.trays.find(({ id }) => id === settings.printer)?.tray.name);
 const dialog = computed(() => {
   const { settled: job } = store;
   if (!job) return [];
@@ -57,7 +61,8 @@ const dialog = computed(() => {
     [words.quality, material.print.quality],
     [
       words.tray,
-      material.thickness > THICK ? words.trayIs(length(material.thickness)) : words.trayUsual,
+      tray.value ??
+        (material.thickness > THICK ? words.trayIs(length(material.thickness)) : words.trayUsual),
     ],
     [words.side, words.sideIs],
     [
@@ -155,6 +160,12 @@ function give(): void {
             @update:model-value="set({ filled: $event })"
           />
         </template>
+        <CheckRow
+          v-if="has('approval')"
+          :label="say.approvalPictures"
+          :model-value="choices.approvalPictures"
+          @update:model-value="set({ approvalPictures: $event })"
+        />
         <template v-if="has('png', 'jpeg')">
           <NumberRow
             :label="say.dpi"

@@ -10,6 +10,10 @@ const TYPES: Readonly<Record<Format, string>> = {
   hpgl: 'application/vnd.hp-hpgl',
   png: 'image/png',
   jpeg: 'image/jpeg',
+  artwork: 'image/svg+xml',
+  approval: 'application/pdf',
+  contact: 'application/pdf',
+  peel: 'application/zip',
   json: 'application/json',
 };
 

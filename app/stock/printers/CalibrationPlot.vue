@@ -4,9 +4,11 @@ import { apply, type Affine } from '../../../core/geometry/index.ts';
 import {
   calibrationCrosses,
   farthest,
+  ruledCrosses,
   type CalibratedSheet,
 } from '../../../core/register/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
+import { CROSS_NAMES } from './printer-facts.ts';
 import { texts } from '../../texts/index.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 
@@ -17,8 +19,9 @@ const props = defineProps<{
   picture: RgbaImage | undefined;
 }>();
 const words = texts.printers;
-const LONGEST = 14; // mm on the sheet, of the longest arrow
+const LONGEST = 34; // mm on the sheet, of the longest arrow
 const TIMES = [200, 100, 50, 20, 10, 5, 2, 1];
+const LEAST = 3; // mm: shorter arrows are all head
 const crosses = computed(() => calibrationCrosses(props.sheet));
 const times = computed(() => {
   const far = props.map ? farthest(props.map, props.sheet) : 0;
@@ -45,8 +48,8 @@ const arm = 4; // mm
             viewBox="0 0 8 8"
             refX="7"
             refY="4"
-            markerWidth="5"
-            markerHeight="5"
+            markerWidth="3.4"
+            markerHeight="3.4"
             orient="auto"
           >
             <path d="M0 0.6L8 4L0 7.4Z" class="head" />
@@ -58,9 +61,18 @@ const arm = 4; // mm
           class="cross"
           :d="`M${x - arm} ${y}H${x + arm}M${x} ${y - arm}V${y + arm}`"
         />
+        <text
+          v-for="({ x, y }, at) in ruledCrosses(sheet)"
+          :key="`name-${at}`"
+          class="letter"
+          :x="x + (x < sheet.width / 2 ? 7 : -7)"
+          :y="y + (y < sheet.height / 2 ? 8.6 : -5.4)"
+        >
+          {{ picture ? '' : CROSS_NAMES[at] }}
+        </text>
         <template v-for="({ from, to, length }, at) in arrows" :key="`arrow-${at}`">
           <path
-            v-if="length > 0.6"
+            v-if="length > LEAST"
             class="arrow"
             marker-end="url(#head)"
             :d="`M${from.x} ${from.y}L${to.x} ${to.y}`"
@@ -68,7 +80,7 @@ const arm = 4; // mm
         </template>
       </svg>
     </div>
-    <figcaption v-if="map" class="quiet">{{ words.scale(times) }}</figcaption>
+    <figcaption class="quiet">{{ map ? words.scale(times) : words.notYet }}</figcaption>
   </figure>
 </template>
 
@@ -104,10 +116,15 @@ svg {
   stroke: #b9a9b4;
   stroke-width: 0.6px;
 }
+.letter {
+  fill: #8b7a88;
+  font-size: 5px;
+  text-anchor: middle;
+}
 .arrow {
   fill: none;
   stroke: #b5473c;
-  stroke-width: 1.1px;
+  stroke-width: 0.9px;
 }
 .head {
   fill: #b5473c;

@@ -51,7 +51,7 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
     </div>
     <CalibrationPlot class="plot" :sheet="sheet" :map="map" :picture="read?.flat" />
     <p v-if="busy" class="looking" role="status">
-      {{ words.looking }}
+      {{ editor.doing.value }}
       <button class="link" type="button" @click="editor.cancel">{{ texts.cancel }}</button>
     </p>
   </div>
@@ -71,10 +71,12 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
 }
 .list {
   display: flex;
-  flex: 0 0 216px;
+  flex: 0 0 240px;
   flex-direction: column;
   gap: 12px;
   align-items: stretch;
+  margin: -12px;
+  padding: 12px;
   overflow: auto;
 }
 .list .link {

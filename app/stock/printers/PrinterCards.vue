@@ -10,19 +10,20 @@ import LengthField from '../../ui/LengthField.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import { useStockRoom } from '../stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
-import { calibrationFacts, hundredths } from './printer-facts.ts';
+import { calibrationFacts, CROSS_NAMES, hundredths } from './printer-facts.ts';
 import type { PrinterEditor } from './printer-editor.ts';
 
 /** A printer: its trays, the sheet to print, how it came out, and what is corrected. */
 const props = defineProps<{ printer: PrinterProfile; editor: PrinterEditor }>();
 const words = texts.printers;
 const room = useStockRoom();
-const { busy, byRuler, check, chosen, found, kept, paper, readings, sheet, side, tray } =
+const { busy, byRuler, check, chosen, found, kept, paper, read, readings, sheet, side, tray } =
   props.editor;
-const LETTERS = ['A', 'B', 'C', 'D'];
 const trays = computed(() =>
   Object.fromEntries(props.printer.trays.map(({ id, name }) => [id, name])),
 );
+/** What a picture told takes the place of the steps that led to it. */
+const shown = computed(() => !byRuler.value && read.value !== undefined);
 const facts = computed(() => (found.value ? calibrationFacts(found.value, sheet.value) : []));
 
 function keep(changes: Partial<PrinterProfile>): void {
@@ -58,7 +59,7 @@ function removeTray(): void {
 </script>
 
 <template>
-  <CardPanel :title="printer.name" peeled>
+  <CardPanel :title="words.printer" peeled>
     <input class="well name" :value="printer.name" :aria-label="words.name" @change="rename" />
     <SelectRow
       v-if="printer.trays.length > 1 && tray"
@@ -81,38 +82,45 @@ function removeTray(): void {
     </div>
     <ChoicesRow v-model="side" :label="words.side" :choices="words.sides" />
   </CardPanel>
-  <CardPanel :title="words.print">
+  <CardPanel v-if="!shown" :title="words.print">
     <p class="hint">{{ side === 'back' ? words.backHint : words.printHint }}</p>
     <SelectRow v-model="paper" :label="words.paper" :choices="PAPERS" />
     <v-btn color="primary" variant="tonal" :disabled="busy" @click="editor.save(false)">{{
       words.saveSheet
     }}</v-btn>
   </CardPanel>
-  <CardPanel :title="words.measure">
+  <CardPanel v-if="!shown" :title="words.measure">
     <template v-if="byRuler">
       <p class="hint">{{ words.rulerHint }}</p>
-      <FactRow v-for="(reading, at) in readings" :key="at" :label="words.cross(LETTERS[at] ?? '')">
-        <LengthField
-          v-model="reading.side"
-          :label="words.toSide(LETTERS[at] ?? '')"
-          :min="0"
-          :max="60"
-          :step="0.1"
-        />
-        <LengthField
-          v-model="reading.end"
-          :label="words.toEnd(LETTERS[at] ?? '')"
-          :min="0"
-          :max="60"
-          :step="0.1"
-        />
-      </FactRow>
+      <div class="readings">
+        <span></span><span class="quiet">{{ words.toSides }}</span
+        ><span class="quiet">{{ words.toEnds }}</span>
+        <template v-for="(reading, at) in readings" :key="at">
+          <span>{{ words.cross(CROSS_NAMES[at] ?? '') }}</span>
+          <LengthField
+            v-model="reading.side"
+            :label="words.toSide(CROSS_NAMES[at] ?? '')"
+            :min="0"
+            :max="60"
+            :step="0.1"
+          />
+          <LengthField
+            v-model="reading.end"
+            :label="words.toEnd(CROSS_NAMES[at] ?? '')"
+            :min="0"
+            :max="60"
+            :step="0.1"
+          />
+        </template>
+      </div>
       <button class="link" type="button" @click="byRuler = false">{{ words.byPicture }}</button>
     </template>
     <template v-else>
       <p class="hint">{{ words.measureHint }}</p>
       <div class="ways">
-        <v-btn variant="tonal" :disabled="busy" @click="editor.choose">{{ words.choose }}</v-btn>
+        <v-btn color="primary" variant="tonal" :disabled="busy" @click="editor.choose">{{
+          words.choose
+        }}</v-btn>
         <span class="quiet">{{ words.or }}</span>
       </div>
       <div class="ways">
@@ -132,6 +140,7 @@ function removeTray(): void {
     <div class="ways">
       <button class="link" type="button" @click="editor.noteCheck">{{ words.noteCheck }}</button>
       <button class="link" type="button" @click="editor.keep">{{ words.refine }}</button>
+      <button class="link" type="button" @click="editor.clear">{{ words.again }}</button>
     </div>
   </CardPanel>
   <CardPanel v-else-if="found" :title="words.result">
@@ -139,6 +148,9 @@ function removeTray(): void {
       ><span>{{ value }}</span></FactRow
     >
     <v-btn color="primary" block @click="editor.keep">{{ words.keep }}</v-btn>
+    <button v-if="!byRuler" class="link" type="button" @click="editor.clear">
+      {{ words.again }}
+    </button>
   </CardPanel>
   <CardPanel v-if="kept && !found" :title="words.measured" :aside="kept.date" tone="leaf">
     <FactRow :label="words.farthest"
@@ -165,6 +177,16 @@ function removeTray(): void {
 .hint {
   margin: 0 0 8px;
   color: var(--ink-2);
+}
+.readings {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 6px 8px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+.readings .quiet {
+  font-size: 12.5px;
 }
 .ways {
   display: flex;

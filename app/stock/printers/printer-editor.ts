@@ -32,6 +32,8 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   const paper = ref<keyof typeof PICTURED>('a4');
   const byRuler = ref(false);
   const busy = ref(false);
+  /** What is under way, as it is told. */
+  const doing = ref<string>(words.looking);
   const read = shallowRef<ReadCalibration>();
   const sheet = computed(() => PICTURED[paper.value]);
   const tray = computed(
@@ -102,6 +104,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
 
   async function look(bytes: Uint8Array, name: string): Promise<void> {
     byRuler.value = false;
+    doing.value = words.looking;
     const call = calls.call('readCalibration', { bytes, name, sheet: { ...sheet.value } });
     const seen = await during<Awaited<typeof call.answer>>(call);
     if (!seen) return;
@@ -120,6 +123,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
 
   /** Prints and photographs the sheet in the computer alone; a check where there is something to check. */
   async function tryIt(): Promise<void> {
+    doing.value = words.trying;
     const order = { sheet: sheetFor(kept.value !== undefined), seed: luck++ };
     const picture = await during<Uint8Array>(calls.call('tryCalibration', order));
     if (picture) await look(picture, words.tryIt);
@@ -196,6 +200,8 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
     noteCheck,
     forget,
     state,
+    doing,
+    clear: () => (read.value = undefined),
     cancel: () => ongoing.value?.cancel(),
   };
 }

@@ -1,0 +1,45 @@
+import { drawingToSvg, pathData } from '../drawing/index.ts';
+import { translation } from '../geometry/index.ts';
+import type { JobResources } from '../job/index.ts';
+import type { CompiledPiece } from '../piece/index.ts';
+
+const TYPES = { png: 'image/png', jpeg: 'image/jpeg', webp: 'image/webp' } as const;
+const CHUNK = 0x8000;
+
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
+  return btoa(text);
+}
+
+/** The artwork of a piece out to its bleed as an SVG of its size in mm: letters as outlines, pictures in it. */
+export function artworkSvg(
+  { piece, width, height, nodes }: CompiledPiece,
+  job: {
+    readonly art: Readonly<Record<string, { readonly kind: string; readonly format?: string }>>;
+  },
+  resources: JobResources,
+): string {
+  const [wide, high] = [width + 2 * piece.bleed, height + 2 * piece.bleed];
+  const drawing = {
+    width: wide,
+    height: high,
+    symbols: {},
+    nodes: [
+      { kind: 'group' as const, transform: translation(wide / 2, high / 2), children: [...nodes] },
+    ],
+  };
+  return drawingToSvg(drawing, {
+    prefix: '',
+    glyph(typeface, id) {
+      const face = resources.typeface(typeface);
+      return face ? pathData(face.outline(id)) : '';
+    },
+    imageUrl(id) {
+      const [art, bytes] = [job.art[id], resources.bytes(id)];
+      const type = TYPES[art?.format as keyof typeof TYPES];
+      return bytes && type ? `data:${type};base64,${base64(bytes)}` : undefined;
+    },
+  });
+}
