@@ -67,3 +67,47 @@ test('several files come in one ZIP, are told, and the choice is remembered', as
   await page.getByRole('button', { name: /^Several files/ }).click();
   await expect(dialog.getByRole('checkbox', { name: /DXF/ })).toBeChecked();
 });
+
+test('tags are printed on both sides: seen one by one, saved as two pages, approved on paper', async ({
+  page,
+}) => {
+  await openDesk(page, 'plant-tags', 'sheet');
+  await page.getByRole('radio', { name: 'Short edge' }).click();
+  await page.getByRole('radio', { name: 'Long edge' }).click();
+  await page.locator('[data-line="proof"]').click();
+  const print = page.getByRole('img', { name: 'The print file, sheet 1' });
+  await expect(print).toBeVisible();
+  await page.getByRole('radio', { name: 'Other side' }).click();
+  await page.getByRole('button', { name: /^Several files/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Files of Plant tags' });
+  await expect(dialog.getByText('On, turned on the long edge')).toBeVisible();
+  await dialog.getByRole('checkbox', { name: /^Sheet to approve/ }).check();
+  await dialog.getByRole('checkbox', { name: /^The job, .peel/ }).check();
+  const saved = page.waitForEvent('download');
+  await dialog.getByRole('button', { name: 'Save 3 files in one ZIP' }).click();
+  const zip = unzipSync(new Uint8Array(readFileSync(await (await saved).path())));
+  const says = (name: string, ...pages: string[]): string => {
+    const path = join(folder, name);
+    writeFileSync(path, zip[name] ?? new Uint8Array());
+    return execFileSync('pdftotext', ['-raw', ...pages, path, '-'], { encoding: 'utf8' });
+  };
+  expect(says('plant-tags.pdf', '-f', '1', '-l', '1').match(/Lemon Thyme/g)).toHaveLength(8);
+  expect(says('plant-tags.pdf', '-f', '2', '-l', '2').match(/How it thrives/g)).toHaveLength(8);
+  expect(says('plant-tags-approval.pdf')).toContain('behind Lemon Thyme');
+  expect(Object.keys(zip)).toContain('plant-tags.peel');
+});
+
+test('the other side of a label is added on the artwork desk, in its shape and unmade in one step', async ({
+  page,
+}) => {
+  await openDesk(page, 'pot-lid-seals', 'artwork');
+  await page.getByRole('button', { name: 'Add the other side', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: /name/i }).first()).toBeVisible();
+  await expect(page.locator('[data-element]')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Add the other side', exact: true })).toHaveCount(0);
+  await page.locator('[data-line="copies"]').click();
+  // It is printed behind its front: there is nothing to count.
+  await expect(page.getByLabel(/^Wanted of/)).toHaveCount(4);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('radio', { name: 'Long edge' })).toHaveCount(0);
+});

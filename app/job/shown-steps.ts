@@ -21,7 +21,7 @@ export function useShownSteps() {
   });
 
   const show = (call: CommandCall | undefined) => (): void => {
-    if (call && !resting) store.preview(call);
+    if (call && !resting) store.lookAt(call);
   };
   const drop = (): void => store.drop();
 

@@ -57,6 +57,7 @@ export const useJobStore = defineStore('job', () => {
 
   const shown = useShownCopy(() => gesture.value ?? history.value?.now);
   /** The job as it is looked at: where changes go to one copy alone, as that has it. */
+  let gestureIsKept = false;
   const job = computed(() => shown.seen(gesture.value ?? history.value?.now));
   /** The job without what a gesture is just doing. */
   const settled = computed(() => shown.seen(history.value?.now));
@@ -267,14 +268,21 @@ export const useJobStore = defineStore('job', () => {
     showChange(call);
   }
 
-  /** What is shown is kept too, so that a reload in its middle loses nothing. */
-  function showChange(call: CommandCall): void {
+  /** Shows what a step would do while it is pointed at: nothing of it is kept. */
+  function lookAt(call: CommandCall): void {
+    settle();
+    showChange(call, false);
+  }
+
+  /** What a hand or typing does is kept at once, so that a reload in its middle loses nothing. */
+  function showChange(call: CommandCall, keeping = true): void {
     const now = history.value?.now;
     if (!now || keepState.value === 'reading') return;
     const done = shown.run(now, call);
     if (isProblem(done)) return;
     gesture.value = done.job;
-    saving.changed(done.job);
+    gestureIsKept = keeping;
+    if (keeping) saving.changed(done.job);
   }
 
   /** Ends a gesture without a step. */
@@ -282,7 +290,7 @@ export const useJobStore = defineStore('job', () => {
     settle();
     if (!gesture.value) return;
     gesture.value = undefined;
-    if (history.value) saving.changed(history.value.now);
+    if (history.value && gestureIsKept) saving.changed(history.value.now);
   }
 
   /** So many steps back (negative) or forward in the history. */
@@ -332,6 +340,7 @@ export const useJobStore = defineStore('job', () => {
     grow,
     settle,
     preview,
+    lookAt,
     drop,
     takeOver,
     flush: () => saving.flush(),

@@ -154,7 +154,7 @@ onBeforeUnmount(() => props.desk.store.drop());
         :key="palette.name"
         :name="palette.name"
         :colors="palette.colors"
-        @show="desk.store.preview(callFor(palette))"
+        @show="desk.store.lookAt(callFor(palette))"
         @hide="desk.store.drop()"
         @use="use(palette)"
       />

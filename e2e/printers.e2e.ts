@@ -1,0 +1,96 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { discPng, expect, fromShelf, openShelf, test } from './workshop.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'peel-printers-'));
+
+test.use({ proofing: true });
+
+test('a printer that feeds off-centre is measured in a picture, checked by a second sheet, and corrected', async ({
+  page,
+}) => {
+  await openShelf(page, 'peat-free-dots');
+  await page.getByRole('link', { name: 'Stock room' }).click();
+  await page.getByRole('radio', { name: 'Printers' }).click();
+  await page.getByRole('button', { name: 'Add a printer' }).click();
+  await page.getByLabel('Name of the printer').fill('Bench printer');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('radio', { name: /Bench printer/ })).toContainText('not measured');
+
+  // The sheet to print is a PDF of the paper's size.
+  const sheet = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the calibration sheet' }).click();
+  const path = join(folder, 'sheet.pdf');
+  writeFileSync(path, readFileSync(await (await sheet).path()));
+  expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(/Page size:.*A4/);
+
+  // What shows no sheet is refused with what to do.
+  const wrong = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a picture …' }).click();
+  await (await wrong).setFiles({ name: 'dot.png', mimeType: 'image/png', buffer: discPng(300) });
+  await expect(page.locator('[data-kind="problem"]')).toContainText(/“dot\.png”/);
+
+  await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
+  const result = page.locator('.card', { hasText: 'What was found' });
+  await expect(result).toContainText('14 of 14', { timeout: 60_000 });
+  await expect(result).toContainText('0.30° clockwise');
+  await result.getByRole('button', { name: 'Correct every page by this' }).click();
+  await expect(page.getByRole('radio', { name: /Bench printer/ })).toContainText('1.6');
+
+  await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
+  await expect(result).toContainText('With the correction', { timeout: 60_000 });
+  await result.getByRole('button', { name: 'Note this check' }).click();
+  await expect(page.getByText('Check sheet was off by')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Check sheet was off by')).toBeVisible();
+
+  // A job on a bought sheet is printed through the correction, and the choice is remembered.
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await fromShelf(page, 'peat-free-dots', 'proof');
+  await page.getByRole('button', { name: /^Several files/ }).click();
+  await page.getByLabel('Printed on').selectOption({ label: 'Bench printer' });
+  await expect(page.getByText(/Moves the print by up to 1\.6/)).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it' }).click();
+  const print = join(folder, 'dots.pdf');
+  writeFileSync(print, readFileSync(await (await saved).path()));
+  const plain = execFileSync('qpdf', ['--qdf', '--object-streams=disable', print, '-'], {
+    encoding: 'latin1',
+  });
+  // Turned back by 0.3°: the page is no longer drawn straight.
+  expect(plain).toMatch(/2\.8[34]\d* 0?\.01\d*/);
+});
+
+test('with a ruler: readings at four crosses give the correction, which can be taken back', async ({
+  page,
+}) => {
+  await openShelf(page, 'peat-free-dots');
+  await page.goto('/stock/printers');
+  await page.getByRole('button', { name: 'Add a printer' }).click();
+  await page.getByRole('button', { name: 'Measure with a ruler instead' }).click();
+  for (const [letter, side, end] of [
+    ['A', '19', '17.5'],
+    ['B', '17', '17.5'],
+    ['C', '17', '18.5'],
+    ['D', '19', '18.5'],
+  ] as const) {
+    for (const [name, value] of [
+      [`Cross ${letter}: to the left or right side`, side],
+      [`Cross ${letter}: to the top or bottom`, end],
+    ] as const) {
+      await page.getByLabel(name).fill(value);
+      await page.keyboard.press('Enter');
+    }
+  }
+  const result = page.locator('.card', { hasText: 'What was found' });
+  await expect(result).toContainText('1.00 mm right');
+  await expect(result).toContainText('0.50 mm up');
+  await expect(result).toContainText('0.00° clockwise');
+  await result.getByRole('button', { name: 'Correct every page by this' }).click();
+  await page.getByRole('button', { name: 'Print without correction' }).click();
+  await expect(page.getByRole('radio', { name: /My printer/ })).toContainText('not measured');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('radio', { name: /My printer/ })).toContainText('1.12 mm off');
+});
