@@ -5,8 +5,6 @@ import { dragBy, expect, openDesk, test } from './workshop.ts';
 const percent = async (page: Page): Promise<number> =>
   parseFloat(await page.locator('.percent').innerText());
 
-test.use({ proofing: false });
-
 test('the wheel zooms about the pointer, keys about the middle, and 0 shows all again', async ({
   page,
 }) => {

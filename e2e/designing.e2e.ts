@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countActions, emptyWorkshop, expect, openDesk, test } from './workshop.ts';
+import { countActions, emptyWorkshop, expect, openDesk, proofed, test } from './workshop.ts';
 
 const said = (page: Page, element: string) =>
   page.locator(`[data-element="${element}"] [role="img"]`).first();
@@ -96,37 +96,38 @@ test('words are typed where they stand: caret, marking, lines, undo, a way out, 
   await expect.poll(places).toEqual(before);
 });
 
-test('several texts are changed together and filled; words that drown are shown as such and mended', async ({
-  page,
-}) => {
-  await openDesk(page, 'pot-lid-seals', 'artwork');
-  await page.locator('[data-element="words-3"] .hit').click();
-  await page
-    .locator('[data-element="words-1"] path')
-    .first()
-    .click({ modifiers: ['Shift'], force: true });
-  await expect(page.getByText('2 texts')).toBeVisible();
-  await page.getByRole('radio', { name: 'ABC', exact: true }).click();
-  await page.getByLabel('Outline', { exact: true }).check();
-  for (const id of ['words-1', 'words-3'])
-    await expect(page.locator(`[data-element="${id}"] [role="img"]`)).toHaveCount(2);
-  await page.getByRole('radio', { name: 'Blend' }).click();
-  await expect(page.locator('[data-element="words-3"] linearGradient')).toHaveCount(1);
-  await page.getByRole('radio', { name: 'Pattern' }).click();
-  await page.getByRole('radio', { name: 'Waves' }).click();
-  await expect(page.locator('[data-element="words-1"] pattern')).toHaveCount(1);
+proofed(
+  'several texts are changed together and filled; words that drown are shown as such and mended',
+  async ({ page }) => {
+    await openDesk(page, 'pot-lid-seals', 'artwork');
+    await page.locator('[data-element="words-3"] .hit').click();
+    await page
+      .locator('[data-element="words-1"] path')
+      .first()
+      .click({ modifiers: ['Shift'], force: true });
+    await expect(page.getByText('2 texts')).toBeVisible();
+    await page.getByRole('radio', { name: 'ABC', exact: true }).click();
+    await page.getByLabel('Outline', { exact: true }).check();
+    for (const id of ['words-1', 'words-3'])
+      await expect(page.locator(`[data-element="${id}"] [role="img"]`)).toHaveCount(2);
+    await page.getByRole('radio', { name: 'Blend' }).click();
+    await expect(page.locator('[data-element="words-3"] linearGradient')).toHaveCount(1);
+    await page.getByRole('radio', { name: 'Pattern' }).click();
+    await page.getByRole('radio', { name: 'Waves' }).click();
+    await expect(page.locator('[data-element="words-1"] pattern')).toHaveCount(1);
 
-  await page.keyboard.press('Escape');
-  while (await step(page).isEnabled()) await step(page).click();
-  await page.getByRole('radio', { name: 'Pattern' }).click();
-  await page.getByRole('button', { name: /^Ground #44203d/ }).click();
-  await page.locator('[data-element="words-3"] .hit').click();
-  const plate = page.getByRole('button', { name: /^A plate behind/ });
-  await expect(plate).toBeVisible();
-  await plate.click();
-  await expect(plate).toHaveCount(0);
-  await expect(page.getByText(/^1\d\.\d : 1$/)).toBeVisible();
-});
+    await page.keyboard.press('Escape');
+    while (await step(page).isEnabled()) await step(page).click();
+    await page.getByRole('radio', { name: 'Pattern' }).click();
+    await page.getByRole('button', { name: /^Ground #44203d/ }).click();
+    await page.locator('[data-element="words-3"] .hit').click();
+    const plate = page.getByRole('button', { name: /^A plate behind/ });
+    await expect(plate).toBeVisible();
+    await plate.click();
+    await expect(plate).toHaveCount(0);
+    await expect(page.getByText(/^1\d\.\d : 1$/)).toBeVisible();
+  },
+);
 
 test('elements are brought into line as it was shown, grouped, hidden, and copied to another piece', async ({
   page,

@@ -6,6 +6,7 @@ import {
   expect,
   openDesk,
   openShelf,
+  proofed,
   proofIs,
   test,
 } from './workshop.ts';
@@ -88,7 +89,7 @@ test('corners resize in proportion, the handle turns, and Escape gives up', asyn
   expect(await value('Turn in degrees')).toBe(0);
 });
 
-test('a finding is shown where it is and its fix removes it', async ({ page }) => {
+proofed('a finding is shown where it is and its fix removes it', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'artwork');
   await page.locator('[data-element="words-3"] .hit').click();
   await page.getByLabel('Size in points', { exact: true }).fill('4');
@@ -106,7 +107,7 @@ test('a finding is shown where it is and its fix removes it', async ({ page }) =
   await proofIs(page, 'Nothing to mend');
 });
 
-test('a copy dragged into a mark stops the run until it is put back', async ({ page }) => {
+proofed('a copy dragged into a mark stops the run until it is put back', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'sheet');
   const copy = page.locator('[data-copy="sea-holly#1"]');
   await expect(copy).toBeVisible();

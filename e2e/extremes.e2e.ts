@@ -1,4 +1,13 @@
-import { enter, expect, fromShelf, openDesk, openShelf, proofIs, test } from './workshop.ts';
+import {
+  enter,
+  expect,
+  fromShelf,
+  openDesk,
+  openShelf,
+  proofed,
+  proofIs,
+  test,
+} from './workshop.ts';
 
 test('3,000 copies are laid out, looked at and undone without the desk standing still', async ({
   page,
@@ -14,7 +23,7 @@ test('3,000 copies are laid out, looked at and undone without the desk standing 
   await expect(page.locator('[data-line="copies"]')).toContainText('48 wanted');
 });
 
-test('empty words print nothing, hold nothing up, and can be filled again', async ({ page }) => {
+proofed('empty words print nothing, hold nothing up, and can be filled again', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'artwork');
   await page.locator('[data-element="words-3"] .hit').click();
   const field = page.getByLabel('The words', { exact: true });

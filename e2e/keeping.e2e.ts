@@ -3,8 +3,6 @@ import { expect, openDesk, openShelf, test, SAMPLES } from './workshop.ts';
 
 const SEALS = '/job/demo-pot-lid-seals';
 
-test.use({ proofing: false });
-
 test('the first visit shows the samples and says so; one click removes them, one brings them back', async ({
   page,
 }) => {

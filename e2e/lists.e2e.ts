@@ -2,8 +2,6 @@ import { strToU8, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import { dropFile, expect, openDesk, test } from './workshop.ts';
 
-test.use({ proofing: false });
-
 const said = (page: Page, element: string) =>
   page.locator(`[data-element="${element}"] [role="img"]`);
 const drawer = (page: Page) => page.getByRole('region', { name: 'List' });
@@ -159,6 +157,7 @@ test('one copy differs: typed on the sheet, changed on the desk, used on all, an
   await expect(page.locator('path.empty')).toHaveCount(1);
   await page.getByRole('button', { name: 'Print it again' }).click();
   await expect(page.locator('path.empty')).toHaveCount(0);
+  await expect(page.getByRole('banner')).toContainText('Kept just now');
   await page.reload();
   await expect(copy.locator('.own')).toBeVisible();
 });

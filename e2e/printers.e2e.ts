@@ -6,8 +6,6 @@ import { discPng, expect, fromShelf, openShelf, test } from './workshop.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-printers-'));
 
-test.use({ proofing: true });
-
 test('a printer that feeds off-centre is measured in a picture, checked by a second sheet, and corrected', async ({
   page,
 }) => {

@@ -3,39 +3,40 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { unzipSync } from 'fflate';
-import { expect, openDesk, proofIs, test } from './workshop.ts';
+import { expect, openDesk, proofed, proofIs, test } from './workshop.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-proof-'));
 
-test('a finding is accepted with a note, stays so, and is looked at again; cuts are shown in their order', async ({
-  page,
-}) => {
-  await openDesk(page, 'pot-lid-seals', 'artwork');
-  await page.locator('[data-element="words-3"] .hit').click();
-  await page.getByLabel('The words', { exact: true }).fill('{plnt}');
-  await proofIs(page, /1 /);
-  await page.getByRole('link', { name: /^Proof/ }).click();
-  await page.getByRole('button', { name: 'Accept …' }).click();
-  await page.getByLabel('Why it may stay').fill('The list comes later');
-  await page.getByRole('button', { name: 'Accept', exact: true }).click();
-  await proofIs(page, 'Nothing to mend');
-  await expect(page.getByText('The list comes later')).toBeVisible();
-  await expect(page.getByText('Kept just now')).toBeVisible();
-  await page.reload();
-  await page.getByRole('button', { name: 'Look at it again' }).click();
-  await proofIs(page, /1 /);
-  // What is not printed is shown over the print.
-  const layers = page.locator('.layers');
-  await expect(layers.locator('.cut')).toHaveCount(12);
-  await page.getByLabel('Order of the cuts').check();
-  await expect(layers.locator('text')).toHaveText(
-    Array.from({ length: 12 }, (_, at) => String(at + 1)),
-  );
-  await page.getByLabel('Bleed').check();
-  await expect(layers.locator('.bleed')).toHaveCount(12);
-  await page.getByLabel('Cut lines', { exact: true }).uncheck();
-  await expect(layers.locator('.cut')).toHaveCount(0);
-});
+proofed(
+  'a finding is accepted with a note, stays so, and is looked at again; cuts are shown in their order',
+  async ({ page }) => {
+    await openDesk(page, 'pot-lid-seals', 'artwork');
+    await page.locator('[data-element="words-3"] .hit').click();
+    await page.getByLabel('The words', { exact: true }).fill('{plnt}');
+    await proofIs(page, /1 /);
+    await page.getByRole('link', { name: /^Proof/ }).click();
+    await page.getByRole('button', { name: 'Accept …' }).click();
+    await page.getByLabel('Why it may stay').fill('The list comes later');
+    await page.getByRole('button', { name: 'Accept', exact: true }).click();
+    await proofIs(page, 'Nothing to mend');
+    await expect(page.getByText('The list comes later')).toBeVisible();
+    await expect(page.getByText('Kept just now')).toBeVisible();
+    await page.reload();
+    await page.getByRole('button', { name: 'Look at it again' }).click();
+    await proofIs(page, /1 /);
+    // What is not printed is shown over the print.
+    const layers = page.locator('.layers');
+    await expect(layers.locator('.cut')).toHaveCount(12);
+    await page.getByLabel('Order of the cuts').check();
+    await expect(layers.locator('text')).toHaveText(
+      Array.from({ length: 12 }, (_, at) => String(at + 1)),
+    );
+    await page.getByLabel('Bleed').check();
+    await expect(layers.locator('.bleed')).toHaveCount(12);
+    await page.getByLabel('Cut lines', { exact: true }).uncheck();
+    await expect(layers.locator('.cut')).toHaveCount(0);
+  },
+);
 
 test('several files come in one ZIP, are told, and the choice is remembered', async ({ page }) => {
   await openDesk(page, 'packet-backs', 'proof');
@@ -104,7 +105,9 @@ test('the other side of a label is added on the artwork desk, in its shape and u
   await page.getByRole('button', { name: 'Add the other side', exact: true }).click();
   await expect(page.getByRole('textbox', { name: /name/i }).first()).toBeVisible();
   await expect(page.locator('[data-element]')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Add the other side', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Add the other side', exact: true })).toHaveCount(
+    0,
+  );
   await page.locator('[data-line="copies"]').click();
   // It is printed behind its front: there is nothing to count.
   await expect(page.getByLabel(/^Wanted of/)).toHaveCount(4);

@@ -1,8 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { dragBy, expect, openDesk, test } from './workshop.ts';
 
-test.use({ proofing: false });
-
 test('a copy that is dropped on another slides beside it; pinned it stays while the others are laid anew', async ({
   page,
 }) => {

@@ -20,8 +20,6 @@ async function begin(page: Page, hint: string): Promise<void> {
 const warning = (page: Page, text: string | RegExp) =>
   page.locator('.cards').getByText(text).first();
 
-test.use({ proofing: false });
-
 test('a pot is measured, its fit test printed, and it lies on A4 in under fifteen actions', async ({
   page,
 }) => {

@@ -11,8 +11,6 @@ import {
   test,
 } from './workshop.ts';
 
-test.use({ proofing: false });
-
 test('what is on hand is noted with its price and its gone labels, and a job begins at the first that is there', async ({
   page,
 }) => {

@@ -1,7 +1,5 @@
 import { countActions, emptyWorkshop, enter, expect, openDesk, test } from './workshop.ts';
 
-test.use({ proofing: false });
-
 test('a bought sheet of 24 is found, chosen and filled in under six actions', async ({ page }) => {
   await emptyWorkshop(page);
   const actions = await countActions(page);

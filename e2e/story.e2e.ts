@@ -1,11 +1,11 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { discPng, emptyWorkshop, expect, proofIs, test } from './workshop.ts';
+import { discPng, emptyWorkshop, expect, proofed, proofIs, test } from './workshop.ts';
 
 const tool = (name: string, ...args: string[]): string =>
   execFileSync(name, args, { encoding: 'utf8' });
 
-test('from an empty workshop to peeled labels, and found again tomorrow', async ({ page }) => {
+proofed('from an empty workshop to peeled labels, and found again tomorrow', async ({ page }) => {
   await emptyWorkshop(page);
 
   await test.step('measure a lid', async () => {

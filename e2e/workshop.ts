@@ -2,11 +2,11 @@ import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import { encode } from 'fast-png';
 
 /**
- * A page that fails its test on console errors and warnings, and on any request to elsewhere. Where
- * `proofing` is off the proof waits for ever for its renderer: tests that ask it nothing are faster.
+ * A page that fails its test on console errors and warnings, and on any request to elsewhere. Unless
+ * `proofing` is on the proof never answers: half of what it takes to open a desk is its renderer.
  */
 export const test = base.extend<{ page: Page; proofing: boolean }>({
-  proofing: [true, { option: true }],
+  proofing: [false, { option: true }],
   page: async ({ page, baseURL, proofing }, use) => {
     const troubles: string[] = [];
     page.on('console', (message) => {
@@ -19,11 +19,23 @@ export const test = base.extend<{ page: Page; proofing: boolean }>({
       if (!/^(data|blob):/.test(url) && !url.startsWith(baseURL ?? ''))
         troubles.push(`request to ${url}`);
     });
-    if (!proofing) await page.route('**/pdfium.wasm', () => undefined);
+    if (!proofing) await page.addInitScript(withoutProof);
     await use(page);
     expect(troubles).toEqual([]);
   },
 });
+
+/** A test that asks the proof. */
+export const proofed = test.extend({ proofing: true });
+
+/** Runs in the page before all else: the worker of the proof is one that does nothing. */
+function withoutProof(): void {
+  const idle = { postMessage: () => undefined, terminate: () => undefined };
+  window.Worker = new Proxy(Worker, {
+    construct: (real, given: [URL, WorkerOptions]) =>
+      given[1].name === 'proof' ? idle : (Reflect.construct(real, given) as Worker),
+  });
+}
 
 export { expect };
 

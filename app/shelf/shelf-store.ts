@@ -206,6 +206,15 @@ export const useShelf = defineStore('shelf', () => {
     return runs.value.find((run) => run.job === job);
   }
 
+  /** What each copy of a job looked like when it was last printed. */
+  function printedBefore(job: string): Record<string, string> {
+    const own = runs.value.filter((run) => run.job === job);
+    return Object.assign({}, ...own.map(({ printed }) => printed).reverse()) as Record<
+      string,
+      string
+    >;
+  }
+
   return {
     jobs,
     found,
@@ -224,6 +233,7 @@ export const useShelf = defineStore('shelf', () => {
     saveAll,
     dropDemo,
     lastRun,
+    printedBefore,
   };
 });
 

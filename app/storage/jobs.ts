@@ -12,6 +12,10 @@ export interface KeptRun {
   readonly copies: number;
   /** mm */
   readonly worstDeviation: number;
+  /** What each copy looked like that was printed, by its name. */
+  readonly printed?: Readonly<Record<string, string>>;
+  /** The copies that were spoiled. */
+  readonly spoiled?: readonly string[];
 }
 
 /** A job on the shelf. */

@@ -169,6 +169,7 @@ export const texts = {
     edgeFact: (bleed: string): string => `As the shape · bleed ${bleed}`,
     builtEdge: (offset: string, bleed: string): string => `Offset ${offset} · bleed ${bleed}`,
     wanted: (count: number): string => `${count} wanted`,
+    printedNow: (now: number, all: number): string => `${now} of ${all} now`,
     ofEach: (count: number): string => ` · ${count} of each`,
     onSheets: (count: number): string => ` · ${counted(count, 'sheet')}`,
     looking: 'Looking …',

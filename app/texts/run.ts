@@ -6,6 +6,12 @@ export const run = {
   marksFound: 'Marks found',
   marksFitTo: 'Marks fit to',
   eachCopy: 'Each copy',
+  isSpoiled: (copy: string): string => `${copy} is spoiled`,
+  tickSpoiled: 'Tick the ones that cannot be used.',
+  spoiledNext: (count: number): string =>
+    count === 1
+      ? 'The next run makes the spoiled one alone.'
+      : `The next run makes the ${count} spoiled ones alone.`,
   run: 'Run',
   looks: 'What is seen',
   stopped: 'The run can start when these are mended.',

@@ -1,5 +1,17 @@
 /** Words of the sheet desk. */
 export const sheet = {
+  now: {
+    title: 'Printed before',
+    changed: 'Print only what changed since',
+    spoiled: (count: number): string =>
+      count === 1
+        ? 'Print only the spoiled one again'
+        : `Print only the ${count} spoiled ones again`,
+    nothingChanged: 'Nothing has changed since it was last printed.',
+    some: (now: number, all: number): string => `${now} of ${all} are printed now`,
+    all: 'Print all again',
+    these: 'Print only these',
+  },
   turnOver: 'Other side',
   turnOverLong: 'On which edge the sheet is turned over for the other side',
   turnsOver: { long: 'Long edge', short: 'Short edge' },

@@ -11,5 +11,5 @@ export {
   type Result,
 } from './problem.ts';
 export { seededRandom, type Random } from './random.ts';
-export { isSame } from './same.ts';
+export { isSame, sortedKeys } from './same.ts';
 export { Cancelled, unwatched, watchedTask, type Task } from './task.ts';

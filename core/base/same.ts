@@ -10,3 +10,14 @@ export function isSame(one: unknown, other: unknown): boolean {
     keys.every((key) => key in theirs && isSame(mine[key], theirs[key]))
   );
 }
+
+/** A plain value with the keys of its records in order, so that alike values are written alike. */
+export function sortedKeys(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sortedKeys);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([one], [other]) => (one < other ? -1 : 1))
+      .map(([key, inner]) => [key, sortedKeys(inner)]),
+  );
+}

@@ -1,5 +1,5 @@
 import { unzipSync, zipSync, type Zippable } from 'fflate';
-import { bad, contentHash, good, type Result } from '../base/index.ts';
+import { bad, contentHash, good, sortedKeys, type Result } from '../base/index.ts';
 import type { Art } from '../art/index.ts';
 import { parseJob } from './migrations.ts';
 import type { Job } from './schema.ts';
@@ -26,7 +26,7 @@ const FIXED_TIME = new Date(1980, 0, 1);
  */
 export function writePeel({ job, art }: JobWithArt): Uint8Array {
   const files: Record<string, Uint8Array> = {
-    'job.json': new TextEncoder().encode(`${JSON.stringify(sortKeys(job), null, 2)}\n`),
+    'job.json': new TextEncoder().encode(`${JSON.stringify(sortedKeys(job), null, 2)}\n`),
   };
   for (const [id, known] of Object.entries(job.art)) {
     const bytes = art.get(id);
@@ -183,15 +183,4 @@ function unzip(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>>
       name,
     );
   }
-}
-
-/** Keys in order, so that equal jobs are written equally however they came about. */
-function sortKeys(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sortKeys);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([one], [other]) => (one < other ? -1 : 1))
-      .map(([key, inner]) => [key, sortKeys(inner)]),
-  );
 }

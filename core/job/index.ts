@@ -1,4 +1,5 @@
 export { backOf, frontsOf } from './backs.ts';
+export { changedSince, printKeys } from './print-keys.ts';
 export { asPrinted, printedSheet, printedSides, type PrintedSide } from './printed.ts';
 export {
   ARCHIVE_LIMITS,

@@ -3,6 +3,7 @@ import {
   arrange,
   copyId,
   copyParts,
+  findCopy,
   inOrder,
   isByRow,
   judgeCopy,
@@ -27,6 +28,20 @@ import { stickerSheet } from './sticker-sheet.ts';
 
 /** How sheets are filled, and single copies on them. */
 export const SHEET_COMMANDS = {
+  /** Has some copies alone printed this time; all of them again where none are named. */
+  'print-only': {
+    label: ({ copies }) =>
+      copies === undefined ? 'print all again' : `print ${copies.length} only`,
+    run: (job, { copies }) => {
+      const { only, ...plan } = job.plan;
+      void only; // chosen anew
+      if (copies === undefined) return { ...job, plan };
+      const there = copies.filter((copy) => findCopy(job, copy as CopyId));
+      if (there.length === 0) return refused('Printing none of them', 'choose a copy at least');
+      return { ...job, plan: { ...plan, only: there } };
+    },
+  } satisfies Command<{ copies: readonly string[] | undefined }>,
+
   'change-plan': {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
     run: (job, { changes }) => {

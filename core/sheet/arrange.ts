@@ -10,7 +10,7 @@ import {
 } from '../geometry/index.ts';
 import { pieceSize, type List, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
-import { findCopy, madeNames, madeOf } from './made-copies.ts';
+import { findCopy, isPrinted, madeOf, printedNames } from './made-copies.ts';
 import { copyParts, type CopyId, type HandPlace, type Plan } from './plan.ts';
 import { mostThatFit } from './bound.ts';
 import { fillBest } from './fill-best.ts';
@@ -72,9 +72,13 @@ const repeated = (piece: Piece): Repeated => ({
   oval: piece.edge.kind === 'ellipse',
 });
 
+/** Whether any copy of a piece is printed this time. */
+const isWanted = (job: Arrangeable, piece: string): boolean =>
+  job.plan.only ? printedNames(job, piece).length > 0 : madeOf(job, piece) > 0;
+
 /** The first piece that is wanted, or the first of all. */
 export function leadPiece(job: Arrangeable): Piece | undefined {
-  return job.pieces.find(({ id }) => madeOf(job, id) > 0) ?? job.pieces[0];
+  return job.pieces.find(({ id }) => isWanted(job, id)) ?? job.pieces[0];
 }
 
 /** How many copies a full sheet of the first piece that is wanted takes, without laying any out. */
@@ -109,7 +113,7 @@ export function arrange(job: Arrangeable): Layout {
   const wanted = job.pieces.map((piece): Wanted => ({
     piece,
     shape: repeated(piece),
-    left: madeNames(job, piece.id).filter((copy) => !names.has(copy)),
+    left: printedNames(job, piece.id).filter((copy) => !names.has(copy)),
   }));
   const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
   const perSheet = nest ?? copiesPerSheet(job);
@@ -188,7 +192,7 @@ export interface Pinned {
 export function pinnedCopies(job: Arrangeable): Pinned[] {
   return Object.entries(job.plan.moved).flatMap(([name, place]): Pinned[] => {
     const copy = name as CopyId;
-    if (!place.pinned || !findCopy(job, copy)) return [];
+    if (!place.pinned || !findCopy(job, copy) || !isPrinted(job, copy)) return [];
     const piece = job.pieces.find(({ id }) => id === copyParts(copy).piece);
     return piece ? [{ copy, piece, place }] : [];
   });

@@ -4,7 +4,7 @@ import { copyId, copyParts, type CopyId, type Plan } from './plan.ts';
 /** What says which copies a job makes. */
 export interface CopiesSource {
   readonly pieces: readonly Pick<Piece, 'id'>[];
-  readonly plan: Pick<Plan, 'wanted' | 'spares' | 'each'>;
+  readonly plan: Pick<Plan, 'wanted' | 'spares' | 'each' | 'only'>;
   readonly list?: List | undefined;
 }
 
@@ -76,6 +76,22 @@ export function madeNames(job: Omit<CopiesSource, 'pieces'>, piece: string): Cop
   if (byRow) return byRow.names.map((name) => copyId(piece, name));
   const count = madeOf(job, piece);
   return Array.from({ length: count }, (_, at) => copyId(piece, at + 1));
+}
+
+const chosen = new WeakMap<readonly string[], ReadonlySet<string>>();
+
+/** Whether a copy is among those that are printed this time. */
+export function isPrinted({ plan: { only } }: Pick<CopiesSource, 'plan'>, copy: CopyId): boolean {
+  if (!only) return true;
+  const names = chosen.get(only) ?? new Set(only);
+  chosen.set(only, names);
+  return names.has(copy);
+}
+
+/** The names of the copies of a piece that are printed this time, in their order. */
+export function printedNames(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
+  const names = madeNames(job, piece);
+  return job.plan.only ? names.filter((copy) => isPrinted(job, copy)) : names;
 }
 
 const rowsInTurn = new WeakMap<List, readonly ListRow[]>();

@@ -69,6 +69,8 @@ export const planSchema = z.object({
   order: z.array(z.number().int().min(0).max(2000)).max(2000).optional(),
   /** Sheets that lie on another stock than the others, by their number from 0. */
   stocks: z.record(z.string().regex(/^\d{1,4}$/), stockSchema).optional(),
+  /** The copies that are printed this time, by their names; all that are made unless given. */
+  only: z.array(z.string().max(200)).max(20_000).optional(),
   /** On which edge a sheet is turned over for its other side; the long one unless given. */
   turnOver: z.enum(['long', 'short']).optional(),
   /** Copies that were moved by hand. */

@@ -4,7 +4,7 @@ import { tryCommand } from '../../../core/job/index.ts';
 import type { Words } from '../../../core/piece/index.ts';
 import type { Legibility } from '../../../core/proof/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
-import { calls } from '../../calls/index.ts';
+import { proofCalls } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
@@ -29,7 +29,7 @@ async function measure(): Promise<void> {
   if (!store.settled || !settled.value) return;
   const own = ++asked;
   const args = { job: store.settled, piece: settled.value.id, element: props.words.id };
-  const answer = await calls.call('legibility', args).answer.catch(() => undefined);
+  const answer = await proofCalls.call('legibility', args).answer.catch(() => undefined);
   if (own !== asked) return;
   found.value = answer;
   looking.value = false;

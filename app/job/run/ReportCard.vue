@@ -6,7 +6,13 @@ import FactRow from '../../ui/FactRow.vue';
 import { texts } from '../../texts/index.ts';
 
 /** What came of the run on one sheet: how well the marks were found, and each copy. */
-const props = defineProps<{ report: RunReport; sheet: number }>();
+const props = defineProps<{
+  report: RunReport;
+  sheet: number;
+  /** The copies that cannot be used. */
+  spoiled: ReadonlySet<string>;
+}>();
+defineEmits<{ mark: [copy: string, spoiled: boolean]; again: [] }>();
 const done = computed(() => props.report.sheets[props.sheet]);
 const worst = computed(() =>
   Math.max(0, ...(done.value?.copies.map(({ deviation }) => deviation) ?? [])),
@@ -52,11 +58,22 @@ const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'am
   <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" aside="off by · bleed left">
     <ul>
       <li v-for="copy in done.copies" :key="copy.copy">
-        <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 }"
+        <label
+          ><input
+            type="checkbox"
+            :aria-label="texts.run.isSpoiled(copy.copy)"
+            :checked="spoiled.has(copy.copy)"
+            @change="$emit('mark', copy.copy, ($event.target as HTMLInputElement).checked)"
+          />{{ copy.copy }}</label
+        ><span :class="{ thin: copy.bleedLeft < 0.3 }"
           >{{ copy.deviation.toFixed(2) }} · {{ texts.run.mm(copy.bleedLeft, 2) }}</span
         >
       </li>
     </ul>
+    <p class="quiet">{{ texts.run.tickSpoiled }}</p>
+    <button v-if="spoiled.size" class="link" type="button" @click="$emit('again')">
+      {{ texts.sheet.now.spoiled(spoiled.size) }}
+    </button>
   </CardPanel>
 </template>
 
@@ -75,6 +92,14 @@ li {
   display: flex;
   justify-content: space-between;
   padding: 2px 0;
+}
+label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+input {
+  accent-color: var(--brick);
 }
 .thin {
   color: var(--brick-text);

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
+import { printKeys, type Job } from '../../../core/job/index.ts';
 import { unaccepted, type RunReport } from '../../../core/run/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { useShelf } from '../../shelf/shelf-store.ts';
-import { keepRun } from '../../storage/index.ts';
+import { keepRun, type KeptRun } from '../../storage/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import FindingCard from '../FindingCard.vue';
+import PrintedNowCard from '../sheet/PrintedNowCard.vue';
 import { useJobStore } from '../store/job-store.ts';
 import ReportCard from './ReportCard.vue';
 import RunSteps from './RunSteps.vue';
@@ -19,6 +21,8 @@ const store = useJobStore();
 const shelf = useShelf();
 const messages = useMessages();
 const report = shallowRef<RunReport>();
+/** The run as it is remembered. */
+const kept = shallowRef<KeptRun>();
 const running = ref(false);
 const share = ref(0);
 const doing = ref('');
@@ -46,7 +50,7 @@ async function start(): Promise<void> {
     if (!done.ok) return messages.sayProblem(done.problem);
     report.value = done.value;
     sheet.value = 0;
-    await remember(done.value, job.id);
+    await remember(done.value, job);
   } catch (error) {
     if (!(error instanceof Cancelled)) messages.sayError(error);
   } finally {
@@ -54,19 +58,45 @@ async function start(): Promise<void> {
   }
 }
 
-async function remember(done: RunReport, job: string): Promise<void> {
+async function remember(done: RunReport, job: Job): Promise<void> {
   const copies = done.sheets.flatMap((one) => one.copies);
   if (copies.length === 0) return;
   const at = new Date().toISOString();
-  await keepRun({
-    id: `${job}@${at}`,
-    job,
+  const keys = printKeys(job);
+  await keep({
+    id: `${job.id}@${at}`,
+    job: job.id,
     at,
     sheets: done.sheets.length,
     copies: copies.length,
     worstDeviation: Math.max(...copies.map(({ deviation }) => deviation)),
+    printed: Object.fromEntries(copies.map(({ copy }) => [copy, keys[copy] ?? ''])),
+    spoiled: copies.filter(({ bleedLeft }) => bleedLeft < 0).map(({ copy }) => copy),
   });
+}
+
+async function keep(run: KeptRun): Promise<void> {
+  kept.value = run;
+  await keepRun(run);
   await shelf.refresh();
+}
+
+const spoiled = computed(() => new Set(kept.value?.spoiled));
+
+/** Notes of a copy that it cannot be used, or that it can. */
+function mark(copy: string, isSpoiled: boolean): void {
+  if (!kept.value) return;
+  const others = (kept.value.spoiled ?? []).filter((one) => one !== copy);
+  void keep({ ...kept.value, spoiled: isSpoiled ? [...others, copy] : others }).catch(
+    messages.sayError,
+  );
+}
+
+/** Has the spoiled copies alone printed in the next run. */
+function printSpoiled(): void {
+  if (!store.act({ name: 'print-only', args: { copies: [...spoiled.value] } })) return;
+  report.value = undefined;
+  messages.say(texts.run.spoiledNext(spoiled.value.size));
 }
 
 onBeforeUnmount(() => ongoing?.cancel());
@@ -102,7 +132,15 @@ onBeforeUnmount(() => ongoing?.cancel());
         <p class="stop">{{ texts.run.stopped }}</p>
         <FindingCard v-for="(finding, at) in blockers" :key="at" :finding="finding" />
       </template>
-      <ReportCard v-if="report" :report="report" :sheet="sheet" />
+      <ReportCard
+        v-if="report"
+        :report="report"
+        :sheet="sheet"
+        :spoiled="spoiled"
+        @mark="mark"
+        @again="printSpoiled"
+      />
+      <PrintedNowCard v-else />
       <v-btn
         v-if="!running"
         color="primary"

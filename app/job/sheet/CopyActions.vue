@@ -64,6 +64,13 @@ function repeat(): void {
     <button class="link" type="button" :aria-expanded="repeating" @click="repeating = !repeating">
       {{ say.repeat }}
     </button>
+    <button
+      class="link"
+      type="button"
+      @click="store.act({ name: 'print-only', args: { copies: names } })"
+    >
+      {{ say.now.these }}
+    </button>
     <button class="link" type="button" @click="takeAway">
       {{ say.takeAway }}
     </button>

@@ -33,6 +33,7 @@ import SheetStrip from './SheetStrip.vue';
 import TrimCard from './TrimCard.vue';
 import TrimLines from './TrimLines.vue';
 import WaysCard from './WaysCard.vue';
+import PrintedNowCard from './PrintedNowCard.vue';
 import WantedCard from './WantedCard.vue';
 
 /** Notes about the sheet that are told beside it; all others stand in the proof. */
@@ -224,6 +225,7 @@ function press(event: PointerEvent): void {
         @gone="selected = []"
       />
       <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
+      <PrintedNowCard />
       <WantedCard />
       <OneOffsCard
         @show="

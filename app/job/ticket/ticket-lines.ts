@@ -4,6 +4,7 @@ import {
   isByRow,
   leadPiece,
   madeOf,
+  printedNames,
   type Arrangeable,
   type Layout,
 } from '../../../core/sheet/index.ts';
@@ -145,6 +146,10 @@ function copiesFact({ job, layout }: TicketFacts): string {
     isByRow(job, id) ? madeOf(job, id) : (job.plan.wanted[id] ?? 0),
   );
   const wanted = numbers.reduce((sum, number) => sum + number, 0);
+  if (job.plan.only) {
+    const now = job.pieces.reduce((sum, { id }) => sum + printedNames(job, id).length, 0);
+    return texts.ticket.printedNow(now, wanted);
+  }
   const each =
     numbers.length > 1 && numbers.every((number) => number === numbers[0])
       ? texts.ticket.ofEach(numbers[0] ?? 0)

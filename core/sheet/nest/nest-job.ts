@@ -11,7 +11,7 @@ import { shapePath } from '../../shape/index.ts';
 import { keepClear, printable } from '../../stock/index.ts';
 import { pinnedCopies, stockOf, type Arrangeable } from '../arrange.ts';
 import { freeArea } from '../bound.ts';
-import { isByRow, madeOf, MOST_COPIES } from '../made-copies.ts';
+import { isByRow, printedNames, MOST_COPIES } from '../made-copies.ts';
 import { inOrder, type NestedCopy, type Turns } from '../plan.ts';
 import { nestSheets, type NestEffort } from './nest.ts';
 import type { NestRoom } from './turned.ts';
@@ -53,7 +53,7 @@ export async function nestJob(
   },
 ): Promise<NestedJob> {
   const { plan } = job;
-  const pieces = job.pieces.filter(({ id }) => madeOf(job, id) > 0);
+  const pieces = job.pieces.filter(({ id }) => printedNames(job, id).length > 0);
   const angles = ANGLES[plan.turns ?? 'quarter'];
   const pinned = pinnedCopies(job);
   const fixed: Ring[][] = [];
@@ -68,7 +68,7 @@ export async function nestJob(
     const round = edge.kind === 'circle' ? { diameter: edge.diameter } : {};
     // A list says how many there are.
     const more = fill && !isByRow(job, id);
-    const wanted = (more ? MOST_COPIES : madeOf(job, id)) - staying(id);
+    const wanted = (more ? MOST_COPIES : printedNames(job, id).length) - staying(id);
     return {
       ring,
       area,

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue';
+import { changedSince } from '../../../core/job/index.ts';
+import { madeOf, printedNames } from '../../../core/sheet/index.ts';
+import { useShelf } from '../../shelf/shelf-store.ts';
+import { dayOf } from '../../ui/dates.ts';
+import { texts } from '../../texts/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import { useMessages } from '../../ui/messages-store.ts';
+import { useJobStore } from '../store/job-store.ts';
+
+/** Which copies are printed this time: all, what changed since the last run, or what was spoiled in it. */
+const store = useJobStore();
+const shelf = useShelf();
+const messages = useMessages();
+const say = texts.sheet.now;
+onMounted(() => {
+  if (!shelf.ready) void shelf.refresh().catch(messages.sayError);
+});
+const job = computed(() => store.settled);
+const last = computed(() => job.value && shelf.lastRun(job.value.id));
+const counts = computed(() => {
+  const { value } = job;
+  if (!value?.plan.only) return undefined;
+  const sum = (count: (piece: string) => number): number =>
+    value.pieces.reduce((all, { id }) => all + count(id), 0);
+  return {
+    now: sum((piece) => printedNames(value, piece).length),
+    all: sum((piece) => madeOf(value, piece)),
+  };
+});
+
+function print(copies: readonly string[] | undefined): void {
+  store.act({ name: 'print-only', args: { copies } });
+}
+
+function printChanged(): void {
+  const { value } = job;
+  if (!value) return;
+  const changed = changedSince(value, shelf.printedBefore(value.id));
+  if (changed.length) print(changed);
+  else messages.say(say.nothingChanged);
+}
+</script>
+
+<template>
+  <CardPanel v-if="counts" :title="say.some(counts.now, counts.all)" tone="amber">
+    <button class="link" type="button" @click="print(undefined)">{{ say.all }}</button>
+  </CardPanel>
+  <CardPanel v-else-if="last" :title="say.title" :aside="dayOf(last.at)">
+    <button class="link" type="button" @click="printChanged">{{ say.changed }}</button>
+    <button v-if="last.spoiled?.length" class="link" type="button" @click="print(last.spoiled)">
+      {{ say.spoiled(last.spoiled.length) }}
+    </button>
+  </CardPanel>
+</template>
+
+<style scoped>
+.link {
+  display: block;
+}
+</style>
