@@ -103,6 +103,7 @@ module.exports = {
     oneDoor('pdf-writer', '@cantoo', 'core/output/pdf/'),
     oneDoor('pdfium', '@hyzyla', 'core/pdf/'),
     oneDoor('localforage', 'localforage', 'app/storage/'),
+    oneDoor('drawings', 'dxf-parser', 'core/art/dxf'),
     oneDoor('saxes', 'saxes', 'core/art/'),
     oneDoor('svgpath', 'svgpath', 'core/geometry/'),
     oneDoor('hashes', '@noble', 'core/base/'),

@@ -1,4 +1,5 @@
 import exifr from 'exifr';
+import { isDxf } from './dxf.ts';
 import { bad, good, type Result } from '../base/index.ts';
 import type { DecodedFormat } from '../raster/index.ts';
 
@@ -17,7 +18,9 @@ const broken = (name: string): Result<never> =>
   bad('art/broken', `“${name}” is damaged or not finished.`, BROKEN, name);
 
 /** The kind of picture file by its first bytes, whatever its name says. */
-export function sniffFormat(bytes: Uint8Array): DecodedFormat | 'svg' | 'pdf' | 'zip' | undefined {
+export function sniffFormat(
+  bytes: Uint8Array,
+): DecodedFormat | 'svg' | 'dxf' | 'pdf' | 'zip' | undefined {
   const text = String.fromCharCode(...bytes.subarray(0, 12));
   if (text.startsWith('\x89PNG\r\n\x1a\n')) return 'png';
   if (text.startsWith('\xff\xd8\xff')) return 'jpeg';
@@ -27,6 +30,7 @@ export function sniffFormat(bytes: Uint8Array): DecodedFormat | 'svg' | 'pdf' | 
   if (text.startsWith('%PDF-')) return 'pdf';
   if (text.startsWith('PK\x03\x04')) return 'zip';
   const head = new TextDecoder().decode(bytes.subarray(0, 4096));
+  if (isDxf(head)) return 'dxf';
   return /^\uFEFF?\s*(<\?xml[^>]*>\s*|<!--[\s\S]*?-->\s*|<!DOCTYPE[^>]*>\s*)*<svg[\s>]/i.test(head)
     ? 'svg'
     : undefined;

@@ -48,14 +48,14 @@ export async function readPixels(
   name: string,
 ): Promise<Result<RgbaImage>> {
   const format = sniffFormat(bytes);
-  if (format === undefined || format === 'svg' || format === 'pdf' || format === 'zip')
+  if (format === undefined || ['svg', 'dxf', 'pdf', 'zip'].includes(format))
     return bad(
       'art/unknown-kind',
       `“${name}” is no picture of pixels.`,
       'Choose a PNG, JPEG, WebP, GIF or AVIF picture.',
       name,
     );
-  const read = await decodeFile(platform, { format, bytes, name });
+  const read = await decodeFile(platform, { format: format as DecodedFormat, bytes, name });
   if (!read.ok) return read;
   const { stored, header } = read.value;
   const { orientation } = header;

@@ -1,6 +1,7 @@
 import { bad, contentHash, good, type Platform, type Result } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
 import type { Art, VectorNodes } from './art.ts';
+import { dxfToSvg } from './dxf.ts';
 import { sniffFormat, withoutExif } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { decodeFile } from './pixels.ts';
@@ -14,7 +15,8 @@ export interface ReadArt {
   readonly leftOut: readonly string[];
 }
 
-const ACCEPTED = 'Choose a PNG, JPEG, WebP, GIF, AVIF or SVG picture, a PDF, or a ZIP of these.';
+const ACCEPTED =
+  'Choose a PNG, JPEG, WebP, GIF, AVIF or SVG picture, a PDF or DXF, or a ZIP of these.';
 const WITHOUT_RESOLUTION = 300;
 
 /**
@@ -52,6 +54,7 @@ export async function readArt(
     );
   const title = titleOf(name);
   if (format === 'svg') return readSvg(bytes, name, title);
+  if (format === 'dxf') return readDxf(bytes, name, title);
   if (format === 'pdf' || format === 'zip')
     return bad('art/several', `“${name}” can hold several pictures.`, ACCEPTED, name);
   const read = await decodeFile(platform, { format, bytes, name });
@@ -94,6 +97,16 @@ function readSvg(bytes: Uint8Array, name: string, title: string): Result<ReadArt
     bytes,
     leftOut,
   });
+}
+
+/** The outlines of a drawing, kept as an SVG. */
+function readDxf(bytes: Uint8Array, name: string, title: string): Result<ReadArt> {
+  const drawn = dxfToSvg(new TextDecoder().decode(bytes), name);
+  if (!drawn.ok) return drawn;
+  const read = readSvg(new TextEncoder().encode(drawn.value.svg), name, title);
+  return read.ok
+    ? good({ ...read.value, leftOut: [...drawn.value.leftOut, ...read.value.leftOut] })
+    : read;
 }
 
 /** The nodes of vector art from its kept bytes, which were read once before; empty if they broke. */

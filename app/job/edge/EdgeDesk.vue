@@ -45,7 +45,7 @@ const legend = computed(() => [
 
 /** An outline from a vector file, at its own size about the middle of the piece. */
 async function takeOutline(): Promise<void> {
-  const [file] = await chooseFiles('.svg,.pdf,image/svg+xml,application/pdf');
+  const [file] = await chooseFiles('.svg,.pdf,.dxf,image/svg+xml,application/pdf');
   if (!file) return;
   const choices = { dpi: 300 };
   const args = { bytes: await bytesOf(file), name: file.name, choices };

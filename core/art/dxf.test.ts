@@ -1,0 +1,135 @@
+import { boxOf, flatten, signedArea } from '../geometry/index.ts';
+import { outlinesOf } from '../drawing/index.ts';
+import { nodePlatform } from '../testing/node-platform.ts';
+import { exportedExample } from '../testing/exported.ts';
+import { artSize, readArt, vectorNodes, type ReadArt } from './index.ts';
+
+/** A drawing of entities, each as its group codes and values one after the other. */
+const drawing = (entities: readonly (readonly (string | number)[])[], header = ''): Uint8Array =>
+  new TextEncoder().encode(
+    [
+      ...(header ? [header] : []),
+      '0\nSECTION\n2\nENTITIES',
+      ...entities.map((values) => values.join('\n')),
+      '0\nENDSEC\n0\nEOF\n',
+    ].join('\n'),
+  );
+const line = (x1: number, y1: number, x2: number, y2: number) =>
+  [0, 'LINE', 8, '0', 10, x1, 20, y1, 11, x2, 21, y2] as const;
+
+async function taken(bytes: Uint8Array): Promise<ReadArt> {
+  const read = await readArt(nodePlatform, bytes, 'outline.dxf');
+  if (!read.ok) throw new Error(read.problem.what);
+  return read.value;
+}
+const ringsOf = (bytes: Uint8Array) =>
+  outlinesOf(vectorNodes(bytes)).flatMap((path) => flatten(path, 0.001));
+/** The area within all outlines, mm², holes taken off. */
+const areaOf = ({ bytes }: ReadArt): number =>
+  ringsOf(bytes).reduce((sum, ring) => sum + Math.abs(signedArea(ring)), 0);
+
+test('lines that meet, whichever way they run, become one closed outline of its size', async () => {
+  const read = await taken(
+    drawing([
+      line(10, 10, 50, 10),
+      line(50, 40, 50, 10),
+      line(50, 40, 10, 40),
+      line(10, 10, 10, 40),
+    ]),
+  );
+  expect(artSize(read.art).width).toBeCloseTo(40, 6);
+  expect(artSize(read.art).height).toBeCloseTo(30, 6);
+  expect(areaOf(read)).toBeCloseTo(1200, 3);
+  expect(read.leftOut).toEqual([]);
+});
+
+test('arcs bulge to their side: a slot of two straights and two half circles', async () => {
+  const slot = [
+    [0, 'LWPOLYLINE', 8, '0', 90, 4, 70, 1],
+    [10, 0, 20, 0],
+    [10, 20, 20, 0, 42, 1],
+    [10, 20, 20, 10],
+    [10, 0, 20, 10, 42, 1],
+  ].flat();
+  const read = await taken(drawing([slot]));
+  expect(artSize(read.art).width).toBeCloseTo(30, 2);
+  expect(areaOf(read)).toBeCloseTo(200 + Math.PI * 25, 1);
+});
+
+test('circles, ellipses, arcs and curves have the areas that geometry gives them', async () => {
+  const circle = await taken(drawing([[0, 'CIRCLE', 8, '0', 10, 5, 20, 5, 40, 20]]));
+  expect(areaOf(circle)).toBeCloseTo(Math.PI * 400, 0);
+  expect(artSize(circle.art).height).toBeCloseTo(40, 2);
+  const ellipse = await taken(
+    drawing([[0, 'ELLIPSE', 8, '0', 10, 0, 20, 0, 11, 30, 21, 0, 40, 0.5, 41, 0, 42, 2 * Math.PI]]),
+  );
+  expect(Math.abs(areaOf(ellipse) / (Math.PI * 30 * 15) - 1)).toBeLessThan(0.002);
+  // A half disc: its arc from 0° to 180°, closed by its diameter.
+  const half = await taken(
+    drawing([[0, 'ARC', 8, '0', 10, 0, 20, 0, 40, 10, 50, 0, 51, 180], line(-10, 0, 10, 0)]),
+  );
+  expect(areaOf(half)).toBeCloseTo((Math.PI * 100) / 2, 1);
+  // Of one piece and degree 2 with its ends on the axis: a parabola, two thirds of the box around it.
+  const curve = [0, 'SPLINE', 8, '0', 70, 8, 71, 2, 72, 6, 73, 3];
+  const parabola = await taken(
+    drawing([
+      [
+        ...curve,
+        40,
+        0,
+        40,
+        0,
+        40,
+        0,
+        40,
+        1,
+        40,
+        1,
+        40,
+        1,
+        10,
+        -10,
+        20,
+        0,
+        10,
+        0,
+        20,
+        20,
+        10,
+        10,
+        20,
+        0,
+      ],
+      line(-10, 0, 10, 0),
+    ]),
+  );
+  expect(Math.abs(areaOf(parabola) / ((2 / 3) * 20 * 10) - 1)).toBeLessThan(0.005);
+});
+
+test('inches are inches, and what stays open or is no line is named', async () => {
+  const inches = '0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n1\n0\nENDSEC';
+  const square = [line(0, 0, 1, 0), line(1, 0, 1, 1), line(1, 1, 0, 1), line(0, 1, 0, 0)];
+  const read = await taken(drawing([...square, line(5, 5, 6, 6)], inches));
+  expect(artSize(read.art).width).toBeCloseTo(25.4, 3);
+  expect(read.leftOut).toEqual(['1 line that is open']);
+  const open = await readArt(nodePlatform, drawing([line(0, 0, 1, 0)]), 'hook.dxf');
+  expect(!open.ok && open.problem.what).toBe('“hook.dxf” has no closed outline.');
+  const cut = await readArt(nodePlatform, drawing([line(0, 0, 1, 0)]).slice(0, 40), 'cut.dxf');
+  expect(cut.ok).toBe(false);
+});
+
+test('our own cut files are read by this foreign reader as they were meant', async () => {
+  const { file, made } = await exportedExample(['dxf']);
+  const read = await taken(file('dxf').bytes);
+  const cuts = made.compiled.sheets[0]?.copies.map(({ trim }) => boxOf(trim.flat())) ?? [];
+  const rings = ringsOf(read.bytes);
+  const large = rings.map((ring) => boxOf(ring)).filter((box) => box && box.right - box.left > 40);
+  expect(large).toHaveLength(6);
+  for (const box of large) expect((box?.right ?? 0) - (box?.left ?? 0)).toBeCloseTo(58, 1);
+  const first = cuts.map((box) => box?.left ?? 0).sort((a, b) => a - b);
+  const seen = large.map((box) => box?.left ?? 0).sort((a, b) => a - b);
+  // The art begins at its leftmost line: places are compared among each other.
+  seen.forEach((left, index) =>
+    expect(left - (seen[0] ?? 0)).toBeCloseTo((first[index] ?? 0) - (first[0] ?? 0), 2),
+  );
+});

@@ -1,0 +1,248 @@
+import DxfParser, {
+  type IArcEntity,
+  type ICircleEntity,
+  type IEllipseEntity,
+  type IEntity,
+  type ILineEntity,
+  type ILwpolylineEntity,
+  type IPolylineEntity,
+  type ISplineEntity,
+} from 'dxf-parser';
+import { bad, good, type Result } from '../base/index.ts';
+import { boxOf, findPath, flatten, type Point } from '../geometry/index.ts';
+
+/** A step along an outline: straight, or an arc of a radius. Drawing units, y down. */
+interface Step {
+  readonly to: Point;
+  readonly arc?: { readonly radius: number; readonly large: boolean; readonly clockwise: boolean };
+}
+
+/** A line from a point, step by step. */
+interface Way {
+  readonly from: Point;
+  readonly steps: readonly Step[];
+}
+
+/** Ends that are nearer than that belong together, drawing units. */
+const JOINT = 0.01;
+/** mm of a drawing unit, by the number that stands for it; what is not here is taken for mm. */
+const UNITS: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
+const SPLINE_STEPS = 24; // for each piece of a curve
+const MOST = 20_000; // entities
+
+/** Whether a text is a drawing interchange file: it begins with a section. */
+export const isDxf = (head: string): boolean =>
+  /^\uFEFF?\s*(999\s*\r?\n[^\n]*\n\s*)*0\s*\r?\n\s*SECTION\b/.test(head);
+
+/**
+ * The closed outlines of a drawing as an SVG in mm: lines and arcs that meet are put together; what stays
+ * open is left out. Source: the DXF reference, ASCII form; entities LINE, LWPOLYLINE, POLYLINE, CIRCLE,
+ * ARC, ELLIPSE and SPLINE.
+ */
+export function dxfToSvg(text: string, name: string): Result<{ svg: string; leftOut: string[] }> {
+  let entities: readonly IEntity[];
+  let unit = 1;
+  try {
+    const read = new DxfParser().parseSync(text);
+    entities = read?.entities ?? [];
+    unit =
+      UNITS[Number((read as { header?: Record<string, unknown> } | null)?.header?.$INSUNITS)] ?? 1;
+  } catch {
+    return bad(
+      'art/broken',
+      `“${name}” is damaged or not finished.`,
+      'Save it again from the program it came from, as DXF of release 12 or newer.',
+      name,
+    );
+  }
+  if (entities.length > MOST)
+    return bad(
+      'art/dxf-entities',
+      `“${name}” has ${entities.length} lines; at most ${MOST} can be taken in.`,
+      'Save the outline alone.',
+      name,
+    );
+  const known = entities.map(wayOf);
+  const foreign = known.filter((way) => way === undefined).length;
+  const { rings, open } = joined(known.flatMap((way) => way ?? []));
+  if (rings.length === 0)
+    return bad(
+      'art/dxf-open',
+      `“${name}” has no closed outline.`,
+      'Close the line in the program it came from, and save it again.',
+      name,
+    );
+  const leftOut = [
+    ...(open > 0 ? [`${open} ${open === 1 ? 'line that is' : 'lines that are'} open`] : []),
+    ...(foreign > 0 ? [`${foreign} ${foreign === 1 ? 'entity' : 'entities'} of other kinds`] : []),
+  ];
+  return good({ svg: written(rings, unit), leftOut });
+}
+
+const at = ({ x, y }: { x: number; y: number }): Point => ({ x, y: -y });
+
+function wayOf(entity: IEntity): Way | undefined {
+  switch (entity.type) {
+    case 'LINE': {
+      const [from, to] = (entity as ILineEntity).vertices;
+      return from && to && { from: at(from), steps: [{ to: at(to) }] };
+    }
+    case 'LWPOLYLINE':
+    case 'POLYLINE':
+      return polylineWay(entity as ILwpolylineEntity | IPolylineEntity);
+    case 'CIRCLE': {
+      const { center, radius } = entity as ICircleEntity;
+      return arcWay(at(center), radius, [0, 2 * Math.PI]);
+    }
+    case 'ARC': {
+      const { center, radius, startAngle, endAngle } = entity as IArcEntity;
+      const end = endAngle > startAngle ? endAngle : endAngle + 2 * Math.PI;
+      return arcWay(at(center), radius, [startAngle, end]);
+    }
+    case 'ELLIPSE':
+      return ellipseWay(entity as IEllipseEntity);
+    case 'SPLINE':
+      return splineWay(entity as ISplineEntity);
+    default:
+      return undefined;
+  }
+}
+
+/** Bulges are tangents of a quarter of the angle that an arc spans, anticlockwise where positive. */
+function polylineWay({ vertices, shape }: ILwpolylineEntity | IPolylineEntity): Way | undefined {
+  const [first] = vertices;
+  if (!first || vertices.length < 2) return undefined;
+  const stops = shape ? [...vertices, first] : vertices;
+  const steps = stops.slice(1).map((to, index): Step => {
+    const from = stops[index] ?? first;
+    const bulge = from.bulge ?? 0;
+    if (Math.abs(bulge) < 1e-9) return { to: at(to) };
+    const chord = Math.hypot(to.x - from.x, to.y - from.y);
+    const radius = (chord * (1 + bulge * bulge)) / (4 * Math.abs(bulge));
+    return { to: at(to), arc: { radius, large: Math.abs(bulge) > 1, clockwise: bulge < 0 } };
+  });
+  return { from: at(first), steps };
+}
+
+/** In two halves: an arc from a point to itself has no middle. */
+function arcWay(centre: Point, radius: number, [start, end]: readonly [number, number]): Way {
+  const on = (angle: number): Point => ({
+    x: centre.x + radius * Math.cos(angle),
+    y: centre.y - radius * Math.sin(angle),
+  });
+  const arc = { radius, large: false, clockwise: false };
+  const middle = (start + end) / 2;
+  return { from: on(start), steps: [middle, end].map((angle) => ({ to: on(angle), arc })) };
+}
+
+function ellipseWay(ellipse: IEllipseEntity): Way {
+  const { center, majorAxisEndPoint: major, axisRatio, startAngle, endAngle } = ellipse;
+  const end = endAngle > startAngle ? endAngle : endAngle + 2 * Math.PI;
+  const on = (share: number): Point => {
+    const angle = startAngle + share * (end - startAngle);
+    const [c, s] = [Math.cos(angle), Math.sin(angle) * axisRatio];
+    return at({ x: center.x + c * major.x - s * major.y, y: center.y + c * major.y + s * major.x });
+  };
+  const count = SPLINE_STEPS * 4;
+  const steps = Array.from({ length: count }, (_, step) => ({ to: on((step + 1) / count) }));
+  return { from: on(0), steps };
+}
+
+/** Source: C. de Boor, A Practical Guide to Splines, the recurrence for a point of a B-spline. */
+function splineWay(spline: ISplineEntity): Way | undefined {
+  const { degreeOfSplineCurve: degree, knotValues: knots, controlPoints = [] } = spline;
+  const spans = knots.flatMap((knot, index): number[] =>
+    index >= degree && index < controlPoints.length && (knots[index + 1] ?? knot) > knot
+      ? [index]
+      : [],
+  );
+  if (spans.length === 0) return undefined;
+  const on = (span: number, t: number): Point => {
+    const points = Array.from({ length: degree + 1 }, (_, index) => {
+      const { x, y } = controlPoints[span - degree + index] ?? { x: 0, y: 0 };
+      return { x, y };
+    });
+    for (let round = 1; round <= degree; round++)
+      for (let index = degree; index >= round; index--) {
+        const left = knots[span - degree + index] ?? 0;
+        const right = knots[span + 1 + index - round] ?? 1;
+        const share = (t - left) / (right - left);
+        const [before, here] = [points[index - 1], points[index]];
+        if (!before || !here) continue;
+        here.x = before.x + (here.x - before.x) * share;
+        here.y = before.y + (here.y - before.y) * share;
+      }
+    return at(points[degree] ?? { x: 0, y: 0 });
+  };
+  const steps = spans.flatMap((span) => {
+    const [left, right] = [knots[span] ?? 0, knots[span + 1] ?? 1];
+    return Array.from({ length: SPLINE_STEPS }, (_, step) => ({
+      to: on(span, left + ((right - left) * (step + 1)) / SPLINE_STEPS),
+    }));
+  });
+  return { from: on(spans[0] ?? 0, knots[spans[0] ?? 0] ?? 0), steps };
+}
+
+const near = (one: Point, other: Point): boolean =>
+  Math.hypot(one.x - other.x, one.y - other.y) < JOINT;
+const endOf = ({ from, steps }: Way): Point => steps[steps.length - 1]?.to ?? from;
+
+function reversed({ from, steps }: Way): Way {
+  const stops = [from, ...steps.map(({ to }) => to)];
+  return {
+    from: stops[stops.length - 1] ?? from,
+    steps: steps
+      .map(({ arc }, index): Step => ({
+        to: stops[index] ?? from,
+        ...(arc ? { arc: { ...arc, clockwise: !arc.clockwise } } : {}),
+      }))
+      .reverse(),
+  };
+}
+
+/** Ways put together where their ends meet, until they are closed; how many stay open. */
+function joined(ways: readonly Way[]): { rings: Way[]; open: number } {
+  const rings = ways.filter((way) => near(way.from, endOf(way)));
+  const left = ways.filter((way) => !near(way.from, endOf(way)));
+  let open = 0;
+  for (let way = left.shift(); way; way = left.shift()) {
+    let ring: Way = way;
+    while (!near(ring.from, endOf(ring))) {
+      const end = endOf(ring);
+      const next = left.findIndex((one) => near(one.from, end) || near(endOf(one), end));
+      const [found] = next < 0 ? [] : left.splice(next, 1);
+      if (!found) break;
+      const turned = near(found.from, end) ? found : reversed(found);
+      ring = { from: ring.from, steps: [...ring.steps, ...turned.steps] };
+    }
+    if (near(ring.from, endOf(ring))) rings.push(ring);
+    else open++;
+  }
+  return { rings, open };
+}
+
+/** Rings as one shape with holes, on a page of its size. */
+function written(rings: readonly Way[], unit: number): string {
+  const n = (value: number): string => String(Math.round(value * 1e4) / 1e4);
+  const place = ({ x, y }: Point): string => `${n(x * unit)} ${n(y * unit)}`;
+  const stepTo = ({ to, arc }: Step): string => {
+    if (!arc) return `L${place(to)}`;
+    const radius = n(arc.radius * unit);
+    return `A${radius} ${radius} 0 ${arc.large ? 1 : 0} ${arc.clockwise ? 1 : 0} ${place(to)}`;
+  };
+  const data = rings
+    .map(({ from, steps }) => `M${place(from)}${steps.map(stepTo).join('')}Z`)
+    .join('');
+  const { left, top, right, bottom } = boxOf(flatten(findPath(data) ?? []).flat()) ?? {
+    left: 0,
+    top: 0,
+    right: 1,
+    bottom: 1,
+  };
+  const [width, height] = [n(right - left), n(bottom - top)];
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" ` +
+    `viewBox="${n(left)} ${n(top)} ${width} ${height}">` +
+    `<path fill="#2a1b2e" fill-rule="evenodd" d="${data}"/></svg>`
+  );
+}
