@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import { useDropAnywhere } from './drops/drop-anywhere.ts';
 import MessageBar from './ui/MessageBar.vue';
 import TopBar from './ui/TopBar.vue';
 
+useDropAnywhere();
 const route = useRoute();
 const inJob = computed(() => route.path.startsWith('/job/'));
 const here = computed(() =>

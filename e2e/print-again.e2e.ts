@@ -8,7 +8,11 @@ test('after a run the spoiled label is printed again alone, then only what was c
   const each = page.locator('.card', { hasText: 'Each copy' });
   await expect(each.getByRole('checkbox')).toHaveCount(24, { timeout: 60_000 });
   // A simulated print may be so far off that all show paper: say which one is.
-  for (let at = 0; at < 24; at++) await each.getByRole('checkbox').nth(at).setChecked(at === 5);
+  for (let at = 0; at < 24; at++)
+    await each
+      .getByRole('checkbox')
+      .nth(at)
+      .setChecked(at === 5);
   await each.getByRole('button', { name: 'Print only the spoiled one again' }).click();
   const copies = page.locator('[data-line="copies"]');
   await expect(copies).toContainText('1 of 24 now');

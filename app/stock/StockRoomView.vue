@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { MATT_PAPER, type Stock } from '../../core/stock/index.ts';
+import { useHandedFiles } from '../drops/handed-files.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { texts } from '../texts/index.ts';
 import BenchLayout from '../ui/BenchLayout.vue';
@@ -84,6 +85,15 @@ const printer = computed(() =>
 const measuring = usePrinterEditor(() => printer.value);
 
 onMounted(room.start);
+
+/** A template or picture of a sheet that is dropped begins a sheet of one’s own. */
+function describeBy(files: readonly File[]): void {
+  part.value = 'sheets';
+  describing.value = true;
+  void editor.take(files);
+}
+useHandedFiles().takeAt('template', describeBy);
+
 watch(part, () => (describing.value = false));
 
 function openFirst(): void {
@@ -125,7 +135,7 @@ function measureAgain(stock: Stock): void {
   <BenchLayout :cards="words.room">
     <template #bench>
       <TemplateBench v-if="describing" :editor="editor" />
-      <div v-else class="room">
+      <div v-else class="room" @drop.prevent="describeBy([...($event.dataTransfer?.files ?? [])])">
         <h1 class="visually-hidden">{{ words.room }}</h1>
         <div class="find">
           <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />

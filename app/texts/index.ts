@@ -120,6 +120,10 @@ export const texts = {
   undo: 'Undo',
   redo: 'Redo',
   cancel: 'Cancel',
+  drops: {
+    list: 'A list fills the labels of a job: open the job, then drop the list on it.',
+    picture: 'Open a job and drop it there, or on the shelf to begin with stickers.',
+  },
   close: 'Close',
   ticket: {
     thing: 'Thing',

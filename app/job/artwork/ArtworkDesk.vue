@@ -41,6 +41,8 @@ import PlateCard from './PlateCard.vue';
 import { usePrepareArt } from './prepare-art.ts';
 import ReadableCard from './ReadableCard.vue';
 import RepeatCard from './RepeatCard.vue';
+import { placeOf } from '../../drops/file-place.ts';
+import { useHandedFiles } from '../../drops/handed-files.ts';
 import { useTakeFiles } from './take-files.ts';
 import SeenAsPanel from './SeenAsPanel.vue';
 import StickerCard from './stickers/StickerCard.vue';
@@ -69,8 +71,16 @@ const legend = computed(() => [
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
 const clipboard = useClipboard(desk);
+const handed = useHandedFiles();
+handed.takeAt('artwork', (files) => void take(files));
 const panel = ref<'faces' | 'ornaments' | 'start' | 'seen'>();
 const listOpen = ref(route.query.list === 'open');
+watch(
+  () => route.query.list,
+  (wanted) => {
+    if (wanted === 'open') listOpen.value = true;
+  },
+);
 const house = ref(false);
 const pieceBench = ref<InstanceType<typeof PieceBench> | null>(null);
 const over = ref(false);
@@ -130,6 +140,9 @@ function choose(art: Art): void {
 function drop(event: DragEvent): void {
   over.value = false;
   const files = [...(event.dataTransfer?.files ?? [])];
+  // What is not for the piece goes on to where it belongs.
+  if (files[0] && placeOf(files[0]) !== 'artwork') return;
+  event.preventDefault();
   const onto = (event.target as Element).closest('[data-element]')?.getAttribute('data-element');
   const picture = desk.piece.value?.elements.find(
     ({ id, kind }) => id === onto && kind === 'picture',
@@ -184,7 +197,7 @@ onBeforeUnmount(() => {
         :class="{ over }"
         @dragover.prevent="over = true"
         @dragleave.self="over = false"
-        @drop.prevent="drop"
+        @drop="drop"
       >
         <PieceBench ref="pieceBench" :desk="desk" />
         <UndoTray />

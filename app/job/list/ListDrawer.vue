@@ -5,6 +5,7 @@ import { rowsOn } from '../../../core/piece/index.ts';
 import { madeOf } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
+import { useHandedFiles } from '../../drops/handed-files.ts';
 import type { DeskState } from '../artwork/desk-state.ts';
 import ListGrid from './ListGrid.vue';
 import ListStart from './ListStart.vue';
@@ -16,6 +17,7 @@ const emit = defineEmits<{ close: [] }>();
 const { store } = props.desk;
 const say = texts.list;
 const state = useListState(props.desk);
+const handed = useHandedFiles();
 /** Whether another table is taken in. */
 const taking = ref(false);
 const over = ref(false);
@@ -49,11 +51,15 @@ function printAll(): void {
 
 async function drop(event: DragEvent): Promise<void> {
   over.value = false;
+  await takeFiles([...(event.dataTransfer?.files ?? [])]);
+}
+
+async function takeFiles(files: readonly File[]): Promise<void> {
   taking.value = true;
-  const files = [...(event.dataTransfer?.files ?? [])];
   await nextTick();
   await start.value?.takeFile(files);
 }
+handed.takeAt('list', (files) => void takeFiles(files));
 
 onMounted(() => drawer.value?.focus());
 </script>
