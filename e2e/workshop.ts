@@ -66,8 +66,12 @@ export async function openDesk(page: Page, job: string, desk: string): Promise<v
 
 /** The same with the shelf already open. */
 export async function fromShelf(page: Page, job: string, desk: string): Promise<void> {
-  await page.locator(`article a[href="/job/demo-${job}"]`).first().click();
-  await expect(page.locator('.ticket')).toBeVisible();
+  // A card that moves as others come may be missed by the first click.
+  await expect(async () => {
+    if (!page.url().includes('/job/'))
+      await page.locator(`article a[href="/job/demo-${job}"]`).first().click();
+    await expect(page.locator('.ticket')).toBeVisible({ timeout: 6000 });
+  }).toPass({ timeout: 30_000 });
   if (desk === 'artwork') return;
   await page.locator(`.ticket a[href="/job/demo-${job}/${desk}"]`).first().click();
   await expect(page).toHaveURL(new RegExp(`/${desk}$`));

@@ -96,9 +96,14 @@ try {
   for (const label of [2, 3, 4, 5, 6, 7])
     await page.getByRole('button', { name: `Label ${label}, there` }).click();
   await shoot('on-hand');
-  await page.goto(`${URL}/job/demo-basil-pot-wrap/size`);
-  await proofIsDone();
-  await shoot('size-pot');
+  await page.goto(`${URL}/stock/printers`);
+  await page.getByRole('button', { name: 'Add a printer' }).click();
+  await page.getByLabel('Name of the printer').fill('Potting-shed inkjet');
+  await page.getByLabel('Name of the tray').fill('Rear tray');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
+  await page.getByText('3. What was found').waitFor({ timeout: 60_000 });
+  await shoot('printers');
   await page.goto(`${URL}/job/demo-woodland-stickers/edge`);
   await page.locator('.kiss').first().waitFor();
   await shoot('edge');

@@ -57,6 +57,7 @@ export const proof = {
   allSheets: (count: number): string => (count > 1 ? `all, 1-${count}` : 'all'),
   cutLayer: 'Cut lines in inks of their own, on a layer of the PDF',
   outlines: 'Letters as outlines: no words to search or copy',
+  smallPictures: 'Small pictures: to be sent, not for the best print',
   dpi: 'Dots per inch of pictures',
   approvalPictures: 'The sheet to approve as PNG too',
   clear: 'PNG clear where nothing prints',

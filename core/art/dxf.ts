@@ -41,7 +41,7 @@ export const isDxf = (head: string): boolean =>
  */
 export function dxfToSvg(text: string, name: string): Result<{ svg: string; leftOut: string[] }> {
   let entities: readonly IEntity[];
-  let unit = 1;
+  let unit: number;
   try {
     const read = new DxfParser().parseSync(text);
     entities = read?.entities ?? [];

@@ -24,6 +24,7 @@ import { fileStem, sheetFiles, sideFile, type SheetFiles } from './names.ts';
 import { outlinedDrawing } from './outlined.ts';
 import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 import { paperPdf } from './paper/index.ts';
+import { smallSources } from './small-pictures.ts';
 import { statement } from './statement.ts';
 
 /**
@@ -52,6 +53,8 @@ export interface ExportChoices extends FormChoices {
   readonly cutLayer: boolean;
   /** Whether letters are outlines, which need no typeface and cannot be searched. */
   readonly outlines: boolean;
+  /** Whether the pictures of the print file are small ones, for a file to be sent. */
+  readonly smallPictures: boolean;
   /** Of pictures of sheets. */
   readonly dpi: number;
   /** Whether what is to be approved is pictures beside the PDF. */
@@ -68,6 +71,7 @@ export interface ExportChoices extends FormChoices {
 export const USUAL_CHOICES: ExportChoices = {
   cutLayer: false,
   outlines: false,
+  smallPictures: false,
   dpi: 300,
   approvalPictures: false,
   clear: false,
@@ -90,15 +94,16 @@ export function pdfSources({ job }: Pick<CompiledJob, 'job'>, resources: JobReso
 }
 
 /** The print file of a job as it is printed: a page for each side of a sheet, at true size. */
-export function printPdf(
+export async function printPdf(
   platform: Platform,
   compiled: CompiledJob,
   resources: JobResources,
   {
     cutLayer,
     outlines,
+    smallPictures,
     printer,
-  }: Pick<ExportChoices, 'cutLayer' | 'outlines' | 'printer'> = USUAL_CHOICES,
+  }: Pick<ExportChoices, 'cutLayer' | 'outlines' | 'smallPictures' | 'printer'> = USUAL_CHOICES,
 ): Promise<Uint8Array> {
   const pages = printedSides(compiled).map(({ sheet, side }): PdfPage => {
     const page = sheetPage(sheet);
@@ -110,7 +115,9 @@ export function printPdf(
       ...(printer && sheet.stock.spots ? { map: invert(printer[side]) } : {}),
     };
   });
-  return writePdf(platform, pages, pdfSources(compiled, resources), compiled.job.name);
+  const best = pdfSources(compiled, resources);
+  const sources = smallPictures ? await smallSources(platform, pages, best) : best;
+  return writePdf(platform, pages, sources, compiled.job.name);
 }
 
 /** The print file with a field on each label wherever words have a placeholder. */
@@ -269,11 +276,13 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   await task.breathe();
   const choices = { ...USUAL_CHOICES, ...options.choices };
   const drawn = wants.has('png') || wants.has('jpeg');
-  const write = (cutLayer: boolean): Promise<Uint8Array> =>
-    printPdf(platform, compiled, resources, { ...choices, cutLayer });
-  const printed = wants.has('pdf') ? await write(choices.cutLayer) : undefined;
-  // Pictures show no cut lines.
-  const pdf = drawn ? await (choices.cutLayer || !printed ? write(false) : printed) : undefined;
+  const write = (as: ExportChoices): Promise<Uint8Array> =>
+    printPdf(platform, compiled, resources, as);
+  const printed = wants.has('pdf') ? await write(choices) : undefined;
+  // Pictures of sheets show no cut lines, and the pictures on them as they are.
+  const plain = { ...choices, cutLayer: false, smallPictures: false };
+  const isPlain = !choices.cutLayer && !choices.smallPictures;
+  const pdf = drawn ? await (isPlain && printed ? printed : write(plain)) : undefined;
   if (printed)
     made.push({ name: `${stem}.pdf`, format: 'pdf', bytes: printed, pages: sides.length });
   if (wants.has('form')) {

@@ -44,7 +44,7 @@ async function shrunk(
 }
 
 /** How wide each picture is at most where it is drawn, mm. */
-function printedWidths(pages: readonly PdfPage[]): Map<string, number> {
+export function printedWidths(pages: readonly PdfPage[]): Map<string, number> {
   const widths = new Map<string, number>();
   for (const { drawing } of pages)
     walkDrawing(drawing, (node) => {

@@ -143,6 +143,11 @@ function give(): void {
             :model-value="choices.outlines"
             @update:model-value="set({ outlines: $event })"
           />
+          <CheckRow
+            :label="say.smallPictures"
+            :model-value="choices.smallPictures"
+            @update:model-value="set({ smallPictures: $event })"
+          />
         </template>
         <template v-if="has('form')">
           <p>{{ say.eachOwn }}</p>

@@ -1,0 +1,51 @@
+import type { PixelArt } from '../art/index.ts';
+import type { Platform } from '../base/index.ts';
+import {
+  decodePixels,
+  encodeJpegImage,
+  encodePngImage,
+  shrunkImage,
+  type RgbaImage,
+} from '../raster/index.ts';
+import type { PdfPage, PdfSources } from './pdf/index.ts';
+import { printedWidths } from './seen-pictures.ts';
+
+/** What a picture has left in a small file: enough to look at, too little for the best print. */
+const DPI = 150;
+const QUALITY = 80;
+/** Pictures that are finer than that by less stay as they are. */
+const WORTH = 1.2;
+
+/** The same sources with pictures no finer than a small file needs, without alpha as JPEG. */
+export async function smallSources(
+  platform: Platform,
+  pages: readonly PdfPage[],
+  sources: PdfSources,
+): Promise<PdfSources> {
+  const small = new Map<string, { art: PixelArt; bytes: Uint8Array }>();
+  for (const [id, printed] of printedWidths(pages)) {
+    const [art, bytes] = [sources.art(id), sources.bytes(id)];
+    const width = Math.ceil((printed / 25.4) * DPI);
+    if (art?.kind !== 'pixels' || !bytes || art.pixelWidth < WORTH * width) continue;
+    const image = await decodePixels(platform, art.format, bytes);
+    const made = shrunkImage(image, image.width / width);
+    const format = isOpaque(made) ? 'jpeg' : 'png';
+    const kept =
+      format === 'jpeg'
+        ? await encodeJpegImage(platform, made, { quality: QUALITY, dpi: DPI })
+        : encodePngImage(made, DPI);
+    if (kept.length >= bytes.length) continue;
+    const { width: pixelWidth, height: pixelHeight } = made;
+    small.set(id, { art: { ...art, format, pixelWidth, pixelHeight }, bytes: kept });
+  }
+  return {
+    ...sources,
+    art: (id) => small.get(id)?.art ?? sources.art(id),
+    bytes: (id) => small.get(id)?.bytes ?? sources.bytes(id),
+  };
+}
+
+function isOpaque({ data }: RgbaImage): boolean {
+  for (let at = 3; at < data.length; at += 4) if (data[at] !== 255) return false;
+  return true;
+}
