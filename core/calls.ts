@@ -206,7 +206,7 @@ export function createCalls(ground: CallGround): Calls {
       await task.breathe();
       const image = await ground.photographed(pdf, seed);
       await task.breathe();
-      return encodeJpegImage(platform, image, { quality: 88, dpi: 200 });
+      return encodeJpegImage(platform, image, { quality: 88, dpi: 150 });
     },
     fitTest: (test) => fitTestPdf(platform, test),
     templatePdf: (drawing) => templatePdf(platform, drawing),

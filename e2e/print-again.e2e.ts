@@ -34,7 +34,7 @@ test('after a run the spoiled label is printed again alone, then only what was c
 
   // One of them alone, by its place on the sheet.
   await page.locator('[data-copy]').nth(3).click();
-  await page.getByRole('button', { name: 'Print only these' }).click();
+  await page.getByRole('button', { name: 'Print only this one' }).click();
   await expect(page.locator('[data-copy]')).toHaveCount(1);
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-copy]')).toHaveCount(12);

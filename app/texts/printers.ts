@@ -35,7 +35,6 @@ export const printers = {
     'From the nearest sides of the paper to the middle of each cross, as exactly as you can read it.',
   toSides: 'left, right',
   toEnds: 'top, bottom',
-  cross: (letter: string): string => `Cross ${letter}`,
   toSide: (letter: string): string => `Cross ${letter}: to the left or right side`,
   toEnd: (letter: string): string => `Cross ${letter}: to the top or bottom`,
   looking: 'Looking for the crosses …',

@@ -10,7 +10,7 @@ export const sheet = {
     nothingChanged: 'Nothing has changed since it was last printed.',
     some: (now: number, all: number): string => `${now} of ${all} are printed now`,
     all: 'Print all again',
-    these: 'Print only these',
+    these: (count: number): string => (count === 1 ? 'Print only this one' : 'Print only these'),
   },
   turnOver: 'Other side',
   turnOverLong: 'On which edge the sheet is turned over for the other side',

@@ -47,7 +47,7 @@ test('a phone picture with noise, blur, a turn of 2° and perspective gives the 
   expect(first.residual).toBeLessThan(0.08);
   expect(wrong(first.map, ALWAYS)).toBeLessThan(0.08);
 
-  const check = seen(await pictureOf(await sheet(first.map), 2, 200));
+  const check = seen(await pictureOf(await sheet(first.map), 2, 150));
   expect(check.corrected).toBe(true);
   expect(check.residual).toBeLessThan(0.08);
   expect(farthest(check.map, A4)).toBeLessThan(0.1);

@@ -15,7 +15,7 @@ export function simulatedDevices(platform: Platform, seed: number): Devices {
 const OFF_CENTRE = {
   always: nested(placed(1.3, -0.9, 0.3), scaling(0.997, 1.003)),
   spread: { offset: 0.03, turn: 0.01, scale: 0.0001 },
-  dpi: 200,
+  dpi: 150,
 } as const;
 
 /** The first page of a PDF as a printer that feeds off-centre prints it, in a phone picture. */

@@ -69,7 +69,7 @@ function repeat(): void {
       type="button"
       @click="store.act({ name: 'print-only', args: { copies: names } })"
     >
-      {{ say.now.these }}
+      {{ say.now.these(names.length) }}
     </button>
     <button class="link" type="button" @click="takeAway">
       {{ say.takeAway }}

@@ -96,7 +96,7 @@ function removeTray(): void {
         <span></span><span class="quiet">{{ words.toSides }}</span
         ><span class="quiet">{{ words.toEnds }}</span>
         <template v-for="(reading, at) in readings" :key="at">
-          <span>{{ words.cross(CROSS_NAMES[at] ?? '') }}</span>
+          <span>{{ CROSS_NAMES[at] }}</span>
           <LengthField
             v-model="reading.side"
             :label="words.toSide(CROSS_NAMES[at] ?? '')"
