@@ -23,5 +23,5 @@ export const useHandedFiles = defineStore('handed-files', () => {
     );
   }
 
-  return { hand, takeAt };
+  return { waiting, hand, takeAt };
 });

@@ -71,14 +71,15 @@ const legend = computed(() => [
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
 const clipboard = useClipboard(desk);
-const handed = useHandedFiles();
-handed.takeAt('artwork', (files) => void take(files));
 const panel = ref<'faces' | 'ornaments' | 'start' | 'seen'>();
+const handed = useHandedFiles();
 const listOpen = ref(route.query.list === 'open');
+handed.takeAt('artwork', (files) => void take(files));
+// Also where the drawer was closed since: a list waits to be taken in.
 watch(
-  () => route.query.list,
-  (wanted) => {
-    if (wanted === 'open') listOpen.value = true;
+  () => handed.waiting?.place,
+  (place) => {
+    if (place === 'list') listOpen.value = true;
   },
 );
 const house = ref(false);

@@ -1,0 +1,16 @@
+import { placeOf } from './file-place.ts';
+
+test.each([
+  ['seals.peel', '', 'shelf'],
+  ['little-peel-backup.zip', 'application/zip', 'shelf'],
+  ['pictures.zip', 'application/zip', 'artwork'],
+  ['plants.CSV', 'text/csv', 'list'],
+  ['beds.xlsx', '', 'list'],
+  ['names', 'text/csv', 'list'],
+  ['round-60.json', 'application/json', 'template'],
+  ['leaf.svg', 'image/svg+xml', 'artwork'],
+  ['outline.dxf', '', 'artwork'],
+  ['fell.woff2', 'font/woff2', 'artwork'],
+] as const)('%s (%s) belongs to the %s', (name, type, place) => {
+  expect(placeOf({ name, type })).toBe(place);
+});
