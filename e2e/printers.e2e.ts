@@ -35,7 +35,9 @@ test('a printer that feeds off-centre is measured in a picture, checked by a sec
   await expect(result).toContainText('14 of 14', { timeout: 60_000 });
   await expect(result).toContainText('0.30° clockwise');
   await result.getByRole('button', { name: 'Correct every page by this' }).click();
-  await expect(page.getByRole('radio', { name: /Bench printer/ })).toContainText(/1\.[56]\d mm off/);
+  await expect(page.getByRole('radio', { name: /Bench printer/ })).toContainText(
+    /1\.[56]\d mm off/,
+  );
 
   await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
   await expect(result).toContainText('With the correction', { timeout: 60_000 });
