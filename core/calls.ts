@@ -50,7 +50,7 @@ import {
   type TemplateDrawing,
 } from './testprint/index.ts';
 import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
-import { tryMarks, type MarkStyle, type MarkTrials } from './register/index.ts';
+import { tryMarks, type MarkStyle, type MarkTrials, type SheetPicture } from './register/index.ts';
 import { nestJob, type NestedJob } from './sheet/index.ts';
 import { runJob, type Devices, type RunReport } from './run/index.ts';
 import {
@@ -68,7 +68,7 @@ export interface CallGround {
   readonly artBytes: ArtBytes;
   devices(seed: number): Devices;
   /** The first page of a PDF as a simulated printer that never prints true prints it, in a phone picture. */
-  photographed(pdf: Uint8Array, seed: number): Promise<RgbaImage>;
+  photographed(pdf: Uint8Array, seed: number): Promise<SheetPicture>;
 }
 
 /** Every call that may take over 16 ms. Pages run them in workers, Node runs them as they are. */
@@ -204,9 +204,9 @@ export function createCalls(ground: CallGround): Calls {
     async tryCalibration({ sheet, seed }, task) {
       const pdf = await calibrationPdf(platform, sheet);
       await task.breathe();
-      const image = await ground.photographed(pdf, seed);
+      const { image, dpi } = await ground.photographed(pdf, seed);
       await task.breathe();
-      return encodeJpegImage(platform, image, { quality: 88, dpi: 150 });
+      return encodeJpegImage(platform, image, { quality: 88, dpi });
     },
     fitTest: (test) => fitTestPdf(platform, test),
     templatePdf: (drawing) => templatePdf(platform, drawing),

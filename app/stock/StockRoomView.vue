@@ -7,6 +7,7 @@ import { useSettings } from '../ui/settings-store.ts';
 import { texts } from '../texts/index.ts';
 import BenchLayout from '../ui/BenchLayout.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
+import EmptyRoom from './EmptyRoom.vue';
 import MaterialCard from './MaterialCard.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
 import OwnDiscCard from './OwnDiscCard.vue';
@@ -182,10 +183,12 @@ function measureAgain(stock: Stock): void {
             :chosen="supply?.id"
             @choose="open = $event.supply.id"
           />
-          <div v-else class="empty">
-            <p>{{ words.supply.empty }}</p>
-            <v-btn color="primary" @click="part = 'sheets'">{{ words.supply.toSheets }}</v-btn>
-          </div>
+          <EmptyRoom
+            v-else
+            :says="words.supply.empty"
+            :action="words.supply.toSheets"
+            @act="part = 'sheets'"
+          />
           <SupplySheets v-if="supply?.stock.spots" :supply="supply" />
         </template>
       </div>
@@ -259,14 +262,5 @@ function measureAgain(stock: Stock): void {
 }
 .material[aria-checked='true'] {
   border-color: var(--apricot);
-}
-.empty {
-  max-width: 380px;
-  margin: 80px auto;
-  border-radius: var(--r-job);
-  padding: 26px;
-  background: var(--card);
-  text-align: center;
-  box-shadow: var(--shadow);
 }
 </style>

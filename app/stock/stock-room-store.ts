@@ -182,10 +182,12 @@ export const useStockRoom = defineStore('stock-room', () => {
     ),
   );
 
+  const findTray = (id: string) => trays.value.find((one) => one.id === id);
+
   /** What undoes what a printer's tray does to each side; undefined where nothing is known of it. */
   async function correctionFor(id: string): Promise<Correction | undefined> {
     await start();
-    const tray = trays.value.find((one) => one.id === id)?.tray;
+    const tray = findTray(id)?.tray;
     return (
       tray && {
         front: tray.front?.map ?? NO_CORRECTION.front,
@@ -215,6 +217,7 @@ export const useStockRoom = defineStore('stock-room', () => {
     useSpots,
     removeSupply,
     trays,
+    findTray,
     correctionFor,
     addPrinter,
     keepPrinter,

@@ -1,6 +1,12 @@
-import { isDesign, parseJob, type JobWithArt, type OwnDesign } from '../../core/job/index.ts';
+import {
+  filesOf,
+  isDesign,
+  parseJob,
+  type JobWithArt,
+  type OwnDesign,
+} from '../../core/job/index.ts';
 import { database } from './database.ts';
-import { filesOf, keepArt } from './jobs.ts';
+import { keepArt } from './jobs.ts';
 import { keepOwnTypefaces, ownTypefaces } from './own-typefaces.ts';
 
 /** The starting designs of this workshop that can be read, by name. */

@@ -1,5 +1,5 @@
 import { good, type Result } from '../../core/base/index.ts';
-import { parseJob, type Job, type JobWithArt } from '../../core/job/index.ts';
+import { jobWithArt, parseJob, type Job, type JobWithArt } from '../../core/job/index.ts';
 import { database } from './database.ts';
 
 /** One run of a job, as the shelf and later the ledger know it. */
@@ -97,21 +97,8 @@ export async function keepArt(id: string, bytes: Uint8Array, now: number): Promi
   await database.art.setItem<KeptArt>(id, { bytes, kept: now });
 }
 
-/** The hashes of all files that a job names: its art and its own typefaces. */
-export const filesOf = (job: Job): string[] => [
-  ...Object.keys(job.art),
-  ...Object.keys(job.typefaces ?? {}),
-];
-
 /** A job with all of its art and typefaces that are there. */
-export async function withArt(job: Job): Promise<JobWithArt> {
-  const art = new Map<string, Uint8Array>();
-  for (const id of filesOf(job)) {
-    const bytes = await artBytes(id);
-    if (bytes) art.set(id, bytes);
-  }
-  return { job, art };
-}
+export const withArt = (job: Job): Promise<JobWithArt> => jobWithArt(job, artBytes);
 
 /** Remembers a run. */
 export async function keepRun(run: KeptRun): Promise<void> {

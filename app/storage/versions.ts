@@ -1,6 +1,5 @@
-import { parseJob, type Job } from '../../core/job/index.ts';
+import { filesOf, parseJob, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
-import { filesOf } from './jobs.ts';
 
 /** A job as it once was. */
 export interface JobVersion {

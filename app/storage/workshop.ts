@@ -1,5 +1,6 @@
 import { expectGood } from '../../core/base/index.ts';
 import {
+  filesOf,
   isDesign,
   parseBackup,
   parsePeel,
@@ -12,7 +13,6 @@ import {
   allJobs,
   allRuns,
   artBytes,
-  filesOf,
   keepArt,
   keepJobWithArt,
   keepRun,

@@ -17,10 +17,18 @@ const BROKEN = 'Save it again from the program it came from, as PNG, JPEG, WebP 
 const broken = (name: string): Result<never> =>
   bad('art/broken', `“${name}” is damaged or not finished.`, BROKEN, name);
 
+/** Kinds of file that hold no single picture of pixels. */
+const OTHERS = ['svg', 'dxf', 'pdf', 'zip'] as const;
+type OtherFormat = (typeof OTHERS)[number];
+
+/** Whether a kind of file is a picture of pixels. */
+export const isPixels = (
+  format: DecodedFormat | OtherFormat | undefined,
+): format is DecodedFormat =>
+  format !== undefined && !(OTHERS as readonly string[]).includes(format);
+
 /** The kind of picture file by its first bytes, whatever its name says. */
-export function sniffFormat(
-  bytes: Uint8Array,
-): DecodedFormat | 'svg' | 'dxf' | 'pdf' | 'zip' | undefined {
+export function sniffFormat(bytes: Uint8Array): DecodedFormat | OtherFormat | undefined {
   const text = String.fromCharCode(...bytes.subarray(0, 12));
   if (text.startsWith('\x89PNG\r\n\x1a\n')) return 'png';
   if (text.startsWith('\xff\xd8\xff')) return 'jpeg';

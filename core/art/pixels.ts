@@ -1,7 +1,7 @@
 import { bad, good, type Platform, type Result } from '../base/index.ts';
 import { compose, invert, scaling } from '../geometry/index.ts';
 import { decodePixels, warpImage, type DecodedFormat, type RgbaImage } from '../raster/index.ts';
-import { parseHeader, sniffFormat, type PixelHeader } from './header.ts';
+import { isPixels, parseHeader, sniffFormat, type PixelHeader } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { orientationMap } from './orientation.ts';
 
@@ -48,14 +48,14 @@ export async function readPixels(
   name: string,
 ): Promise<Result<RgbaImage>> {
   const format = sniffFormat(bytes);
-  if (format === undefined || ['svg', 'dxf', 'pdf', 'zip'].includes(format))
+  if (!isPixels(format))
     return bad(
       'art/unknown-kind',
       `“${name}” is no picture of pixels.`,
       'Choose a PNG, JPEG, WebP, GIF or AVIF picture.',
       name,
     );
-  const read = await decodeFile(platform, { format: format as DecodedFormat, bytes, name });
+  const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
   const { stored, header } = read.value;
   const { orientation } = header;

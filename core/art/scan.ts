@@ -1,6 +1,7 @@
 import { good, type Platform, type Result } from '../base/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
+import { sniffFormat } from './header.ts';
 import { readPixels } from './pixels.ts';
 
 const SCAN_DPI = 200; // of a scan that comes as PDF
@@ -11,8 +12,7 @@ export async function scanPixels(
   bytes: Uint8Array,
   name: string,
 ): Promise<Result<RgbaImage>> {
-  const isPdf = new TextDecoder().decode(bytes.slice(0, 5)) === '%PDF-';
-  return isPdf
+  return sniffFormat(bytes) === 'pdf'
     ? good(await renderPdf(platform, { pdf: bytes, page: 0, dpi: SCAN_DPI }))
     : readPixels(platform, bytes, name);
 }

@@ -1,4 +1,4 @@
-import type { Affine, Point } from './affine.ts';
+import { apply, type Affine, type Point } from './affine.ts';
 
 /** A place and where it was found. */
 export interface PointPair {
@@ -72,4 +72,14 @@ function centroids(pairs: readonly PointPair[]): PointPair {
   }
   const n = pairs.length;
   return { from: { x: sum.fx / n, y: sum.fy / n }, to: { x: sum.tx / n, y: sum.ty / n } };
+}
+
+/** Root mean square distance between where a map puts points and where they were found. */
+export function residualOf(map: Affine, pairs: readonly PointPair[]): number {
+  return Math.sqrt(
+    pairs.reduce((sum, { from, to }) => {
+      const at = apply(map, from);
+      return sum + (at.x - to.x) ** 2 + (at.y - to.y) ** 2;
+    }, 0) / pairs.length,
+  );
 }

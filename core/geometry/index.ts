@@ -25,7 +25,7 @@ export {
 } from './box.ts';
 export { drawnLine } from './drawn-line.ts';
 export { fitCurves, type CurveFit, type FittedCurves } from './curves.ts';
-export { fitAffine, fitSimilarity, type PointPair } from './fit.ts';
+export { fitAffine, fitSimilarity, residualOf, type PointPair } from './fit.ts';
 export {
   ellipsePath,
   findPath,

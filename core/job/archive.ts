@@ -2,12 +2,29 @@ import { unzipSync, zipSync, type Zippable } from 'fflate';
 import { bad, contentHash, good, sortedKeys, type Result } from '../base/index.ts';
 import type { Art } from '../art/index.ts';
 import { parseJob } from './migrations.ts';
+import type { ArtBytes } from './resources.ts';
 import type { Job } from './schema.ts';
 
 /** A job with the bytes of its art and own typefaces, by hash. */
 export interface JobWithArt {
   readonly job: Job;
   readonly art: ReadonlyMap<string, Uint8Array>;
+}
+
+/** The hashes of all files that a job names: its art and its own typefaces. */
+export const filesOf = (job: Pick<Job, 'art' | 'typefaces'>): string[] => [
+  ...Object.keys(job.art),
+  ...Object.keys(job.typefaces ?? {}),
+];
+
+/** A job with all of its art and typefaces that are there. */
+export async function jobWithArt(job: Job, artBytes: ArtBytes): Promise<JobWithArt> {
+  const art = new Map<string, Uint8Array>();
+  for (const id of filesOf(job)) {
+    const bytes = await artBytes(id);
+    if (bytes) art.set(id, bytes);
+  }
+  return { job, art };
 }
 
 /** What an archive may hold at most. */

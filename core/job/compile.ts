@@ -6,6 +6,8 @@ import {
   copyParts,
   rowInTurn,
   type CompiledSheet,
+  type CopyId,
+  type CopyLook,
   type CopySource,
   type Layout,
   type SheetLayout,
@@ -52,10 +54,19 @@ export function copySource(job: Job, compiler: PieceCompiler): CopySource {
       const found = copyOf(job, copy);
       if (!found) return undefined;
       const compiled = compiler.compile(found.piece, job, found);
-      const look = [found.look, compiled.look].filter(Boolean).join('-');
-      return { compiled, look, ...(job.oneOffs?.[copy]?.out ? { out: true } : {}) };
+      return lookOf(job, copy, { compiled, own: found.look });
     },
   };
+}
+
+/** How a copy looks; `own` tells it from others beside what its piece says. */
+function lookOf(
+  job: Job,
+  copy: CopyId,
+  { compiled, own }: { readonly compiled: CompiledPiece; readonly own: string },
+): CopyLook {
+  const look = [own, compiled.look].filter(Boolean).join('-');
+  return { compiled, look, ...(job.oneOffs?.[copy]?.out ? { out: true } : {}) };
 }
 
 /** Compiles a whole job; the sheets only up to `most`, for a first look. */
@@ -92,9 +103,7 @@ function backSource(job: Job, compiler: PieceCompiler): CopySource {
       const { number, row } = found;
       const filled = asRow(job, piece, row);
       const compiled = compiler.compile(filled, job, { number, row });
-      const own = filled === piece ? undefined : row?.key;
-      const look = [own, compiled.look].filter(Boolean).join('-');
-      return { compiled, look, ...(job.oneOffs?.[copy]?.out ? { out: true } : {}) };
+      return lookOf(job, copy, { compiled, own: filled === piece ? '' : (row?.key ?? '') });
     },
   };
 }

@@ -1,8 +1,19 @@
 export { backOf, frontsOf } from './backs.ts';
 export { changedSince, printKeys } from './print-keys.ts';
-export { asPrinted, printedSheet, printedSides, type PrintedSide } from './printed.ts';
+export {
+  asPrinted,
+  pageOf,
+  printedBox,
+  printedPages,
+  printedSheet,
+  printedSides,
+  type PrintedPage,
+  type PrintedSide,
+} from './printed.ts';
 export {
   ARCHIVE_LIMITS,
+  filesOf,
+  jobWithArt,
   parseBackup,
   parsePeel,
   writeBackup,

@@ -1,9 +1,8 @@
 import { drawingToSvg, pathData } from '../drawing/index.ts';
 import { translation } from '../geometry/index.ts';
-import type { JobResources } from '../job/index.ts';
+import type { Job, JobResources } from '../job/index.ts';
 import type { CompiledPiece } from '../piece/index.ts';
 
-const TYPES = { png: 'image/png', jpeg: 'image/jpeg', webp: 'image/webp' } as const;
 const CHUNK = 0x8000;
 
 function base64(bytes: Uint8Array): string {
@@ -16,9 +15,7 @@ function base64(bytes: Uint8Array): string {
 /** The artwork of a piece out to its bleed as an SVG of its size in mm: letters as outlines, pictures in it. */
 export function artworkSvg(
   { piece, width, height, nodes }: CompiledPiece,
-  job: {
-    readonly art: Readonly<Record<string, { readonly kind: string; readonly format?: string }>>;
-  },
+  job: Pick<Job, 'art'>,
   resources: JobResources,
 ): string {
   const [wide, high] = [width + 2 * piece.bleed, height + 2 * piece.bleed];
@@ -38,8 +35,9 @@ export function artworkSvg(
     },
     imageUrl(id) {
       const [art, bytes] = [job.art[id], resources.bytes(id)];
-      const type = TYPES[art?.format as keyof typeof TYPES];
-      return bytes && type ? `data:${type};base64,${base64(bytes)}` : undefined;
+      return art?.kind === 'pixels' && bytes
+        ? `data:image/${art.format};base64,${base64(bytes)}`
+        : undefined;
     },
   });
 }

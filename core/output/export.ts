@@ -3,11 +3,12 @@ import { boxAround, grown, invert } from '../geometry/index.ts';
 import {
   asPrinted,
   compileJob,
+  jobWithArt,
+  pageOf,
   printedSides,
   writePeel,
   type ArtBytes,
   type CompiledJob,
-  type Job,
   type JobResources,
 } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
@@ -234,19 +235,11 @@ async function aboutTheJob(
       made.push({ name, format: kind, bytes: encodePngImage(image, APPROVAL_DPI) });
     }
   }
-  if (formats.includes('peel') && artBytes)
-    made.push({ name: `${stem}.peel`, format: 'peel', bytes: await wholeJob(job, artBytes) });
-  return made;
-}
-
-/** The job as a file of its own, with its art and typefaces. */
-async function wholeJob(job: Job, artBytes: ArtBytes): Promise<Uint8Array> {
-  const art = new Map<string, Uint8Array>();
-  for (const id of [...Object.keys(job.art), ...Object.keys(job.typefaces ?? {})]) {
-    const bytes = await artBytes(id);
-    if (bytes) art.set(id, bytes);
+  if (formats.includes('peel') && artBytes) {
+    const bytes = writePeel(await jobWithArt(job, artBytes));
+    made.push({ name: `${stem}.peel`, format: 'peel', bytes });
   }
-  return writePeel({ job, art });
+  return made;
 }
 
 /** A job with some of its sheets alone. */
@@ -267,8 +260,7 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   const { platform, resources, formats, task = unwatched } = options;
   const stem = fileStem(compiled.job.name);
   const sides = printedSides(compiled);
-  const pageOf = (of: number): number => sides.findIndex((one) => one.of === of);
-  const names = compiled.sheets.map((_, index) => sheetFiles(stem, index, pageOf(index)));
+  const names = compiled.sheets.map((_, index) => sheetFiles(stem, index, pageOf(sides, index)));
   const wants = new Set(formats);
   const text = (value: string): Uint8Array => new TextEncoder().encode(value);
   const made: MadeFile[] = [];

@@ -21,12 +21,8 @@ export async function seenSources(
   { sources, dpi }: { sources: PdfSources; dpi: number },
 ): Promise<PdfSources> {
   const small = new Map<string, RgbaImage>();
-  for (const [id, printed] of printedWidths(pages)) {
-    const [art, bytes] = [sources.art(id), sources.bytes(id)];
-    const width = Math.ceil((printed / 25.4) * dpi);
-    if (art?.kind !== 'pixels' || !bytes || art.pixelWidth < WORTH * width) continue;
+  for (const { id, art, bytes, width } of finerPictures(pages, sources, { dpi, worth: WORTH }))
     small.set(id, await shrunk(platform, art, { bytes, width }));
-  }
   return { ...sources, pixels: (id) => small.get(id) ?? sources.pixels?.(id) };
 }
 
@@ -43,8 +39,31 @@ async function shrunk(
   return small;
 }
 
+/** A picture that is finer than it is needed, and how many pixels across would do. */
+export interface FinerPicture {
+  readonly id: string;
+  readonly art: PixelArt;
+  readonly bytes: Uint8Array;
+  /** px */
+  readonly width: number;
+}
+
+/** The pictures on pages that are finer than some dots per inch, by at least a factor. */
+export function finerPictures(
+  pages: readonly PdfPage[],
+  sources: PdfSources,
+  { dpi, worth }: { readonly dpi: number; readonly worth: number },
+): FinerPicture[] {
+  return [...printedWidths(pages)].flatMap(([id, printed]): FinerPicture[] => {
+    const [art, bytes] = [sources.art(id), sources.bytes(id)];
+    const width = Math.ceil((printed / 25.4) * dpi);
+    const isFiner = art?.kind === 'pixels' && bytes && art.pixelWidth >= worth * width;
+    return isFiner ? [{ id, art, bytes, width }] : [];
+  });
+}
+
 /** How wide each picture is at most where it is drawn, mm. */
-export function printedWidths(pages: readonly PdfPage[]): Map<string, number> {
+function printedWidths(pages: readonly PdfPage[]): Map<string, number> {
   const widths = new Map<string, number>();
   for (const { drawing } of pages)
     walkDrawing(drawing, (node) => {

@@ -8,7 +8,7 @@ import {
   type RgbaImage,
 } from '../raster/index.ts';
 import type { PdfPage, PdfSources } from './pdf/index.ts';
-import { printedWidths } from './seen-pictures.ts';
+import { finerPictures } from './seen-pictures.ts';
 
 /** What a picture has left in a small file: enough to look at, too little for the best print. */
 const DPI = 150;
@@ -23,10 +23,8 @@ export async function smallSources(
   sources: PdfSources,
 ): Promise<PdfSources> {
   const small = new Map<string, { art: PixelArt; bytes: Uint8Array }>();
-  for (const [id, printed] of printedWidths(pages)) {
-    const [art, bytes] = [sources.art(id), sources.bytes(id)];
-    const width = Math.ceil((printed / 25.4) * DPI);
-    if (art?.kind !== 'pixels' || !bytes || art.pixelWidth < WORTH * width) continue;
+  const wanted = { dpi: DPI, worth: WORTH };
+  for (const { id, art, bytes, width } of finerPictures(pages, sources, wanted)) {
     const image = await decodePixels(platform, art.format, bytes);
     const made = shrunkImage(image, image.width / width);
     const format = isOpaque(made) ? 'jpeg' : 'png';

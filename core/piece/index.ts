@@ -1,4 +1,4 @@
-export { FIRST_COPY, type CopyInList } from './copy-fill.ts';
+export { differences, filledFor, FIRST_COPY, type CopyInList } from './copy-fill.ts';
 export {
   createCompiler,
   type CompiledPiece,
@@ -62,7 +62,6 @@ export {
 } from './fill.ts';
 export { adapted } from './adapt.ts';
 export { artOfElement, withFills } from './element-fills.ts';
-export { differences, filledFor } from './copy-fill.ts';
 export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
 export { seenBox, seenBoxOf } from './seen.ts';

@@ -2,6 +2,7 @@ import {
   apply,
   fitAffine,
   fitSimilarity,
+  residualOf,
   type Affine,
   type Point,
   type PointPair,
@@ -170,17 +171,13 @@ function fitted(pairs: readonly PointPair[], of: number): Calibration {
     const worst = kept.reduce((one, other) => (off(map, other) > off(map, one) ? other : one));
     const others = kept.filter((pair) => pair !== worst);
     const without = fit(others);
-    const rest = rootMean(others.map((pair) => off(without, pair)));
-    if (off(without, worst) < Math.max(FAR, 5 * rest)) break;
+    if (off(without, worst) < Math.max(FAR, 5 * residualOf(without, others))) break;
     [kept, map] = [others, without];
   }
-  const residual = rootMean(kept.map((pair) => off(map, pair)));
+  const residual = residualOf(map, kept);
   const confidence = (kept.length / of) * Math.max(0, 1 - residual / TRUSTED);
   return { map, residual, confidence, found: kept.length, of };
 }
-
-const rootMean = (values: readonly number[]): number =>
-  Math.sqrt(values.reduce((sum, value) => sum + value * value, 0) / Math.max(1, values.length));
 
 /** Whether the corners are the picture's own, since no other edge was seen. */
 const fillsPicture = (corners: SheetCorners, { width, height }: RgbaImage): boolean =>

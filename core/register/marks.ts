@@ -1,7 +1,7 @@
 import {
-  apply,
   fitAffine,
   fitSimilarity,
+  residualOf,
   type Affine,
   type Point,
   type PointPair,
@@ -63,12 +63,7 @@ export function findMarks(picture: SheetPicture, marks: readonly MarkPlace[]): R
   const found = candidates.map((seen) => seen?.centre);
   if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };
   const map = pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
-  const residual = Math.sqrt(
-    pairs.reduce((sum, { from, to }) => {
-      const at = apply(map, from);
-      return sum + (at.x - to.x) ** 2 + (at.y - to.y) ** 2;
-    }, 0) / pairs.length,
-  );
+  const residual = residualOf(map, pairs);
   const confidence = turned ? 0 : (pairs.length / marks.length) * Math.max(0, 1 - residual / 0.3);
   return { map, found, residual, confidence, turned };
 }

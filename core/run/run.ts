@@ -1,6 +1,12 @@
 import { bad, good, unwatched, type Platform, type Result, type Task } from '../base/index.ts';
 import { compose } from '../geometry/index.ts';
-import { asPrinted, printedSides, type CompiledJob, type JobResources } from '../job/index.ts';
+import {
+  asPrinted,
+  pageOf,
+  printedSides,
+  type CompiledJob,
+  type JobResources,
+} from '../job/index.ts';
 import { cutHpgl, printPdf } from '../output/index.ts';
 import { allFindings, type Finding } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
@@ -71,7 +77,7 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
     await task.breathe();
     const printed = await devices.printer.print({
       pdf,
-      page: pages.findIndex(({ of }) => of === index),
+      page: pageOf(pages, index),
     });
     task.progress(share(0.4), `Looking for the marks of ${called}`);
     await task.breathe();

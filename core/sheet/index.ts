@@ -11,7 +11,7 @@ export {
   type SheetLayout,
 } from './arrange.ts';
 export { backLayout } from './back.ts';
-export { mirroredSheet, mirrorOf } from './mirrored.ts';
+export { mirroredBox, mirroredSheet, mirrorsWhole } from './mirrored.ts';
 export { mostThatFit } from './bound.ts';
 export { fitsOn, partsThatFit } from './fits.ts';
 export { compileSheet, findPrintClip, type CompiledSheet } from './compile.ts';

@@ -1,7 +1,7 @@
 import type { DrawingNode } from '../drawing/index.ts';
 import { compose, invert, type Affine, type Box } from '../geometry/index.ts';
 import { placeEdge } from '../shape/index.ts';
-import type { Mark } from '../stock/index.ts';
+import type { Mark, Stock } from '../stock/index.ts';
 import { copyNode, type CompiledSheet } from './compile.ts';
 import type { CopyId } from './plan.ts';
 import type { SheetCopy } from './sheet-copies.ts';
@@ -14,7 +14,7 @@ const FLIP: Affine = [-1, 0, 0, 1, 0, 0];
  */
 export function mirroredSheet(sheet: CompiledSheet): CompiledSheet {
   const { stock, copies, drawing } = sheet;
-  if (!stock.spots) return mirroredWhole(sheet);
+  if (mirrorsWhole(stock)) return mirroredWhole(sheet);
   const turned = new Map(
     copies.map((copy) => [copy.placement.copy, compose(compose(copy.map, FLIP), invert(copy.map))]),
   );
@@ -42,14 +42,14 @@ export function mirroredSheet(sheet: CompiledSheet): CompiledSheet {
 
 function mirroredWhole(sheet: CompiledSheet): CompiledSheet {
   const { width } = sheet.stock;
-  const map = mirrorOf(width);
-  const box = (one: Box): Box => ({ ...one, left: width - one.right, right: width - one.left });
+  const map: Affine = [-1, 0, 0, 1, width, 0];
   const nodes: DrawingNode = {
     kind: 'group',
     transform: map,
     children: [...sheet.drawing.nodes],
   };
-  const flip = (copy: SheetCopy): SheetCopy => mirroredCopy(copy, map, box(copy.box));
+  const flip = (copy: SheetCopy): SheetCopy =>
+    mirroredCopy(copy, map, mirroredBox(copy.box, width));
   return {
     ...sheet,
     copies: sheet.copies.map(flip),
@@ -57,13 +57,20 @@ function mirroredWhole(sheet: CompiledSheet): CompiledSheet {
     drawing: { ...sheet.drawing, nodes: [nodes] },
     marks: sheet.marks.map((mark) => mirroredMark(mark, width)),
     crops: sheet.crops.map(({ x1, y1, x2, y2 }) => ({ x1: width - x1, y1, x2: width - x2, y2 })),
-    zones: sheet.zones.map(box),
+    zones: sheet.zones.map((zone) => mirroredBox(zone, width)),
     cuts: sheet.cuts.map((cut) => ({ ...cut, rings: placeEdge(cut.rings, map) })),
   };
 }
 
-/** A sheet of a width in a mirror. */
-export const mirrorOf = (width: number): Affine => [-1, 0, 0, 1, width, 0];
+/** Whether a sheet is mirrored as a whole; else each copy is in its place. */
+export const mirrorsWhole = ({ spots }: Pick<Stock, 'spots'>): boolean => spots === null;
+
+/** A box on a sheet of a width in a mirror. */
+export const mirroredBox = (box: Box, width: number): Box => ({
+  ...box,
+  left: width - box.right,
+  right: width - box.left,
+});
 
 function mirroredCopy(copy: SheetCopy, map: Affine, box: Box): SheetCopy {
   return {

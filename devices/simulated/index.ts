@@ -2,7 +2,7 @@ import type { Platform } from '../../core/base/index.ts';
 import type { Devices } from '../../core/run/index.ts';
 import { simulatedCutter } from './cutter.ts';
 import { nested, placed, scaling } from '../../core/geometry/index.ts';
-import type { RgbaImage } from '../../core/raster/index.ts';
+import type { SheetPicture } from '../../core/register/index.ts';
 import { photograph } from './camera.ts';
 import { simulatedPrinter } from './printer.ts';
 
@@ -23,7 +23,8 @@ export async function simulatedPhoto(
   platform: Platform,
   pdf: Uint8Array,
   seed: number,
-): Promise<RgbaImage> {
+): Promise<SheetPicture> {
   const printer = simulatedPrinter(platform, seed, OFF_CENTRE);
-  return photograph((await printer.print({ pdf, page: 0 })).picture, seed);
+  const { picture } = await printer.print({ pdf, page: 0 });
+  return { image: photograph(picture, seed), dpi: picture.dpi };
 }

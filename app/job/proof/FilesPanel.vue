@@ -46,7 +46,7 @@ const count = computed(() => store.settledLayout?.sheets.length ?? 0);
 const made = shallowRef<readonly MadeFile[]>();
 const has = (...some: Format[]): boolean => some.some((one) => formats.value.includes(one));
 /** The tray of the printer that pages are put right for. */
-const tray = computed(() => room.trays.find(({ id }) => id === settings.printer)?.tray.name);
+const tray = computed(() => room.findTray(settings.printer)?.tray.name);
 const dialog = computed(() => {
   const { settled: job } = store;
   if (!job) return [];

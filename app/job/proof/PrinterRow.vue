@@ -23,7 +23,7 @@ const choices = computed(() => ({
     ]),
   ),
 }));
-const chosen = computed(() => room.trays.find(({ id }) => id === settings.printer));
+const chosen = computed(() => room.findTray(settings.printer));
 const says = computed(() => {
   const front = chosen.value?.tray.front ?? chosen.value?.tray.back;
   if (!front) return undefined;

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { backOf, printedSheet } from '../../../core/job/index.ts';
+import { pageOf, printedBox, printedPages, printedSheet } from '../../../core/job/index.ts';
 import type { PaperSide } from '../../../core/stock/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
-import { mirrorOf } from '../../../core/sheet/index.ts';
-import { apply, boxOf, corners, type Box } from '../../../core/geometry/index.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -36,19 +34,14 @@ const current = computed(() =>
 );
 /** Which side of the sheet is looked at. */
 const wantedSide = ref<PaperSide>('front');
-const hasBack = (at: number): boolean =>
-  store.layout?.sheets[at]?.placements.some(
-    ({ piece }) => store.job && backOf(store.job, piece) !== undefined,
-  ) ?? false;
-const side = computed((): PaperSide => (hasBack(current.value) ? wantedSide.value : 'front'));
-/** The page of the print file: the other sides of sheets have pages of their own. */
-const pageNumber = computed(() => {
-  const before = Array.from({ length: current.value }, (_, at) => (hasBack(at) ? 2 : 1));
-  return before.reduce((sum: number, one) => sum + one, side.value === 'back' ? 1 : 0);
-});
+const pages = computed(() =>
+  store.job && store.layout ? printedPages(store.job, store.layout) : [],
+);
+const hasBack = computed(() => pageOf(pages.value, current.value, 'back') >= 0);
+const side = computed((): PaperSide => (hasBack.value ? wantedSide.value : 'front'));
 const made = useMadePdf(
   () => store.job,
-  () => pageNumber.value,
+  () => Math.max(0, pageOf(pages.value, current.value, side.value)),
 );
 const stock = computed(() => store.job?.stock);
 const bench = useBenchView(svg, () => ({
@@ -79,19 +72,10 @@ function toggle(layer: Layer): void {
   const { value: now } = layers;
   layers.value = new Set(LAYERS.filter((one) => (one === layer ? !now.has(one) : now.has(one))));
 }
-const ring = computed(() =>
-  shown.value?.where.sheet === current.value && shown.value.where.box
-    ? asPrintedBox(shown.value.where.box)
-    : undefined,
-);
-
-/** Where something of the sheet is in print: mirrored where the sheet is. */
-function asPrintedBox(box: Box): Box {
-  const { material, stock } = store.job ?? {};
-  if (!material?.mirrored || !stock || stock.spots) return box;
-  const map = mirrorOf(stock.width);
-  return boxOf(corners(box).map((corner) => apply(map, corner))) ?? box;
-}
+const ring = computed(() => {
+  const { sheet: on, box } = shown.value?.where ?? {};
+  return store.job && box && on === current.value ? printedBox(store.job, box) : undefined;
+});
 const page = computed(() => {
   const { x, y, scale } = bench.view.value;
   return {
@@ -122,8 +106,8 @@ function show(finding: Finding): void {
   if (sheet !== undefined) {
     index.value = sheet;
     wantedSide.value = 'front';
-    if (!box) return;
-    const at = asPrintedBox(box);
+    if (!box || !store.job) return;
+    const at = printedBox(store.job, box);
     bench.look({ x: (at.left + at.right) / 2, y: (at.top + at.bottom) / 2 }, 6);
   } else if (element) void router.push({ name: 'artwork', query: { piece, element } });
   else void router.push({ name: finding.code === 'spot-shape-differs' ? 'stock' : 'sheet' });
@@ -193,7 +177,7 @@ function show(finding: Finding): void {
     </template>
     <template #foot>
       <ChoiceRow
-        v-if="hasBack(current)"
+        v-if="hasBack"
         v-model="wantedSide"
         class="side"
         :label="texts.printers.side"

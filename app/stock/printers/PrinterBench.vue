@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { PrinterProfile } from '../../../core/stock/index.ts';
 import { useFileDrops } from '../../art/file-drops.ts';
 import { texts } from '../../texts/index.ts';
+import EmptyRoom from '../EmptyRoom.vue';
 import CalibrationPlot from './CalibrationPlot.vue';
 import type { PrinterEditor } from './printer-editor.ts';
 
@@ -20,10 +21,12 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
 </script>
 
 <template>
-  <div v-if="printers.length === 0" class="empty">
-    <p>{{ words.empty }}</p>
-    <v-btn color="primary" @click="$emit('add')">{{ words.add }}</v-btn>
-  </div>
+  <EmptyRoom
+    v-if="printers.length === 0"
+    :says="words.empty"
+    :action="words.add"
+    @act="$emit('add')"
+  />
   <div
     v-else
     class="printers"
@@ -116,15 +119,6 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
   border-radius: var(--r-card);
   padding: 8px 18px;
   background: var(--card);
-  box-shadow: var(--shadow);
-}
-.empty {
-  max-width: 440px;
-  margin: 80px auto;
-  border-radius: var(--r-job);
-  padding: 26px;
-  background: var(--card);
-  text-align: center;
   box-shadow: var(--shadow);
 }
 </style>

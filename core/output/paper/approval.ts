@@ -14,7 +14,16 @@ import {
 import { madeOf, rowInTurn } from '../../sheet/index.ts';
 import { formatLength } from '../../units/index.ts';
 import type { PdfPage } from '../pdf/index.ts';
-import { boxNode, INK, PAPER, PaperFlow, pieceNode, QUIET, type PaperFaces } from './flow.ts';
+import {
+  boxNode,
+  INK,
+  PAPER,
+  PaperFlow,
+  pieceNode,
+  QUIET,
+  shownScale,
+  type PaperFaces,
+} from './flow.ts';
 
 const PICTURE = { width: 78, height: 74 } as const; // mm: the most that a piece is shown in
 const CAPTION = 6; // mm below the picture
@@ -47,8 +56,7 @@ export function approvalPages(compiled: CompiledJob, faces: PaperFaces): PdfPage
 
 function pieceBlock(flow: PaperFlow, { job }: CompiledJob, compiled: CompiledPiece): void {
   const { piece } = compiled;
-  const fits = Math.min(1, PICTURE.width / compiled.width, PICTURE.height / compiled.height);
-  const high = compiled.height * fits;
+  const high = compiled.height * shownScale(compiled, PICTURE);
   flow.need(Math.max(high + CAPTION, LEAST));
   const top = flow.y;
   const room = {

@@ -2,7 +2,7 @@ import type { CompiledJob } from '../../job/index.ts';
 import { fieldsOf, fieldsOfRow, textsOf, type CompiledPiece } from '../../piece/index.ts';
 import { findCopy } from '../../sheet/index.ts';
 import type { PdfPage } from '../pdf/index.ts';
-import { PAPER, PaperFlow, pieceNode, QUIET, type PaperFaces } from './flow.ts';
+import { PAPER, PaperFlow, pieceNode, QUIET, shownScale, type PaperFaces } from './flow.ts';
 
 const ACROSS = 4;
 const GAP = 6; // mm
@@ -24,14 +24,8 @@ export function contactPages(compiled: CompiledJob, faces: PaperFaces): PdfPage[
   const labels = shownLabels(compiled);
   for (let at = 0; at < labels.length; at += ACROSS) {
     const row = labels.slice(at, at + ACROSS);
-    const high = Math.min(
-      room,
-      Math.max(
-        ...row.map(
-          ({ piece }) => piece.height * Math.min(1, room / piece.width, room / piece.height),
-        ),
-      ),
-    );
+    const shown = { width: room, height: room };
+    const high = Math.max(...row.map(({ piece }) => piece.height * shownScale(piece, shown)));
     flow.need(high + NAME + GAP);
     row.forEach(({ piece, name }, column) => {
       const left = PAPER.margin + column * (room + GAP);

@@ -86,14 +86,22 @@ export function boxNode(box: Box, fill: string | undefined, line?: string): Draw
   };
 }
 
+/** How large a piece is shown in a room: at its own size at most. */
+export const shownScale = (
+  { width, height }: Pick<CompiledPiece, 'width' | 'height'>,
+  room: { readonly width: number; readonly height: number },
+): number => Math.min(1, room.width / width, room.height / height);
+
 /** A finished piece cut out along its edge on its material, in a room; never larger than it is. */
 export function pieceNode(
   piece: CompiledPiece,
   room: Box,
   material: string,
 ): { readonly node: DrawingNode; readonly scale: number } {
-  const [width, height] = [room.right - room.left, room.bottom - room.top];
-  const scale = Math.min(1, width / piece.width, height / piece.height);
+  const scale = shownScale(piece, {
+    width: room.right - room.left,
+    height: room.bottom - room.top,
+  });
   const at = translation((room.left + room.right) / 2, (room.top + room.bottom) / 2);
   const node: DrawingNode = {
     kind: 'group',
