@@ -1,4 +1,4 @@
-import { placeOf } from './file-place.ts';
+import { isPictureFile, placeOf } from './file-place.ts';
 
 test.each([
   ['seals.peel', '', 'shelf'],
@@ -13,4 +13,14 @@ test.each([
   ['fell.woff2', 'font/woff2', 'artwork'],
 ] as const)('%s (%s) belongs to the %s', (name, type, place) => {
   expect(placeOf({ name, type })).toBe(place);
+});
+
+test.each([
+  ['leaf.png', 'image/png', true],
+  ['page.PDF', 'application/pdf', true],
+  ['outline.dxf', '', true],
+  ['seals.peel', '', false],
+  ['little-peel-backup.zip', 'application/zip', false],
+] as const)('%s (%s) begins stickers: %s', (name, type, begins) => {
+  expect(isPictureFile({ name, type })).toBe(begins);
 });

@@ -7,3 +7,7 @@ export function placeOf({ name, type }: Pick<File, 'name' | 'type'>): FilePlace 
   if (/\.(csv|tsv|xlsx|txt)$/i.test(name) || type === 'text/csv') return 'list';
   return /\.json$/i.test(name) ? 'template' : 'artwork';
 }
+
+/** Whether a file on the shelf begins stickers: a picture or an outline, not an archive. */
+export const isPictureFile = ({ name, type }: Pick<File, 'name' | 'type'>): boolean =>
+  /^image\//.test(type) || /\.(pdf|dxf)$/i.test(name);

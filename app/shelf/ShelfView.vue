@@ -5,6 +5,7 @@ import { BEGINNINGS, type Beginning } from '../../core/job/index.ts';
 import type { ReadArt } from '../../core/art/index.ts';
 import { useFileDrops } from '../art/file-drops.ts';
 import { PICTURE_FILES } from '../art/picture-files.ts';
+import { isPictureFile } from '../drops/file-place.ts';
 import TakeTray from '../art/TakeTray.vue';
 import { useTray } from '../art/tray-store.ts';
 import { chooseFiles } from '../storage/index.ts';
@@ -30,7 +31,7 @@ async function open(accept: string): Promise<void> {
 
 /** Pictures become stickers; everything else is a job or a backup. */
 function take(files: readonly File[]): void {
-  const pictures = files.filter(({ name, type }) => /^image\//.test(type) || /\.pdf$/i.test(name));
+  const pictures = files.filter(isPictureFile);
   const others = files.filter((file) => !pictures.includes(file));
   if (others.length) void shelf.take(others);
   void tray.take(pictures, { onPiece: true, give: (reads) => void beginFrom(reads) });
