@@ -1,7 +1,15 @@
 import { performance } from 'node:perf_hooks';
 import { expectGood, seededRandom } from '../core/base/index.ts';
 import { readArt } from '../core/art/index.ts';
-import { compileJob, createJob, loadResources, runCommand, type Job } from '../core/job/index.ts';
+import { inBrowser, openPeel, URL } from './browser.ts';
+import {
+  compileJob,
+  createJob,
+  loadResources,
+  runCommand,
+  writePeel,
+  type Job,
+} from '../core/job/index.ts';
 import { printPdf, writePdf } from '../core/output/index.ts';
 import { createCompiler, parseList, type PieceElement } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
@@ -62,6 +70,47 @@ async function job(): Promise<{ job: Job; bytes: Map<string, Uint8Array> }> {
     { name: 'want-rows', args: { piece, each: 1 } },
   );
   return { job: made, bytes: new Map(photos.map(({ art, bytes }) => [art.id, bytes])) };
+}
+
+/** How long the page waits after the merge of these records is stopped. */
+const stopped = (made: Job, bytes: ReadonlyMap<string, Uint8Array>): Promise<Row[]> =>
+  inBrowser(async (page) => {
+    const art = new Map(bytes);
+    const buffer = Buffer.from(writePeel({ job: { ...made, name: 'Many records' }, art }));
+    await openPeel(page, 'records.peel', buffer);
+    await page.waitForSelector('text=Many records');
+    await page.goto(`${URL}/job/${made.id}/proof`);
+    await page.waitForTimeout(15_000); // until the proof is there
+    const waits: number[] = [];
+    for (const after of [100, 400, 800, 1200, 1600]) {
+      await page.locator('[data-format="pdf"]').click();
+      await page.waitForTimeout(after);
+      const wait = await page.evaluate(timeToStop);
+      if (wait !== undefined) waits.push(wait);
+    }
+    return [
+      {
+        what: `${RECORDS} records: stopped on the way ${waits.length} times, longest`,
+        measured: Math.max(...waits),
+        unit: 'ms',
+        wanted: 'within 100 ms',
+      },
+    ];
+  });
+
+/** From the click that stops the making of a file until the page has done with it. */
+function timeToStop(): Promise<number> | undefined {
+  const stop = document.querySelector<HTMLElement>('.busy .link');
+  if (!stop) return undefined;
+  const start = window.performance.now();
+  stop.click();
+  return new Promise((done) => {
+    const look = (): void => {
+      if (document.querySelector('.busy')) setTimeout(look, 1);
+      else done(window.performance.now() - start);
+    };
+    look();
+  });
 }
 
 /** 3,000 records merged into one print file, and what a typed letter in such a list costs. */
@@ -136,5 +185,6 @@ export async function benchList(): Promise<Row[]> {
       unit: 'ms',
       wanted: 'fluid: under 8 ms',
     },
+    ...(await stopped(made, bytes)),
   ];
 }

@@ -45,7 +45,7 @@ import {
   templatePdf,
   type CalibrationPicture,
   type CalibrationSheet,
-  type ReadCalibration,
+  type SeenPicture,
   type FitTest,
   type TemplateDrawing,
 } from './testprint/index.ts';
@@ -124,7 +124,7 @@ export interface Calls {
   ): Promise<MadeFile[]>;
   calibrationSheet(args: CalibrationSheet, task: Task): Promise<Uint8Array>;
   /** How a printer put a calibration sheet on paper, from a scan or picture of it. */
-  readCalibration(args: CalibrationPicture, task: Task): Promise<Result<ReadCalibration>>;
+  readCalibration(args: CalibrationPicture, task: Task): Promise<Result<SeenPicture>>;
   /** A calibration sheet as a simulated printer prints it and a simulated phone sees it: a JPEG. */
   tryCalibration(args: { sheet: CalibrationSheet; seed: number }, task: Task): Promise<Uint8Array>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;

@@ -31,3 +31,17 @@ test('a list, a picture and a job that are dropped on any desk go to where they 
   await dropFile(page, 'header', { name: 'plants.tsv', type: '', bytes: csv('a\tb') });
   await expect(page.getByText('open the job, then drop the list on it')).toBeVisible();
 });
+
+test('a palette file is kept for every job wherever it is dropped, and one without colours is refused', async ({
+  page,
+}) => {
+  await openDesk(page, 'plant-tags', 'sheet');
+  const drop = (name: string, text: string) =>
+    dropFile(page, '.bench', { name, type: '', bytes: csv(text) });
+  await drop('empty.gpl', 'Name: Nothing\n');
+  await expect(page.locator('[data-kind="problem"]')).toContainText('names no two colours');
+  await drop('moor.gpl', 'Name: Moor in March\n42 27 46 Ink\n247 243 236 Paper\n');
+  await expect(page.getByText('“Moor in March”, 2 colours, is kept')).toBeVisible();
+  await page.locator('[data-line="artwork"]').click();
+  await expect(page.getByRole('button', { name: 'Use Moor in March' })).toBeVisible();
+});

@@ -30,6 +30,14 @@ test('a printer that feeds off-centre is measured in a picture, checked by a sec
   await (await wrong).setFiles({ name: 'dot.png', mimeType: 'image/png', buffer: discPng(300) });
   await expect(page.locator('[data-kind="problem"]')).toContainText(/“dot\.png”/);
 
+  // Where the paper is not found in it, a hand says where its corners are.
+  await page.getByRole('button', { name: 'Set the corners of the sheet by hand' }).click();
+  const corner = page.getByRole('button', { name: 'Corner top left' });
+  await corner.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await expect(page.locator('[data-kind="problem"]')).toContainText(/shows no calibration sheet/);
+
   await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
   const result = page.locator('.card', { hasText: 'What was found' });
   await expect(result).toContainText('14 of 14', { timeout: 60_000 });

@@ -1,5 +1,6 @@
 import { onBeforeUnmount } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useHouseStyle } from '../job/artwork/start/house-style-store.ts';
 import { useShelf } from '../shelf/shelf-store.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
@@ -13,6 +14,7 @@ export function useDropAnywhere(): void {
   const shelf = useShelf();
   const messages = useMessages();
   const handed = useHandedFiles();
+  const house = useHouseStyle();
 
   const hasFiles = ({ dataTransfer }: DragEvent): boolean =>
     dataTransfer?.types.includes('Files') ?? false;
@@ -41,6 +43,7 @@ export function useDropAnywhere(): void {
       handed.hand('template', files);
       return void (await router.push('/stock/sheets'));
     }
+    if (place === 'palette') return house.takePalettes(files);
     if (!inJob) return messages.say(place === 'list' ? texts.drops.list : texts.drops.picture);
     handed.hand(place, files);
     await router.push({ name: 'artwork', query: place === 'list' ? { list: 'open' } : {} });

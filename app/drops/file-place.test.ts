@@ -8,6 +8,8 @@ test.each([
   ['beds.xlsx', '', 'list'],
   ['names', 'text/csv', 'list'],
   ['round-60.json', 'application/json', 'template'],
+  ['moor.gpl', '', 'palette'],
+  ['house.css', 'text/css', 'palette'],
   ['leaf.svg', 'image/svg+xml', 'artwork'],
   ['outline.dxf', '', 'artwork'],
   ['fell.woff2', 'font/woff2', 'artwork'],

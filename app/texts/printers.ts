@@ -26,6 +26,7 @@ export const printers = {
   measure: '2. Show how it came out',
   measureHint:
     'Lay it on something dark and take a picture that shows all four corners, or scan it.',
+  setCorners: 'Set the corners of the sheet by hand',
   choose: 'Choose a picture …',
   or: 'or drop it here',
   tryIt: 'Try it with a simulated picture',

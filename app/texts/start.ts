@@ -90,6 +90,9 @@ export const start = {
   },
   keepPalette: 'Keep these colours',
   keptPalette: (name: string): string => `“${name}” is kept for every job.`,
+  paletteFile: 'From a file …',
+  tookPalette: (name: string, count: number, over: number): string =>
+    `“${name}”, ${count} colours${over ? ` (${over} more did not fit)` : ''}, is kept for every job: choose it under Colours.`,
   dropPalette: (name: string): string => `Forget “${name}”`,
   doingPalette: (name: string): string => `use colours “${name}”`,
   use: (name: string): string => `Use ${name}`,

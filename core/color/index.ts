@@ -20,3 +20,4 @@ export { mixed } from './mixed.ts';
 export { findNamedColor } from './named.ts';
 export { seenAs, seenMatrix, WAYS_SEEN, type LightMatrix, type WaySeen } from './seen-as.ts';
 export { oklabDistance, oklabOfBytes, oklabOfHex, oklabReader, type Oklab } from './oklab.ts';
+export { MOST_PALETTE_COLORS, parsePalette, type FilePalette } from './palette-file.ts';

@@ -84,13 +84,15 @@ export function calibrationDots(corrected: boolean): MarkPlace[] {
  * Finds how a printer put a calibration sheet on paper, from a scan or a phone picture of it on something
  * darker or lighter. The paper's corners take the perspective out, a dot tells which way up it lies, and
  * an affine map by least squares goes through the crosses that were found, outliers dropped.
+ * @param byHand where a hand has put the corners, px; else they are looked for
  */
 export function findCalibration(
   image: RgbaImage,
   sheet: CalibratedSheet,
+  byHand?: SheetCorners,
 ): SeenCalibration | Unseen {
-  const corners = findSheetCorners(image);
-  if (fillsPicture(corners, image)) return 'no-edges';
+  const corners = byHand ?? findSheetCorners(image);
+  if (!byHand && fillsPicture(corners, image)) return 'no-edges';
   const places = calibrationCrosses(sheet);
   for (const turned of turnsOf(corners, sheet)) {
     const flat = sheetFromAbove(image, turned, sheet, PER_MM);

@@ -19,3 +19,4 @@ export { findMarks, type Registration, type SheetPicture } from './marks.ts';
 export { tryMarks, type MarkTrials } from './mark-trials.ts';
 export { findLabels, type SeenLabel } from './labels.ts';
 export { findSheetCorners, type SheetCorners } from './sheet-corners.ts';
+export { cornersInPixels, pictureWithCorners, type PictureWithCorners } from './picture-corners.ts';

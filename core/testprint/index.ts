@@ -3,6 +3,7 @@ export {
   readCalibration,
   type CalibrationPicture,
   type ReadCalibration,
+  type SeenPicture,
 } from './read-calibration.ts';
 export { fitTestPdf, stepName, type FitTest } from './fit-test.ts';
 export { templatePdf, type TemplateDrawing } from './template-print.ts';

@@ -1,13 +1,24 @@
 import { scanPixels } from '../art/index.ts';
 import { bad, good, type Platform, type Result } from '../base/index.ts';
 import { greyToRgba, shrunkImage, type RgbaImage } from '../raster/index.ts';
-import { findCalibration, type CalibratedSheet, type SeenCalibration } from '../register/index.ts';
+import {
+  cornersInPixels,
+  findCalibration,
+  findSheetCorners,
+  pictureWithCorners,
+  type CalibratedSheet,
+  type PictureWithCorners,
+  type SeenCalibration,
+  type SheetCorners,
+} from '../register/index.ts';
 
 /** A scan or phone picture of a calibration sheet. */
 export interface CalibrationPicture {
   readonly bytes: Uint8Array;
   readonly name: string;
   readonly sheet: CalibratedSheet;
+  /** Where its corners are as shares of the picture, when a hand has set them; else they are looked for. */
+  readonly corners?: SheetCorners;
 }
 
 /** What the picture tells, with the sheet from above to look at. */
@@ -15,27 +26,44 @@ export interface ReadCalibration extends Omit<SeenCalibration, 'flat'> {
   readonly flat: RgbaImage;
 }
 
+/** A picture that could be read: what it tells, or why it tells nothing. */
+export interface SeenPicture extends PictureWithCorners {
+  readonly read: Result<ReadCalibration>;
+}
+
 const SHOWN = 3; // times smaller than it was looked at
 
 /** Reads how a printer put a calibration sheet on paper from a picture of it. */
 export async function readCalibration(
   platform: Platform,
-  { bytes, name, sheet }: CalibrationPicture,
-): Promise<Result<ReadCalibration>> {
-  const read = await scanPixels(platform, bytes, name);
-  if (!read.ok) return read;
-  const seen = findCalibration(read.value, sheet);
+  { bytes, name, sheet, corners }: CalibrationPicture,
+): Promise<Result<SeenPicture>> {
+  const pixels = await scanPixels(platform, bytes, name);
+  if (!pixels.ok) return pixels;
+  const image = pixels.value;
+  const byHand = corners && cornersInPixels(corners, image);
+  return good({
+    ...pictureWithCorners(image, byHand ?? findSheetCorners(image)),
+    read: calibrationIn(image, { name, sheet, ...(byHand ? { byHand } : {}) }),
+  });
+}
+
+function calibrationIn(
+  image: RgbaImage,
+  { name, sheet, byHand }: { name: string; sheet: CalibratedSheet; byHand?: SheetCorners },
+): Result<ReadCalibration> {
+  const seen = findCalibration(image, sheet, byHand);
   if (seen === 'no-edges')
     return bad(
       'calibration/no-edges',
       `The edges of the paper are not seen in “${name}”.`,
-      'Lay the sheet on something dark, also in a scanner, and take the picture so that all four corners show.',
+      'Lay the sheet on something dark, also in a scanner, so that all four corners show, or set the corners by hand.',
     );
   if (seen === 'no-marks')
     return bad(
       'calibration/no-marks',
       `“${name}” shows no calibration sheet of ${sheet.width} mm × ${sheet.height} mm.`,
-      'Choose the paper that it was printed on, and take a sharp picture from straight above in even light.',
+      'Choose the paper that it was printed on, take a sharp picture in even light, or set the corners by hand.',
     );
   return good({ ...seen, flat: shrunkImage(greyToRgba(seen.flat), SHOWN) });
 }

@@ -3,8 +3,10 @@ import {
   calibrationByRuler,
   farthest,
   findCalibration,
+  findSheetCorners,
   mapFacts,
   ruledCrosses,
+  type SheetCorners,
 } from '../../core/register/index.ts';
 import { blankImage, cropImage, type RgbaImage } from '../../core/raster/index.ts';
 import { calibrationPdf } from '../../core/testprint/index.ts';
@@ -67,6 +69,10 @@ test('a sheet that lies upside down or on its side is read all the same, and its
     height: image.height - 2 * around,
   });
   expect(findCalibration(inside, A4)).toBe('no-edges');
+  // The corners are out of the picture, and a hand can say where they would be.
+  const byHand = findSheetCorners(image).map(({ x, y }) => ({ x: x - around, y: y - around }));
+  const found = findCalibration(inside, A4, byHand as unknown as SheetCorners);
+  expect(typeof found === 'string' ? found : wrong(found.map, upright)).toBeLessThan(0.12);
   const blank = blankImage(600, 800, [60, 60, 60, 255]);
   for (let y = 60; y < 740; y++) blank.data.fill(250, (y * 600 + 60) * 4, (y * 600 + 540) * 4);
   expect(findCalibration(blank, A4)).toBe('no-marks');

@@ -4,6 +4,7 @@ import type { PrinterProfile } from '../../../core/stock/index.ts';
 import { useFileDrops } from '../../art/file-drops.ts';
 import { texts } from '../../texts/index.ts';
 import EmptyRoom from '../EmptyRoom.vue';
+import PhotoCorners from '../PhotoCorners.vue';
 import CalibrationPlot from './CalibrationPlot.vue';
 import type { PrinterEditor } from './printer-editor.ts';
 
@@ -15,7 +16,7 @@ const { editor } = defineProps<{
 }>();
 defineEmits<{ open: [id: string]; add: [] }>();
 const words = texts.printers;
-const { busy, found, kept, read, sheet } = editor;
+const { busy, found, kept, read, seen, settingCorners, sheet } = editor;
 const map = computed(() => found.value?.map ?? kept.value?.map);
 const { over, drop } = useFileDrops((files) => void editor.take(files));
 </script>
@@ -52,7 +53,14 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
       </button>
       <button class="link" type="button" @click="$emit('add')">{{ words.add }}</button>
     </div>
-    <CalibrationPlot class="plot" :sheet="sheet" :map="map" :picture="read?.flat" />
+    <PhotoCorners
+      v-if="settingCorners && seen"
+      class="plot"
+      :photo="seen"
+      :done-label="texts.stock.read.cornersDone"
+      @done="editor.lookWithin"
+    />
+    <CalibrationPlot v-else class="plot" :sheet="sheet" :map="map" :picture="read?.flat" />
     <p v-if="busy" class="looking" role="status">
       {{ editor.doing.value }}
       <button class="link" type="button" @click="editor.cancel">{{ texts.cancel }}</button>

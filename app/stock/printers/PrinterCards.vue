@@ -17,8 +17,9 @@ import type { PrinterEditor } from './printer-editor.ts';
 const props = defineProps<{ printer: PrinterProfile; editor: PrinterEditor }>();
 const words = texts.printers;
 const room = useStockRoom();
-const { busy, byRuler, check, chosen, found, kept, paper, read, readings, sheet, side, tray } =
+const { busy, byRuler, check, chosen, found, kept, paper, read, readings, seen, settingCorners } =
   props.editor;
+const { sheet, side, tray } = props.editor;
 const trays = computed(() =>
   Object.fromEntries(props.printer.trays.map(({ id, name }) => [id, name])),
 );
@@ -123,6 +124,14 @@ function removeTray(): void {
         }}</v-btn>
         <span class="quiet">{{ words.or }}</span>
       </div>
+      <button
+        v-if="seen && !settingCorners"
+        class="link"
+        type="button"
+        @click="settingCorners = true"
+      >
+        {{ words.setCorners }}
+      </button>
       <div class="ways">
         <button class="link" type="button" :disabled="busy" @click="editor.tryIt">
           {{ words.tryIt }}

@@ -7,9 +7,14 @@ import {
   farthest,
   ruledCrosses,
   type Calibration,
+  type SheetCorners,
 } from '../../../core/register/index.ts';
 import type { KeptCalibration, PaperSide, PrinterProfile } from '../../../core/stock/index.ts';
-import type { CalibrationSheet, ReadCalibration } from '../../../core/testprint/index.ts';
+import type {
+  CalibrationSheet,
+  ReadCalibration,
+  SeenPicture,
+} from '../../../core/testprint/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
 import { bytesOf, chooseFiles, download } from '../../storage/index.ts';
@@ -35,6 +40,9 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   /** What is under way, as it is told. */
   const doing = ref<string>(words.looking);
   const read = shallowRef<ReadCalibration>();
+  /** The last picture, and whether its corners are being set by hand. */
+  const seen = shallowRef<SeenPicture & { bytes: Uint8Array; name: string }>();
+  const settingCorners = ref(false);
   const sheet = computed(() => PICTURED[paper.value]);
   const tray = computed(
     () => printer()?.trays.find(({ id }) => id === chosen.value) ?? printer()?.trays[0],
@@ -55,7 +63,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
 
   watch([() => printer()?.id, () => tray.value?.id, side, paper], () => {
     ongoing.value?.cancel();
-    read.value = undefined;
+    clear();
     trueReadings();
   });
   trueReadings();
@@ -102,15 +110,32 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
     if (pdf) download(name, pdf, 'application/pdf');
   }
 
-  async function look(bytes: Uint8Array, name: string): Promise<void> {
+  async function look(bytes: Uint8Array, name: string, corners?: SheetCorners): Promise<void> {
     byRuler.value = false;
     doing.value = words.looking;
-    const call = calls.call('readCalibration', { bytes, name, sheet: { ...sheet.value } });
-    const seen = await during<Awaited<typeof call.answer>>(call);
-    if (!seen) return;
-    if (!seen.ok) return messages.sayProblem(seen.problem);
-    if (seen.value.corrected && !kept.value) return messages.say(words.notFirst);
-    read.value = seen.value;
+    const hand = corners ? { corners } : {};
+    const call = calls.call('readCalibration', { bytes, name, sheet: { ...sheet.value }, ...hand });
+    const answer = await during<Awaited<typeof call.answer>>(call);
+    if (!answer) return;
+    clear();
+    if (!answer.ok) return messages.sayProblem(answer.problem);
+    seen.value = { ...answer.value, bytes, name };
+    const found = answer.value.read;
+    if (!found.ok) return messages.sayProblem(found.problem);
+    if (found.value.corrected && !kept.value) return messages.say(words.notFirst);
+    read.value = found.value;
+  }
+
+  /** Looks at the last picture again, with its corners where a hand has put them. */
+  async function lookWithin(corners: SheetCorners): Promise<void> {
+    const { value } = seen;
+    if (value) await look(value.bytes, value.name, corners);
+  }
+
+  function clear(): void {
+    read.value = undefined;
+    seen.value = undefined;
+    settingCorners.value = false;
   }
 
   async function take(files: readonly File[]): Promise<void> {
@@ -158,7 +183,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
       sheet: { ...sheet.value },
       date: new Date().toISOString().slice(0, 10),
     });
-    read.value = undefined;
+    clear();
     trueReadings();
     byRuler.value = false;
     messages.say(words.kept(now.name));
@@ -167,7 +192,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   async function noteCheck(): Promise<void> {
     if (check.value === undefined || !kept.value) return;
     await keepSide({ ...kept.value, checked: check.value });
-    read.value = undefined;
+    clear();
   }
 
   async function forget(): Promise<void> {
@@ -201,7 +226,10 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
     forget,
     state,
     doing,
-    clear: () => (read.value = undefined),
+    clear,
+    seen,
+    settingCorners,
+    lookWithin,
     cancel: () => ongoing.value?.cancel(),
   };
 }

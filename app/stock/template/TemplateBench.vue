@@ -6,7 +6,7 @@ import { spotPlaces } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
-import PhotoCorners from './PhotoCorners.vue';
+import PhotoCorners from '../PhotoCorners.vue';
 import type { TemplateEditor } from './template-editor.ts';
 
 /** The sheet that is described: its labels, over the picture in which they were found. */
@@ -68,7 +68,12 @@ function drop(event: DragEvent): void {
     @dragleave="over = false"
     @drop.prevent="drop"
   >
-    <PhotoCorners v-if="settingCorners && photo" :editor="editor" :photo="photo" />
+    <PhotoCorners
+      v-if="settingCorners && photo"
+      :photo="photo"
+      :done-label="words.read.cornersDone"
+      @done="editor.look"
+    />
     <div v-else-if="stock" class="sheet" :style="{ aspectRatio: stock.width / stock.height }">
       <PixelPicture v-if="photo" class="photo" :image="photo.flat" :label="words.read.flat" />
       <svg ref="svg" :viewBox="`0 0 ${stock.width} ${stock.height}`">

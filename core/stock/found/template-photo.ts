@@ -1,11 +1,13 @@
 import { good, type Platform, type Result } from '../../base/index.ts';
 import { scanPixels } from '../../art/index.ts';
-import { scaling, type Point } from '../../geometry/index.ts';
-import { greyToRgba, warpImage, type RgbaImage } from '../../raster/index.ts';
+import { greyToRgba, type RgbaImage } from '../../raster/index.ts';
 import {
+  cornersInPixels,
   findLabels,
   findSheetCorners,
+  pictureWithCorners,
   sheetFromAbove,
+  type PictureWithCorners,
   type SheetCorners,
 } from '../../register/index.ts';
 import type { Stock } from '../stock.ts';
@@ -22,18 +24,12 @@ export interface SheetPhoto {
 }
 
 /** What was found in a picture of a sheet. */
-export interface PhotoTemplate {
-  /** The picture, small, to set corners on. */
-  readonly picture: RgbaImage;
-  /** As shares of the picture's width and height. */
-  readonly corners: SheetCorners;
+export interface PhotoTemplate extends PictureWithCorners {
   /** The sheet as if it was seen from straight above, to compare with. */
   readonly flat: RgbaImage;
   /** The labels, or why there are none. */
   readonly stock: Result<Stock>;
 }
-
-const SMALL = 900; // px
 
 /** Finds the labels of a sheet in a scan or phone picture of it. */
 export async function templateFromPhoto(
@@ -43,9 +39,7 @@ export async function templateFromPhoto(
   const read = await scanPixels(platform, bytes, name);
   if (!read.ok) return read;
   const image = read.value;
-  const share = ({ x, y }: Point): Point => ({ x: x / image.width, y: y / image.height });
-  const pixel = ({ x, y }: Point): Point => ({ x: x * image.width, y: y * image.height });
-  const found = (corners?.map(pixel) as SheetCorners | undefined) ?? upright(image, sheet);
+  const found = corners ? cornersInPixels(corners, image) : upright(image, sheet);
   const title = name.replace(/\.[^.]+$/, '').slice(0, 120) || 'Sheet';
   const flat = sheetFromAbove(image, found, sheet);
   const stock = templateFromLabels(
@@ -53,14 +47,8 @@ export async function templateFromPhoto(
     { ...sheet, id: 'own-photo', name: title },
     'picture',
   );
-  const scale = Math.min(1, SMALL / Math.max(image.width, image.height));
-  const size = {
-    width: Math.round(image.width * scale),
-    height: Math.round(image.height * scale),
-  };
   return good({
-    picture: scale === 1 ? image : warpImage(image, scaling(1 / scale), size),
-    corners: found.map(share) as unknown as SheetCorners,
+    ...pictureWithCorners(image, found),
     flat: greyToRgba(flat),
     stock,
   });

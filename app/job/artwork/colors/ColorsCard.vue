@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import {
   HARMONIES,
+  MOST_PALETTE_COLORS,
   hueOf,
   matchedColors,
   paletteFromHue,
@@ -11,6 +12,7 @@ import { DESIGN_COLORS } from '../../../../core/designs/index.ts';
 import type { CommandCall } from '../../../../core/job/index.ts';
 import { colorsOfPieces } from '../../../../core/piece/index.ts';
 import { artCalls } from '../../../calls/index.ts';
+import { chooseFiles } from '../../../storage/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import CheckRow from '../../../ui/CheckRow.vue';
@@ -26,6 +28,8 @@ const words = texts.start;
 const messages = useMessages();
 const house = useHouseStyle();
 void house.load();
+
+const PALETTE_FILES = '.gpl,.hex,.css,.txt,.json,.svg,text/plain,text/css';
 
 const everywhere = ref(false);
 const chosen = ref<string>();
@@ -105,13 +109,9 @@ function use(palette: { name: string; colors: readonly string[] }): void {
 }
 
 function keep(): void {
-  const taken = house.style.palettes.map(({ name }) => name);
-  const base = props.desk.store.job?.name ?? words.palettes;
-  let name = base.slice(0, 50);
-  for (let count = 2; taken.includes(name); count++) name = `${base.slice(0, 46)} ${count}`;
-  const colors = used.value.slice(0, 12);
+  const colors = used.value.slice(0, MOST_PALETTE_COLORS);
   if (colors.length < 2) return;
-  house.change({ palettes: [{ name, colors }, ...house.style.palettes].slice(0, 40) });
+  const name = house.keepPalette(props.desk.store.job?.name ?? words.palettes, colors);
   messages.say(words.keptPalette(name));
 }
 
@@ -159,9 +159,18 @@ onBeforeUnmount(() => props.desk.store.drop());
         @use="use(palette)"
       />
     </div>
-    <button v-if="used.length > 1" class="link" type="button" @click="keep">
-      {{ words.keepPalette }}
-    </button>
+    <div class="ways">
+      <button v-if="used.length > 1" class="link" type="button" @click="keep">
+        {{ words.keepPalette }}
+      </button>
+      <button
+        class="link"
+        type="button"
+        @click="chooseFiles(PALETTE_FILES, true).then(house.takePalettes)"
+      >
+        {{ words.paletteFile }}
+      </button>
+    </div>
   </CardPanel>
 </template>
 
@@ -211,6 +220,11 @@ h3 {
     oklch(0.7 0.14 360)
   );
   appearance: none;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
 }
 .list {
   max-height: 250px;

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue';
-import type { Point } from '../../../core/geometry/index.ts';
-import type { PhotoTemplate } from '../../../core/stock/index.ts';
-import { texts } from '../../texts/index.ts';
-import { findArrow } from '../../ui/arrow-keys.ts';
-import PixelPicture from '../../ui/PixelPicture.vue';
-import type { TemplateEditor } from './template-editor.ts';
+import type { Point } from '../../core/geometry/index.ts';
+import type { PictureWithCorners, SheetCorners } from '../../core/register/index.ts';
+import { texts } from '../texts/index.ts';
+import { findArrow } from '../ui/arrow-keys.ts';
+import PixelPicture from '../ui/PixelPicture.vue';
 
 /** The picture as it was taken, with a dot to put on each corner of the sheet. */
-const { photo, editor } = defineProps<{ editor: TemplateEditor; photo: PhotoTemplate }>();
+const { photo } = defineProps<{
+  photo: PictureWithCorners;
+  /** What is looked for once the corners are right. */
+  doneLabel: string;
+}>();
+const emit = defineEmits<{ done: [corners: SheetCorners] }>();
 const words = texts.stock.read;
 /** As shares of the picture; replaced whole, since a worker takes no proxies. */
 const corners = shallowRef<readonly Point[]>(photo.corners);
@@ -72,12 +76,9 @@ function grip(event: PointerEvent): void {
     </div>
     <div class="ways">
       <button class="link" type="button" @click="turn">{{ words.turn }}</button>
-      <v-btn
-        color="primary"
-        height="36"
-        @click="editor.look(corners as PhotoTemplate['corners'])"
-        >{{ words.cornersDone }}</v-btn
-      >
+      <v-btn color="primary" height="36" @click="emit('done', corners as SheetCorners)">{{
+        doneLabel
+      }}</v-btn>
     </div>
   </div>
 </template>
