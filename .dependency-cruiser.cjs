@@ -17,6 +17,7 @@ const CORE = [
   'piece',
   'designs',
   'sheet',
+  'cutting',
   'job',
   'output',
   'testprint',

@@ -1,6 +1,7 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
+import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
 import { benchList } from './list.ts';
 import { benchNest } from './nest.ts';
@@ -19,6 +20,7 @@ const BENCHES = {
   pdf: benchPdf,
   list: benchList,
   stock: benchStock,
+  cutting: benchCutting,
   page: benchPage,
   desk: benchDesk,
 };

@@ -77,7 +77,8 @@ test.each([
     ['export', 'x.peel', '--out', 'x', '--formats', 'stl'],
     /“stl” is not written.*pdf, form, svg, dxf, hpgl, png, jpeg, artwork, approval, contact, peel, json/,
   ],
-  [['run', 'x.peel', '--out', 'x', '--printer', 'ipp://p'], /cannot be reached.*Accepted: sim/],
+  [['run', 'x.peel', '--out', 'x', '--printer', 'lp0'], /--printer: “lp0” is no address.*Or: sim/],
+  [['run', 'x.peel', '--out', 'x', '--cutter', 'tcp://c'], /--cutter: .*no port.*tcp:\/\//],
   [['check', 'x.peel', '--colour', 'red'], /Accepted options/],
   [['dance'], /“dance” is not a command/],
 ])('bad input %j gives exit 2 and one line', async (args, said) => {

@@ -4,7 +4,7 @@ import { readArt, readPixels, type Art, type ReadArt } from '../core/art/index.t
 import type { RgbaImage } from '../core/raster/index.ts';
 import { refuse, type Given } from './arguments.ts';
 import { readBytes } from './files.ts';
-import { nodePlatform } from './node-platform.ts';
+import { nodePlatform } from '../devices/wire/index.ts';
 
 /** The one file that a command was given. */
 export function namedFile({ rest }: Given, what: string): string {

@@ -52,7 +52,7 @@ import {
 import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
 import { tryMarks, type MarkStyle, type MarkTrials, type SheetPicture } from './register/index.ts';
 import { nestJob, type NestedJob } from './sheet/index.ts';
-import { runJob, type Devices, type RunReport } from './run/index.ts';
+import { runJob, type Devices, type Faults, type RunOrder, type RunReport } from './run/index.ts';
 import {
   readTemplateFile,
   templateFromPhoto,
@@ -66,9 +66,16 @@ import { readTypeface } from './type/index.ts';
 export interface CallGround {
   readonly platform: Platform;
   readonly artBytes: ArtBytes;
-  devices(seed: number): Devices;
+  devices(seed: number, faults?: Faults): Devices;
   /** The first page of a PDF as a simulated printer that never prints true prints it, in a phone picture. */
   photographed(pdf: Uint8Array, seed: number): Promise<SheetPicture>;
+}
+
+/** A run on the devices of the ground. */
+export interface RunArgs extends Pick<RunOrder, 'accept' | 'align' | 'only'> {
+  readonly job: Job;
+  readonly seed: number;
+  readonly faults?: Faults;
 }
 
 /** Every call that may take over 16 ms. Pages run them in workers, Node runs them as they are. */
@@ -136,10 +143,7 @@ export interface Calls {
     task: Task,
   ): Promise<readonly MarkTrials[]>;
   renderPage(args: RenderRequest, task: Task): Promise<RgbaImage>;
-  run(
-    args: { job: Job; seed: number; accept: readonly string[] },
-    task: Task,
-  ): Promise<Result<RunReport>>;
+  run(args: RunArgs, task: Task): Promise<Result<RunReport>>;
 }
 
 export type CallName = keyof Calls;
@@ -221,10 +225,11 @@ export function createCalls(ground: CallGround): Calls {
       return tried;
     },
     renderPage: (request) => renderPdf(platform, request),
-    async run({ job, seed, accept }, task) {
+    async run({ job, seed, faults, ...order }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();
-      return runJob(compiled, { platform, resources, accept, task, devices: ground.devices(seed) });
+      const devices = ground.devices(seed, faults);
+      return runJob(compiled, { ...order, platform, resources, task, devices });
     },
   };
 }

@@ -23,15 +23,18 @@ function installPackages() {
   writeFileSync(stamp, state);
 }
 
-/** What the checks need from Debian: a browser, and readers of PDF that are not ours. */
+/** What the checks need from Debian: a browser, and readers, printers and plotters that are not ours. */
 const TOOLS = {
   'chromium-headless-shell': 'chromium-headless-shell',
   pdftotext: 'poppler-utils',
   qpdf: 'qpdf',
+  ipptool: 'cups-ipp-utils',
+  'dbus-daemon': 'dbus',
+  hp2xx: 'hp2xx',
 };
 
 function installTools() {
-  const missing = Object.entries(TOOLS).filter(([tool]) => !existsSync(`/usr/bin/${tool}`));
+  const missing = Object.entries(TOOLS).filter(([tool]) => ['bin', 'sbin'].every((folder) => !existsSync(`/usr/${folder}/${tool}`)));
   if (missing.length === 0) return;
   const packages = missing.map(([, name]) => name);
   console.log(`Installing ${packages.join(', ')} …`);

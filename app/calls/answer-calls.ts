@@ -16,7 +16,7 @@ export function answerCalls(say: (message: FromWorker) => void): (message: ToWor
 
   const calls = createCalls({
     platform: pagePlatform,
-    devices: (seed) => simulatedDevices(pagePlatform, seed),
+    devices: (seed, faults) => simulatedDevices(pagePlatform, seed, faults),
     photographed: (pdf, seed) => simulatedPhoto(pagePlatform, pdf, seed),
     artBytes(id) {
       const known = art.get(id);

@@ -4,7 +4,7 @@ import { writePeel } from '../../core/job/index.ts';
 import { needed, readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { writeInto } from '../files.ts';
-import { nodePlatform } from '../node-platform.ts';
+import { nodePlatform } from '../../devices/wire/index.ts';
 
 export const demo: CliCommand = {
   usage: 'peel demo --out DIR [--json]',

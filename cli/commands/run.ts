@@ -1,7 +1,11 @@
-import { expectGood } from '../../core/base/index.ts';
+import { expectGood, good } from '../../core/base/index.ts';
+import type { Point } from '../../core/geometry/index.ts';
+import type { Devices } from '../../core/run/index.ts';
+import { simulatedDevices } from '../../devices/simulated/index.ts';
+import { ippPrinter, nodePlatform, parseAddress, tcpCutter } from '../../devices/wire/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import { encodePngImage } from '../../core/raster/index.ts';
-import { needed, readOptions, refuse, whole } from '../arguments.ts';
+import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
 import { callsFor } from '../ready.ts';
@@ -11,21 +15,28 @@ const rounded = (value: number): number => Math.round(value * 1e4) / 1e4;
 
 export const run: CliCommand = {
   usage:
-    'peel run JOB.peel --out DIR [--printer sim] [--cutter sim] [--accept CODE] [--seed N] [--json]',
+    'peel run JOB.peel --out DIR [--printer sim|ipp://…] [--cutter sim|tcp://…] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
   async run(argv) {
-    const given = readOptions(argv, ['out', 'printer', 'cutter', 'accept', 'seed', 'today']);
+    const given = readOptions(argv, [
+      'out',
+      'printer',
+      'cutter',
+      'align',
+      'accept',
+      'seed',
+      'today',
+    ]);
     const out = needed(given, 'out');
-    for (const device of ['printer', 'cutter']) {
-      const value = given.options[device] ?? 'sim';
-      if (value !== 'sim')
-        refuse(`--${device}: “${value}” cannot be reached.`, 'Accepted: sim.', `--${device}`);
-    }
+    const printer = addressOf('printer', given);
+    const cutter = addressOf('cutter', given);
     const job = readJob(given.rest[0], given.options.today);
     const accept = String(given.options.accept ?? '')
       .split(',')
       .filter(Boolean);
-    const done = await callsFor(job).run(
-      { job: job.job, seed: whole(given, 'seed', 1), accept },
+    const align = placesOf(given);
+    const made = (seed: number): Devices => chosenDevices(seed, { printer, cutter });
+    const done = await callsFor(job, made).run(
+      { job: job.job, seed: whole(given, 'seed', 1), accept, ...(align ? { align } : {}) },
       terminalTask(),
     );
     if (!done.ok && done.problem.code === 'run/blocked') {
@@ -41,20 +52,26 @@ export const run: CliCommand = {
     report.sheets.forEach((sheet, index) => {
       const name = `${stem}-${index + 1}`;
       writeInto(out, `${name}.hpgl`, report.hpgl[index] ?? '');
-      writeInto(out, `${name}-printed.png`, encodePngImage(sheet.printed));
-      writeInto(out, `${name}-cut.png`, encodePngImage(sheet.cut));
-      writeInto(out, `${name}-peeled.png`, encodePngImage(sheet.peeled));
+      for (const kind of ['printed', 'cut', 'peeled'] as const) {
+        const image = sheet[kind];
+        if (image) writeInto(out, `${name}-${kind}.png`, encodePngImage(image));
+      }
     });
     const sheets = report.sheets.map(({ registration, copies, stopped }) => ({
-      registration: {
-        residual: rounded(registration.residual),
-        confidence: rounded(registration.confidence),
-        found: registration.found.filter(Boolean).length,
-      },
-      copies: copies.map(({ copy, deviation, bleedLeft }) => ({
+      ...(registration
+        ? {
+            registration: {
+              residual: rounded(registration.residual),
+              confidence: rounded(registration.confidence),
+              found: registration.found.filter(Boolean).length,
+            },
+          }
+        : {}),
+      copies: copies.map(({ copy, deviation, bleedLeft, clean }) => ({
         copy,
         deviation: rounded(deviation),
         bleedLeft: rounded(bleedLeft),
+        ...(clean ? {} : { torn: true }),
       })),
       ...(stopped ? { stopped } : {}),
     }));
@@ -62,10 +79,60 @@ export const run: CliCommand = {
       0,
       ...sheets.flatMap(({ copies }) => copies.map(({ deviation }) => deviation)),
     );
+    const { notes } = report;
+    const told = cutter ? 'sent to the cutter' : `cuts off by ${worst.toFixed(2)} mm at most`;
+    const stopped = sheets.flatMap((sheet) => sheet.stopped ?? []);
     return {
-      exit: 0,
-      document: { sheets },
-      text: `${sheets.length} sheet(s), cuts off by ${worst.toFixed(2)} mm at most`,
+      exit: stopped.length ? 1 : 0,
+      document: { sheets, ...(notes.length ? { notes } : {}) },
+      text: [`${sheets.length} sheet(s), ${told}`, ...notes, ...stopped].join('\n'),
     };
   },
 };
+
+/** The address of a device in the house; undefined for a simulated one. */
+function addressOf(kind: 'printer' | 'cutter', given: Given): string | undefined {
+  const value = String(given.options[kind] ?? 'sim');
+  if (value === 'sim') return undefined;
+  const address = parseAddress(kind, value);
+  if (!address.ok)
+    refuse(`--${kind}: ${address.problem.what}`, `${address.problem.remedy} Or: sim.`, `--${kind}`);
+  return address.value;
+}
+
+/** Devices at addresses, and simulated ones where none is given. */
+function chosenDevices(
+  seed: number,
+  { printer, cutter }: { printer: string | undefined; cutter: string | undefined },
+): Devices {
+  const simulated = simulatedDevices(nodePlatform, seed);
+  const real = printer === undefined ? undefined : ippPrinter(printer);
+  return {
+    printer: real
+      ? {
+          // What came out cannot be seen from here: it is shown as a simulated printer prints it.
+          async print(order, task) {
+            const done = await real.print(order, task);
+            const shown = await simulated.printer.print(order, task);
+            return done.ok && shown.ok ? good({ ...shown.value, notes: done.value.notes }) : done;
+          },
+        }
+      : simulated.printer,
+    cutter: cutter === undefined ? simulated.cutter : tcpCutter(cutter),
+  };
+}
+
+/** The places of the first marks that were told; undefined where none were. */
+function placesOf({ options: { align } }: Given): Point[] | undefined {
+  if (align === undefined) return undefined;
+  const told = String(align)
+    .split(';')
+    .map((one) => one.split(',').map((part) => Number(part.trim() || NaN)));
+  if (told.some((place) => place.length !== 2 || !place.every(Number.isFinite)))
+    refuse(
+      `--align: “${String(align).slice(0, 80)}” tells no places.`,
+      'Accepted: the places of two or more marks in mm, such as 11.2,10.8;199.1,11;199,286.',
+      '--align',
+    );
+  return told.map(([x = 0, y = 0]) => ({ x, y }));
+}

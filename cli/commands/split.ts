@@ -18,7 +18,7 @@ import { expectGood } from '../../core/base/index.ts';
 import { length, needed, readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readBytes, writeInto } from '../files.ts';
-import { nodePlatform } from '../node-platform.ts';
+import { nodePlatform } from '../../devices/wire/index.ts';
 import { namedFile, number } from '../pictures.ts';
 import { terminalTask } from '../terminal-task.ts';
 

@@ -2,7 +2,7 @@ import { pathData, written } from '../drawing/index.ts';
 import { linesPath, ringsPath } from '../geometry/index.ts';
 import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
-import { orderCuts } from './cut-order.ts';
+import { orderCuts } from '../cutting/index.ts';
 
 const COLORS = { crease: '#8a640c', kiss: '#0f7c86', through: '#3b3a9c' } as const;
 

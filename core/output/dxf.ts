@@ -1,7 +1,7 @@
 import { flatten, type Point } from '../geometry/index.ts';
 import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
-import { orderCuts } from './cut-order.ts';
+import { orderCuts } from '../cutting/index.ts';
 
 /** A layer for each kind of cut and one for the marks, with the colour number that viewers show. */
 const LAYERS = { KISS: 4, THROUGH: 5, CREASE: 30, MARKS: 7 } as const;

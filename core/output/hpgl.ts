@@ -1,6 +1,6 @@
-import type { Point } from '../geometry/index.ts';
+import { knifeRings, knifeWay, orderCuts, PLAIN_KNIFE, type Knife } from '../cutting/index.ts';
+import { apply, IDENTITY, type Affine, type Point } from '../geometry/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
-import { orderCuts } from './cut-order.ts';
 
 /** How HPGL counts: 40 units to the mm, from the sheet's bottom left, x right and y up. */
 export const HPGL_UNITS = { unitsPerMm: 40, origin: 'bottom-left', axes: 'x right, y up' } as const;
@@ -11,22 +11,30 @@ export const HPGL_PENS = { kiss: 1, through: 2, crease: 3 } as const;
 /**
  * The cut lines of a sheet in the plotter language of many cutters: pen up to the start of each
  * line, pen down along it and, but for open lines, back to its start.
+ * @param knife how the cutter's knife trails; as the lines are unless given
+ * @param lies from mm of the sheet to where the cutter has them, when it does not look for itself
  */
-export function cutHpgl(sheet: CompiledSheet): string {
+export function cutHpgl(
+  sheet: CompiledSheet,
+  knife: Knife = PLAIN_KNIFE,
+  lies: Affine = IDENTITY,
+): string {
   const { height } = sheet.drawing;
-  const at = ({ x, y }: Point): string =>
-    `${Math.round(x * HPGL_UNITS.unitsPerMm)},${Math.round((height - y) * HPGL_UNITS.unitsPerMm)}`;
+  const at = (point: Point): string => {
+    const { x, y } = apply(lies, point);
+    const units = [x, height - y].map((mm) => Math.round(mm * HPGL_UNITS.unitsPerMm));
+    return units.join(',');
+  };
   const lines = ['IN;', 'PA;'];
   let pen = 0;
-  for (const { kind, rings, open } of orderCuts(sheet.cuts)) {
-    if (HPGL_PENS[kind] !== pen) {
-      pen = HPGL_PENS[kind];
+  for (const cut of orderCuts(sheet.cuts)) {
+    if (HPGL_PENS[cut.kind] !== pen) {
+      pen = HPGL_PENS[cut.kind];
       lines.push(`SP${pen};`);
     }
-    for (const ring of rings) {
-      const [start] = ring;
+    for (const ring of knifeRings(cut)) {
+      const [start, ...along] = knifeWay(ring, cut.open, knife);
       if (!start) continue;
-      const along = open ? ring.slice(1) : [...ring.slice(1), start];
       lines.push(`PU${at(start)};PD${along.map(at).join(',')};`);
     }
   }

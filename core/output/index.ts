@@ -1,4 +1,3 @@
-export { orderCuts, type OrderedCut } from './cut-order.ts';
 export { cutDxf } from './dxf.ts';
 export { formPlaceholders, type FormChoices } from './form-fields.ts';
 export { cutSvg } from './cut-svg.ts';

@@ -2,7 +2,7 @@ import { apply, flatten, mapRing, type Ring } from '../geometry/index.ts';
 import type { CompiledJob } from '../job/index.ts';
 import { shapePath } from '../shape/index.ts';
 import type { CompiledSheet, SheetCopy } from '../sheet/index.ts';
-import { orderCuts } from './cut-order.ts';
+import { orderCuts } from '../cutting/index.ts';
 import type { SheetFiles } from './names.ts';
 import { HPGL_UNITS } from './hpgl.ts';
 

@@ -10,7 +10,7 @@ import {
 import { greyToRgba, type GreyImage, type RgbaImage } from '../raster/index.ts';
 import { sheetFromAbove } from './from-above.ts';
 import type { MarkPlace } from './ink.ts';
-import { findMarks } from './marks.ts';
+import { lookForMarks } from './marks.ts';
 import { findSheetCorners, type SheetCorners } from './sheet-corners.ts';
 
 /** The sheet of a calibration, mm. */
@@ -97,9 +97,9 @@ export function findCalibration(
   for (const turned of turnsOf(corners, sheet)) {
     const flat = sheetFromAbove(image, turned, sheet, PER_MM);
     const picture = { image: greyToRgba(flat), dpi: PER_MM * 25.4 };
-    const [first, second] = findMarks(picture, calibrationDots(true)).found;
+    const [first, second] = lookForMarks(picture, calibrationDots(true));
     if (!first) continue;
-    const { found: crosses } = findMarks(picture, places);
+    const crosses = lookForMarks(picture, places);
     const pairs = pairsOf(places, crosses);
     if (pairs.length < 3) continue;
     return {

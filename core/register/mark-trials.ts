@@ -2,7 +2,7 @@ import { seededRandom } from '../base/index.ts';
 import { apply, flatten, isInside, placed, type Point } from '../geometry/index.ts';
 import { blankImage } from '../raster/index.ts';
 import { markBox, markInk, markPath, type MarkPlace } from './ink.ts';
-import { findMarks } from './marks.ts';
+import { lookForMarks } from './marks.ts';
 
 /** How well a mark is found when things are not at their best. */
 export interface MarkTrials {
@@ -60,7 +60,7 @@ export function tryMarks(mark: Omit<MarkPlace, 'x' | 'y'>, tries = 60, seed = 1)
         image.data[to + 1] = value;
         image.data[to + 2] = value;
       }
-    const [seen] = findMarks({ image, dpi: POOR.dpi }, [place]).found;
+    const [seen] = lookForMarks({ image, dpi: POOR.dpi }, [place]);
     if (!seen) continue;
     found++;
     const truth = apply(placed(AROUND + offsetX, AROUND + offsetY, turn), {

@@ -1,4 +1,5 @@
 import {
+  apply,
   fitAffine,
   fitSimilarity,
   residualOf,
@@ -35,7 +36,37 @@ export interface Registration {
   readonly turned: boolean;
 }
 
-const SEARCH = 9; // mm around the expected place: as far as a hand can misplace a sheet
+/** Something that shows parts of a loaded sheet. */
+export interface MarkSensor {
+  readonly dpi: number;
+  /** A part of what it sees, px; paper where it sees nothing. */
+  crop(box: { left: number; top: number; width: number; height: number }): RgbaImage;
+}
+
+const SEARCH = 9; // mm around the expected place: as far as a hand usually misplaces a sheet
+const WIDE = 21; // mm: a sheet that lies far askew
+const SURE = 5; // mm around a place that other marks tell
+const LARGE = 0.06; // mm of residual that asks whether one of the marks is none
+const NOTHING = 0.16; // mm of residual at which nothing is left of the confidence
+const STRETCH = 0.03; // the most that paper or print are longer or shorter, as a share
+
+/** The least confidence with which a sheet is cut. */
+export const TRUSTED = 0.6;
+
+const isPicture = (seen: SheetPicture | MarkSensor): seen is SheetPicture => 'image' in seen;
+
+function sensorOf(seen: SheetPicture | MarkSensor): MarkSensor {
+  return isPicture(seen) ? { dpi: seen.dpi, crop: (box) => cropImage(seen.image, box) } : seen;
+}
+
+/** Where each mark is seen, mm in the picture; undefined where it is not. */
+export function lookForMarks(
+  seen: SheetPicture | MarkSensor,
+  marks: readonly MarkPlace[],
+): (Point | undefined)[] {
+  const sensor = sensorOf(seen);
+  return marks.map((mark) => findMark(sensor, mark, SEARCH)?.centre);
+}
 
 /**
  * Finds printed marks in a picture and how the sheet lies in it: a similarity from two or three
@@ -43,29 +74,101 @@ const SEARCH = 9; // mm around the expected place: as far as a hand can misplace
  *
  * Each mark is looked for within 9 mm of its place: a threshold by Otsu's method in that window,
  * patches of the size and form of its ink, and the centroid weighted by darkness, which of a corner
- * is not its tip.
+ * is not its tip. What is missing then is looked for where the others tell, or farther around. A mark
+ * that does not fit the others is dropped. Two marks prove nothing but a length, so they are not
+ * trusted.
  */
-export function findMarks(picture: SheetPicture, marks: readonly MarkPlace[]): Registration {
-  const candidates = marks.map((mark) => findMark(picture, mark));
+export function findMarks(
+  seen: SheetPicture | MarkSensor,
+  marks: readonly MarkPlace[],
+): Registration {
+  const sensor = sensorOf(seen);
   const inks = marks.map((mark) => markInk(mark).centre);
-  const pairs = inks.flatMap((from, index): PointPair[] => {
-    const seen = candidates[index];
+  let candidates = marks.map((mark) => findMark(sensor, mark, SEARCH));
+  const paired = (): PointPair[] => pairsOf(inks, candidates);
+  if (paired().length < 2) candidates = marks.map((mark) => findMark(sensor, mark, WIDE));
+  if (paired().length >= 2 && paired().length < marks.length) {
+    const lies = fitSimilarity(paired());
+    candidates = candidates.map((found, at) => {
+      const ink = inks[at];
+      return found ?? (ink && findMark(sensor, marks[at] as MarkPlace, SURE, apply(lies, ink)));
+    });
+  }
+  candidates = withoutFalse(inks, candidates);
+  const pairs = paired();
+  const turned = isTurned(sensor, marks, candidates);
+  const found = candidates.map((one) => one?.centre);
+  if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };
+  const map = fitted(pairs);
+  const residual = residualOf(map, pairs);
+  const least = pairs.length > 2 ? 1 : TRUSTED - 0.1;
+  const share = Math.min(least, pairs.length / marks.length);
+  const trusted = turned || isStretched(map) ? 0 : share * Math.max(0, 1 - residual / NOTHING);
+  return { map, found, residual, confidence: trusted, turned };
+}
+
+const fitted = (pairs: readonly PointPair[]): Affine =>
+  pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
+
+function pairsOf(inks: readonly Point[], candidates: readonly (Seen | undefined)[]): PointPair[] {
+  return inks.flatMap((from, at) => {
+    const seen = candidates[at];
     return seen ? [{ from, to: seen.centre }] : [];
   });
-  const ring = marks.find(({ style }) => style === 'ring');
-  const turned = marks.some(({ style }, index) => {
-    const seen = candidates[index];
-    if (style === 'ring') return pairs.length >= 3 && seen?.ringed === false;
-    if (style === 'dot') return pairs.length >= 3 && seen?.ringed === true;
-    // Where a mark of bars is missing, the ring dot may stand.
-    return !seen && ring !== undefined && findMark(picture, { ...ring, ...inks[index] })?.ringed;
+}
+
+/** Drops the one mark without which the others fit, where all together do not. */
+function withoutFalse(
+  inks: readonly Point[],
+  candidates: readonly (Seen | undefined)[],
+): (Seen | undefined)[] {
+  const all = pairsOf(inks, candidates);
+  if (all.length < 4 || residualOf(fitted(all), all) < LARGE) return [...candidates];
+  const tries = candidates.flatMap((seen, left) => {
+    if (!seen) return [];
+    const others = candidates.map((one, at) => (at === left ? undefined : one));
+    const pairs = pairsOf(inks, others);
+    return [{ others, residual: residualOf(fitted(pairs), pairs) }];
   });
-  const found = candidates.map((seen) => seen?.centre);
-  if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };
-  const map = pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
-  const residual = residualOf(map, pairs);
-  const confidence = turned ? 0 : (pairs.length / marks.length) * Math.max(0, 1 - residual / 0.3);
-  return { map, found, residual, confidence, turned };
+  const best = tries.sort((one, other) => one.residual - other.residual)[0];
+  return best && best.residual < LARGE ? best.others : [...candidates];
+}
+
+const isStretched = ([a, b, c, d]: Affine): boolean =>
+  [Math.hypot(a, b), Math.hypot(c, d)].some((scale) => Math.abs(scale - 1) > STRETCH);
+
+/** Whether the ring dot stands where another mark should. */
+function isTurned(
+  sensor: MarkSensor,
+  marks: readonly MarkPlace[],
+  candidates: readonly (Seen | undefined)[],
+): boolean {
+  const ring = marks.find(({ style }) => style === 'ring');
+  const many = candidates.filter(Boolean).length >= 3;
+  return marks.some((mark, index) => {
+    const seen = candidates[index];
+    if (mark.style === 'ring') return many && seen?.ringed === false;
+    if (mark.style === 'dot') return many && seen?.ringed === true;
+    // Where a mark of bars is missing, the ring dot may stand.
+    const place = markInk(mark).centre;
+    return !seen && ring !== undefined && findMark(sensor, { ...ring, ...place }, SEARCH)?.ringed;
+  });
+}
+
+/** Why a sheet is not cut as it was found; undefined where it can be trusted. */
+export function whyNotTrusted({
+  confidence,
+  found,
+  map,
+  residual,
+  turned,
+}: Registration): string | undefined {
+  if (confidence >= TRUSTED) return undefined;
+  if (turned) return 'The sheet lies the other way round: the ring dot is not where it should be.';
+  const count = found.filter(Boolean).length;
+  if (map && (isStretched(map) || residual > LARGE))
+    return 'The marks do not stand as they do on this sheet: it may be another one, or something was taken for a mark. Nothing was cut.';
+  return `Only ${count} of ${found.length} marks were found, so nothing was cut.`;
 }
 
 interface Seen {
@@ -99,14 +202,20 @@ function isRingOf(patch: Component, dot: Component): boolean {
   );
 }
 
-function findMark({ image, dpi }: SheetPicture, mark: MarkPlace): Seen | undefined {
+/** A mark near a place, within a reach in mm. */
+function findMark(
+  { crop, dpi }: MarkSensor,
+  mark: MarkPlace,
+  within: number,
+  place = markInk(mark).centre,
+): Seen | undefined {
   const perMm = dpi / 25.4;
   const ink = markInk(mark);
-  const reach = SEARCH + mark.size;
-  const left = Math.round((ink.centre.x - reach) * perMm);
-  const top = Math.round((ink.centre.y - reach) * perMm);
+  const reach = within + mark.size;
+  const left = Math.round((place.x - reach) * perMm);
+  const top = Math.round((place.y - reach) * perMm);
   const side = Math.round(reach * 2 * perMm);
-  const dark = darkness(cropImage(image, { left, top, width: side, height: side }));
+  const dark = darkness(crop({ left, top, width: side, height: side }));
   const threshold = otsu(dark);
   if (threshold === undefined) return undefined;
   const patches = components(dark, side, threshold);

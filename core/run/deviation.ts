@@ -7,18 +7,20 @@ export interface CopyOutcome {
   readonly deviation: number;
   /** The smallest bleed that is left outside the cut, mm; negative shows paper. */
   readonly bleedLeft: number;
+  /** Whether the knife went through all of its edge. */
+  readonly clean: boolean;
 }
 
 /**
  * Compares where a copy was cut with where it was printed.
  * @param trim its edge on the sheet
  * @param truth where mm of the sheet were printed, in the frame of the cut
- * @param cut the ring that the knife followed, point for point the edge's first ring
+ * @param cut the ring that the knife followed, point for point the edge's first ring, and how well
  */
 export function copyOutcome(
   { copy, trim, bleed }: { copy: string; trim: readonly Ring[]; bleed: number },
   truth: Affine,
-  cut: Ring,
+  { ring: cut, clean }: { ring: Ring; clean: boolean },
 ): CopyOutcome {
   const [edge = []] = trim;
   const printed = mapRing(edge, truth);
@@ -31,5 +33,5 @@ export function copyOutcome(
     outside = Math.max(outside, isInside(at, [printed]) ? -distance : distance);
   });
   const scale = Math.sqrt(Math.abs(truth[0] * truth[3] - truth[1] * truth[2]));
-  return { copy, deviation, bleedLeft: bleed * scale - Math.max(0, outside) };
+  return { copy, deviation, bleedLeft: bleed * scale - Math.max(0, outside), clean };
 }

@@ -1,11 +1,13 @@
+import type { Problem, Result, Task } from '../base/index.ts';
 import type { Affine, Ring } from '../geometry/index.ts';
 import type { MarkPlace, Registration, SheetPicture } from '../register/index.ts';
 
-/** What is sent to a printer: the bytes of a PDF and which page of it. */
+/** What is sent to a printer: the bytes of a PDF and the facts it is printed by. */
 export interface PrintOrder {
   readonly pdf: Uint8Array;
-  /** From 0. */
-  readonly page: number;
+  readonly name: string;
+  /** mm */
+  readonly sheet: { readonly width: number; readonly height: number };
 }
 
 /** A sheet that came out of a simulated printer. */
@@ -15,9 +17,17 @@ export interface PrintedSheet {
   readonly truth: Affine;
 }
 
-/** A printer that takes bytes and gives a picture of the printed sheet. */
+/** What came of a print. */
+export interface Printed {
+  /** What is worth telling though it was printed. */
+  readonly notes: readonly string[];
+  /** A page as it came out; a real printer cannot show it. Pages count from 0. */
+  sheet?(page: number): Promise<PrintedSheet>;
+}
+
+/** A printer that takes bytes. */
 export interface Printer {
-  print(order: PrintOrder): Promise<PrintedSheet>;
+  print(order: PrintOrder, task: Task): Promise<Result<Printed>>;
 }
 
 /** What is sent to a cutter: bytes, and the facts printed on the sheet. */
@@ -25,7 +35,10 @@ export interface CutOrder {
   readonly hpgl: string;
   readonly marks: readonly MarkPlace[];
   readonly sheet: { readonly width: number; readonly height: number };
-  readonly sensor: SheetPicture;
+  /** What is laid in, where that is known. */
+  readonly printed?: SheetPicture;
+  /** From mm of the sheet to where it lies, when a hand has told it: the marks are not looked for then. */
+  readonly lies?: Affine;
 }
 
 /** A line that was cut, where the knife went: mm in the sensor's picture. */
@@ -34,20 +47,30 @@ export interface CutPath {
   readonly ring: Ring;
   /** Whether it did not come back to its start. */
   readonly open: boolean;
+  /** Whether the knife went through as deep as it should. */
+  readonly clean: boolean;
 }
 
-/** What a cutter did. */
-export interface CutSheet {
+/** What a simulated cutter did, and saw. */
+export interface SeenCut {
   readonly registration: Registration;
+  readonly sensor: SheetPicture;
+  /** Where mm of the paper lie in the sensor's picture: what only a simulation can know. */
+  readonly truth: Affine;
   /** Empty when the marks could not be trusted: nothing is cut then. */
   readonly cuts: readonly CutPath[];
 }
 
-/** A cutter that sees the sheet, finds its marks and cuts. */
+/** What came of a cut: a real cutter tells nothing but that it took the lines. */
+export interface CutDone {
+  readonly seen?: SeenCut;
+  /** What ended it before its time. */
+  readonly problem?: Problem;
+}
+
+/** A cutter that takes bytes. */
 export interface Cutter {
-  /** Lays a printed sheet in, as a hand does: a little off. */
-  load(printed: SheetPicture): { readonly sensor: SheetPicture; readonly truth: Affine };
-  cut(order: CutOrder): CutSheet;
+  cut(order: CutOrder, task: Task): Promise<Result<CutDone>>;
 }
 
 /** The devices of a run. */

@@ -1,12 +1,25 @@
+export { alignedBy } from './align.ts';
 export { copyOutcome, type CopyOutcome } from './deviation.ts';
 export type {
+  CutDone,
   CutOrder,
   CutPath,
-  CutSheet,
   Cutter,
   Devices,
+  Printed,
   PrintedSheet,
   Printer,
   PrintOrder,
+  SeenCut,
 } from './devices.ts';
+export { faultsSchema, NO_FAULTS, PRINT_STOPS, type Faults, type PrintStop } from './faults.ts';
 export { runJob, unaccepted, type RunOrder, type RunReport, type SheetRun } from './run.ts';
+export {
+  CUTTER_SPREAD,
+  grainOf,
+  laidBy,
+  printedBy,
+  PRINTER_SPREAD,
+  type CutterSpread,
+  type PrinterSpread,
+} from './spread.ts';

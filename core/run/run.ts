@@ -1,5 +1,14 @@
-import { bad, good, unwatched, type Platform, type Result, type Task } from '../base/index.ts';
-import { compose } from '../geometry/index.ts';
+import {
+  bad,
+  expectGood,
+  good,
+  unwatched,
+  type Platform,
+  type Problem,
+  type Result,
+  type Task,
+} from '../base/index.ts';
+import { compose, IDENTITY, type Affine, type Point } from '../geometry/index.ts';
 import {
   asPrinted,
   pageOf,
@@ -10,22 +19,24 @@ import {
 import { cutHpgl, printPdf } from '../output/index.ts';
 import { allFindings, type Finding } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
-import type { Registration } from '../register/index.ts';
+import { whyNotTrusted, type Registration } from '../register/index.ts';
+import type { CompiledSheet } from '../sheet/index.ts';
+import { alignedBy } from './align.ts';
 import { cutCopies } from './cut-copies.ts';
 import { copyOutcome, type CopyOutcome } from './deviation.ts';
-import type { CutSheet, Devices } from './devices.ts';
+import type { Devices, Printed, SeenCut } from './devices.ts';
 import { runPictures } from './pictures.ts';
 
-/** What came of one sheet. */
+/** What came of one sheet. What only simulated devices can show is left out for real ones. */
 export interface SheetRun {
   /** What came out of the printer. */
-  readonly printed: RgbaImage;
+  readonly printed?: RgbaImage;
   /** The sheet with the lines that the knife followed, and the labels peeled off. */
-  readonly cut: RgbaImage;
-  readonly peeled: RgbaImage;
-  readonly registration: Registration;
+  readonly cut?: RgbaImage;
+  readonly peeled?: RgbaImage;
+  readonly registration?: Registration;
   readonly copies: readonly CopyOutcome[];
-  /** Why nothing was cut, when nothing was. */
+  /** Why nothing, or not everything, was cut. */
   readonly stopped?: string;
 }
 
@@ -34,6 +45,8 @@ export interface RunReport {
   readonly sheets: readonly SheetRun[];
   readonly pdf: Uint8Array;
   readonly hpgl: readonly string[];
+  /** What is worth telling though it went well. */
+  readonly notes: readonly string[];
 }
 
 /** A run before it starts. */
@@ -43,6 +56,10 @@ export interface RunOrder {
   readonly devices: Devices;
   /** Codes of blockers that may be passed over. */
   readonly accept: readonly string[];
+  /** Where the first marks are in the cutter, mm, when a hand has told it. */
+  readonly align?: readonly Point[];
+  /** Of which sheets, by their numbers from 0; all of them unless given. */
+  readonly only?: readonly number[];
   readonly task?: Task;
 }
 
@@ -59,7 +76,7 @@ export function unaccepted(findings: readonly Finding[], accept: readonly string
  * layout and the sheet's size, and nothing else.
  */
 export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Result<RunReport>> {
-  const { platform, resources, devices, accept, task = unwatched } = order;
+  const { platform, resources, devices, accept, align, task = unwatched } = order;
   task.progress(0, 'Looking at the proof');
   const [blocker] = unaccepted(await allFindings(whole, { platform, resources }), accept);
   if (blocker)
@@ -68,53 +85,96 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   const compiled = asPrinted(whole);
   const pages = printedSides(compiled);
   const pdf = await printPdf(platform, compiled, resources);
+  const told = align && compiled.sheets.map(({ marks }) => alignedBy(marks, align));
+  const wrong = told?.find(({ ok }) => !ok);
+  if (wrong && !wrong.ok) return wrong;
+  const lies = told?.map(expectGood);
+  const hpgl = compiled.sheets.map((sheet, at) => cutHpgl(sheet, undefined, lies?.[at]));
+  const { width, height } = compiled.sheets[0]?.drawing ?? compiled.job.stock;
+  const printed = await devices.printer.print(
+    { pdf, name: compiled.job.name, sheet: { width, height } },
+    task,
+  );
+  if (!printed.ok) return printed;
   const sheets: SheetRun[] = [];
-  const hpgl = compiled.sheets.map(cutHpgl);
-  for (const [index, sheet] of compiled.sheets.entries()) {
-    const share = (step: number): number => (index + step) / compiled.sheets.length;
+  const only = order.only ?? compiled.sheets.map((_, at) => at);
+  for (const [turn, index] of only.entries()) {
+    const sheet = compiled.sheets[index];
+    if (!sheet) continue;
     const called = `sheet ${index + 1} of ${compiled.sheets.length}`;
-    task.progress(share(0.1), `Printing ${called}`);
-    await task.breathe();
-    const printed = await devices.printer.print({
-      pdf,
-      page: pageOf(pages, index),
-    });
-    task.progress(share(0.4), `Looking for the marks of ${called}`);
-    await task.breathe();
-    const loaded = devices.cutter.load(printed.picture);
-    const { drawing, marks } = sheet;
-    const done = devices.cutter.cut({
-      hpgl: hpgl[index] ?? '',
-      marks,
-      sheet: drawing,
-      sensor: loaded.sensor,
-    });
-    task.progress(share(0.7), `Cutting ${called}`);
-    await task.breathe();
-    const copies = cutCopies(sheet, done.cuts);
-    const labels = copies.map(({ ring }) => ring);
-    const pictures = await runPictures(platform, loaded.sensor, { cuts: done.cuts, labels });
-    const truth = compose(loaded.truth, printed.truth);
-    const stopped = whyStopped(done, marks.length);
-    sheets.push({
-      printed: printed.picture.image,
-      ...pictures,
-      registration: done.registration,
-      copies: copies.map(({ copy, ring }) => {
-        const { placement, trim, bleed } = copy;
-        return copyOutcome({ copy: placement.copy, trim, bleed }, truth, ring);
-      }),
-      ...(stopped ? { stopped } : {}),
-    });
+    const part = within(task, turn / only.length, 1 / only.length);
+    const page = pageOf(pages, index);
+    const lines = hpgl[index] ?? '';
+    const done = await runSheet(
+      { sheet, page, called, hpgl: lines, printed: printed.value, lies: lies?.[index] },
+      { ...order, task: part },
+    );
+    if (!done.ok) return done;
+    sheets.push(done.value);
   }
   task.progress(1, 'Done');
-  return good({ sheets, pdf, hpgl });
+  return good({ sheets, pdf, hpgl, notes: printed.value.notes });
 }
 
-function whyStopped({ cuts, registration }: CutSheet, marks: number): string | undefined {
-  if (cuts.length > 0) return undefined;
-  if (registration.turned)
-    return 'The sheet lies the other way round: the ring dot is not where it should be.';
-  const found = registration.found.filter(Boolean).length;
-  return `Only ${found} of ${marks} marks were found, so nothing was cut.`;
+/** A part of a task, as a task of its own. */
+function within(task: Task, from: number, share: number): Task {
+  return { ...task, progress: (done, doing) => task.progress(from + share * done, doing) };
+}
+
+interface SheetOrder {
+  readonly sheet: CompiledSheet;
+  /** Of the print file, from 0. */
+  readonly page: number;
+  readonly called: string;
+  readonly hpgl: string;
+  readonly printed: Printed;
+  readonly lies: Affine | undefined;
+}
+
+async function runSheet(
+  { sheet, page, called, hpgl, printed, lies }: SheetOrder,
+  { platform, devices, task = unwatched }: RunOrder,
+): Promise<Result<SheetRun>> {
+  task.progress(0.1, `Printing ${called}`);
+  await task.breathe();
+  const paper = await printed.sheet?.(page);
+  task.progress(0.4, `Looking for the marks of ${called}`);
+  await task.breathe();
+  const { drawing, marks } = sheet;
+  const done = await devices.cutter.cut(
+    {
+      hpgl,
+      marks,
+      sheet: drawing,
+      ...(paper ? { printed: paper.picture } : {}),
+      ...(lies ? { lies } : {}),
+    },
+    within(task, 0.5, 0.2),
+  );
+  if (!done.ok) return done;
+  const { seen, problem } = done.value;
+  const shown = paper ? { printed: paper.picture.image } : {};
+  if (!seen) return good({ ...shown, copies: [], ...stoppedBy(problem) });
+  task.progress(0.7, `Cutting ${called}`);
+  await task.breathe();
+  const copies = cutCopies(sheet, seen.cuts);
+  const labels = copies.map(({ ring }) => ring);
+  const pictures = await runPictures(platform, seen.sensor, { cuts: seen.cuts, labels });
+  const truth = compose(seen.truth, paper?.truth ?? IDENTITY);
+  return good({
+    ...shown,
+    ...pictures,
+    registration: seen.registration,
+    copies: copies.map(({ copy, ...cut }) => {
+      const { placement, trim, bleed } = copy;
+      return copyOutcome({ copy: placement.copy, trim, bleed }, truth, cut);
+    }),
+    ...stoppedBy(problem, seen),
+  });
+}
+
+function stoppedBy(problem: Problem | undefined, seen?: SeenCut): { stopped?: string } {
+  if (problem) return { stopped: `${problem.what} ${problem.remedy}` };
+  const why = seen?.cuts.length === 0 ? whyNotTrusted(seen.registration) : undefined;
+  return why ? { stopped: why } : {};
 }

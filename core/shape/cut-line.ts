@@ -44,3 +44,11 @@ export function edgePart(line: readonly Point[]): EdgeRings {
 export function placeEdge(rings: EdgeRings, map: Affine): EdgeRings {
   return rings.map((ring) => mapRing(ring, map)) as unknown as EdgeRings;
 }
+
+/** The rings of an edge, each begun at another of its points. */
+export function startedAt(rings: EdgeRings, starts: readonly number[]): EdgeRings {
+  return rings.map((ring, at) => {
+    const start = starts[at] ?? 0;
+    return start ? [...ring.slice(start), ...ring.slice(0, start)] : ring;
+  }) as unknown as EdgeRings;
+}

@@ -15,6 +15,7 @@ export {
 export {
   creaseLines,
   edgePart,
+  startedAt,
   edgeRings,
   joinedEdges,
   placeEdge,

@@ -12,6 +12,7 @@ import { blankImage, cropImage, type RgbaImage } from '../../core/raster/index.t
 import { calibrationPdf } from '../../core/testprint/index.ts';
 import { nodePlatform } from '../../core/testing/node-platform.ts';
 import { photograph } from './camera.ts';
+import { printedPage } from './index.ts';
 import { simulatedPrinter } from './printer.ts';
 
 const A4 = { width: 210, height: 297 };
@@ -27,10 +28,8 @@ const sheet = (correct?: Affine): Promise<Uint8Array> =>
   });
 
 async function pictureOf(pdf: Uint8Array, seed: number, dpi = 300): Promise<RgbaImage> {
-  const { picture } = await simulatedPrinter(nodePlatform, seed, { ...STEADY, dpi }).print({
-    pdf,
-    page: 0,
-  });
+  const printer = simulatedPrinter(nodePlatform, seed, { ...STEADY, dpi });
+  const { picture } = await printedPage(printer, { pdf, name: 'sheet', sheet: A4 });
   return photograph(picture, seed);
 }
 

@@ -1,61 +1,152 @@
-import { seededRandom } from '../../core/base/index.ts';
-import { apply, invert, nested, placed, scaling, type Point } from '../../core/geometry/index.ts';
-import { findMarks } from '../../core/register/index.ts';
+import { good, problem, seededRandom, type Problem, type Random } from '../../core/base/index.ts';
+import {
+  apply,
+  compose,
+  IDENTITY,
+  invert,
+  nested,
+  placed,
+  scaling,
+  translation,
+  type Affine,
+  type Point,
+} from '../../core/geometry/index.ts';
+import {
+  findMarks,
+  TRUSTED,
+  type MarkPlace,
+  type Registration,
+  type SheetPicture,
+} from '../../core/register/index.ts';
 import { warpImage } from '../../core/raster/index.ts';
-import type { CutPath, Cutter } from '../../core/run/index.ts';
-
-/** How far off a hand lays a sheet in, at one standard deviation, and the noise of the sensor. */
-export const CUTTER_SPREAD = { offset: 1, turn: 0.4, noise: 3 } as const;
+import {
+  grainOf,
+  laidBy,
+  CUTTER_SPREAD,
+  NO_FAULTS,
+  type CutPath,
+  type Cutter,
+  type CutOrder,
+  type Faults,
+} from '../../core/run/index.ts';
 
 const UNITS_PER_MM = 40;
 const BED = [232, 229, 224, 255] as const;
-const TRUSTED = 0.6;
+const TORN = 4; // of how many lines a dull blade tears one
+
+const UNAIDED: Registration = {
+  map: IDENTITY,
+  found: [],
+  residual: 0,
+  confidence: 1,
+  turned: false,
+};
 
 /** A cutter that sees its sheet, finds the marks by itself and follows the HPGL it is given. */
-export function simulatedCutter(seed: number): Cutter {
+export function simulatedCutter(seed: number, faults: Faults = NO_FAULTS): Cutter {
   const random = seededRandom(seed + 7919);
   return {
-    load({ image, dpi }) {
-      const { offset, turn, noise } = CUTTER_SPREAD;
-      const truth = placed(
-        offset * random.normal(),
-        offset * random.normal(),
-        turn * random.normal(),
-      );
-      const sensor = warpImage(
-        image,
-        nested(scaling(dpi / 25.4), invert(truth), scaling(25.4 / dpi)),
-        image,
-        BED,
-      );
-      for (let at = 0; at < sensor.data.length; at += 4) {
-        const grain = noise * (random.next() + random.next() - 1);
-        for (let c = 0; c < 3; c++) sensor.data[at + c] = (sensor.data[at + c] ?? 0) + grain;
-      }
-      return { sensor: { image: sensor, dpi }, truth };
-    },
-    cut({ hpgl, marks, sheet, sensor }) {
-      const unaided = {
-        map: [1, 0, 0, 1, 0, 0] as const,
-        found: [],
-        residual: 0,
-        confidence: 1,
-        turned: false,
-      };
-      // A die-cut sheet has no marks: its labels are cut already, and it lies at the stops.
-      const registration = marks.length ? findMarks(sensor, marks) : unaided;
+    cut({ hpgl, marks, sheet, printed, lies }) {
+      const { sensor, truth } = layIn(printed ?? emptyBed(sheet), random, faults);
+      const registration = registered(sensor, marks, { lies, missed: faults.missed ?? 0 });
       const { map, confidence } = registration;
-      if (!map || confidence < TRUSTED) return { registration, cuts: [] };
-      const cuts = readHpgl(hpgl).map(({ pen, line }): CutPath => {
-        const ring = line.map(({ x, y }) =>
-          apply(map, { x: x / UNITS_PER_MM, y: sheet.height - y / UNITS_PER_MM }),
-        );
-        const [first, last] = [line[0], line[line.length - 1]];
-        const closed = first?.x === last?.x && first?.y === last?.y;
-        return { pen, ring: closed ? ring.slice(0, -1) : ring, open: !closed };
-      });
-      return { registration, cuts };
+      const trusted = map && confidence >= TRUSTED;
+      // Lines that a hand has placed are placed already.
+      const onto = lies ? IDENTITY : map;
+      const whole = trusted && onto ? followed(hpgl, sheet, onto) : [];
+      const { cuts, wrong } = withFaults(whole, faults, random);
+      return Promise.resolve(
+        good({ seen: { registration, sensor, truth, cuts }, ...(wrong ? { problem: wrong } : {}) }),
+      );
     },
+  };
+}
+
+/** How the sheet lies, as the cutter makes it out. */
+function registered(
+  sensor: SheetPicture,
+  marks: readonly MarkPlace[],
+  { lies, missed }: { lies: Affine | undefined; missed: number },
+): Registration {
+  if (lies) return { ...UNAIDED, map: lies };
+  // A die-cut sheet has no marks: its labels are cut already, and it lies at the stops.
+  if (marks.length === 0) return UNAIDED;
+  const blind = { ...sensor, image: { ...sensor.image, data: sensor.image.data.slice() } };
+  for (const mark of marks.slice(marks.length - missed)) cover(blind, mark);
+  return findMarks(missed ? blind : sensor, marks);
+}
+
+/** Hides what is near a mark. */
+function cover({ image, dpi }: SheetPicture, { x, y, size }: MarkPlace): void {
+  const [reach, perMm] = [size + 12, dpi / 25.4];
+  const within = (at: number, most: number): number => Math.round(Math.max(0, Math.min(most, at)));
+  const [left, right] = [x - reach, x + reach].map((at) => within(at * perMm, image.width));
+  const [top, bottom] = [y - reach, y + reach].map((at) => within(at * perMm, image.height));
+  for (let row = top ?? 0; row < (bottom ?? 0); row++)
+    image.data.fill(
+      250,
+      (row * image.width + (left ?? 0)) * 4,
+      (row * image.width + (right ?? 0)) * 4,
+    );
+}
+
+function emptyBed({ width, height }: CutOrder['sheet']): SheetPicture {
+  const size = { width: Math.round(width * 4), height: Math.round(height * 4) };
+  const data = new Uint8ClampedArray(size.width * size.height * 4).fill(250);
+  return { image: { ...size, data }, dpi: 101.6 };
+}
+
+/** Lays a printed sheet in, as a hand does: a little off. */
+function layIn(
+  { image, dpi }: SheetPicture,
+  random: Random,
+  faults: Faults,
+): { sensor: SheetPicture; truth: Affine } {
+  const [width, height] = [(image.width * 25.4) / dpi, (image.height * 25.4) / dpi];
+  const about = (turn: number): Affine =>
+    compose(placed(width / 2, height / 2, turn), translation(-width / 2, -height / 2));
+  const truth = nested(
+    laidBy(random),
+    translation(faults.load ?? 0, (faults.load ?? 0) / 2),
+    about(faults.turned ? 180 : 0),
+  );
+  const back = nested(scaling(dpi / 25.4), invert(truth), scaling(25.4 / dpi));
+  const sensor = warpImage(image, back, image, BED);
+  for (let at = 0; at < sensor.data.length; at += 4) {
+    const grain = grainOf(random, CUTTER_SPREAD.noise);
+    for (let c = 0; c < 3; c++) sensor.data[at + c] = (sensor.data[at + c] ?? 0) + grain;
+  }
+  return { sensor: { image: sensor, dpi }, truth };
+}
+
+function followed(hpgl: string, sheet: CutOrder['sheet'], onto: Affine): CutPath[] {
+  return readHpgl(hpgl).map(({ pen, line }): CutPath => {
+    const ring = line.map(({ x, y }) =>
+      apply(onto, { x: x / UNITS_PER_MM, y: sheet.height - y / UNITS_PER_MM }),
+    );
+    const [first, last] = [line[0], line[line.length - 1]];
+    const closed = first?.x === last?.x && first?.y === last?.y;
+    return { pen, ring: closed ? ring.slice(0, -1) : ring, open: !closed, clean: true };
+  });
+}
+
+/** What a bad blade, a wrong force or a lost connection make of the lines. */
+function withFaults(
+  whole: readonly CutPath[],
+  { dull, weak, lost }: Faults,
+  random: Random,
+): { cuts: CutPath[]; wrong?: Problem } {
+  const kept = lost ? whole.slice(0, Math.floor(whole.length / 2)) : whole;
+  const torn = (): boolean => weak === true || (dull === true && random.next() < 1 / TORN);
+  const cuts = kept.map((cut) => ({ ...cut, clean: !torn() }));
+  if (!lost || whole.length === 0) return { cuts };
+  return {
+    cuts,
+    wrong: problem(
+      'cutter/lost',
+      `The connection to the cutter was lost after ${kept.length} of ${whole.length} lines.`,
+      'Leave the sheet as it lies, and cut the rest.',
+    ),
   };
 }
 

@@ -1,14 +1,30 @@
-import type { Platform } from '../../core/base/index.ts';
-import type { Devices } from '../../core/run/index.ts';
+import { expectGood, unwatched, type Platform } from '../../core/base/index.ts';
+import {
+  NO_FAULTS,
+  PRINTER_SPREAD,
+  type Devices,
+  type Faults,
+  type PrintedSheet,
+  type Printer,
+  type PrintOrder,
+} from '../../core/run/index.ts';
 import { simulatedCutter } from './cutter.ts';
-import { nested, placed, scaling } from '../../core/geometry/index.ts';
+import { IDENTITY, nested, placed, scaling } from '../../core/geometry/index.ts';
 import type { SheetPicture } from '../../core/register/index.ts';
 import { photograph } from './camera.ts';
 import { simulatedPrinter } from './printer.ts';
 
 /** A printer and a cutter that exist only in the computer, with the errors of real ones. */
-export function simulatedDevices(platform: Platform, seed: number): Devices {
-  return { printer: simulatedPrinter(platform, seed), cutter: simulatedCutter(seed) };
+export function simulatedDevices(
+  platform: Platform,
+  seed: number,
+  faults: Faults = NO_FAULTS,
+): Devices {
+  const habit = { spread: PRINTER_SPREAD, always: IDENTITY, dpi: 200, faults };
+  return {
+    printer: simulatedPrinter(platform, seed, habit),
+    cutter: simulatedCutter(seed, faults),
+  };
 }
 
 /** What a printer that feeds off-centre does to each page alike, and a little by chance. */
@@ -25,6 +41,14 @@ export async function simulatedPhoto(
   seed: number,
 ): Promise<SheetPicture> {
   const printer = simulatedPrinter(platform, seed, OFF_CENTRE);
-  const { picture } = await printer.print({ pdf, page: 0 });
+  const order = { pdf, name: 'sheet', sheet: { width: 0, height: 0 } };
+  const { picture } = await printedPage(printer, order);
   return { image: photograph(picture, seed), dpi: picture.dpi };
+}
+
+/** The first page that a simulated printer prints of an order. */
+export async function printedPage(printer: Printer, order: PrintOrder): Promise<PrintedSheet> {
+  const page = await expectGood(await printer.print(order, unwatched)).sheet?.(0);
+  if (!page) throw new Error('This printer shows nothing.');
+  return page;
 }

@@ -1,5 +1,6 @@
-import { seededRandom, type Platform } from '../../core/base/index.ts';
+import { bad, good, seededRandom, type Platform, type Problem } from '../../core/base/index.ts';
 import {
+  compose,
   IDENTITY,
   invert,
   nested,
@@ -9,50 +10,117 @@ import {
   type Affine,
 } from '../../core/geometry/index.ts';
 import { renderPdf } from '../../core/pdf/index.ts';
-import { warpImage } from '../../core/raster/index.ts';
-import type { Printer } from '../../core/run/index.ts';
-
-/** How a home printer puts a page on paper: by how much off, at one standard deviation. */
-export const PRINTER_SPREAD = { offset: 0.5, turn: 0.12, scale: 0.0015 } as const;
+import { warpImage, type RgbaImage } from '../../core/raster/index.ts';
+import {
+  NO_FAULTS,
+  printedBy,
+  PRINTER_SPREAD,
+  type Faults,
+  type PrintedSheet,
+  type Printer,
+  type PrinterSpread,
+  type PrintStop,
+} from '../../core/run/index.ts';
+import { spreadInk } from './ink.ts';
 
 /** A printer's own habit beside chance: how far it spreads, and what it does to every page alike. */
 export interface Habit {
-  readonly spread: { readonly offset: number; readonly turn: number; readonly scale: number };
+  readonly spread: PrinterSpread;
   /** From mm of the file to mm on the paper. */
   readonly always: Affine;
   readonly dpi: number;
+  readonly faults?: Faults;
 }
 
 const USUAL: Habit = { spread: PRINTER_SPREAD, always: IDENTITY, dpi: 200 };
 const PAPER = [252, 251, 248, 255] as const;
 
+const STOPS: Readonly<Record<PrintStop, Problem>> = {
+  jam: {
+    code: 'printer/jam',
+    what: 'Paper is jammed in the printer.',
+    remedy: 'Take it out, load a new sheet, and print again what is missing.',
+  },
+  empty: {
+    code: 'printer/empty',
+    what: 'The tray is empty.',
+    remedy: 'Load the sheets, then print.',
+  },
+  media: {
+    code: 'printer/media',
+    what: 'The tray holds other paper than this job wants.',
+    remedy: 'Load the sheet that the job names, then print.',
+  },
+};
+
 /**
  * A printer that renders the bytes it is given and lays them a little off, turned and scaled on the
- * paper, by seeded chance.
+ * paper, by seeded chance: page by page, the same page always alike.
  */
-export function simulatedPrinter(
-  platform: Platform,
-  seed: number,
-  { spread, always, dpi }: Habit = USUAL,
-): Printer {
-  const random = seededRandom(seed);
+export function simulatedPrinter(platform: Platform, seed: number, habit: Habit = USUAL): Printer {
+  const { faults = NO_FAULTS } = habit;
   return {
-    async print({ pdf, page }) {
-      const image = await renderPdf(platform, { pdf, page, dpi });
-      const middle = { x: image.pageWidth / 2, y: image.pageHeight / 2 };
-      const { offset, turn, scale } = spread;
-      const [x, y] = [offset * random.normal(), offset * random.normal()];
-      const truth = nested(
-        placed(middle.x + x, middle.y + y, turn * random.normal()),
-        scaling(1 + scale * random.normal(), 1 + scale * random.normal()),
-        translation(-middle.x, -middle.y),
-        always,
+    print({ pdf }) {
+      const stop = faults.stop && STOPS[faults.stop];
+      if (stop) return Promise.resolve(bad(stop.code, stop.what, stop.remedy));
+      return Promise.resolve(
+        good({
+          notes: [],
+          sheet: (page: number) =>
+            printedPage(platform, { pdf, page, ...habit, faults, seed: seed + 104_729 * page }),
+        }),
       );
-      // The page fills whole pixels; on paper a mm is a mm again.
-      const fill = scaling(image.width / image.pageWidth, image.height / image.pageHeight);
-      const back = nested(fill, invert(truth), scaling(25.4 / dpi));
-      const paper = warpImage(image, back, image, PAPER);
-      return { picture: { image: paper, dpi }, truth };
     },
   };
+}
+
+async function printedPage(
+  platform: Platform,
+  {
+    pdf,
+    page,
+    spread,
+    always,
+    dpi,
+    faults,
+    seed,
+  }: Habit & { pdf: Uint8Array; page: number; faults: Faults; seed: number },
+): Promise<PrintedSheet> {
+  const drawn = await renderPdf(platform, { pdf, page, dpi });
+  const { pageWidth, pageHeight } = drawn;
+  const image = faults.inkSpread ? spreadInk(drawn, (faults.inkSpread * dpi) / 25.4) : drawn;
+  const sheet = { width: pageWidth, height: pageHeight };
+  const truth = nested(
+    printedBy(seededRandom(seed), sheet, spread),
+    wrongBy(faults, sheet),
+    always,
+  );
+  // The page fills whole pixels; on paper a mm is a mm again.
+  const fill = scaling(drawn.width / pageWidth, drawn.height / pageHeight);
+  const back = nested(fill, invert(truth), scaling(25.4 / dpi));
+  const paper = warpImage(image, back, image, PAPER);
+  if (faults.clipped) clip(paper, (faults.clipped * dpi) / 25.4);
+  return { picture: { image: paper, dpi }, truth };
+}
+
+/** What faults do to a page, about its middle. */
+function wrongBy(
+  { offset = 0, turn = 0, scale = 0 }: Faults,
+  sheet: { width: number; height: number },
+): Affine {
+  const { width, height } = sheet;
+  return compose(
+    placed(width / 2 + offset, height / 2 + offset, turn),
+    compose(scaling(1 + scale), translation(-width / 2, -height / 2)),
+  );
+}
+
+/** Leaves paper at the sides of a picture, px. */
+function clip(image: RgbaImage, by: number): void {
+  const { width, height, data } = image;
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const inside = x >= by && y >= by && x < width - by && y < height - by;
+      if (!inside) data.set(PAPER, (y * width + x) * 4);
+    }
 }

@@ -4,8 +4,25 @@ import { solid, type DrawingNode } from '../../core/drawing/index.ts';
 import { blankImage, cropImage, darkness, type RgbaImage } from '../../core/raster/index.ts';
 import type { SheetPicture } from '../../core/register/index.ts';
 import { nodePlatform } from '../../core/testing/node-platform.ts';
-import { CUTTER_SPREAD, readHpgl, simulatedCutter } from './cutter.ts';
-import { PRINTER_SPREAD, simulatedPrinter } from './printer.ts';
+import {
+  CUTTER_SPREAD,
+  PRINT_STOPS,
+  PRINTER_SPREAD,
+  type CutOrder,
+  type Faults,
+  type PrintedSheet,
+  type SeenCut,
+} from '../../core/run/index.ts';
+import { expectGood, unwatched } from '../../core/base/index.ts';
+import { readHpgl, simulatedCutter } from './cutter.ts';
+import { printedPage, simulatedDevices } from './index.ts';
+
+const printed = (seed: number, pdf: Uint8Array, faults: Faults = {}): Promise<PrintedSheet> =>
+  printedPage(simulatedDevices(nodePlatform, seed, faults).printer, {
+    pdf,
+    name: 'sheet',
+    sheet: SHEET,
+  });
 
 const SHEET = { width: 100, height: 80 };
 const MARKS = [
@@ -53,13 +70,10 @@ test('a printed dot stands where the printer says that it came out', async () =>
     { x: 80, y: 20 },
     { x: 50, y: 60 },
   ];
-  const printed = await simulatedPrinter(nodePlatform, 11).print({
-    pdf: await pageOf(places),
-    page: 0,
-  });
+  const came = await printed(11, await pageOf(places));
   for (const place of places) {
-    const truth = apply(printed.truth, place);
-    const seen = darkNear(printed.picture, truth);
+    const truth = apply(came.truth, place);
+    const seen = darkNear(came.picture, truth);
     expect(Math.hypot(seen.x - truth.x, seen.y - truth.y)).toBeLessThan(0.08);
   }
 });
@@ -68,7 +82,7 @@ test('printers of different seeds are off differently, by no more than their spr
   const pdf = await pageOf([{ x: 50, y: 40 }]);
   const offs: number[] = [];
   for (const seed of [1, 2, 3, 4, 5, 6]) {
-    const { truth } = await simulatedPrinter(nodePlatform, seed).print({ pdf, page: 0 });
+    const { truth } = await printed(seed, pdf);
     const middle = apply(truth, { x: 50, y: 40 });
     offs.push(Math.hypot(middle.x - 50, middle.y - 40));
   }
@@ -79,9 +93,7 @@ test('printers of different seeds are off differently, by no more than their spr
 
 test('the same seed prints the same sheet', async () => {
   const pdf = await pageOf([{ x: 30, y: 30 }]);
-  const [one, other] = await Promise.all(
-    [7, 7].map((seed) => simulatedPrinter(nodePlatform, seed).print({ pdf, page: 0 })),
-  );
+  const [one, other] = await Promise.all([7, 7].map((seed) => printed(seed, pdf)));
   expect(one?.truth).toEqual(other?.truth);
   expect(
     Buffer.from(one?.picture.image.data ?? []).equals(Buffer.from(other?.picture.image.data ?? [])),
@@ -112,10 +124,20 @@ function markedSheet(dpi: number, marks = MARKS): SheetPicture {
 // A square of 20 mm about (50, 40) in plotter units, y up from the bottom of the sheet.
 const SQUARE = 'IN;SP1;PU1600,1200;PD2400,1200,2400,2000,1600,2000,1600,1200;PU;';
 
-test('a sheet that is laid in crooked is cut where it is printed', () => {
-  const cutter = simulatedCutter(21);
-  const { sensor, truth } = cutter.load(markedSheet(150));
-  const { registration, cuts } = cutter.cut({ hpgl: SQUARE, marks: MARKS, sheet: SHEET, sensor });
+/** What a simulated cutter makes of the square on a sheet. */
+async function cutOf(
+  seed: number,
+  order: Partial<CutOrder>,
+  faults: Faults = {},
+): Promise<SeenCut & { stopped: string | undefined }> {
+  const whole = { hpgl: SQUARE, marks: MARKS, sheet: SHEET, ...order };
+  const { seen, problem } = expectGood(await simulatedCutter(seed, faults).cut(whole, unwatched));
+  if (!seen) throw new Error('nothing seen');
+  return { ...seen, stopped: problem?.code };
+}
+
+test('a sheet that is laid in crooked is cut where it is printed', async () => {
+  const { registration, cuts, truth } = await cutOf(21, { printed: markedSheet(150) });
   expect(registration.found).toHaveLength(4);
   expect(registration.residual).toBeLessThan(0.1);
   const [cut] = cuts;
@@ -135,35 +157,89 @@ test('a sheet that is laid in crooked is cut where it is printed', () => {
   expect(Math.hypot(before.x - 50, before.y - 40)).toBeGreaterThan(0.12);
 });
 
-test('a sheet without its marks is not cut at all', () => {
-  const cutter = simulatedCutter(4);
-  const { sensor } = cutter.load(markedSheet(150, []));
-  const { registration, cuts } = cutter.cut({ hpgl: SQUARE, marks: MARKS, sheet: SHEET, sensor });
+test('a sheet without its marks is not cut at all', async () => {
+  const { registration, cuts } = await cutOf(4, { printed: markedSheet(150, []) });
   expect(cuts).toEqual([]);
   expect(registration.confidence).toBeLessThan(0.6);
 });
 
-test('a label sheet has no marks and is cut as it lies at the stops', () => {
-  const { cuts } = simulatedCutter(4).cut({
-    hpgl: SQUARE,
-    marks: [],
-    sheet: SHEET,
-    sensor: markedSheet(60, []),
-  });
+test('a label sheet has no marks and is cut as it lies at the stops', async () => {
+  const { cuts } = await cutOf(4, { marks: [], printed: markedSheet(60, []) });
   expect(cuts[0]?.ring[0]).toEqual({ x: 40, y: 50 });
 });
 
-test('hands lay sheets in differently, and the sensor has grain', () => {
-  const first = simulatedCutter(1).load(markedSheet(60));
-  const second = simulatedCutter(2).load(markedSheet(60));
+test('hands lay sheets in differently, and the sensor has grain', async () => {
+  const [first, second] = [
+    await cutOf(1, { printed: markedSheet(60) }),
+    await cutOf(2, { printed: markedSheet(60) }),
+  ];
   expect(first.truth).not.toEqual(second.truth);
   const offs = [first, second].map(({ truth }) => Math.hypot(truth[4], truth[5]));
   expect(Math.max(...offs)).toBeLessThan(CUTTER_SPREAD.offset * 6);
-  const blank = simulatedCutter(3).load({
-    image: blankImage(40, 40, [128, 128, 128, 255]),
-    dpi: 60,
+  const grey = { image: blankImage(40, 40, [128, 128, 128, 255]), dpi: 60 };
+  expect(new Set((await cutOf(3, { printed: grey })).sensor.image.data).size).toBeGreaterThan(3);
+});
+
+test('a hand that says where the sheet lies is believed, with marks or without', async () => {
+  const { cuts, registration } = await cutOf(4, {
+    printed: markedSheet(60, []),
+    lies: [1, 0, 0, 1, 3, 2],
   });
-  expect(new Set(blank.sensor.image.data).size).toBeGreaterThan(3);
+  expect(registration.confidence).toBe(1);
+  // The lines were placed before they were sent.
+  expect(cuts[0]?.ring[0]).toEqual({ x: 40, y: 50 });
+});
+
+test('one mark missed is told and got over; three missed, or a sheet turned round, stop the cut', async () => {
+  const one = await cutOf(5, { printed: markedSheet(150) }, { missed: 1 });
+  expect(one.registration.found.filter(Boolean)).toHaveLength(3);
+  expect(one.registration.confidence).toBeLessThan(0.8);
+  expect(one.cuts).toHaveLength(1);
+  expect((await cutOf(5, { printed: markedSheet(150) }, { missed: 3 })).cuts).toEqual([]);
+  const turned = await cutOf(5, { printed: markedSheet(150) }, { turned: true });
+  expect(turned.registration.turned).toBe(true);
+  expect(turned.cuts).toEqual([]);
+});
+
+test('a lost connection leaves the rest uncut, a dull blade or too little force leaves lines torn', async () => {
+  const hpgl = `IN;SP1;${'PU0,0;PD400,0,400,400,0,0;'.repeat(40)}`;
+  const lost = await cutOf(6, { hpgl, printed: markedSheet(150) }, { lost: true });
+  expect([lost.cuts.length, lost.stopped]).toEqual([20, 'cutter/lost']);
+  const dull = await cutOf(6, { hpgl, printed: markedSheet(150) }, { dull: true });
+  const torn = dull.cuts.filter(({ clean }) => !clean).length;
+  expect(torn).toBeGreaterThan(2);
+  expect(torn).toBeLessThan(20);
+  const weak = await cutOf(6, { hpgl, printed: markedSheet(150) }, { weak: true });
+  expect(weak.cuts.every(({ clean }) => !clean)).toBe(true);
+});
+
+test('a printer that is jammed, empty or holds other paper says so and prints nothing', async () => {
+  const pdf = await pageOf([{ x: 50, y: 40 }]);
+  for (const stop of PRINT_STOPS) {
+    const { printer } = simulatedDevices(nodePlatform, 1, { stop });
+    const done = await printer.print({ pdf, name: 'sheet', sheet: SHEET }, unwatched);
+    expect(done).toMatchObject({ ok: false, problem: { code: `printer/${stop}` } });
+  }
+});
+
+test('faults of the print are as large as they are asked for', async () => {
+  const places = [
+    { x: 20, y: 20 },
+    { x: 80, y: 20 },
+  ];
+  const pdf = await pageOf(places);
+  const plain = await printed(3, pdf);
+  const moved = await printed(3, pdf, { offset: 4 });
+  const middle = apply(plain.truth, { x: 50, y: 40 });
+  const off = apply(moved.truth, { x: 50, y: 40 });
+  expect(Math.hypot(off.x - middle.x, off.y - middle.y)).toBeCloseTo(Math.hypot(4, 4), 1);
+  const inked = (one: PrintedSheet): number =>
+    darkness(one.picture.image).filter((value) => value > 128).length;
+  // A dot of 6 mm whose ink runs out by 0.3 mm covers a fifth more.
+  const share = inked(await printed(3, pdf, { inkSpread: 0.3 })) / inked(plain);
+  expect(share).toBeGreaterThan(1.15);
+  expect(share).toBeLessThan(1.4);
+  expect(inked(await printed(3, pdf, { clipped: 30 }))).toBe(0);
 });
 
 test('what a plotter does not know is passed over, and damaged numbers draw nothing', () => {
@@ -202,6 +278,6 @@ test('a rectangle that is printed outside the page leaves the paper white', asyn
     { typeface: () => undefined, art: () => undefined, bytes: () => undefined },
     'test',
   );
-  const { picture } = await simulatedPrinter(nodePlatform, 2).print({ pdf, page: 0 });
+  const { picture } = await printed(2, pdf);
   expect(darkness(picture.image).filter((value) => value > 30)).toHaveLength(0);
 });

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { linesPath, ringsPath, type Path } from '../../../core/geometry/index.ts';
-import { orderCuts } from '../../../core/output/index.ts';
+import { orderCuts } from '../../../core/cutting/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import type { CompiledSheet } from '../../../core/sheet/index.ts';
 import { spotPaths } from '../../../core/stock/index.ts';

@@ -23,7 +23,8 @@ const least = computed(() =>
 const slivers = computed(
   () => done.value?.copies.filter(({ bleedLeft }) => bleedLeft < 0).length ?? 0,
 );
-const found = computed(() => done.value?.registration.found.filter(Boolean).length ?? 0);
+const found = computed(() => done.value?.registration?.found.filter(Boolean).length ?? 0);
+const marks = computed(() => done.value?.registration?.found.length ?? 0);
 const title = computed(() =>
   done.value?.stopped
     ? texts.run.notCut
@@ -47,11 +48,11 @@ const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'am
       <FactRow :label="texts.run.bleedLeft"
         ><strong data-least>{{ texts.run.mm(least, 2) }}</strong></FactRow
       >
-      <FactRow v-if="done.registration.found.length" :label="texts.run.marksFound"
-        ><strong>{{ texts.run.marks(found, done.registration.found.length) }}</strong></FactRow
+      <FactRow v-if="marks" :label="texts.run.marksFound"
+        ><strong>{{ texts.run.marks(found, marks) }}</strong></FactRow
       >
-      <FactRow v-if="done.registration.found.length" :label="texts.run.marksFitTo"
-        ><strong>{{ texts.run.mm(done.registration.residual, 3) }}</strong></FactRow
+      <FactRow v-if="marks" :label="texts.run.marksFitTo"
+        ><strong>{{ texts.run.mm(done.registration?.residual ?? 0, 3) }}</strong></FactRow
       >
     </template>
   </CardPanel>

@@ -31,7 +31,7 @@ const look = ref<'printed' | 'cut' | 'peeled'>('peeled');
 let ongoing: Ongoing<'run'> | undefined;
 
 const blockers = computed(() => unaccepted(store.findings.list, []));
-const shown = computed(() => report.value?.sheets[sheet.value]);
+const shown = computed(() => report.value?.sheets[sheet.value]?.[look.value]);
 
 async function start(): Promise<void> {
   const job = store.job;
@@ -107,7 +107,7 @@ onBeforeUnmount(() => ongoing?.cancel());
     <template #bench>
       <div v-if="shown" class="result">
         <PixelPicture
-          :image="shown[look]"
+          :image="shown"
           :label="`${texts.run.sheet(sheet + 1)}, ${texts.run.seen[look]}`"
         />
         <div class="looks">

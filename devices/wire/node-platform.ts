@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { remembering, type Platform } from '../core/base/index.ts';
+import { remembering, type Platform } from '../../core/base/index.ts';
 
 /** The nearest folder above this file that holds package.json: the checkout. */
 function checkout(): string {

@@ -1,0 +1,309 @@
+import { request as httpRequest } from 'node:http';
+import { bad, good, ProblemError, problem, type Result, type Task } from '../../core/base/index.ts';
+import {
+  encodeIpp,
+  firstValue,
+  GROUP,
+  ipp,
+  parseIpp,
+  textsOf,
+  type IppAttribute,
+  type IppMessage,
+} from './ipp-message.ts';
+import { OPERATION, STATUS } from './ipp-codes.ts';
+import { mediaName } from './media.ts';
+import { reasonsInWords } from './printer-words.ts';
+
+/** How a file is to be printed. */
+export interface PrintSettings {
+  /** Of the sheet, mm. */
+  readonly width: number;
+  readonly height: number;
+  readonly copies?: number;
+  readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge';
+  readonly quality?: 'draft' | 'normal' | 'high';
+  readonly color?: 'auto' | 'color' | 'monochrome';
+  /** As the printer calls them. */
+  readonly tray?: string;
+  readonly type?: string;
+}
+
+/** What a printer says of itself. */
+export interface PrinterTold {
+  readonly name: string;
+  readonly state: string;
+  readonly reasons: readonly string[];
+  /** Sizes of paper by name, trays, kinds of paper. */
+  readonly media: readonly string[];
+  readonly trays: readonly string[];
+  readonly types: readonly string[];
+  readonly takesPdf: boolean;
+  readonly duplex: boolean;
+  readonly color: boolean;
+  /** Whether it says that it can print without scaling. */
+  readonly unscaled: boolean;
+}
+
+/** A file on its way to a printer. */
+export interface WirePrint {
+  readonly pdf: Uint8Array;
+  readonly name: string;
+  readonly settings: PrintSettings;
+  /** How long the printer may wait for paper and the like before the job is taken back, ms. */
+  readonly patience?: number;
+}
+
+/** What became of a print. */
+export interface PrintDone {
+  readonly job: number;
+  /** What is worth telling though it was printed. */
+  readonly notes: readonly string[];
+}
+
+const TIMEOUT = 20_000; // ms without an answer
+const MOST_ANSWER = 2e6; // bytes
+const PATIENCE = 15_000; // ms that a printer may wait for something unless more is given
+const POLL = 300; // ms between looks at a job
+const USER = 'little-peel';
+
+const QUALITY = { draft: 3, normal: 4, high: 5 } as const;
+const JOB_STATE = { stopped: 6, canceled: 7, aborted: 8, completed: 9 } as const;
+const PRINTER_STATES: Readonly<Record<number, string>> = { 3: 'idle', 4: 'printing', 5: 'stopped' };
+
+/** Asks a printer what it is and what it can. */
+export async function askPrinter(address: string): Promise<Result<PrinterTold>> {
+  const answer = await exchange(address, OPERATION.getPrinterAttributes, {
+    'requested-attributes': ipp.keyword('all', 'media-col-database'),
+  });
+  if (!answer.ok) return answer;
+  const told = (name: string): string[] => textsOf(answer.value, GROUP.printer, name);
+  const first = (name: string): unknown => firstValue(answer.value, GROUP.printer, name);
+  if (answer.value.code >= STATUS.badRequest) return bad(...refused(answer.value));
+  return good({
+    name: String(first('printer-info') || first('printer-name') || address),
+    state: PRINTER_STATES[Number(first('printer-state'))] ?? 'unknown',
+    reasons: reasonsInWords(told('printer-state-reasons')),
+    media: told('media-supported'),
+    trays: told('media-source-supported'),
+    types: told('media-type-supported'),
+    takesPdf: told('document-format-supported').includes('application/pdf'),
+    duplex: told('sides-supported').some((one) => one.startsWith('two-sided')),
+    color: first('color-supported') === true,
+    unscaled: told('print-scaling-supported').includes('none'),
+  });
+}
+
+/** The attributes that a job is asked for: never scaled, on paper of the sheet's size. */
+function jobAttributes(settings: PrintSettings): Record<string, IppAttribute> {
+  const { width, height, copies = 1, sides = 'one-sided', quality, color, tray, type } = settings;
+  const hundredths = (mm: number): number => Math.round(mm * 100);
+  const media: Record<string, IppAttribute> =
+    tray || type
+      ? {
+          'media-col': ipp.collection({
+            'media-size': ipp.collection({
+              'x-dimension': ipp.integer(hundredths(width)),
+              'y-dimension': ipp.integer(hundredths(height)),
+            }),
+            ...(tray ? { 'media-source': ipp.keyword(tray) } : {}),
+            ...(type ? { 'media-type': ipp.keyword(type) } : {}),
+          }),
+        }
+      : { media: ipp.keyword(mediaName(width, height)) };
+  return {
+    copies: ipp.integer(copies),
+    sides: ipp.keyword(sides),
+    'print-scaling': ipp.keyword('none'),
+    ...(quality ? { 'print-quality': ipp.enum(QUALITY[quality]) } : {}),
+    ...(color ? { 'print-color-mode': ipp.keyword(color) } : {}),
+    ...media,
+  };
+}
+
+/**
+ * Prints a PDF over the Internet Printing Protocol (RFC 8011): validated first, then sent, then
+ * followed to its end. What keeps the printer from it is told on the way; a cancel cancels the job.
+ */
+export async function printOverIpp(
+  address: string,
+  { pdf, name, settings, patience = PATIENCE }: WirePrint,
+  task: Task,
+): Promise<Result<PrintDone>> {
+  const operation = {
+    'job-name': ipp.name(name.slice(0, 80)),
+    'document-format': ipp.mime('application/pdf'),
+  };
+  const job = jobAttributes(settings);
+  task.progress(0, 'Asking the printer');
+  const checked = await exchange(address, OPERATION.validateJob, operation, { job });
+  if (!checked.ok) return checked;
+  const unmet = unmetOf(checked.value);
+  if (unmet.includes('media') || unmet.includes('media-col'))
+    return bad(
+      'printer/media',
+      `The printer has no paper of ${settings.width} × ${settings.height} mm, and would print on another.`,
+      'Load the sheet, tell the printer its size, or choose another tray.',
+    );
+  if (checked.value.code >= STATUS.badRequest) return bad(...refused(checked.value));
+  await task.breathe();
+  task.progress(0.1, 'Sending the sheets');
+  const sent = await exchange(address, OPERATION.printJob, operation, { job, document: pdf });
+  if (!sent.ok) return sent;
+  const id = firstValue(sent.value, GROUP.job, 'job-id');
+  if (sent.value.code >= STATUS.badRequest || typeof id !== 'number')
+    return bad(...refused(sent.value));
+  const notes = unmet.includes('print-scaling')
+    ? ['The printer does not promise to print without scaling: measure the first sheet.']
+    : [];
+  try {
+    return await followed(address, { id, notes, patience }, task);
+  } catch (error) {
+    await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
+    throw error;
+  }
+}
+
+/** Follows a job to its end. */
+async function followed(
+  address: string,
+  { id, notes, patience }: { id: number; notes: readonly string[]; patience: number },
+  task: Task,
+): Promise<Result<PrintDone>> {
+  let waiting = 0;
+  for (;;) {
+    const asked = await exchange(address, OPERATION.getJobAttributes, {
+      'job-id': ipp.integer(id),
+    });
+    if (!asked.ok) return asked;
+    const state = Number(firstValue(asked.value, GROUP.job, 'job-state') ?? 0);
+    const reasons = reasonsInWords(textsOf(asked.value, GROUP.job, 'job-state-reasons'));
+    if (state === JOB_STATE.completed) return good({ job: id, notes });
+    if (state === JOB_STATE.canceled || state === JOB_STATE.aborted)
+      return bad(
+        'printer/stopped',
+        reasons[0] ?? 'The printer gave the job up.',
+        'See to the printer, then print what is missing.',
+      );
+    const printer = await exchange(address, OPERATION.getPrinterAttributes, {
+      'requested-attributes': ipp.keyword('printer-state', 'printer-state-reasons'),
+    });
+    const waits = printer.ok
+      ? reasonsInWords(textsOf(printer.value, GROUP.printer, 'printer-state-reasons'))
+      : [];
+    const [waitsFor = reasons[0]] = waits;
+    waiting = waitsFor ? waiting + POLL : 0;
+    if (waitsFor && waiting > patience) {
+      await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
+      return bad('printer/waits', waitsFor, 'See to the printer, then print again.');
+    }
+    task.progress(0.5, waitsFor ? `The printer waits: ${waitsFor}` : 'Printing');
+    await new Promise((go) => setTimeout(go, POLL));
+    await task.breathe();
+  }
+}
+
+/** The names of the attributes that a printer does not obey. */
+const unmetOf = ({ groups }: IppMessage): string[] =>
+  groups
+    .filter(({ tag }) => tag === GROUP.unsupported)
+    .flatMap(({ attributes }) => [...attributes.keys()]);
+
+function refused(answer: IppMessage): [string, string, string] {
+  const says = firstValue(answer, GROUP.operation, 'status-message');
+  const code = `0x${answer.code.toString(16).padStart(4, '0')}`;
+  const busy = answer.code === STATUS.busy || answer.code === STATUS.notAccepting;
+  return [
+    busy ? 'printer/busy' : 'printer/refused',
+    busy
+      ? 'The printer takes no jobs now.'
+      : `The printer refused the job${typeof says === 'string' && says ? `: ${says.slice(0, 200).replace(/[.\s]+$/, '')}` : ` (${code})`}.`,
+    busy ? 'Wait until it is ready, then print again.' : 'Check its paper and settings.',
+  ];
+}
+
+let requests = 0;
+
+/** Sends a request and gives the answer; what keeps it from that is told. */
+async function exchange(
+  address: string,
+  code: number,
+  operation: Readonly<Record<string, IppAttribute>>,
+  { job, document }: { job?: Readonly<Record<string, IppAttribute>>; document?: Uint8Array } = {},
+): Promise<Result<IppMessage>> {
+  const target = new URL(address.replace(/^ipp:/, 'http:'));
+  if (/^ipp:/.test(address) && !target.port) target.port = '631';
+  const head = encodeIpp({
+    version: [1, 1],
+    code,
+    request: (requests = (requests % 1e9) + 1),
+    groups: [
+      {
+        tag: GROUP.operation,
+        attributes: new Map(
+          Object.entries({
+            'attributes-charset': ipp.charset('utf-8'),
+            'attributes-natural-language': ipp.language('en'),
+            'printer-uri': ipp.uri(address),
+            // The target of an operation comes first.
+            ...('job-id' in operation ? { 'job-id': operation['job-id'] as IppAttribute } : {}),
+            'requesting-user-name': ipp.name(USER),
+            ...operation,
+          }),
+        ),
+      },
+      ...(job ? [{ tag: GROUP.job, attributes: new Map(Object.entries(job)) }] : []),
+    ],
+  });
+  try {
+    const answered = parseIpp(await post(target, document ? [head, document] : [head]));
+    return answered.ok ? good(answered.value.message) : answered;
+  } catch (error) {
+    if (error instanceof ProblemError) return { ok: false, problem: error.problem };
+    return bad(
+      'printer/unreachable',
+      `The printer at ${address} does not answer.`,
+      'See that it is on and in the same network, and that the address is right.',
+    );
+  }
+}
+
+function post(target: URL, parts: readonly Uint8Array[]): Promise<Uint8Array> {
+  return new Promise((done, failed) => {
+    const length = parts.reduce((sum, part) => sum + part.length, 0);
+    const sent = httpRequest(
+      target,
+      {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/ipp', 'Content-Length': length },
+        timeout: TIMEOUT,
+      },
+      (answer) => {
+        if (answer.statusCode !== 200) {
+          answer.resume();
+          return failed(
+            new ProblemError(
+              problem(
+                'printer/not-ipp',
+                `What answers at ${target.host} is no printer (HTTP ${answer.statusCode}).`,
+                'Check the path of the address: often it is /ipp/print.',
+              ),
+            ),
+          );
+        }
+        const found: Buffer[] = [];
+        let size = 0;
+        answer.on('data', (part: Buffer) => {
+          size += part.length;
+          if (size > MOST_ANSWER) answer.destroy(new Error('too long'));
+          else found.push(part);
+        });
+        answer.on('end', () => done(new Uint8Array(Buffer.concat(found))));
+        answer.on('error', failed);
+      },
+    );
+    sent.on('timeout', () => sent.destroy(new Error('no answer')));
+    sent.on('error', failed);
+    for (const part of parts) sent.write(part);
+    sent.end();
+  });
+}

@@ -1,0 +1,367 @@
+import { createServer, type IncomingMessage, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import {
+  encodeIpp,
+  firstValue,
+  GROUP,
+  ipp,
+  parseIpp,
+  textsOf,
+  type IppAttribute,
+  type IppGroup,
+  type IppMessage,
+} from './ipp-message.ts';
+import { OPERATION, STATUS } from './ipp-codes.ts';
+import { mediaName } from './media.ts';
+import { printerAttributes, supports } from './stand-in-attributes.ts';
+
+/** What can keep a printer from printing until somebody sees to it. */
+export const PRINTER_STOPS = ['media-jam-error', 'media-empty-error', 'media-needed'] as const;
+export type PrinterStop = (typeof PRINTER_STOPS)[number];
+
+/** A page that came out, as PNG. */
+export type PrintPages = (pdf: Uint8Array) => AsyncIterable<Uint8Array>;
+
+/** A job of the printer. */
+export interface StandInJob {
+  readonly id: number;
+  readonly name: string;
+  readonly media: string;
+  /** As the protocol counts: 3 pending, 5 processing, 6 stopped, 7 cancelled, 8 aborted, 9 completed. */
+  readonly state: number;
+  /** Each page that came out, as PNG. */
+  readonly pages: readonly Uint8Array[];
+}
+
+interface Job {
+  id: number;
+  name: string;
+  media: string;
+  state: number;
+  reasons: string[];
+  pdf: Uint8Array;
+  pages: Uint8Array[];
+  asked: ReadonlyMap<string, IppAttribute>;
+}
+
+const MOST_JOBS = 20;
+const MOST_BYTES = 64e6;
+const SOON = 40; // ms
+const DONE_STATE = 7; // from here on a job has ended
+
+/**
+ * A printer that exists only in the computer and speaks the Internet Printing Protocol (RFC 8010, 8011)
+ * on a port of this computer: any program may print to it. What it prints can be looked at.
+ */
+export class StandInPrinter {
+  /** What keeps it from printing now. */
+  stop: PrinterStop | undefined;
+  private readonly print: PrintPages;
+  private readonly jobs: Job[] = [];
+  private readonly began = Date.now();
+  private next = 1;
+  private working = false;
+  private readonly server: Server;
+
+  constructor(print: PrintPages) {
+    this.print = print;
+    this.server = createServer((request, answer) => {
+      void this.answer(request).then(
+        ({ status, type, body }) => {
+          answer.writeHead(status, { 'Content-Type': type, 'Content-Length': body.length });
+          answer.end(body);
+        },
+        () => request.destroy(),
+      );
+    });
+    this.server.requestTimeout = 30_000;
+    this.server.headersTimeout = 10_000;
+  }
+
+  /** Begins to listen, to this computer alone; 0 takes a free port. */
+  listen(port: number): Promise<number> {
+    return new Promise((done, failed) => {
+      this.server.once('error', failed);
+      this.server.listen(port, '127.0.0.1', () =>
+        done((this.server.address() as AddressInfo).port),
+      );
+    });
+  }
+
+  close(): Promise<void> {
+    this.server.closeAllConnections();
+    return new Promise((done) => this.server.close(() => done()));
+  }
+
+  /** What it was sent, the latest first. */
+  get done(): StandInJob[] {
+    return [...this.jobs].reverse();
+  }
+
+  get address(): string {
+    return `ipp://127.0.0.1:${(this.server.address() as AddressInfo).port}/ipp/print`;
+  }
+
+  private async answer(
+    request: IncomingMessage,
+  ): Promise<{ status: number; type: string; body: Uint8Array }> {
+    const plain = (status: number, text: string) => {
+      request.resume();
+      return { status, type: 'text/plain', body: new TextEncoder().encode(text) };
+    };
+    if (request.method !== 'POST') return plain(405, 'This is a printer: it takes IPP alone.\n');
+    if (!request.headers['content-type']?.startsWith('application/ipp'))
+      return plain(415, 'Only application/ipp is read here.\n');
+    const bytes = await bodyOf(request);
+    if (!bytes) return plain(413, 'This is too much.\n');
+    const read = parseIpp(bytes);
+    if (!read.ok) return plain(400, `${read.problem.what}\n`);
+    const { message, document } = read.value;
+    const { code, groups = [] } = this.perform(message, document);
+    const attributes = new Map<string, IppAttribute>([
+      ['attributes-charset', ipp.charset('utf-8')],
+      ['attributes-natural-language', ipp.language('en')],
+    ]);
+    const body = encodeIpp({
+      version: message.version[0] === 2 ? [2, 0] : [1, 1],
+      code,
+      request: message.request,
+      groups: [{ tag: GROUP.operation, attributes }, ...groups],
+    });
+    return { status: 200, type: 'application/ipp', body };
+  }
+
+  private perform(
+    message: IppMessage,
+    document: Uint8Array,
+  ): { code: number; groups?: readonly IppGroup[] } {
+    const wrong = whatIsWrong(message);
+    if (wrong !== undefined) return { code: wrong };
+    switch (message.code) {
+      case OPERATION.getPrinterAttributes:
+        return this.tell(message);
+      case OPERATION.validateJob:
+        return judged(message);
+      case OPERATION.printJob:
+        return this.take(message, document);
+      case OPERATION.createJob:
+        return this.take(message, undefined);
+      case OPERATION.sendDocument: {
+        const job = this.find(message);
+        if (!job) return { code: STATUS.notFound };
+        if (typeof firstValue(message, GROUP.operation, 'last-document') !== 'boolean')
+          return { code: STATUS.badRequest };
+        if (job.pdf.length || job.state >= DONE_STATE) return { code: STATUS.notPossible };
+        if (!isPdf(document)) return { code: STATUS.badFormat };
+        job.pdf = document.slice();
+        void this.work();
+        return { code: STATUS.ok, groups: [jobGroup(job, this.uri(job))] };
+      }
+      case OPERATION.getJobAttributes: {
+        const job = this.find(message);
+        return job
+          ? { code: STATUS.ok, groups: [asked(message, jobGroup(job, this.uri(job), this.began))] }
+          : { code: STATUS.notFound };
+      }
+      case OPERATION.getJobs: {
+        const which = firstValue(message, GROUP.operation, 'which-jobs') ?? 'not-completed';
+        const limit = Number(firstValue(message, GROUP.operation, 'limit') ?? MOST_JOBS);
+        const listed = this.jobs
+          .filter(({ state }) => state >= DONE_STATE === (which === 'completed'))
+          .slice(0, limit);
+        return {
+          code: STATUS.ok,
+          groups: listed.map((job) => asked(message, jobGroup(job, this.uri(job), this.began))),
+        };
+      }
+      case OPERATION.cancelJob: {
+        const job = this.find(message);
+        if (!job) return { code: STATUS.notFound };
+        if (job.state >= DONE_STATE) return { code: STATUS.notPossible };
+        job.state = 7;
+        job.reasons = ['job-canceled-by-user'];
+        return { code: STATUS.ok };
+      }
+      default:
+        return { code: STATUS.unsupportedOperation };
+    }
+  }
+
+  private uri(job: Job): string {
+    return `${this.address}/${job.id}`;
+  }
+
+  private find(message: IppMessage): Job | undefined {
+    const byId = firstValue(message, GROUP.operation, 'job-id');
+    const byUri = firstValue(message, GROUP.operation, 'job-uri');
+    const id = byId ?? Number(/\/(\d+)$/.exec(String(byUri))?.[1]);
+    return this.jobs.find((job) => job.id === id);
+  }
+
+  private tell(message: IppMessage): { code: number; groups: readonly IppGroup[] } {
+    const busy = this.jobs.filter(({ state }) => state < DONE_STATE).length;
+    const attributes = printerAttributes({
+      address: this.address,
+      state: this.stop ? 5 : busy ? 4 : 3,
+      reason: this.stop ?? 'none',
+      upTime: this.seconds(),
+      queued: busy,
+    });
+    return { code: STATUS.ok, groups: [asked(message, { tag: GROUP.printer, attributes })] };
+  }
+
+  private seconds(): number {
+    return 1 + Math.floor((Date.now() - this.began) / 1000);
+  }
+
+  private take(
+    message: IppMessage,
+    document: Uint8Array | undefined,
+  ): { code: number; groups?: readonly IppGroup[] } {
+    const { code, groups = [] } = judged(message);
+    if (code >= STATUS.badRequest) return { code, groups };
+    if (document && !isPdf(document)) return { code: STATUS.badFormat };
+    const job: Job = {
+      id: this.next++,
+      name: String(firstValue(message, GROUP.operation, 'job-name') ?? 'Untitled').slice(0, 200),
+      media: mediaOf(message),
+      state: 3,
+      reasons: [document ? 'none' : 'job-data-insufficient'],
+      pdf: document?.slice() ?? new Uint8Array(),
+      pages: [],
+      asked: message.groups.find(({ tag }) => tag === GROUP.job)?.attributes ?? new Map(),
+    };
+    this.jobs.push(job);
+    if (this.jobs.length > MOST_JOBS) this.jobs.shift();
+    void this.work();
+    return { code, groups: [...groups, jobGroup(job, this.uri(job))] };
+  }
+
+  /** Prints what waits, one job after the other. */
+  private async work(): Promise<void> {
+    if (this.working) return;
+    this.working = true;
+    try {
+      for (;;) {
+        const job = this.jobs.find(({ state, pdf }) => state < DONE_STATE && pdf.length > 0);
+        if (!job) return;
+        await this.printJob(job);
+      }
+    } finally {
+      this.working = false;
+    }
+  }
+
+  private async printJob(job: Job): Promise<void> {
+    try {
+      for await (const page of this.print(job.pdf)) {
+        while (this.stop && job.state < DONE_STATE) {
+          job.state = 6;
+          job.reasons = ['printer-stopped'];
+          await new Promise((go) => setTimeout(go, SOON));
+        }
+        if (job.state >= DONE_STATE) return;
+        job.state = 5;
+        job.reasons = ['job-printing'];
+        job.pages.push(page);
+      }
+      if (job.state >= DONE_STATE) return;
+      job.state = 9;
+      job.reasons = ['job-completed-successfully'];
+    } catch {
+      job.state = 8;
+      job.reasons = ['document-format-error'];
+    }
+  }
+}
+
+const isPdf = (bytes: Uint8Array): boolean =>
+  new TextDecoder('latin1').decode(bytes.subarray(0, 5)) === '%PDF-';
+
+/** The status of a request that no operation is asked for; undefined where it is in order. */
+function whatIsWrong({ version, groups, request }: IppMessage): number | undefined {
+  if (version[0] < 1 || version[0] > 2) return STATUS.badVersion;
+  const [first] = groups;
+  const [charset, language] = [...(first?.attributes.keys() ?? [])];
+  if (request < 1 || first?.tag !== GROUP.operation) return STATUS.badRequest;
+  if (charset !== 'attributes-charset' || language !== 'attributes-natural-language')
+    return STATUS.badRequest;
+  const says = String(first.attributes.get('attributes-charset')?.values[0]).toLowerCase();
+  if (says !== 'utf-8' && says !== 'us-ascii') return STATUS.badCharset;
+  const { attributes } = first;
+  return attributes.has('printer-uri') || attributes.has('job-uri') ? undefined : STATUS.badRequest;
+}
+
+/** Which of the attributes of a job are not as asked for. */
+function judged(message: IppMessage): { code: number; groups?: readonly IppGroup[] } {
+  const format = firstValue(message, GROUP.operation, 'document-format');
+  if (format !== undefined && format !== 'application/pdf' && format !== 'application/octet-stream')
+    return { code: STATUS.badFormat };
+  const wanted = message.groups.find(({ tag }) => tag === GROUP.job)?.attributes ?? new Map();
+  const unmet = [...wanted].filter(
+    ([name, attribute]) => !supports(name, attribute as IppAttribute),
+  );
+  if (unmet.length === 0) return { code: STATUS.ok };
+  const strict = firstValue(message, GROUP.operation, 'ipp-attribute-fidelity') === true;
+  return {
+    code: strict ? STATUS.unsupportedValues : STATUS.substituted,
+    groups: [{ tag: GROUP.unsupported, attributes: new Map(unmet) }],
+  };
+}
+
+function mediaOf(message: IppMessage): string {
+  const named = firstValue(message, GROUP.job, 'media');
+  if (typeof named === 'string') return named;
+  const column = firstValue(message, GROUP.job, 'media-col');
+  const size = column instanceof Map ? column.get('media-size')?.values[0] : undefined;
+  const side = (name: string): number =>
+    size instanceof Map ? Number(size.get(name)?.values[0] ?? 0) / 100 : 0;
+  const [wide, high] = [side('x-dimension'), side('y-dimension')];
+  return wide > 0 && high > 0 ? mediaName(wide, high) : mediaName(210, 297);
+}
+
+function jobGroup(job: Job, uri: string, began = 0): IppGroup {
+  const seconds = began ? 1 + Math.floor((Date.now() - began) / 1000) : 1;
+  const ended = job.state >= DONE_STATE;
+  return {
+    tag: GROUP.job,
+    attributes: new Map<string, IppAttribute>([
+      ['job-id', ipp.integer(job.id)],
+      ['job-uri', ipp.uri(uri)],
+      ['job-state', ipp.enum(job.state)],
+      ['job-state-reasons', ipp.keyword(...job.reasons)],
+      ['job-name', ipp.name(job.name)],
+      ['job-originating-user-name', ipp.name('anonymous')],
+      ['job-printer-uri', ipp.uri(uri.replace(/\/\d+$/, ''))],
+      ['job-printer-up-time', ipp.integer(seconds)],
+      ['job-impressions-completed', ipp.integer(job.pages.length)],
+      ['time-at-creation', ipp.integer(1)],
+      ['time-at-processing', job.state > 3 ? ipp.integer(1) : ipp.noValue()],
+      ['time-at-completed', ended ? ipp.integer(1) : ipp.noValue()],
+      ...job.asked,
+    ]),
+  };
+}
+
+/** The attributes of a group that a request asks for; all of them where it names none. */
+function asked(message: IppMessage, group: IppGroup): IppGroup {
+  const names = textsOf(message, GROUP.operation, 'requested-attributes');
+  const everything = ['all', 'job-template', 'job-description', 'printer-description'];
+  const byDefault = message.code === OPERATION.getJobs ? ['job-id', 'job-uri'] : everything;
+  const wanted = names.length ? names : byDefault;
+  if (wanted.some((name) => everything.includes(name))) return group;
+  const kept = [...group.attributes].filter(([name]) => wanted.includes(name));
+  return { ...group, attributes: new Map(kept) };
+}
+
+/** The body of a request; undefined where it is too long. */
+async function bodyOf(request: IncomingMessage): Promise<Uint8Array | undefined> {
+  const parts: Buffer[] = [];
+  let size = 0;
+  for await (const part of request as AsyncIterable<Buffer>) {
+    size += part.length;
+    if (size > MOST_BYTES) return undefined;
+    parts.push(part);
+  }
+  return new Uint8Array(Buffer.concat(parts));
+}

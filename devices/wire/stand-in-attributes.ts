@@ -1,0 +1,144 @@
+import { ipp, type IppAttribute } from './ipp-message.ts';
+import { OPERATION } from './ipp-codes.ts';
+import { findMediaSize } from './media.ts';
+
+const MEDIA = [
+  'iso_a4_210x297mm',
+  'iso_a5_148x210mm',
+  'iso_a6_105x148mm',
+  'na_letter_8.5x11in',
+  'na_legal_8.5x14in',
+  'na_index-4x6_4x6in',
+];
+const LARGEST = { width: 330, height: 483 }; // mm
+
+/** What a simulated printer takes of the attributes of a job. */
+const TAKEN: Readonly<Record<string, readonly (string | number)[]>> = {
+  sides: ['one-sided', 'two-sided-long-edge', 'two-sided-short-edge'],
+  'print-scaling': ['none', 'auto', 'auto-fit', 'fit', 'fill'],
+  'print-quality': [3, 4, 5],
+  'print-color-mode': ['auto', 'color', 'monochrome'],
+  'media-source': ['auto', 'main', 'manual'],
+  'media-type': ['auto', 'stationery', 'labels', 'photographic', 'cardstock', 'transparency'],
+  finishings: [3],
+  'orientation-requested': [3, 4, 5, 6, 7],
+  'output-bin': ['face-down'],
+  'number-up': [1],
+  'job-priority': [50],
+  'multiple-document-handling': ['separate-documents-uncollated-copies'],
+};
+
+/** Whether the printer prints a job as one of its attributes asks for. */
+export function supports(name: string, { values }: IppAttribute): boolean {
+  const [value] = values;
+  if (name === 'copies') return typeof value === 'number' && value >= 1 && value <= 99;
+  if (name === 'media') return typeof value === 'string' && takesMedia(value);
+  if (name === 'media-col') return value instanceof Map && takesSize(value.get('media-size'));
+  if (name === 'printer-resolution') return true;
+  const taken = TAKEN[name];
+  return taken !== undefined && values.every((one) => taken.includes(one as string));
+}
+
+function takesMedia(name: string): boolean {
+  const size = findMediaSize(name);
+  return MEDIA.includes(name) || (size !== undefined && fits(size.width, size.height));
+}
+
+function takesSize(size: IppAttribute | undefined): boolean {
+  const [value] = size?.values ?? [];
+  if (size === undefined) return true;
+  const side = (name: string): number =>
+    value instanceof Map ? Number(value.get(name)?.values[0] ?? 0) / 100 : 0;
+  return fits(side('x-dimension'), side('y-dimension'));
+}
+
+const fits = (width: number, height: number): boolean =>
+  width > 20 && height > 20 && width <= LARGEST.width && height <= LARGEST.height;
+
+/** What a simulated printer says of itself. */
+export function printerAttributes(now: {
+  address: string;
+  state: number;
+  reason: string;
+  upTime: number;
+  queued: number;
+}): ReadonlyMap<string, IppAttribute> {
+  const name = 'Little-Peel-simulated-printer';
+  const kinds = (key: string): IppAttribute => ipp.keyword(...(TAKEN[key] ?? []));
+  const numbers = (key: string): IppAttribute => ipp.enum(...(TAKEN[key] ?? []));
+  return new Map<string, IppAttribute>([
+    ['charset-configured', ipp.charset('utf-8')],
+    ['charset-supported', ipp.charset('utf-8', 'us-ascii')],
+    ['color-supported', ipp.boolean(true)],
+    ['compression-supported', ipp.keyword('none')],
+    ['copies-default', ipp.integer(1)],
+    ['copies-supported', ipp.range(1, 99)],
+    ['document-format-default', ipp.mime('application/pdf')],
+    ['document-format-supported', ipp.mime('application/pdf', 'application/octet-stream')],
+    ['finishings-default', ipp.enum(3)],
+    ['finishings-supported', numbers('finishings')],
+    ['generated-natural-language-supported', ipp.language('en')],
+    ['ipp-versions-supported', ipp.keyword('1.1', '2.0')],
+    [
+      'job-creation-attributes-supported',
+      ipp.keyword('copies', 'media', 'media-col', ...Object.keys(TAKEN)),
+    ],
+    ['media-default', ipp.keyword('iso_a4_210x297mm')],
+    ['media-ready', ipp.keyword('iso_a4_210x297mm')],
+    [
+      'media-supported',
+      ipp.keyword(
+        ...MEDIA,
+        'custom_min_20x20mm',
+        `custom_max_${LARGEST.width}x${LARGEST.height}mm`,
+      ),
+    ],
+    [
+      'media-col-default',
+      ipp.collection({
+        'media-size': ipp.collection({
+          'x-dimension': ipp.integer(21000),
+          'y-dimension': ipp.integer(29700),
+        }),
+      }),
+    ],
+    ['media-col-supported', ipp.keyword('media-size', 'media-source', 'media-type')],
+    ['media-source-supported', kinds('media-source')],
+    ['media-type-supported', kinds('media-type')],
+    ['multiple-document-jobs-supported', ipp.boolean(false)],
+    ['natural-language-configured', ipp.language('en')],
+    ['number-up-default', ipp.integer(1)],
+    ['number-up-supported', ipp.integer(1)],
+    ['operations-supported', ipp.enum(...Object.values(OPERATION))],
+    ['orientation-requested-default', ipp.enum(3)],
+    ['orientation-requested-supported', numbers('orientation-requested')],
+    ['output-bin-default', ipp.keyword('face-down')],
+    ['output-bin-supported', kinds('output-bin')],
+    ['pages-per-minute', ipp.integer(10)],
+    ['pages-per-minute-color', ipp.integer(10)],
+    ['pdl-override-supported', ipp.keyword('attempted')],
+    ['print-color-mode-default', ipp.keyword('auto')],
+    ['print-color-mode-supported', kinds('print-color-mode')],
+    ['print-quality-default', ipp.enum(4)],
+    ['print-quality-supported', numbers('print-quality')],
+    ['print-scaling-default', ipp.keyword('none')],
+    ['print-scaling-supported', kinds('print-scaling')],
+    ['printer-info', ipp.text('Simulated printer of Little Peel')],
+    ['printer-is-accepting-jobs', ipp.boolean(true)],
+    ['printer-location', ipp.text('In this computer')],
+    ['printer-make-and-model', ipp.text('Simulated printer')],
+    ['printer-more-info', ipp.uri(now.address.replace(/^ipp:/, 'http:'))],
+    ['printer-name', ipp.name(name)],
+    ['printer-resolution-default', ipp.resolution(300)],
+    ['printer-resolution-supported', ipp.resolution(300)],
+    ['printer-state', ipp.enum(now.state)],
+    ['printer-state-reasons', ipp.keyword(now.reason)],
+    ['printer-up-time', ipp.integer(now.upTime)],
+    ['printer-uri-supported', ipp.uri(now.address)],
+    ['queued-job-count', ipp.integer(now.queued)],
+    ['sides-default', ipp.keyword('one-sided')],
+    ['sides-supported', kinds('sides')],
+    ['uri-authentication-supported', ipp.keyword('none')],
+    ['uri-security-supported', ipp.keyword('none')],
+  ]);
+}
