@@ -1,5 +1,6 @@
 import helmet from '@fastify/helmet';
 import serveStatic from '@fastify/static';
+import { bridge } from './bridge/index.ts';
 import fastify, { type FastifyInstance } from 'fastify';
 
 /** What a page may load: its own origin, and nothing else. */
@@ -17,9 +18,15 @@ const POLICY = {
   'frame-ancestors': ["'none'"],
 };
 
-/** The server of the built application in a folder. It answers this computer only. */
-export async function createServer(files: string): Promise<FastifyInstance> {
-  const server = fastify();
+/**
+ * The server of the built application in a folder. It answers this computer only.
+ * @param standIns ports of the simulated devices; the usual ones unless given
+ */
+export async function createServer(
+  files: string,
+  standIns?: { printer: number; cutter: number },
+): Promise<FastifyInstance> {
+  const server = fastify({ maxParamLength: 200 });
   await server.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: POLICY },
     strictTransportSecurity: false,
@@ -34,6 +41,10 @@ export async function createServer(files: string): Promise<FastifyInstance> {
         /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
       );
     },
+  });
+  await server.register(bridge, {
+    prefix: '/api/bridge',
+    ...(standIns ? { ports: standIns } : {}),
   });
   server.get('/api/health', () => ({ ready: true }));
   server.setNotFoundHandler((request, reply) => {

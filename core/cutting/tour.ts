@@ -14,9 +14,9 @@ export interface Tour {
   readonly flipped: readonly boolean[];
 }
 
-const NEAR = 8; // neighbours that a visit may be joined to
+const NEAR = 7; // neighbours that a visit may be joined to
 const LONGEST = 3; // visits that are moved together
-const KICKS = 220; // how often a settled tour is disturbed
+const KICKS = 120; // how often a settled tour is disturbed
 const REACH = 50; // visits that a kick may reach over
 const EPSILON = 1e-9;
 

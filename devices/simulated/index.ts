@@ -52,3 +52,4 @@ export async function printedPage(printer: Printer, order: PrintOrder): Promise<
   if (!page) throw new Error('This printer shows nothing.');
   return page;
 }
+export { drawnHpgl } from './drawn-hpgl.ts';

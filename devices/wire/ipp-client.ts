@@ -19,13 +19,13 @@ export interface PrintSettings {
   /** Of the sheet, mm. */
   readonly width: number;
   readonly height: number;
-  readonly copies?: number;
-  readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge';
-  readonly quality?: 'draft' | 'normal' | 'high';
-  readonly color?: 'auto' | 'color' | 'monochrome';
+  readonly copies?: number | undefined;
+  readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge' | undefined;
+  readonly quality?: 'draft' | 'normal' | 'high' | undefined;
+  readonly color?: 'auto' | 'color' | 'monochrome' | undefined;
   /** As the printer calls them. */
-  readonly tray?: string;
-  readonly type?: string;
+  readonly tray?: string | undefined;
+  readonly type?: string | undefined;
 }
 
 /** What a printer says of itself. */

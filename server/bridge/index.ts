@@ -1,0 +1,179 @@
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import { z } from 'zod';
+import { Cancelled, watchedTask, type Result, type Task } from '../../core/base/index.ts';
+import { faultsSchema } from '../../core/run/index.ts';
+import { askPrinter, cutOverTcp, parseAddress, printOverIpp } from '../../devices/wire/index.ts';
+import { Guard } from './guard.ts';
+import { StandIns } from './stand-ins.ts';
+
+const MOST_DEVICES = 40;
+const MOST_AT_ONCE = 4;
+const MOST_PRINT = 96e6; // bytes
+const MOST_CUT = 16e6;
+const PATIENCE = 10 * 60_000; // ms that a page waits for paper: who stands before it can also stop
+const PORTS = { printer: 4631, cutter: 4632 };
+
+const deviceSchema = z.strictObject({
+  kind: z.enum(['printer', 'cutter']),
+  address: z.string().max(300),
+});
+const number = (text: unknown): unknown => (typeof text === 'string' ? Number(text) : text);
+const side = z.preprocess(number, z.number().min(10).max(2000));
+const printSchema = z.strictObject({
+  address: z.string().max(300),
+  name: z.string().max(200),
+  width: side,
+  height: side,
+  copies: z.preprocess(number, z.number().int().min(1).max(99)).optional(),
+  sides: z.enum(['one-sided', 'two-sided-long-edge', 'two-sided-short-edge']).optional(),
+  quality: z.enum(['draft', 'normal', 'high']).optional(),
+  color: z.enum(['auto', 'color', 'monochrome']).optional(),
+  tray: z.string().max(100).optional(),
+  type: z.string().max(100).optional(),
+});
+const cutSchema = z.strictObject({ address: z.string().max(300) });
+
+/**
+ * The bridge from the page to the devices in the house, since a browser cannot open sockets. It sends
+ * only to addresses that were confirmed since it started, and listens only to pages of its own.
+ */
+export async function bridge(
+  server: FastifyInstance,
+  options: { ports?: typeof PORTS },
+): Promise<void> {
+  const guard = new Guard();
+  const standIns = new StandIns();
+  const confirmed = new Set<string>();
+  let atOnce = 0;
+  const { ports = PORTS } = options;
+  server.addHook('onClose', () => standIns.stop());
+  server.addContentTypeParser(
+    ['application/pdf', 'application/vnd.hp-hpgl'],
+    { parseAs: 'buffer', bodyLimit: MOST_PRINT },
+    (_, body, done) => done(null, body),
+  );
+  server.addHook('onRequest', async (request, reply) => {
+    const open = request.url.startsWith('/api/bridge/token');
+    if (open ? !guard.isOwn(request) : !guard.mayPass(request)) return guard.refuse(reply);
+    return undefined;
+  });
+  server.setErrorHandler((error: { statusCode?: number }, _, reply) => {
+    const status = error.statusCode ?? 500;
+    return reply.code(status).send({
+      code: 'bridge/refused',
+      what: status === 413 ? 'This is too large for a device.' : 'The request is not understood.',
+      remedy: 'Reload the workshop, and try again.',
+    });
+  });
+
+  const isKnown = (kind: string, address: string): boolean => confirmed.has(`${kind} ${address}`);
+  const unknown = (reply: FastifyReply): FastifyReply =>
+    reply.code(403).send({
+      code: 'bridge/not-confirmed',
+      what: 'This address was not confirmed.',
+      remedy: 'Confirm the device in the Stock room.',
+    });
+  const unread = (reply: FastifyReply): FastifyReply =>
+    reply.code(400).send({
+      code: 'bridge/refused',
+      what: 'The request is not understood.',
+      remedy: 'Reload the workshop, and try again.',
+    });
+
+  /** Answers with lines of JSON: how far it is, then what came of it. A page that goes away stops it. */
+  async function watched<T>(
+    { raw }: FastifyRequest,
+    reply: FastifyReply,
+    run: (task: Task) => Promise<Result<T>>,
+  ): Promise<FastifyReply> {
+    if (atOnce >= MOST_AT_ONCE)
+      return reply.code(429).send({
+        code: 'bridge/busy',
+        what: 'Too much is sent at once.',
+        remedy: 'Wait for the first devices to end.',
+      });
+    atOnce++;
+    const out = reply.hijack().raw;
+    out.writeHead(200, { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' });
+    const say = (line: unknown): unknown => out.write(`${JSON.stringify(line)}\n`);
+    const { task, cancel } = watchedTask((share, doing) => say({ share, doing }));
+    out.on('close', cancel);
+    raw.on('aborted', cancel);
+    try {
+      say(await run(task));
+    } catch (error) {
+      if (!(error instanceof Cancelled)) {
+        console.error(error);
+        const problem = { code: 'bridge/failed', what: 'The bridge failed.', remedy: 'Try again.' };
+        say({ ok: false, problem });
+      }
+    } finally {
+      atOnce--;
+      out.end();
+    }
+    return reply;
+  }
+
+  server.get('/token', () => ({ token: guard.token }));
+
+  server.post('/devices', { bodyLimit: 2000 }, (request, reply) => {
+    const read = deviceSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    const { kind } = read.data;
+    const address = parseAddress(kind, read.data.address);
+    if (!address.ok) return reply.code(400).send(address.problem);
+    if (confirmed.size >= MOST_DEVICES) confirmed.delete([...confirmed][0] ?? '');
+    confirmed.add(`${kind} ${address.value}`);
+    return { address: address.value };
+  });
+
+  server.post('/ask', { bodyLimit: 2000 }, async (request, reply) => {
+    const read = cutSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    if (!isKnown('printer', read.data.address)) return unknown(reply);
+    return askPrinter(read.data.address);
+  });
+
+  server.post('/print', { bodyLimit: MOST_PRINT }, async (request, reply) => {
+    const read = printSchema.safeParse(request.query);
+    const pdf = request.body;
+    if (!read.success || !Buffer.isBuffer(pdf) || pdf.subarray(0, 5).toString() !== '%PDF-')
+      return unread(reply);
+    const { address, name, ...settings } = read.data;
+    if (!isKnown('printer', address)) return unknown(reply);
+    const order = { pdf: new Uint8Array(pdf), name, settings, patience: PATIENCE };
+    return watched(request, reply, (task) => printOverIpp(address, order, task));
+  });
+
+  server.post('/cut', { bodyLimit: MOST_CUT }, async (request, reply) => {
+    const read = cutSchema.safeParse(request.query);
+    const hpgl = request.body;
+    if (!read.success || !Buffer.isBuffer(hpgl) || hpgl.subarray(0, 3).toString() !== 'IN;')
+      return unread(reply);
+    const { address } = read.data;
+    if (!isKnown('cutter', address)) return unknown(reply);
+    return watched(request, reply, (task) => cutOverTcp(address, hpgl.toString('latin1'), task));
+  });
+
+  server.get('/stand-ins', () => standIns.tell());
+  server.post('/stand-ins', { bodyLimit: 2000 }, async (request, reply) => {
+    const faults = faultsSchema.strict().safeParse(request.body ?? {});
+    if (!faults.success) return unread(reply);
+    await standIns.start(ports);
+    standIns.apply(faults.data);
+    return standIns.tell();
+  });
+  server.get<{ Params: { job: string; page: string } }>(
+    '/stand-ins/prints/:job/:page',
+    (request, reply) => {
+      const { job, page } = request.params;
+      const png = standIns.page(Number(job), Number(page));
+      return png ? reply.type('image/png').send(Buffer.from(png)) : reply.code(404).send();
+    },
+  );
+  server.get<{ Params: { cut: string } }>('/stand-ins/cuts/:cut', async (request, reply) => {
+    const png = await standIns.cut(Number(request.params.cut));
+    return png ? reply.type('image/png').send(Buffer.from(png)) : reply.code(404).send();
+  });
+  await Promise.resolve();
+}
