@@ -27,10 +27,11 @@ export const router = createRouter({
     },
     { path: '/art', name: 'art-drawer', component: () => import('./art/ArtDrawerView.vue') },
     {
-      path: '/stock/:part(sheets|discs|materials|printers|on-hand)?',
+      path: '/stock/:part(sheets|discs|materials|printers|cutters|on-hand)?',
       name: 'stock-room',
       component: () => import('./stock/StockRoomView.vue'),
     },
+    { path: '/ledger', name: 'ledger', component: () => import('./ledger/LedgerView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 });

@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page` or `desk` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -7,6 +7,7 @@ import { benchList } from './list.ts';
 import { benchNest } from './nest.ts';
 import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
+import { benchRehearsal } from './rehearsal.ts';
 import { benchSheets } from './sheets.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
@@ -21,6 +22,7 @@ const BENCHES = {
   list: benchList,
   stock: benchStock,
   cutting: benchCutting,
+  rehearsal: benchRehearsal,
   page: benchPage,
   desk: benchDesk,
 };

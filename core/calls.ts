@@ -52,7 +52,16 @@ import {
 import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
 import { tryMarks, type MarkStyle, type MarkTrials, type SheetPicture } from './register/index.ts';
 import { nestJob, type NestedJob } from './sheet/index.ts';
-import { runJob, type Devices, type Faults, type RunOrder, type RunReport } from './run/index.ts';
+import {
+  rehearseSheet,
+  runJob,
+  type Chances,
+  type Rehearsed,
+  type Devices,
+  type Faults,
+  type RunOrder,
+  type RunReport,
+} from './run/index.ts';
 import {
   readTemplateFile,
   templateFromPhoto,
@@ -143,6 +152,8 @@ export interface Calls {
     task: Task,
   ): Promise<readonly MarkTrials[]>;
   renderPage(args: RenderRequest, task: Task): Promise<RgbaImage>;
+  /** A sheet rehearsed many times: the chance of a white sliver on each of its copies. */
+  rehearse(args: Rehearsed & { job: Job; sheet: number }, task: Task): Promise<Result<Chances>>;
   run(args: RunArgs, task: Task): Promise<Result<RunReport>>;
 }
 
@@ -225,6 +236,11 @@ export function createCalls(ground: CallGround): Calls {
       return tried;
     },
     renderPage: (request) => renderPdf(platform, request),
+    async rehearse({ job, sheet, ...rehearsed }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      return rehearseSheet(compiled, { ...rehearsed, platform, resources, sheet, task });
+    },
     async run({ job, seed, faults, ...order }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();

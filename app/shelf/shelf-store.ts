@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import type { RunRecord } from '../../core/run/index.ts';
 import { expectGood, freeId, isProblem } from '../../core/base/index.ts';
 import {
   createJob,
@@ -33,7 +34,6 @@ import {
   welcome,
   withArt,
   type KeptJob,
-  type KeptRun,
 } from '../storage/index.ts';
 import { useOwnDesigns } from '../job/store/own-designs.ts';
 import { forgetMissing } from '../job/store/page-resources.ts';
@@ -45,7 +45,7 @@ export const useShelf = defineStore('shelf', () => {
   const messages = useMessages();
   const designs = useOwnDesigns();
   const jobs = shallowRef<readonly KeptJob[]>([]);
-  const runs = shallowRef<readonly KeptRun[]>([]);
+  const runs = shallowRef<readonly RunRecord[]>([]);
   const query = ref('');
   const ready = ref(false);
   let started = false;
@@ -202,13 +202,18 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
-  function lastRun(job: string): KeptRun | undefined {
-    return runs.value.find((run) => run.job === job);
+  function lastRun(job: string): RunRecord | undefined {
+    return runs.value.find((run) => run.job === job && !run.open);
+  }
+
+  /** The run of a job that is under way. */
+  function openRun(job: string): RunRecord | undefined {
+    return runs.value.find((run) => run.job === job && run.open);
   }
 
   /** What each copy of a job looked like when it was last printed. */
   function printedBefore(job: string): Record<string, string> {
-    const own = runs.value.filter((run) => run.job === job);
+    const own = runs.value.filter((run) => run.job === job && !run.open);
     return Object.assign({}, ...own.map(({ printed }) => printed).reverse()) as Record<
       string,
       string
@@ -233,6 +238,8 @@ export const useShelf = defineStore('shelf', () => {
     saveAll,
     dropDemo,
     lastRun,
+    openRun,
+    runs,
     printedBefore,
   };
 });

@@ -90,6 +90,12 @@ async function copy(): Promise<void> {
       :max="10000"
       @update:model-value="change({ drying: $event })"
     />
+    <SelectRow
+      :label="words.finish"
+      :model-value="material.finish ?? 'none'"
+      :choices="words.finishes"
+      @update:model-value="change({ finish: $event })"
+    />
     <ChoicesRow
       :label="words.mirrored"
       :model-value="material.mirrored ? 'yes' : 'no'"

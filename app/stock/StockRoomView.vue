@@ -7,6 +7,8 @@ import { useSettings } from '../ui/settings-store.ts';
 import { texts } from '../texts/index.ts';
 import BenchLayout from '../ui/BenchLayout.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
+import CutterBench from './cutters/CutterBench.vue';
+import CutterCards from './cutters/CutterCards.vue';
 import EmptyRoom from './EmptyRoom.vue';
 import MaterialCard from './MaterialCard.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
@@ -18,6 +20,7 @@ import PrinterCards from './printers/PrinterCards.vue';
 import { usePrinterEditor } from './printers/printer-editor.ts';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
+import StandInsCard from './StandInsCard.vue';
 import StockOffers from './StockOffers.vue';
 import StockSearch from './StockSearch.vue';
 import { useStockRoom } from './stock-room-store.ts';
@@ -83,6 +86,11 @@ const printer = computed(() =>
     ? (room.room.printers.find(({ id }) => id === open.value) ?? room.room.printers[0])
     : undefined,
 );
+const cutter = computed(() =>
+  part.value === 'cutters'
+    ? (room.room.cutters.find(({ id }) => id === open.value) ?? room.room.cutters[0])
+    : undefined,
+);
 const measuring = usePrinterEditor(() => printer.value);
 
 onMounted(room.start);
@@ -112,6 +120,10 @@ async function putOnHand(stock: Stock): Promise<void> {
 
 async function addPrinter(): Promise<void> {
   open.value = (await room.addPrinter()).id;
+}
+
+async function addCutter(): Promise<void> {
+  open.value = (await room.addCutter()).id;
 }
 
 async function keepSheet(stock: Stock): Promise<void> {
@@ -176,6 +188,13 @@ function measureAgain(stock: Stock): void {
           @open="open = $event"
           @add="addPrinter"
         />
+        <CutterBench
+          v-if="part === 'cutters'"
+          :cutters="room.room.cutters"
+          :open="cutter"
+          @open="open = $event"
+          @add="addCutter"
+        />
         <template v-if="part === 'on-hand'">
           <StockOffers
             v-if="room.room.supplies.length"
@@ -212,7 +231,9 @@ function measureAgain(stock: Stock): void {
       </template>
       <MaterialCard v-else-if="material" :material="material" @open="open = $event" />
       <PrinterCards v-else-if="printer" :printer="printer" :editor="measuring" />
+      <CutterCards v-else-if="cutter" :cutter="cutter" />
       <SupplyCard v-else-if="supply" :supply="supply" />
+      <StandInsCard v-if="!describing && (part === 'printers' || part === 'cutters')" />
     </template>
   </BenchLayout>
 </template>

@@ -5,8 +5,10 @@ import {
   NO_CORRECTION,
   SHIPPED_MATERIALS,
   SHIPPED_STOCK,
+  USUAL_CUTTER,
   withUsed,
   type Correction,
+  type Cutter,
   type Material,
   type PrinterProfile,
   type Stock,
@@ -173,6 +175,56 @@ export const useStockRoom = defineStore('stock-room', () => {
     canUndo(texts.printers.removed(printer.name), { printers: before });
   }
 
+  /** A new cutter under a name that is free. */
+  async function addCutter(): Promise<Cutter> {
+    await start();
+    const { cutters } = room.value;
+    const id = freeId(
+      'cutter',
+      cutters.map((one) => one.id),
+    );
+    const { newName } = texts.devices;
+    const name = cutters.length ? `${newName} ${cutters.length + 1}` : newName;
+    const made: Cutter = { ...USUAL_CUTTER, id, name };
+    await change({ cutters: [...cutters, made] });
+    return made;
+  }
+
+  function keepCutter(cutter: Cutter): Promise<void> {
+    return change({ cutters: withOne(room.value.cutters, cutter) });
+  }
+
+  async function removeCutter(cutter: Cutter): Promise<void> {
+    const { cutters: before } = room.value;
+    await change({ cutters: without(before, cutter.id) });
+    canUndo(texts.devices.removed(cutter.name), { cutters: before });
+  }
+
+  /** Puts the simulated devices beside the others, at the addresses where they run. */
+  async function addSimulated(printer: string, cutter: string): Promise<void> {
+    await start();
+    const { printers, cutters } = room.value;
+    const { simulatedPrinter, simulatedCutter } = texts.devices;
+    const { newTray } = texts.printers;
+    const printing: PrinterProfile = {
+      id: 'simulated-printer',
+      name: simulatedPrinter,
+      trays: [{ id: 'tray', name: newTray }],
+      address: printer,
+      duplex: true,
+    };
+    const cutting: Cutter = {
+      ...USUAL_CUTTER,
+      id: 'simulated-cutter',
+      name: simulatedCutter,
+      address: cutter,
+    };
+    await change({
+      printers: withOne(printers, printing),
+      cutters: withOne(cutters, cutting),
+    });
+  }
+
   /** The printers' trays that are measured, under the names by which one is remembered. */
   const trays = computed(() =>
     room.value.printers.flatMap((printer) =>
@@ -222,5 +274,9 @@ export const useStockRoom = defineStore('stock-room', () => {
     addPrinter,
     keepPrinter,
     removePrinter,
+    addCutter,
+    keepCutter,
+    removeCutter,
+    addSimulated,
   };
 });

@@ -24,7 +24,7 @@ export {
   putJobBack,
   withArt,
   type KeptJob,
-  type KeptRun,
+  forgetRun,
 } from './jobs.ts';
 export { houseStyle, keepHouseStyle } from './house-style.ts';
 export { hearKept, tellKept } from './news.ts';

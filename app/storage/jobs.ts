@@ -1,22 +1,7 @@
 import { good, type Result } from '../../core/base/index.ts';
 import { jobWithArt, parseJob, type Job, type JobWithArt } from '../../core/job/index.ts';
+import { runRecordSchema, type RunRecord } from '../../core/run/index.ts';
 import { database } from './database.ts';
-
-/** One run of a job, as the shelf and later the ledger know it. */
-export interface KeptRun {
-  readonly id: string;
-  readonly job: string;
-  /** ISO time. */
-  readonly at: string;
-  readonly sheets: number;
-  readonly copies: number;
-  /** mm */
-  readonly worstDeviation: number;
-  /** What each copy looked like that was printed, by its name. */
-  readonly printed?: Readonly<Record<string, string>>;
-  /** The copies that were spoiled. */
-  readonly spoiled?: readonly string[];
-}
 
 /** A job on the shelf. */
 export interface KeptJob {
@@ -101,16 +86,22 @@ export async function keepArt(id: string, bytes: Uint8Array, now: number): Promi
 export const withArt = (job: Job): Promise<JobWithArt> => jobWithArt(job, artBytes);
 
 /** Remembers a run. */
-export async function keepRun(run: KeptRun): Promise<void> {
+export async function keepRun(run: RunRecord): Promise<void> {
   await database.runs.setItem(run.id, run);
 }
 
-/** All runs, the latest first. */
-export async function allRuns(): Promise<KeptRun[]> {
-  const runs: KeptRun[] = [];
-  await database.runs.iterate<KeptRun, undefined>((run) => {
-    runs.push(run);
+/** All runs, the latest first; what cannot be read is passed over. */
+export async function allRuns(): Promise<RunRecord[]> {
+  const runs: RunRecord[] = [];
+  await database.runs.iterate<unknown, undefined>((kept) => {
+    const run = runRecordSchema.safeParse(kept);
+    if (run.success) runs.push(run.data);
     return undefined;
   });
   return runs.sort((one, other) => (one.at < other.at ? 1 : -1));
+}
+
+/** Takes a run out of the ledger. */
+export async function forgetRun(id: string): Promise<void> {
+  await database.runs.removeItem(id);
 }

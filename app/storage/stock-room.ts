@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import {
   materialSchema,
+  cutterSchema,
   printerSchema,
   stockFromVersion2,
   stockSchema,
   supplySchema,
+  type Cutter,
   type Material,
   type PrinterProfile,
   type Stock,
@@ -22,6 +24,7 @@ export interface StockRoom {
   readonly supplies: readonly Supply[];
   /** Printers, with how each of their trays puts a page on paper. */
   readonly printers: readonly PrinterProfile[];
+  readonly cutters: readonly Cutter[];
   /** Ids of sheets. */
   readonly favourites: readonly string[];
   /** Ids of sheets that jobs were last laid on, the latest first. */
@@ -33,6 +36,7 @@ export const EMPTY_STOCK_ROOM: StockRoom = {
   materials: [],
   supplies: [],
   printers: [],
+  cutters: [],
   favourites: [],
   recent: [],
 };
@@ -58,6 +62,7 @@ export function readStockRoom(kept: unknown): StockRoom {
     materials: listOf(materialSchema, found.materials),
     supplies: listOf(supplySchema, found.supplies),
     printers: listOf(printerSchema, found.printers),
+    cutters: listOf(cutterSchema, found.cutters),
     favourites: listOf(z.string(), found.favourites),
     recent: listOf(z.string(), found.recent),
   };
@@ -87,6 +92,7 @@ export function mergedStockRoom(first: StockRoom, second: StockRoom): StockRoom 
     materials: together(first.materials, second.materials),
     supplies: together(first.supplies, second.supplies),
     printers: together(first.printers, second.printers),
+    cutters: together(first.cutters, second.cutters),
     favourites: [...new Set([...first.favourites, ...second.favourites])],
     recent: [...new Set([...first.recent, ...second.recent])],
   };

@@ -1,6 +1,11 @@
 import 'fake-indexeddb/auto';
 import { contentHash } from '../../core/base/index.ts';
-import { firstStock, MATT_PAPER, type PrinterProfile } from '../../core/stock/index.ts';
+import {
+  firstStock,
+  USUAL_CUTTER,
+  MATT_PAPER,
+  type PrinterProfile,
+} from '../../core/stock/index.ts';
 import { createJob, type Job } from '../../core/job/index.ts';
 
 // The real library on a database in memory.
@@ -121,7 +126,6 @@ test('a backup brings jobs, art, runs and samples into an empty workshop', async
     at: '2026-04-18T10:00:00Z',
     sheets: 1,
     copies: 12,
-    worstDeviation: 0.1,
   };
   await store.keepRun(run);
   const file = await backUp();
@@ -177,6 +181,7 @@ test('the Stock room is kept and travels with a backup', async () => {
     materials: [{ ...MATT_PAPER, name: 'Thick matt paper' }],
     supplies: [supply],
     printers: [bench],
+    cutters: [{ ...USUAL_CUTTER, id: 'bench', name: 'Bench cutter' }],
     favourites: ['own-rounds'],
     recent: ['a4'],
   };

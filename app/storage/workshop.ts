@@ -1,4 +1,5 @@
 import { expectGood } from '../../core/base/index.ts';
+import { runRecordSchema } from '../../core/run/index.ts';
 import {
   filesOf,
   isDesign,
@@ -19,7 +20,6 @@ import {
   withArt,
   type KeptArt,
   type KeptJob,
-  type KeptRun,
 } from './jobs.ts';
 import { NO_HOUSE_STYLE } from '../../core/designs/index.ts';
 import { houseStyle, keepHouseStyle, readHouseStyle } from './house-style.ts';
@@ -130,14 +130,17 @@ export async function restore(
     ({ id }) => !here.some((one) => one.id === id),
   );
   if (added.length) await keepOwnTypefaces([...here, ...added]);
-  const runs = Array.isArray(documents.runs) ? (documents.runs as KeptRun[]) : [];
+  const runs = Array.isArray(documents.runs) ? documents.runs : [];
   // Earlier backups have the measured sheets alone.
   const room = readStockRoom(documents.stock ?? { sheets: documents.sheets });
   await keepStockRoom(mergedStockRoom(room, await stockRoom()));
   // What the workshop has of its own stays; an empty style takes that of the backup.
   if ((await houseStyle()) === NO_HOUSE_STYLE && documents.style !== undefined)
     await keepHouseStyle(readHouseStyle(documents.style));
-  for (const run of runs) if (typeof run.id === 'string') await keepRun(run);
+  for (const kept of runs) {
+    const run = runRecordSchema.safeParse(kept);
+    if (run.success) await keepRun(run.data);
+  }
   return { jobs: jobs.length, damaged: damaged.length };
 }
 

@@ -1,10 +1,12 @@
 import { art } from './art.ts';
 import { artwork } from './artwork.ts';
 import { combined } from './combined.ts';
+import { devices } from './devices.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
 import { fill } from './fill.ts';
 import { history } from './history.ts';
+import { ledger } from './ledger.ts';
 import { list } from './list.ts';
 import { ornaments } from './ornaments.ts';
 import { printers } from './printers.ts';
@@ -27,7 +29,12 @@ const counted = (number: number, one: string): string =>
 /** Every word on the screen, in one place. */
 export const texts = {
   brand: 'Little Peel',
-  places: { shelf: 'Shelf', 'art-drawer': 'Art drawer', 'stock-room': 'Stock room' },
+  places: {
+    shelf: 'Shelf',
+    'art-drawer': 'Art drawer',
+    'stock-room': 'Stock room',
+    ledger: 'Ledger',
+  },
   search: 'Find a job',
   settings: {
     open: 'Settings',
@@ -98,10 +105,12 @@ export const texts = {
   art,
   artwork,
   combined,
+  devices,
   edge,
   exact,
   fill,
   history,
+  ledger,
   list,
   ornaments,
   printers,
@@ -125,6 +134,7 @@ export const texts = {
     picture: 'Open a job and drop it there, or on the shelf to begin with stickers.',
   },
   close: 'Close',
+  confirm: 'Confirm',
   ticket: {
     thing: 'Thing',
     size: 'Size',

@@ -40,6 +40,7 @@ export const stock = {
     discs: 'Discs',
     materials: 'Materials',
     printers: 'Printers',
+    cutters: 'Cutters',
     'on-hand': 'On hand',
   },
   room: 'Stock room',
@@ -171,6 +172,8 @@ export const stock = {
     dries: (minutes: number): string =>
       minutes >= 60 ? `dries ${counted(Math.round(minutes / 60), 'hour')}` : `dries ${minutes} min`,
     dry: 'dry at once',
+    finish: 'Between print and cut',
+    finishes: { none: 'Nothing', laminate: 'Laminate', foil: 'Foil' },
     mirrored: 'Printed',
     mirror: { no: 'As seen', yes: 'Mirrored' },
     isMirrored: 'printed mirrored',

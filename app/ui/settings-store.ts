@@ -18,8 +18,11 @@ interface Settings {
   files: { formats: string[]; choices: Record<string, unknown> };
   /** The printer and its tray that pages are put right for; empty for none. */
   printer: string;
+  /** What runs print and cut on: ids of the Stock room, or another way. */
+  devices: { printer: string; cutter: string };
 }
 
+const NO_DEVICES: Settings['devices'] = { printer: 'file', cutter: 'file' };
 const NO_FILES: Settings['files'] = { formats: ['pdf'], choices: {} };
 
 /** A screen of 96 px to the inch. */
@@ -40,10 +43,20 @@ function read(): Settings {
           : USUAL_PX_PER_MM,
       files: Array.isArray(kept.files?.formats) ? kept.files : NO_FILES,
       printer: typeof kept.printer === 'string' ? kept.printer : '',
+      devices:
+        typeof kept.devices?.printer === 'string' && typeof kept.devices.cutter === 'string'
+          ? kept.devices
+          : NO_DEVICES,
     };
   } catch {
     const usual = { unit: 'mm', theme: preferred, currency: 'EUR', grid: 0 } as const;
-    return { ...usual, pxPerMm: USUAL_PX_PER_MM, files: NO_FILES, printer: '' };
+    return {
+      ...usual,
+      pxPerMm: USUAL_PX_PER_MM,
+      files: NO_FILES,
+      printer: '',
+      devices: NO_DEVICES,
+    };
   }
 }
 
@@ -57,9 +70,10 @@ export const useSettings = defineStore('settings', () => {
   const pxPerMm = ref(kept.pxPerMm);
   const files = ref(kept.files);
   const printer = ref(kept.printer);
+  const devices = ref(kept.devices);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme, currency, grid, pxPerMm, files, printer],
+    [unit, theme, currency, grid, pxPerMm, files, printer, devices],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
@@ -73,10 +87,11 @@ export const useSettings = defineStore('settings', () => {
           pxPerMm: pxPerMm.value,
           files: files.value,
           printer: printer.value,
+          devices: devices.value,
         } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme, currency, grid, pxPerMm, files, printer };
+  return { unit, theme, currency, grid, pxPerMm, files, printer, devices };
 });

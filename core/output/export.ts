@@ -18,6 +18,7 @@ import type { CompiledSheet } from '../sheet/index.ts';
 import type { Correction, PaperSide } from '../stock/index.ts';
 import { artworkSvg } from './artwork-svg.ts';
 import { cutDxf } from './dxf.ts';
+import type { Knife } from '../cutting/index.ts';
 import { cutSvg } from './cut-svg.ts';
 import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
 import { cutHpgl } from './hpgl.ts';
@@ -64,6 +65,10 @@ export interface ExportChoices extends FormChoices {
   readonly clear: boolean;
   /** How the printer and tray that it is for put a page on paper: undone on sheets with spots. */
   readonly printer?: Correction;
+  /** Which side of the paper a print file has, where not both. */
+  readonly side?: PaperSide;
+  /** How the knife of the cutter trails; it sees to that itself unless given. */
+  readonly knife?: Knife;
   /** Of which sheets, by their numbers from 0; all of them unless given. */
   readonly sheets?: readonly number[];
 }
@@ -104,9 +109,14 @@ export async function printPdf(
     outlines,
     smallPictures,
     printer,
-  }: Pick<ExportChoices, 'cutLayer' | 'outlines' | 'smallPictures' | 'printer'> = USUAL_CHOICES,
+    side: only,
+  }: Pick<
+    ExportChoices,
+    'cutLayer' | 'outlines' | 'smallPictures' | 'printer' | 'side'
+  > = USUAL_CHOICES,
 ): Promise<Uint8Array> {
-  const pages = printedSides(compiled).map(({ sheet, side }): PdfPage => {
+  const sides = printedSides(compiled).filter(({ side }) => only === undefined || side === only);
+  const pages = sides.map(({ sheet, side }): PdfPage => {
     const page = sheetPage(sheet);
     return {
       ...page,
@@ -157,7 +167,7 @@ export interface ExportOptions {
 
 const JPEG_QUALITY = 90;
 
-type Write = (sheet: CompiledSheet) => string;
+type Write = (sheet: CompiledSheet, knife?: Knife) => string;
 
 /** What is written of the cut lines of a sheet. */
 const CUT_FILES = { svg: cutSvg, dxf: cutDxf, hpgl: cutHpgl } as const satisfies Record<
@@ -272,11 +282,17 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
     printPdf(platform, compiled, resources, as);
   const printed = wants.has('pdf') ? await write(choices) : undefined;
   // Pictures of sheets show no cut lines, and the pictures on them as they are.
-  const plain = { ...choices, cutLayer: false, smallPictures: false };
-  const isPlain = !choices.cutLayer && !choices.smallPictures;
+  const { side, ...both } = choices;
+  const plain = { ...both, cutLayer: false, smallPictures: false };
+  const isPlain = !choices.cutLayer && !choices.smallPictures && side === undefined;
   const pdf = drawn ? await (isPlain && printed ? printed : write(plain)) : undefined;
   if (printed)
-    made.push({ name: `${stem}.pdf`, format: 'pdf', bytes: printed, pages: sides.length });
+    made.push({
+      name: `${stem}.pdf`,
+      format: 'pdf',
+      bytes: printed,
+      pages: sides.filter((one) => side === undefined || one.side === side).length,
+    });
   if (wants.has('form')) {
     const bytes = await formPdf(platform, wanted, resources, choices);
     made.push({ name: `${stem}-form.pdf`, format: 'form', bytes, pages: names.length });
@@ -286,7 +302,8 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
     await task.breathe();
     const name = names[index] as SheetFiles;
     for (const [format, cut] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
-      if (wants.has(format)) made.push({ name: name[format], format, bytes: text(cut(sheet)) });
+      if (wants.has(format))
+        made.push({ name: name[format], format, bytes: text(cut(sheet, choices.knife)) });
     for (const [page, { of, side }] of pdf ? sides.entries() : [])
       if (pdf && of === index)
         made.push(...(await pictures({ pdf, page, name, side }, { ...options, choices })));

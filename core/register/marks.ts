@@ -46,8 +46,8 @@ export interface MarkSensor {
 const SEARCH = 9; // mm around the expected place: as far as a hand usually misplaces a sheet
 const WIDE = 21; // mm: a sheet that lies far askew
 const SURE = 5; // mm around a place that other marks tell
-const LARGE = 0.06; // mm of residual that asks whether one of the marks is none
-const NOTHING = 0.16; // mm of residual at which nothing is left of the confidence
+const LARGE = 0.05; // mm of residual that asks whether one of the marks is none
+const NOTHING = 0.125; // mm of residual at which nothing is left of the confidence
 const STRETCH = 0.03; // the most that paper or print are longer or shorter, as a share
 
 /** The least confidence with which a sheet is cut. */

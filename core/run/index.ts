@@ -23,3 +23,24 @@ export {
   type CutterSpread,
   type PrinterSpread,
 } from './spread.ts';
+export {
+  allChances,
+  chanceWithBleed,
+  rehearse,
+  rehearseSheet,
+  strayFor,
+  type Chances,
+  type CopyChance,
+  type Rehearsed,
+} from './rehearsal.ts';
+export {
+  byStock,
+  costPerGood,
+  daysLeft,
+  goodOf,
+  ledgerCsv,
+  runRecordSchema,
+  spoilage,
+  type RunRecord,
+  type StockTotal,
+} from './ledger.ts';

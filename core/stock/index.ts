@@ -33,7 +33,14 @@ export {
   type Pack,
 } from './material.ts';
 export { MATT_PAPER, SHIPPED_MATERIALS } from './materials.ts';
-export { supplySchema, supplySheets, withUsed, type Supply } from './supply.ts';
+export {
+  supplySchema,
+  supplySheets,
+  withRun,
+  withSheetsGone,
+  withUsed,
+  type Supply,
+} from './supply.ts';
 export {
   checkSpots,
   printable,
@@ -73,3 +80,4 @@ export {
   templateSvg,
 } from './found/template-file.ts';
 export { templateFromPhoto, type PhotoTemplate, type SheetPhoto } from './found/template-photo.ts';
+export { cutterSchema, USUAL_CUTTER, type Cutter } from './cutter.ts';

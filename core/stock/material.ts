@@ -15,6 +15,10 @@ export const MATERIAL_KINDS = [
 ] as const;
 export type MaterialKind = (typeof MATERIAL_KINDS)[number];
 
+/** Steps between print and cut. */
+export const FINISHES = ['none', 'laminate', 'foil'] as const;
+export type Finish = (typeof FINISHES)[number];
+
 /** How a knife goes through a material, for one kind of cut. */
 const cutSettingSchema = z.object({
   /** Of the knife on the material, grams of force; null where the tool has no setting for it. */
@@ -57,6 +61,8 @@ export const materialSchema = z.object({
   tool: z.enum(['knife', 'scissors', 'trimmer']),
   /** How strongly the cutting mat holds it; a material on its own backing needs none. */
   carrier: z.enum(['none', 'light', 'standard', 'strong']),
+  /** What is done with the print before it is cut. */
+  finish: z.enum(FINISHES).optional(),
   cut: z.object({
     kiss: cutSettingSchema.nullable(),
     through: cutSettingSchema.nullable(),

@@ -38,6 +38,10 @@ export const printerSchema = z.object({
   id: z.string().min(1).max(100),
   name: z.string().min(1).max(80),
   trays: z.array(traySchema).min(1).max(12),
+  /** Where it takes prints, `ipp://…`; absent where files are printed by another program. */
+  address: z.string().max(300).optional(),
+  /** Whether it prints both sides by itself, as it says. */
+  duplex: z.boolean().optional(),
 });
 export type PrinterProfile = z.infer<typeof printerSchema>;
 

@@ -47,3 +47,35 @@ export function withUsed(supply: Supply, sheet: number, used: readonly number[])
     : supply.started.map((one, at) => (at === sheet ? { used: distinct } : one));
   return { ...supply, started, loose: kept };
 }
+
+/**
+ * The supply after whole sheets were used: loose ones first, then out of packs that are opened. What
+ * was never noted as on hand cannot be missed.
+ */
+export function withSheetsGone(supply: Supply, count: number): Supply {
+  const inPack = supply.material.pack?.sheets ?? 1;
+  const missing = Math.max(0, count - supply.loose);
+  const opened = Math.min(supply.packs, Math.ceil(missing / inPack));
+  const loose = supply.loose + opened * inPack - count;
+  return { ...supply, packs: supply.packs - opened, loose: Math.max(0, loose) };
+}
+
+/**
+ * The supply after a run on sheets with labels of their own: of each sheet, which labels it used. The
+ * first may be a started one, of which some were gone before.
+ */
+export function withRun(
+  supply: Supply,
+  sheets: readonly (readonly number[])[],
+  gone: readonly number[],
+): Supply {
+  return sheets.reduce((now, used, at) => {
+    if (at > 0 || gone.length === 0) return withUsed(now, now.started.length, used);
+    const started = now.started.findIndex((one) => isAlike(one.used, gone));
+    const all = [...gone, ...used];
+    return withUsed(now, started < 0 ? now.started.length : started, all);
+  }, supply);
+}
+
+const isAlike = (one: readonly number[], other: readonly number[]): boolean =>
+  one.length === other.length && one.every((spot) => other.includes(spot));

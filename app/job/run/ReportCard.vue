@@ -9,10 +9,7 @@ import { texts } from '../../texts/index.ts';
 const props = defineProps<{
   report: RunReport;
   sheet: number;
-  /** The copies that cannot be used. */
-  spoiled: ReadonlySet<string>;
 }>();
-defineEmits<{ mark: [copy: string, spoiled: boolean]; again: [] }>();
 const done = computed(() => props.report.sheets[props.sheet]);
 const worst = computed(() =>
   Math.max(0, ...(done.value?.copies.map(({ deviation }) => deviation) ?? [])),
@@ -25,14 +22,19 @@ const slivers = computed(
 );
 const found = computed(() => done.value?.registration?.found.filter(Boolean).length ?? 0);
 const marks = computed(() => done.value?.registration?.found.length ?? 0);
+const torn = computed(() => done.value?.copies.filter(({ clean }) => !clean).length ?? 0);
 const title = computed(() =>
   done.value?.stopped
     ? texts.run.notCut
-    : slivers.value
-      ? `${slivers.value} labels show paper`
-      : texts.run.good,
+    : torn.value
+      ? texts.run.torn(torn.value)
+      : slivers.value
+        ? `${slivers.value} labels show paper`
+        : texts.run.good,
 );
-const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'amber' : 'leaf'));
+const tone = computed(() =>
+  done.value?.stopped ? 'brick' : slivers.value || torn.value ? 'amber' : 'leaf',
+);
 </script>
 
 <template>
@@ -59,22 +61,11 @@ const tone = computed(() => (done.value?.stopped ? 'brick' : slivers.value ? 'am
   <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" aside="off by · bleed left">
     <ul>
       <li v-for="copy in done.copies" :key="copy.copy">
-        <label
-          ><input
-            type="checkbox"
-            :aria-label="texts.run.isSpoiled(copy.copy)"
-            :checked="spoiled.has(copy.copy)"
-            @change="$emit('mark', copy.copy, ($event.target as HTMLInputElement).checked)"
-          />{{ copy.copy }}</label
-        ><span :class="{ thin: copy.bleedLeft < 0.3 }"
+        <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 }"
           >{{ copy.deviation.toFixed(2) }} · {{ texts.run.mm(copy.bleedLeft, 2) }}</span
         >
       </li>
     </ul>
-    <p class="quiet">{{ texts.run.tickSpoiled }}</p>
-    <button v-if="spoiled.size" class="link" type="button" @click="$emit('again')">
-      {{ texts.sheet.now.spoiled(spoiled.size) }}
-    </button>
   </CardPanel>
 </template>
 
@@ -93,14 +84,6 @@ li {
   display: flex;
   justify-content: space-between;
   padding: 2px 0;
-}
-label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-input {
-  accent-color: var(--brick);
 }
 .thin {
   color: var(--brick-text);

@@ -1,39 +1,50 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
-import { printKeys, type Job } from '../../../core/job/index.ts';
-import { unaccepted, type RunReport } from '../../../core/run/index.ts';
+import { unaccepted, type Faults, type RunReport } from '../../../core/run/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
-import { useShelf } from '../../shelf/shelf-store.ts';
-import { keepRun, type KeptRun } from '../../storage/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
+import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import FindingCard from '../FindingCard.vue';
 import PrintedNowCard from '../sheet/PrintedNowCard.vue';
 import { useJobStore } from '../store/job-store.ts';
+import ChancesCard from './ChancesCard.vue';
+import DevicesCard from './DevicesCard.vue';
+import FaultsCard from './FaultsCard.vue';
+import { useRealRun } from './real-run.ts';
+import RealRun from './RealRun.vue';
 import ReportCard from './ReportCard.vue';
 import RunSteps from './RunSteps.vue';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
-const shelf = useShelf();
 const messages = useMessages();
+const mode = ref<'rehearse' | 'real'>('rehearse');
 const report = shallowRef<RunReport>();
-/** The run as it is remembered. */
-const kept = shallowRef<KeptRun>();
 const running = ref(false);
 const share = ref(0);
 const doing = ref('');
 const sheet = ref(0);
+const faults = ref<Faults>({});
 const look = ref<'printed' | 'cut' | 'peeled'>('peeled');
 let ongoing: Ongoing<'run'> | undefined;
+const run = useRealRun(() => mode.value === 'real');
 
 const blockers = computed(() => unaccepted(store.findings.list, []));
 const shown = computed(() => report.value?.sheets[sheet.value]?.[look.value]);
+const blocked = computed(() => blockers.value.length > 0 || store.layout?.sheets.length === 0);
+const cuts = computed(() => store.settled?.material.tool === 'knife' && !store.settled.stock.spots);
+const interrupted = computed(() => run.record.value?.open?.done.length ?? 0);
 
-async function start(): Promise<void> {
+onMounted(async () => {
+  // A run that is under way is what one has come back for.
+  if (await run.resume().catch(() => false)) mode.value = 'real';
+});
+
+async function rehearse(): Promise<void> {
   const job = store.job;
   if (!job || running.value) return;
   await store.flush();
@@ -42,7 +53,8 @@ async function start(): Promise<void> {
   share.value = 0;
   try {
     const seed = Math.floor(Math.random() * 1e9);
-    ongoing = calls.call('run', { job, seed, accept: [] }, (part, text) => {
+    const args = { job, seed, accept: [], faults: { ...faults.value } };
+    ongoing = calls.call('run', args, (part, text) => {
       share.value = part;
       doing.value = text;
     });
@@ -50,53 +62,12 @@ async function start(): Promise<void> {
     if (!done.ok) return messages.sayProblem(done.problem);
     report.value = done.value;
     sheet.value = 0;
-    await remember(done.value, job);
+    look.value = 'peeled';
   } catch (error) {
     if (!(error instanceof Cancelled)) messages.sayError(error);
   } finally {
     running.value = false;
   }
-}
-
-async function remember(done: RunReport, job: Job): Promise<void> {
-  const copies = done.sheets.flatMap((one) => one.copies);
-  if (copies.length === 0) return;
-  const at = new Date().toISOString();
-  const keys = printKeys(job);
-  await keep({
-    id: `${job.id}@${at}`,
-    job: job.id,
-    at,
-    sheets: done.sheets.length,
-    copies: copies.length,
-    worstDeviation: Math.max(...copies.map(({ deviation }) => deviation)),
-    printed: Object.fromEntries(copies.map(({ copy }) => [copy, keys[copy] ?? ''])),
-    spoiled: copies.filter(({ bleedLeft }) => bleedLeft < 0).map(({ copy }) => copy),
-  });
-}
-
-async function keep(run: KeptRun): Promise<void> {
-  kept.value = run;
-  await keepRun(run);
-  await shelf.refresh();
-}
-
-const spoiled = computed(() => new Set(kept.value?.spoiled));
-
-/** Notes of a copy that it cannot be used, or that it can. */
-function mark(copy: string, isSpoiled: boolean): void {
-  if (!kept.value) return;
-  const others = (kept.value.spoiled ?? []).filter((one) => one !== copy);
-  void keep({ ...kept.value, spoiled: isSpoiled ? [...others, copy] : others }).catch(
-    messages.sayError,
-  );
-}
-
-/** Has the spoiled copies alone printed in the next run. */
-function printSpoiled(): void {
-  if (!store.act({ name: 'print-only', args: { copies: [...spoiled.value] } })) return;
-  report.value = undefined;
-  messages.say(texts.run.spoiledNext(spoiled.value.size));
 }
 
 onBeforeUnmount(() => ongoing?.cancel());
@@ -105,7 +76,11 @@ onBeforeUnmount(() => ongoing?.cancel());
 <template>
   <BenchLayout :cards="texts.run.run">
     <template #bench>
-      <div v-if="shown" class="result">
+      <div class="mode">
+        <ChoiceRow v-model="mode" :label="texts.run.mode" :choices="texts.run.modes" />
+      </div>
+      <RealRun v-if="mode === 'real'" :run="run" :blocked="blocked" />
+      <div v-else-if="shown" class="result">
         <PixelPicture
           :image="shown"
           :label="`${texts.run.sheet(sheet + 1)}, ${texts.run.seen[look]}`"
@@ -132,34 +107,40 @@ onBeforeUnmount(() => ongoing?.cancel());
         <p class="stop">{{ texts.run.stopped }}</p>
         <FindingCard v-for="(finding, at) in blockers" :key="at" :finding="finding" />
       </template>
-      <ReportCard
-        v-if="report"
-        :report="report"
-        :sheet="sheet"
-        :spoiled="spoiled"
-        @mark="mark"
-        @again="printSpoiled"
-      />
-      <PrintedNowCard v-else />
-      <v-btn
-        v-if="!running"
-        color="primary"
-        height="44"
-        :disabled="blockers.length > 0 || store.layout?.sheets.length === 0"
-        @click="start"
-        >{{ report ? texts.run.again : texts.run.start }}</v-btn
-      >
-      <v-btn v-else variant="outlined" height="44" @click="ongoing?.cancel()">{{
-        texts.run.cancel
-      }}</v-btn>
-      <p class="quiet">
-        {{ texts.run.simulated }}
-      </p>
+      <template v-if="mode === 'real'">
+        <CardPanel
+          v-if="run.record.value"
+          :title="texts.run.interrupted(interrupted, run.steps.value.length)"
+          tone="amber"
+        >
+          <button class="link" type="button" @click="run.giveUp">{{ texts.run.giveUp }}</button>
+        </CardPanel>
+        <PrintedNowCard v-else />
+        <DevicesCard :cuts="cuts" />
+      </template>
+      <template v-else>
+        <ReportCard v-if="report" :report="report" :sheet="sheet" />
+        <v-btn v-if="!running" color="primary" height="44" :disabled="blocked" @click="rehearse">{{
+          report ? texts.run.again : texts.run.start
+        }}</v-btn>
+        <v-btn v-else variant="outlined" height="44" @click="ongoing?.cancel()">{{
+          texts.run.cancel
+        }}</v-btn>
+        <ChancesCard v-if="!running && !blocked" :sheet="sheet" />
+        <FaultsCard v-model="faults" />
+        <p class="quiet">{{ texts.run.simulated }}</p>
+      </template>
     </template>
   </BenchLayout>
 </template>
 
 <style scoped>
+.mode {
+  position: absolute;
+  z-index: 2;
+  top: 20px;
+  left: 20px;
+}
 .result {
   position: relative;
   display: flex;

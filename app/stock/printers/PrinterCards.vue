@@ -8,6 +8,9 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthField from '../../ui/LengthField.vue';
 import SelectRow from '../../ui/SelectRow.vue';
+import { askPrinter } from '../../devices/bridge.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import AddressField from '../AddressField.vue';
 import { useStockRoom } from '../stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
 import { calibrationFacts, CROSS_NAMES, hundredths } from './printer-facts.ts';
@@ -17,6 +20,7 @@ import type { PrinterEditor } from './printer-editor.ts';
 const props = defineProps<{ printer: PrinterProfile; editor: PrinterEditor }>();
 const words = texts.printers;
 const room = useStockRoom();
+const messages = useMessages();
 const { busy, byRuler, check, chosen, found, kept, paper, read, readings, seen, settingCorners } =
   props.editor;
 const { sheet, side, tray } = props.editor;
@@ -29,6 +33,20 @@ const facts = computed(() => (found.value ? calibrationFacts(found.value, sheet.
 
 function keep(changes: Partial<PrinterProfile>): void {
   void room.keepPrinter({ ...props.printer, ...changes });
+}
+
+/** Takes an address over, and asks the printer there what it can. */
+async function reach(address: string): Promise<void> {
+  const { address: before, ...others } = props.printer;
+  void before; // replaced, or left out
+  await room.keepPrinter(address ? { ...others, address } : others);
+  if (!address) return;
+  const told = await askPrinter(address);
+  if (!told.ok) return messages.sayProblem(told.problem);
+  const { name, duplex, takesPdf, unscaled } = told.value;
+  await room.keepPrinter({ ...others, address, duplex });
+  const say = texts.devices;
+  messages.say([say.tells(name), takesPdf ? (unscaled ? '' : say.scales) : say.noPdf].join(' '));
 }
 
 function rename(event: Event): void {
@@ -72,6 +90,14 @@ function removeTray(): void {
     <FactRow as="label" :label="printer.trays.length > 1 ? words.trayName : words.tray">
       <input class="well" :value="tray?.name" :aria-label="words.trayName" @change="renameTray" />
     </FactRow>
+    <AddressField
+      kind="printer"
+      :label="texts.devices.address"
+      :address="printer.address ?? ''"
+      :example="texts.devices.printerExample"
+      :hint="texts.devices.addressHint"
+      @confirmed="reach"
+    />
     <div class="ways">
       <button class="link" type="button" @click="addTray">{{ words.addTray }}</button>
       <button v-if="printer.trays.length > 1" class="link" type="button" @click="removeTray">

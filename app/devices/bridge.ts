@@ -1,0 +1,177 @@
+import { Cancelled, expectGood, type Problem, type Result } from '../../core/base/index.ts';
+import type { Faults } from '../../core/run/index.ts';
+
+/** What a printer in the house says of itself. */
+export interface PrinterTold {
+  readonly name: string;
+  readonly state: string;
+  readonly reasons: readonly string[];
+  readonly takesPdf: boolean;
+  readonly duplex: boolean;
+  readonly unscaled: boolean;
+}
+
+/** What the simulated devices did, the latest first. */
+export interface StandInsTold {
+  readonly printer?: {
+    readonly address: string;
+    readonly jobs: readonly {
+      readonly id: number;
+      readonly name: string;
+      readonly pages: number;
+    }[];
+  };
+  readonly cutter?: {
+    readonly address: string;
+    readonly cuts: readonly { readonly torn: boolean; readonly bytes: number }[];
+  };
+  readonly faults: Faults;
+}
+
+type Progress = (share: number, doing: string) => void;
+export type DeviceKind = 'printer' | 'cutter';
+
+const BASE = '/api/bridge';
+const GONE: Problem = {
+  code: 'bridge/gone',
+  what: 'The workshop’s server does not answer, so no device can be reached.',
+  remedy: 'Start it again, and try once more. Nothing is lost.',
+};
+
+let token: Promise<string> | undefined;
+
+async function asked(path: string, init: RequestInit = {}): Promise<Response> {
+  token ??= fetch(`${BASE}/token`)
+    .then((answer) => answer.json() as Promise<{ token: string }>)
+    .then((told) => told.token);
+  try {
+    const headers = { ...(init.headers as Record<string, string>), 'x-little-peel': await token };
+    return await fetch(`${BASE}/${path}`, { ...init, headers });
+  } catch (error) {
+    token = undefined;
+    if (error instanceof DOMException && error.name === 'AbortError') throw new Cancelled();
+    return new Response(JSON.stringify(GONE), { status: 503 });
+  }
+}
+
+async function answered<T>(answer: Response): Promise<Result<T>> {
+  // A server that was started anew has another token.
+  if (answer.status === 403) token = undefined;
+  const said = (await answer.json()) as T | Problem;
+  return answer.ok ? { ok: true, value: said as T } : { ok: false, problem: said as Problem };
+}
+
+const json = (body: unknown): RequestInit => ({
+  method: 'POST',
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+});
+
+/** Lets the bridge send to an address that the user has entered; gives it as it is written in full. */
+export async function confirmDevice(kind: DeviceKind, address: string): Promise<Result<string>> {
+  const done = await answered<{ address: string }>(await asked('devices', json({ kind, address })));
+  return done.ok ? { ok: true, value: done.value.address } : done;
+}
+
+/** Asks a confirmed printer what it can. */
+export async function askPrinter(address: string): Promise<Result<PrinterTold>> {
+  const done = await answered<Result<PrinterTold>>(await asked('ask', json({ address })));
+  return done.ok ? done.value : done;
+}
+
+/** How a PDF is printed. */
+export interface PrintOrder {
+  readonly address: string;
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge';
+}
+
+/** A device at work, and a way to stop it. */
+export interface AtWork {
+  readonly done: Promise<Result<unknown>>;
+  cancel(): void;
+}
+
+/** Prints a PDF on a confirmed printer. */
+export function printOn(order: PrintOrder, pdf: Uint8Array, progress: Progress): AtWork {
+  const query = new URLSearchParams(
+    Object.entries(order).map(([name, value]) => [name, String(value)]),
+  );
+  return working(order.address, 'printer', `print?${query}`, {
+    body: new Blob([pdf.slice()], { type: 'application/pdf' }),
+    type: 'application/pdf',
+    progress,
+  });
+}
+
+/** Sends HPGL to a confirmed cutter. */
+export function cutOn(address: string, hpgl: Uint8Array, progress: Progress): AtWork {
+  const type = 'application/vnd.hp-hpgl';
+  const query = new URLSearchParams({ address });
+  const body = new Blob([hpgl.slice()], { type });
+  return working(address, 'cutter', `cut?${query}`, { body, type, progress });
+}
+
+// eslint-disable-next-line max-params
+function working(
+  address: string,
+  kind: DeviceKind,
+  path: string,
+  { body, type, progress }: { body: Blob; type: string; progress: Progress },
+): AtWork {
+  const stop = new AbortController();
+  const run = async (): Promise<Result<unknown>> => {
+    // The user confirmed this address; the server may have been started since.
+    const confirmed = await confirmDevice(kind, address);
+    if (!confirmed.ok) return confirmed;
+    const headers = { 'Content-Type': type };
+    const answer = await asked(path, { method: 'POST', headers, body, signal: stop.signal });
+    if (!answer.ok || !answer.body) return answered(answer);
+    return lastLine(answer.body, progress);
+  };
+  return {
+    done: run().catch((error: unknown) => {
+      if (stop.signal.aborted) throw new Cancelled();
+      throw error;
+    }),
+    cancel: () => stop.abort(),
+  };
+}
+
+/** Reads lines of JSON as they come: progress, and at the end what came of it. */
+async function lastLine(
+  stream: ReadableStream<Uint8Array>,
+  progress: Progress,
+): Promise<Result<unknown>> {
+  const decoder = new TextDecoder();
+  let rest = '';
+  let last: Result<unknown> | undefined;
+  const reader = stream.getReader();
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    rest += decoder.decode(part.value, { stream: true });
+    const lines = rest.split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines.filter(Boolean)) {
+      const said = JSON.parse(line) as { share: number; doing: string } | Result<unknown>;
+      if ('doing' in said) progress(said.share, said.doing);
+      else last = said;
+    }
+  }
+  return last ?? { ok: false, problem: GONE };
+}
+
+/** What the simulated devices did. */
+export const standIns = async (): Promise<StandInsTold> =>
+  expectGood(await answered<StandInsTold>(await asked('stand-ins')));
+
+/** Starts the simulated devices where they do not run, with the faults given. */
+export const startStandIns = async (faults: Faults): Promise<StandInsTold> =>
+  expectGood(await answered<StandInsTold>(await asked('stand-ins', json(faults))));
+
+/** A picture of what a simulated device did, as an address for the page. */
+export async function standInPicture(path: string): Promise<string | undefined> {
+  const answer = await asked(`stand-ins/${path}`);
+  return answer.ok ? URL.createObjectURL(await answer.blob()) : undefined;
+}

@@ -1,0 +1,292 @@
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { Cancelled, type Result } from '../../../core/base/index.ts';
+import { asPrinted, compileJob, printKeys } from '../../../core/job/index.ts';
+import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
+import type { RunRecord } from '../../../core/run/index.ts';
+import { spotPlaces, withRun, withSheetsGone, type Supply } from '../../../core/stock/index.ts';
+import { calls } from '../../calls/index.ts';
+import { cutOn, printOn, type AtWork } from '../../devices/bridge.ts';
+import { useShelf } from '../../shelf/shelf-store.ts';
+import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { forgetRun, keepRun } from '../../storage/index.ts';
+import { texts } from '../../texts/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import { useSettings } from '../../ui/settings-store.ts';
+import { saveFiles } from '../proof/saved-files.ts';
+import { useJobStore } from '../store/job-store.ts';
+import { pageCompiler, resourceVersion } from '../store/page-resources.ts';
+import { runSteps, type RunStep, type Ways } from './run-steps.ts';
+
+const NEAR = 1; // mm between a copy and the label that it stands on
+const LONGEST = 6 * 60 * 60; // seconds that a run is counted as work
+
+/** A run for real: its devices, its steps, and how far it has come, which outlives a reload. */
+export function useRealRun(active: () => boolean) {
+  const store = useJobStore();
+  const shelf = useShelf();
+  const room = useStockRoom();
+  const settings = useSettings();
+  const messages = useMessages();
+  void room.start();
+
+  const record = shallowRef<RunRecord>();
+  const busy = ref(false);
+  const share = ref(0);
+  const doing = ref('');
+  /** The first sheet that is still to be printed, from 1, after a print that was broken off. */
+  const from = ref(1);
+  const broken = ref(false);
+  let atWork: AtWork | undefined;
+
+  const printer = computed(() =>
+    room.room.printers.find(({ id, address }) => id === settings.devices.printer && address),
+  );
+  const cutter = computed(() => room.room.cutters.find(({ id }) => id === settings.devices.cutter));
+  const ways = computed((): Ways => ({
+    printer: printer.value ? 'network' : settings.devices.printer === 'dialog' ? 'dialog' : 'file',
+    cutter: cutter.value?.address ? 'network' : 'file',
+    duplex: printer.value?.duplex === true,
+  }));
+  const printed = computed(() => {
+    void resourceVersion.value;
+    const job = active() ? store.settled : undefined;
+    return job && asPrinted(compileJob(job, pageCompiler));
+  });
+  const steps = computed(() => (printed.value ? runSteps(printed.value, ways.value) : []));
+  const done = computed(() => new Set(record.value?.open?.done));
+  const now = computed(() => steps.value.find(({ key }) => !done.value.has(key)));
+  const spoiled = computed(() => new Set(record.value?.spoiled));
+
+  /** Goes on with a run of this job that was interrupted. */
+  async function resume(): Promise<boolean> {
+    await shelf.refresh();
+    const open = shelf.openRun(store.job?.id ?? '');
+    record.value = open;
+    return open !== undefined;
+  }
+
+  async function keep(changes: Partial<RunRecord>): Promise<void> {
+    if (!record.value) return;
+    record.value = { ...record.value, ...changes };
+    await keepRun(record.value);
+  }
+
+  async function begin(): Promise<void> {
+    const job = store.settled;
+    if (!job || !printed.value) return;
+    const { sheets } = printed.value;
+    const names = sheets.flatMap(({ copies }) => copies.map(({ placement }) => placement.copy));
+    const keys = printKeys(job);
+    const { pack } = job.material;
+    const at = new Date().toISOString();
+    record.value = {
+      id: `${job.id}@${at}`,
+      job: job.id,
+      at,
+      sheets: sheets.length,
+      copies: names.length,
+      printed: Object.fromEntries(names.map((copy) => [copy, keys[copy] ?? ''])),
+      jobName: job.name,
+      stock: job.stock.name,
+      material: job.material.name,
+      ...(pack && pack.price > 0 ? { sheetPrice: pack.price / pack.sheets } : {}),
+      open: {
+        done: [],
+        printer: printer.value?.name ?? '',
+        cutter: cutter.value?.name ?? '',
+        seed: 0,
+      },
+    };
+    await keepRun(record.value);
+  }
+
+  async function files(
+    format: 'pdf' | 'hpgl',
+    choices: Partial<ExportChoices>,
+  ): Promise<readonly MadeFile[]> {
+    const job = store.settled;
+    if (!job) return [];
+    const correction = await room.correctionFor(settings.printer);
+    const all = correction ? { ...choices, printer: correction } : choices;
+    return calls.call('exportFiles', { job, formats: [format], choices: all }, (part) => {
+      share.value = part / 2;
+    }).answer;
+  }
+
+  async function print(step: RunStep): Promise<boolean> {
+    const count = printed.value?.sheets.length ?? 0;
+    const sheets = Array.from({ length: count }, (_, at) => at).slice(from.value - 1);
+    const twice = steps.value.some(({ kind }) => kind === 'print-back');
+    const side = step.kind === 'print-back' ? 'back' : 'front';
+    const made = await files('pdf', { sheets, ...(twice ? { side } : {}) });
+    const [file] = made;
+    const job = store.settled;
+    if (!file || !job) return false;
+    if (ways.value.printer === 'file') {
+      saveFiles(made, job.name);
+      return true;
+    }
+    if (ways.value.printer === 'dialog') {
+      open(URL.createObjectURL(new Blob([file.bytes.slice()], { type: 'application/pdf' })));
+      return true;
+    }
+    const both = !twice && (file.pages ?? 0) > sheets.length;
+    return sent(
+      printOn(
+        {
+          address: printer.value?.address ?? '',
+          name: job.name,
+          width: job.stock.width,
+          height: job.stock.height,
+          sides: both ? `two-sided-${job.plan.turnOver ?? 'long'}-edge` : 'one-sided',
+        },
+        file.bytes,
+        tell,
+      ),
+    );
+  }
+
+  async function cut({ sheet = 0 }: RunStep): Promise<boolean> {
+    const { value } = cutter;
+    const knife = value ? { offset: value.knifeOffset, overcut: value.overcut } : undefined;
+    const made = await files('hpgl', { sheets: [sheet], ...(knife ? { knife } : {}) });
+    const [file] = made;
+    if (!file) return false;
+    if (value?.address) return sent(cutOn(value.address, file.bytes, tell));
+    saveFiles([{ ...file, name: `${fileStem(store.job?.name ?? '')}-${sheet + 1}.hpgl` }], '');
+    return true;
+  }
+
+  function tell(part: number, text: string): void {
+    share.value = 0.5 + part / 2;
+    doing.value = text;
+  }
+
+  /** Waits for a device; tells what kept it from its work. */
+  async function sent(work: AtWork): Promise<boolean> {
+    atWork = work;
+    const came: Result<unknown> = await work.done;
+    if (came.ok) return true;
+    messages.sayProblem(came.problem);
+    broken.value = true;
+    return false;
+  }
+
+  /** Does what the button of a step says. */
+  async function perform(step: RunStep): Promise<void> {
+    if (busy.value || !store.settled) return;
+    await store.flush();
+    if (!record.value) await begin();
+    busy.value = true;
+    share.value = 0;
+    doing.value = texts.proof.writing;
+    try {
+      const did =
+        step.kind === 'print' || step.kind === 'print-back'
+          ? await print(step)
+          : step.kind === 'cut'
+            ? await cut(step)
+            : true;
+      if (!did) return;
+      broken.value = false;
+      from.value = 1;
+      const open = record.value?.open;
+      if (step.kind === 'count') await finish();
+      else if (open) await keep({ open: { ...open, done: [...open.done, step.key] } });
+    } catch (error) {
+      if (!(error instanceof Cancelled)) messages.sayError(error);
+    } finally {
+      busy.value = false;
+      atWork = undefined;
+    }
+  }
+
+  /** Takes a step back, to do it once more. */
+  async function redo(step: RunStep): Promise<void> {
+    const open = record.value?.open;
+    if (open) await keep({ open: { ...open, done: open.done.filter((key) => key !== step.key) } });
+  }
+
+  async function mark(copy: string): Promise<void> {
+    const others = record.value?.spoiled?.filter((one) => one !== copy) ?? [];
+    await keep({ spoiled: spoiled.value.has(copy) ? others : [...others, copy] });
+  }
+
+  async function finish(): Promise<void> {
+    const { value } = record;
+    if (!value) return;
+    const { open, ...whole } = value;
+    void open; // it is under way no more
+    const seconds = Math.min(LONGEST, (Date.now() - Date.parse(value.at)) / 1000);
+    await keepRun({ ...whole, seconds });
+    record.value = undefined;
+    await takeStock();
+    await shelf.refresh();
+    const good = value.copies - (value.spoiled?.length ?? 0);
+    messages.say(texts.run.finished(good));
+  }
+
+  /** Notes in the Stock room which sheets, or which of their labels, are gone. */
+  async function takeStock(): Promise<void> {
+    const job = store.settled;
+    const supply = room.room.supplies.find(({ stock }) => stock.id === job?.stock.id);
+    if (!job || !supply || !printed.value) return;
+    await room.keepSupply(supplyAfter(supply, printed.value.sheets, job.plan.used));
+    if (job.plan.used.length) store.act({ name: 'change-plan', args: { changes: { used: [] } } });
+  }
+
+  async function giveUp(): Promise<void> {
+    const { value } = record;
+    if (!value) return;
+    record.value = undefined;
+    await forgetRun(value.id);
+    await shelf.refresh();
+    const back = (): void => void keepRun(value).then(resume).catch(messages.sayError);
+    messages.say(texts.run.gaveUp, { label: texts.undo, run: back });
+  }
+
+  const cancel = (): void => atWork?.cancel();
+  onBeforeUnmount(cancel);
+
+  return {
+    record,
+    printed,
+    steps,
+    now,
+    done,
+    spoiled,
+    busy,
+    share,
+    doing,
+    from,
+    broken,
+    resume,
+    perform,
+    redo,
+    mark,
+    giveUp,
+    cancel,
+  };
+}
+
+export type RealRun = ReturnType<typeof useRealRun>;
+
+/** What is on hand after a run on sheets: whole ones less, or labels gone from started ones. */
+export function supplyAfter(
+  supply: Supply,
+  sheets: readonly {
+    readonly copies: readonly { readonly placement: { x: number; y: number } }[];
+  }[],
+  gone: readonly number[],
+): Supply {
+  const { spots } = supply.stock;
+  if (!spots) return withSheetsGone(supply, sheets.length);
+  const places = spotPlaces(spots);
+  const used = sheets.map(({ copies }) =>
+    copies.flatMap(({ placement: { x, y } }) => {
+      const spot = places.findIndex((one) => Math.hypot(one.x - x, one.y - y) < NEAR);
+      return spot < 0 ? [] : [spot];
+    }),
+  );
+  return withRun(supply, used, gone);
+}

@@ -1,0 +1,62 @@
+import {
+  byStock,
+  costPerGood,
+  daysLeft,
+  goodOf,
+  ledgerCsv,
+  spoilage,
+  type RunRecord,
+} from './index.ts';
+
+const run = (changes: Partial<RunRecord>): RunRecord => ({
+  id: 'r',
+  job: 'seals',
+  at: '2026-04-18T10:00:00.000Z',
+  sheets: 2,
+  copies: 24,
+  jobName: 'Pot-lid seals',
+  stock: 'A4 plain',
+  material: 'Matt paper',
+  sheetPrice: 0.3,
+  seconds: 600,
+  ...changes,
+});
+
+test('a good label costs its share of the sheets, the spoiled ones too', () => {
+  const some = run({ spoiled: ['a', 'b', 'c', 'd'] });
+  expect(goodOf(some)).toBe(20);
+  expect(costPerGood([some])).toBeCloseTo(0.03, 10);
+  expect(spoilage([some, run({})])).toBeCloseTo(4 / 48, 10);
+  expect(costPerGood([run({ sheetPrice: undefined })])).toBeUndefined();
+  expect(costPerGood([run({ copies: 0 })])).toBeUndefined();
+});
+
+test('a run without a price does not make the others cheaper', () => {
+  expect(costPerGood([run({}), run({ sheetPrice: undefined, copies: 1000 })])).toBeCloseTo(0.025);
+});
+
+test('runs are summed by stock and material, the most used first', () => {
+  const film = run({ stock: 'A4 film', material: 'Satin film', sheets: 1, copies: 6 });
+  expect(byStock([film, run({}), run({ spoiled: ['a'] })])).toMatchObject([
+    { stock: 'A4 plain', runs: 2, sheets: 4, good: 47, spoiled: 1 },
+    { stock: 'A4 film', runs: 1, sheets: 1, good: 6, spoiled: 0 },
+  ]);
+});
+
+test('stock lasts as long as it has been used up to now; of one day there is no telling', () => {
+  const now = Date.parse('2026-04-28T10:00:00.000Z');
+  const runs = [run({}), run({ at: '2026-04-23T10:00:00.000Z', sheets: 3 })];
+  // 5 sheets in 10 days: 20 last 40 days.
+  expect(daysLeft({ stock: 'A4 plain', onHand: 20 }, runs, now)).toBeCloseTo(40, 6);
+  expect(daysLeft({ stock: 'A4 film', onHand: 20 }, runs, now)).toBeUndefined();
+  expect(daysLeft({ stock: 'A4 plain', onHand: 20 }, runs, Date.parse(runs[0]?.at ?? ''))).toBe(
+    undefined,
+  );
+});
+
+test('as CSV names with commas, quotes and signs of a formula come out as they are', () => {
+  const csv = ledgerCsv([run({ jobName: 'Moss, "soft"', stock: '=1+1', spoiled: ['x'] })]);
+  expect(csv.split('\r\n')[1]).toBe(
+    `2026-04-18,"Moss, ""soft""",'=1+1,Matt paper,2,24,23,1,600,0.0261`,
+  );
+});

@@ -1,0 +1,149 @@
+import { z } from 'zod';
+
+const text = z.string().max(300);
+const count = z.number().int().min(0).max(1_000_000);
+
+/** One run of a job as the ledger keeps it. Runs from before there was one have less. */
+export const runRecordSchema = z.object({
+  id: text,
+  job: text,
+  /** ISO time at which it was begun. */
+  at: z.string().max(40),
+  sheets: count,
+  /** Labels that were to be made. */
+  copies: count,
+  /** What each copy looked like that was printed, by its name. */
+  printed: z.record(z.string(), z.string()).optional(),
+  /** The copies that were spoiled. */
+  spoiled: z.array(z.string()).optional(),
+  /** The job, its stock and its material as they were called. */
+  jobName: text.optional(),
+  stock: text.optional(),
+  material: text.optional(),
+  /** What a sheet cost; undefined where no price was known. */
+  sheetPrice: z.number().min(0).optional(),
+  /** How long the devices worked and hands were busy, seconds. */
+  seconds: z.number().min(0).optional(),
+  /** A small picture of a label, as a data address. */
+  picture: z.string().max(200_000).optional(),
+  /** How far it has come, while it is under way. */
+  open: z
+    .object({
+      /** Steps that are done, by their keys. */
+      done: z.array(z.string()).max(2000),
+      printer: text,
+      cutter: text,
+      seed: z.number(),
+    })
+    .optional(),
+});
+export type RunRecord = z.infer<typeof runRecordSchema>;
+
+/** How many labels of a run are good. */
+export const goodOf = ({ copies, spoiled = [] }: RunRecord): number =>
+  Math.max(0, copies - spoiled.length);
+
+/** The share of labels that were spoiled. */
+export const spoilage = (runs: readonly RunRecord[]): number => {
+  const made = runs.reduce((sum, { copies }) => sum + copies, 0);
+  const good = runs.reduce((sum, run) => sum + goodOf(run), 0);
+  return made ? (made - good) / made : 0;
+};
+
+/** What a good label cost in paper; undefined where no price was known, or nothing came out. */
+export function costPerGood(runs: readonly RunRecord[]): number | undefined {
+  const priced = runs.filter(({ sheetPrice }) => sheetPrice !== undefined);
+  const good = priced.reduce((sum, run) => sum + goodOf(run), 0);
+  const cost = priced.reduce((sum, { sheets, sheetPrice = 0 }) => sum + sheets * sheetPrice, 0);
+  return good > 0 ? cost / good : undefined;
+}
+
+/** What the runs on one stock came to. */
+export interface StockTotal {
+  readonly stock: string;
+  readonly material: string;
+  readonly runs: number;
+  readonly sheets: number;
+  readonly good: number;
+  readonly spoiled: number;
+  readonly cost: number | undefined;
+}
+
+/** The runs by stock and material, the one with the most sheets first. */
+export function byStock(runs: readonly RunRecord[]): StockTotal[] {
+  const groups = new Map<string, RunRecord[]>();
+  for (const run of runs) {
+    const key = `${run.stock ?? ''}\n${run.material ?? ''}`;
+    groups.set(key, [...(groups.get(key) ?? []), run]);
+  }
+  return [...groups.values()]
+    .map((all): StockTotal => {
+      const good = all.reduce((sum, run) => sum + goodOf(run), 0);
+      return {
+        stock: all[0]?.stock ?? '',
+        material: all[0]?.material ?? '',
+        runs: all.length,
+        sheets: all.reduce((sum, { sheets }) => sum + sheets, 0),
+        good,
+        spoiled: all.reduce((sum, { copies }) => sum + copies, 0) - good,
+        cost: costPerGood(all),
+      };
+    })
+    .sort((one, other) => other.sheets - one.sheets);
+}
+
+const DAY = 24 * 60 * 60 * 1000;
+
+/**
+ * In how many days stock runs out when it is used on as in the time that the runs span; undefined
+ * where there is no telling: fewer than two days of runs, or none on this stock.
+ * @param now milliseconds since 1970
+ */
+export function daysLeft(
+  { stock, onHand }: { readonly stock: string; readonly onHand: number },
+  runs: readonly RunRecord[],
+  now: number,
+): number | undefined {
+  const own = runs.filter((run) => run.stock === stock);
+  const first = Math.min(...own.map(({ at }) => Date.parse(at)));
+  const days = (now - first) / DAY;
+  const used = own.reduce((sum, { sheets }) => sum + sheets, 0);
+  return Number.isFinite(days) && days >= 2 && used > 0 ? onHand / (used / days) : undefined;
+}
+
+const COLUMNS = [
+  'date',
+  'job',
+  'stock',
+  'material',
+  'sheets',
+  'labels',
+  'good',
+  'spoiled',
+  'seconds',
+  'cost per good label',
+] as const;
+
+/** The runs as CSV (RFC 4180), one a line, under their names. */
+export function ledgerCsv(runs: readonly RunRecord[]): string {
+  const lines = runs.map((run) => [
+    run.at.slice(0, 10),
+    run.jobName ?? '',
+    run.stock ?? '',
+    run.material ?? '',
+    run.sheets,
+    run.copies,
+    goodOf(run),
+    run.copies - goodOf(run),
+    run.seconds === undefined ? '' : Math.round(run.seconds),
+    costPerGood([run])?.toFixed(4) ?? '',
+  ]);
+  return [COLUMNS, ...lines].map((line) => `${line.map(field).join(',')}\r\n`).join('');
+}
+
+/** A field as a spreadsheet reads it: never as a formula. */
+function field(value: string | number): string {
+  const plain = String(value);
+  const safe = typeof value === 'string' && /^[=+\-@\t\r]/.test(plain) ? `'${plain}` : plain;
+  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+}
