@@ -15,7 +15,9 @@ const here = computed(() =>
       ? 'stock-room'
       : route.path.startsWith('/art')
         ? 'art-drawer'
-        : 'shelf',
+        : route.path.startsWith('/ledger')
+          ? 'ledger'
+          : 'shelf',
 );
 </script>
 

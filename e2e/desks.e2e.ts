@@ -123,13 +123,13 @@ proofed('a copy dragged into a mark stops the run until it is put back', async (
   await page.keyboard.up('Alt');
   await proofIs(page, 'blocker');
   await page.locator('[data-line="run"]').click();
-  await expect(page.getByRole('button', { name: 'Print and cut, simulated' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Rehearse it' })).toBeDisabled();
   await page
     .locator('[data-finding="in-keep-clear"]')
     .getByRole('button', { name: 'Put it back' })
     .click();
   await proofIs(page, 'Nothing to mend');
-  await expect(page.getByRole('button', { name: 'Print and cut, simulated' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Rehearse it' })).toBeEnabled();
 });
 
 test('a bought label sheet is chosen and filled, spot by spot', async ({ page }) => {
@@ -178,10 +178,10 @@ test('copies are nested by their outlines, the rest of the sheet is filled, and 
 
 test('a long run is cancelled and the desk is free again', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'run');
-  await page.getByRole('button', { name: 'Print and cut, simulated' }).click();
+  await page.getByRole('button', { name: 'Rehearse it' }).click();
   await page.waitForTimeout(700);
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByRole('button', { name: 'Print and cut, simulated' })).toBeEnabled({
+  await expect(page.getByRole('button', { name: 'Rehearse it' })).toBeEnabled({
     timeout: 5000,
   });
 });

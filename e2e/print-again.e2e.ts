@@ -1,19 +1,20 @@
-import { expect, openDesk, test } from './workshop.ts';
+import { expect, finishRun, openDesk, test, toCounting } from './workshop.ts';
 
 test('after a run the spoiled label is printed again alone, then only what was changed since', async ({
   page,
 }) => {
   await openDesk(page, 'peat-free-dots', 'run');
-  await page.getByRole('button', { name: 'Print and cut, simulated' }).click();
-  const each = page.locator('.card', { hasText: 'Each copy' });
-  await expect(each.getByRole('checkbox')).toHaveCount(24, { timeout: 60_000 });
-  // A simulated print may be so far off that all show paper: say which one is.
-  for (let at = 0; at < 24; at++)
-    await each
-      .getByRole('checkbox')
-      .nth(at)
-      .setChecked(at === 5);
-  await each.getByRole('button', { name: 'Print only the spoiled one again' }).click();
+  await page.getByRole('radio', { name: 'For real' }).click();
+  await toCounting(page);
+  const label = page.locator('[data-label]').nth(5);
+  await label.click();
+  await expect(page.locator('[data-good]')).toHaveText('23 of 24 good');
+  // A run that is under way outlives a reload, also the count.
+  await page.reload();
+  await expect(page.getByText(/This run was interrupted/)).toBeVisible();
+  await expect(page.locator('[data-good]')).toHaveText('23 of 24 good');
+  await finishRun(page);
+  await page.getByRole('button', { name: 'Print only the spoiled one again' }).click();
   const copies = page.locator('[data-line="copies"]');
   await expect(copies).toContainText('1 of 24 now');
   await copies.click();

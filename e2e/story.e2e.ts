@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { discPng, emptyWorkshop, expect, proofed, proofIs, test } from './workshop.ts';
+import { discPng, emptyWorkshop, expect, finishRun, proofed, proofIs, test } from './workshop.ts';
 
 const tool = (name: string, ...args: string[]): string =>
   execFileSync(name, args, { encoding: 'utf8' });
@@ -126,13 +126,15 @@ proofed('from an empty workshop to peeled labels, and found again tomorrow', asy
 
   await test.step('print and cut', async () => {
     await page.locator('[data-line="run"]').click();
-    await page.getByRole('button', { name: 'Print and cut, simulated' }).click();
+    await page.getByRole('button', { name: 'Rehearse it' }).click();
     const report = page.locator('[data-report]');
     await expect(report).toContainText('All labels are good', { timeout: 90_000 });
     expect(parseFloat(await report.locator('[data-worst]').innerText())).toBeLessThan(0.15);
     expect(parseFloat(await report.locator('[data-least]').innerText())).toBeGreaterThan(1.7);
     await page.getByRole('radio', { name: 'Cut', exact: true }).click();
     await expect(page.getByRole('img', { name: 'Sheet 1, cut' })).toBeVisible();
+    await page.getByRole('radio', { name: 'For real' }).click();
+    await finishRun(page);
   });
 
   await test.step('find it again tomorrow', async () => {

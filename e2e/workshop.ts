@@ -161,3 +161,22 @@ export async function dropFile(
 export async function proofIs(page: Page, text: string | RegExp): Promise<void> {
   await expect(page.locator('[data-line="proof"]')).toContainText(text, { timeout: 40_000 });
 }
+
+/** Walks a run for real to the step in which the labels are counted. */
+export async function toCounting(page: Page): Promise<void> {
+  const step = page.locator('[data-step]');
+  await expect(step).toBeVisible();
+  for (let steps = 0; steps < 40; steps++) {
+    const title = await step.getByRole('heading').innerText();
+    if (title === 'Count the good ones') return;
+    await page.locator('[data-do]').click();
+    await expect(step.getByRole('heading')).not.toHaveText(title, { timeout: 60_000 });
+  }
+}
+
+/** Walks a run for real to its end. */
+export async function finishRun(page: Page): Promise<void> {
+  await toCounting(page);
+  await page.locator('[data-do]').click();
+  await expect(page.getByText('The run is in the ledger')).toBeVisible();
+}

@@ -26,7 +26,7 @@ export async function createServer(
   files: string,
   standIns?: { printer: number; cutter: number },
 ): Promise<FastifyInstance> {
-  const server = fastify({ maxParamLength: 200 });
+  const server = fastify();
   await server.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: POLICY },
     strictTransportSecurity: false,

@@ -64,7 +64,7 @@ try {
   await shoot('proof');
   await page.locator('[data-line="run"]').click();
   await shoot('run');
-  await page.getByRole('button', { name: 'Print and cut, simulated' }).click();
+  await page.getByRole('button', { name: 'Rehearse it' }).click();
   await page.locator('[data-report]').waitFor({ timeout: 120_000 });
   await shoot('run-report');
   await page.getByRole('button', { name: 'Settings' }).click();

@@ -69,8 +69,8 @@ const json = (body: unknown): RequestInit => ({
 
 /** Lets the bridge send to an address that the user has entered; gives it as it is written in full. */
 export async function confirmDevice(kind: DeviceKind, address: string): Promise<Result<string>> {
-  const done = await answered<{ address: string }>(await asked('devices', json({ kind, address })));
-  return done.ok ? { ok: true, value: done.value.address } : done;
+  const done = await answered<Result<string>>(await asked('devices', json({ kind, address })));
+  return done.ok ? done.value : done;
 }
 
 /** Asks a confirmed printer what it can. */

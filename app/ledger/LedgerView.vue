@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { byStock, costPerGood, goodOf, ledgerCsv, type RunRecord } from '../../core/run/index.ts';
+import { loadFor } from '../job/store/page-resources.ts';
 import PieceThumbnail from '../shelf/PieceThumbnail.vue';
 import { useShelf } from '../shelf/shelf-store.ts';
 import EmptyRoom from '../stock/EmptyRoom.vue';
@@ -38,7 +39,14 @@ onMounted(() => {
 });
 
 const finished = computed(() => runsFor(shelf.runs, { typed: '', span: 'all', now }));
+const jobOf = (run: RunRecord) => shelf.jobs.find(({ job }) => job.id === run.job)?.job;
 const runs = computed(() => runsFor(shelf.runs, { typed: typed.value, span: span.value, now }));
+watch(
+  () => runs.value.flatMap((run) => jobOf(run) ?? []),
+  (jobs) => {
+    for (const job of new Set(jobs)) void loadFor(job).catch(messages.sayError);
+  },
+);
 const sum = computed(() => sums(runs.value));
 const money = (amount: number | undefined): string =>
   amount === undefined ? words.unknown : formatMoney(amount, settings.currency);
@@ -46,7 +54,6 @@ const costs = computed(() => costByStock(runs.value));
 const spoiled = computed(() => spoilageOverTime(runs.value));
 const onHand = computed(() => handFacts(room.room.supplies, finished.value, now));
 const stocks = computed(() => byStock(runs.value));
-const jobOf = (run: RunRecord) => shelf.jobs.find(({ job }) => job.id === run.job)?.job;
 const took = ({ seconds }: RunRecord): string =>
   seconds === undefined
     ? words.unknown
@@ -118,6 +125,7 @@ async function forget(run: RunRecord): Promise<void> {
           :say="money"
         />
         <LedgerChart
+          v-if="spoiled.length > 1"
           :title="words.overTime"
           kind="line"
           :names="spoiled.map(({ day }) => day)"

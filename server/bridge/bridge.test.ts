@@ -124,11 +124,17 @@ test('an address that was not confirmed is not reached, also not by a way round'
 
 test('what is no address is refused with an example', async () => {
   for (const address of ['', 'http://x/', 'ipp://a:b@c/', 'file:///etc/passwd', 'ipp://'])
-    expect((await confirm('printer', address)).json()).toMatchObject({ code: 'device/address' });
+    expect((await confirm('printer', address)).json()).toMatchObject({
+      ok: false,
+      problem: { code: 'device/address' },
+    });
 });
 
 test('a confirmed printer and cutter are sent what the page gives, and how far it is comes back', async () => {
-  expect((await confirm('printer', printer.address)).json()).toEqual({ address: printer.address });
+  expect((await confirm('printer', printer.address)).json()).toEqual({
+    ok: true,
+    value: printer.address,
+  });
   const told = await send({ url: 'ask', payload: { address: printer.address } });
   expect(told.json()).toMatchObject({ ok: true, value: { takesPdf: true, unscaled: true } });
   const done = await send({

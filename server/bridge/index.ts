@@ -121,10 +121,10 @@ export async function bridge(
     if (!read.success) return unread(reply);
     const { kind } = read.data;
     const address = parseAddress(kind, read.data.address);
-    if (!address.ok) return reply.code(400).send(address.problem);
+    if (!address.ok) return address;
     if (confirmed.size >= MOST_DEVICES) confirmed.delete([...confirmed][0] ?? '');
     confirmed.add(`${kind} ${address.value}`);
-    return { address: address.value };
+    return address;
   });
 
   server.post('/ask', { bodyLimit: 2000 }, async (request, reply) => {

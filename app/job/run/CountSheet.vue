@@ -82,6 +82,7 @@ const labels = computed(() =>
   fill: #fff;
 }
 .label {
+  outline: none;
   cursor: pointer;
 }
 .label:focus-visible .trim {

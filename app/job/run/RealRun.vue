@@ -3,7 +3,9 @@ import { mdiCheck } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import { texts } from '../../texts/index.ts';
 import NumberRow from '../../ui/NumberRow.vue';
+import { useJobStore } from '../store/job-store.ts';
 import CountSheet from './CountSheet.vue';
+import CutPlay from './CutPlay.vue';
 import type { RealRun } from './real-run.ts';
 import StepPicture from './StepPicture.vue';
 import WaitRing from './WaitRing.vue';
@@ -11,6 +13,7 @@ import WaitRing from './WaitRing.vue';
 /** A run for real: the step that is next, large; those before and after it as a row of pictures. */
 const { run } = defineProps<{ run: RealRun; blocked: boolean }>();
 const words = texts.run;
+const store = useJobStore();
 const { broken, busy, doing, done, from, now, printed, record, share, spoiled, steps } = run;
 const at = computed(() => steps.value.findIndex(({ key }) => key === now.value?.key));
 const sheets = computed(() => printed.value?.sheets ?? []);
@@ -18,6 +21,10 @@ const marks = computed(() => (sheets.value[0]?.marks.length ?? 0) > 0);
 const shown = ref(0);
 watch(sheets, () => (shown.value = 0));
 const sheet = computed(() => sheets.value[Math.min(shown.value, sheets.value.length - 1)]);
+const counting = computed(() => now.value?.kind === 'count');
+const cutSheet = computed(() =>
+  now.value?.kind === 'cut' ? sheets.value[now.value.sheet ?? 0] : undefined,
+);
 const count = computed(() => record.value?.copies ?? 0);
 </script>
 
@@ -43,62 +50,71 @@ const count = computed(() => record.value?.copies ?? 0);
         </button>
       </li>
     </ol>
-    <section v-if="now" class="step" :class="{ counting: now.kind === 'count' }" data-step>
-      <p class="quiet">{{ words.stepOf(at + 1, steps.length) }}</p>
-      <h1 class="display">{{ now.title }}</h1>
-      <p>{{ now.text }}</p>
-      <WaitRing
-        v-if="now.kind === 'wait' && record"
-        :key="now.key"
-        :minutes="now.minutes ?? 0"
-        :run="record.id"
-      />
-      <template v-if="now.kind === 'count' && sheet">
-        <div class="sheet">
-          <CountSheet :sheet="sheet" :spoiled="spoiled" @mark="run.mark" />
-        </div>
-        <p class="counted">
-          <button
-            v-for="(_, index) in sheets.length > 1 ? sheets : []"
-            :key="index"
-            class="page"
-            type="button"
-            :aria-pressed="index === shown"
-            @click="shown = index"
-          >
-            {{ words.sheet(index + 1) }}
-          </button>
-          <strong data-good>{{ words.goodOnes(count - spoiled.size, count) }}</strong>
-        </p>
-      </template>
-      <NumberRow
-        v-if="broken && now.kind === 'print' && sheets.length > 1"
-        v-model="from"
-        :label="words.fromSheet"
-        :min="1"
-        :max="sheets.length"
-      />
-      <div v-if="busy" class="busy" role="status">
-        <span>{{ doing }} …</span>
-        <v-progress-linear
-          :aria-label="words.progress"
-          :model-value="share * 100"
-          color="primary"
-          height="6"
-          rounded
+    <section
+      v-if="now"
+      class="step"
+      :class="{ pictured: now.kind === 'cut' || counting }"
+      data-step
+    >
+      <div class="says">
+        <p class="quiet">{{ words.stepOf(at + 1, steps.length) }}</p>
+        <h1 class="display">{{ now.title }}</h1>
+        <p>{{ now.text }}</p>
+        <WaitRing
+          v-if="now.kind === 'wait' && record"
+          :key="now.key"
+          :minutes="now.minutes ?? 0"
+          :run="record.id"
         />
-        <button class="link" type="button" @click="run.cancel">{{ words.cancel }}</button>
+        <template v-if="counting">
+          <div v-if="sheets.length > 1" class="pages">
+            <button
+              v-for="(_, index) in sheets"
+              :key="index"
+              type="button"
+              :aria-pressed="index === shown"
+              @click="shown = index"
+            >
+              {{ words.sheet(index + 1) }}
+            </button>
+          </div>
+          <strong data-good>{{ words.goodOnes(count - spoiled.size, count) }}</strong>
+        </template>
+        <NumberRow
+          v-if="broken && now.kind === 'print' && sheets.length > 1"
+          v-model="from"
+          :label="words.fromSheet"
+          :min="1"
+          :max="sheets.length"
+        />
+        <div v-if="busy" class="busy" role="status">
+          <span>{{ doing }} …</span>
+          <v-progress-linear
+            :aria-label="words.progress"
+            :model-value="share * 100"
+            color="primary"
+            height="6"
+            rounded
+          />
+          <button class="link" type="button" @click="run.cancel">{{ words.cancel }}</button>
+        </div>
+        <v-btn
+          v-else
+          color="primary"
+          height="48"
+          size="large"
+          data-do
+          :disabled="blocked"
+          @click="run.perform(now)"
+          >{{ now.button }}</v-btn
+        >
       </div>
-      <v-btn
-        v-else
-        color="primary"
-        height="48"
-        size="large"
-        data-do
-        :disabled="blocked"
-        @click="run.perform(now)"
-        >{{ now.button }}</v-btn
-      >
+      <CutPlay
+        v-if="cutSheet && store.settled"
+        :sheet="cutSheet"
+        :cut="store.settled.material.cut"
+      />
+      <CountSheet v-if="counting && sheet" :sheet="sheet" :spoiled="spoiled" @mark="run.mark" />
     </section>
   </div>
 </template>
@@ -110,7 +126,7 @@ const count = computed(() => record.value?.copies ?? 0);
   gap: 18px;
   box-sizing: border-box;
   height: 100%;
-  max-width: 720px;
+  max-width: 820px;
   margin: 0 auto;
   padding: 74px 24px 24px;
 }
@@ -157,23 +173,25 @@ const count = computed(() => record.value?.copies ?? 0);
   fill: #fff;
 }
 .step {
-  display: flex;
-  flex: 0 1 auto;
-  flex-direction: column;
-  gap: 10px;
-  align-items: flex-start;
+  box-sizing: border-box;
   min-height: 0;
   border-radius: var(--r-job);
   padding: 22px 28px 26px;
   background: var(--card);
   box-shadow: var(--shadow);
 }
-.counting {
-  flex: 1 1 0;
-  padding-top: 14px;
+.pictured {
+  display: grid;
+  flex: 1;
+  grid-template-rows: 100%;
+  grid-template-columns: minmax(200px, 2fr) 3fr;
+  gap: 24px;
 }
-.counting > p:first-child {
-  display: none;
+.says {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  align-items: flex-start;
 }
 .step p {
   margin: 0;
@@ -181,18 +199,14 @@ const count = computed(() => record.value?.copies ?? 0);
 .step h1 {
   font-size: 24px;
 }
-.sheet {
-  flex: 1;
-  align-self: stretch;
-  min-height: 0;
-}
-.counted {
+.pages {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 12px;
-  align-items: center;
+  gap: 6px;
+  max-height: 130px;
+  overflow: auto;
 }
-.page {
+.pages button {
   min-height: 30px;
   border: 0;
   border-radius: 12px;
@@ -202,7 +216,7 @@ const count = computed(() => record.value?.copies ?? 0);
   font: inherit;
   cursor: pointer;
 }
-.page[aria-pressed='true'] {
+.pages button[aria-pressed='true'] {
   background: var(--apricot-soft);
 }
 .busy {

@@ -61,8 +61,9 @@ const tone = computed(() =>
   <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" aside="off by · bleed left">
     <ul>
       <li v-for="copy in done.copies" :key="copy.copy">
-        <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 }"
-          >{{ copy.deviation.toFixed(2) }} · {{ texts.run.mm(copy.bleedLeft, 2) }}</span
+        <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 || !copy.clean }"
+          >{{ copy.clean ? '' : `${texts.run.isTorn} · ` }}{{ copy.deviation.toFixed(2) }} ·
+          {{ texts.run.mm(copy.bleedLeft, 2) }}</span
         >
       </li>
     </ul>

@@ -37,11 +37,14 @@ const blockers = computed(() => unaccepted(store.findings.list, []));
 const shown = computed(() => report.value?.sheets[sheet.value]?.[look.value]);
 const blocked = computed(() => blockers.value.length > 0 || store.layout?.sheets.length === 0);
 const cuts = computed(() => store.settled?.material.tool === 'knife' && !store.settled.stock.spots);
+/** Whether the run that is under way was begun before the desk was opened. */
+const resumed = ref(false);
 const interrupted = computed(() => run.record.value?.open?.done.length ?? 0);
 
 onMounted(async () => {
   // A run that is under way is what one has come back for.
-  if (await run.resume().catch(() => false)) mode.value = 'real';
+  resumed.value = await run.resume().catch(() => false);
+  if (resumed.value) mode.value = 'real';
 });
 
 async function rehearse(): Promise<void> {
@@ -110,7 +113,9 @@ onBeforeUnmount(() => ongoing?.cancel());
       <template v-if="mode === 'real'">
         <CardPanel
           v-if="run.record.value"
-          :title="texts.run.interrupted(interrupted, run.steps.value.length)"
+          :title="
+            texts.run[resumed ? 'interrupted' : 'underWay'](interrupted, run.steps.value.length)
+          "
           tone="amber"
         >
           <button class="link" type="button" @click="run.giveUp">{{ texts.run.giveUp }}</button>

@@ -47,6 +47,7 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
         @click="$emit('open', one.id)"
       >
         <strong>{{ one.name }}</strong>
+        <span v-if="one.address" class="quiet">{{ one.address }}</span>
         <span v-for="tray in one.trays" :key="tray.id" class="quiet"
           >{{ tray.name }}: {{ editor.state(tray.front) }}</span
         >
