@@ -41,12 +41,14 @@ import { findLegibility, type Legibility, allFindings, type Finding } from './pr
 import {
   calibrationPdf,
   fitTestPdf,
+  materialTestPdf,
   readCalibration,
   templatePdf,
   type CalibrationPicture,
   type CalibrationSheet,
   type SeenPicture,
   type FitTest,
+  type MaterialTest,
   type TemplateDrawing,
 } from './testprint/index.ts';
 import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
@@ -144,6 +146,7 @@ export interface Calls {
   /** A calibration sheet as a simulated printer prints it and a simulated phone sees it: a JPEG. */
   tryCalibration(args: { sheet: CalibrationSheet; seed: number }, task: Task): Promise<Uint8Array>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
+  materialTest(args: MaterialTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
   readTemplate(args: { bytes: Uint8Array; name: string }, task: Task): Promise<Result<Stock>>;
   templateFromPhoto(args: SheetPhoto, task: Task): Promise<Result<PhotoTemplate>>;
@@ -224,6 +227,7 @@ export function createCalls(ground: CallGround): Calls {
       return encodeJpegImage(platform, image, { quality: 88, dpi });
     },
     fitTest: (test) => fitTestPdf(platform, test),
+    materialTest: (test) => materialTestPdf(platform, test),
     templatePdf: (drawing) => templatePdf(platform, drawing),
     readTemplate: ({ bytes, name }) => readTemplateFile(platform, bytes, name),
     templateFromPhoto: (photo) => templateFromPhoto(platform, photo),

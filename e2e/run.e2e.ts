@@ -47,6 +47,17 @@ test('printed and cut over the network on devices that jam and lose the line, th
     const headers = { 'Content-Type': 'application/json', 'x-little-peel': token };
     await fetch('/api/bridge/stand-ins', { method: 'POST', headers, body: '{}' });
   });
+  // The sensor is passed over: the pointer is moved onto three marks, then the sheet is cut by them.
+  await page.getByRole('button', { name: /show them by hand/ }).click();
+  await page.getByRole('radio', { name: '1 mm', exact: true }).click();
+  await page.getByRole('button', { name: 'Right', exact: true }).click();
+  await page.getByRole('group', { name: 'Move the pointer of the cutter' }).press('ArrowDown');
+  await expect(page.getByText('12.0 · 12.0')).toBeVisible();
+  for (const name of ['It is on the mark', 'It is on the mark', 'Cut by these marks'])
+    await page.getByRole('button', { name, exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Lay sheet 2 of 4 in and cut' })).toBeVisible({
+    timeout: 60_000,
+  });
   await toCounting(page);
   await page.locator('[data-label]').first().press('Enter');
   await expect(page.locator('[data-good]')).toHaveText('47 of 48 good');
@@ -82,4 +93,74 @@ test('a rehearsal tells before paper is spent: faults of the devices, and the ch
   const chances = page.locator('[data-chances]');
   await expect(chances.locator('[data-needed]')).toBeVisible({ timeout: 60_000 });
   await expect(chances).toContainText('No label shows paper.');
+});
+
+test('marks that the sensor misses are set on the picture, and the sheet is cut by them', async ({
+  page,
+}) => {
+  await openDesk(page, 'pot-lid-seals', 'run');
+  await page.getByLabel('The sensor misses two marks').check();
+  await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await expect(page.locator('[data-report]')).toContainText('Only 2 of 4 marks', {
+    timeout: 90_000,
+  });
+  await page.getByRole('button', { name: 'Set the marks by hand' }).click();
+  const picture = page.getByRole('img', { name: 'The sheet as the cutter sees it' });
+  await expect(picture).toBeVisible();
+  // As a hand does it: the middle of what is dark near each circle.
+  const frame = await picture.boundingBox();
+  if (!frame) throw new Error('no picture');
+  for (const number of [1, 2, 3, 4]) {
+    const circle = page.getByRole('button', { name: `Mark ${number}`, exact: true });
+    const box = await circle.boundingBox();
+    if (!box) throw new Error('no circle');
+    const at = { x: box.x + box.width / 2 - frame.x, y: box.y + box.height / 2 - frame.y };
+    const middle = await picture.evaluate(
+      (canvas: HTMLCanvasElement, { x, y }: { x: number; y: number }) => {
+        const scale = canvas.width / canvas.clientWidth;
+        const reach = Math.round(canvas.width / 30);
+        const [left, top] = [Math.round(x * scale) - reach, Math.round(y * scale) - reach];
+        const copy = new OffscreenCanvas(2 * reach, 2 * reach);
+        const context = copy.getContext('2d', { willReadFrequently: true });
+        if (!context) throw new Error('no canvas');
+        context.drawImage(canvas, -left, -top);
+        const { data } = context.getImageData(0, 0, 2 * reach, 2 * reach);
+        let [sum, across, down] = [0, 0, 0];
+        for (let index = 0; index < 4 * reach * reach; index++) {
+          if ((data[index * 4] ?? 255) > 90) continue;
+          sum++;
+          across += index % (2 * reach);
+          down += Math.floor(index / (2 * reach));
+        }
+        return [(left + across / sum) / scale, (top + down / sum) / scale];
+      },
+      at,
+    );
+    await circle.hover();
+    await page.mouse.down();
+    await page.mouse.move(frame.x + (middle[0] ?? 0), frame.y + (middle[1] ?? 0));
+    await page.mouse.up();
+  }
+  await page.getByRole('button', { name: 'Cut by these marks' }).click();
+  const worst = page.locator('[data-worst]');
+  await expect(worst).toBeVisible({ timeout: 90_000 });
+  // By hand on a picture of a third of a millimetre a pixel.
+  expect(parseFloat(await worst.innerText())).toBeLessThan(0.8);
+});
+
+test('the right force is found by a test grid and stays with the material', async ({ page }) => {
+  await openDesk(page, 'pot-lid-seals', 'run');
+  await page.goto('/stock/materials');
+  await page.getByRole('button', { name: 'Find force and speed by a test' }).click();
+  const sheet = page.waitForEvent('download');
+  await page.getByRole('button', { name: '1. Save the print' }).click();
+  expect((await sheet).suggestedFilename()).toBe('matt-paper-test.pdf');
+  const lines = page.waitForEvent('download');
+  await page.getByRole('button', { name: '2. Cut it' }).click();
+  expect(readFileSync(await (await lines).path(), 'latin1')).toMatch(/^IN;\nPA;\nSP1;\nVS10;FS48;/);
+  await page.getByLabel('Note').fill('new blade');
+  await page.getByRole('button', { name: '96 g at 200 mm a second' }).click();
+  await expect(page.getByText(/Tested on .*: Kiss cut, new blade/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Tested on .*: Kiss cut, new blade/)).toBeVisible();
 });

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import { SHIPPED_MATERIALS, type CutSetting, type Material } from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import ChoicesRow from '../ui/ChoicesRow.vue';
+import { dayOf } from '../ui/dates.ts';
 import FactRow from '../ui/FactRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
 import SelectRow from '../ui/SelectRow.vue';
+import MaterialTestPanel from './MaterialTestPanel.vue';
 import PackRows from './PackRows.vue';
 import { useStockRoom } from './stock-room-store.ts';
 
@@ -14,6 +17,7 @@ const props = defineProps<{ material: Material }>();
 const emit = defineEmits<{ open: [id: string] }>();
 const words = texts.stock.material;
 const room = useStockRoom();
+const testing = ref(false);
 const CUTS = ['kiss', 'through', 'crease'] as const;
 const FIRST_CUT: CutSetting = { force: null, speed: null, passes: 1 };
 
@@ -131,6 +135,24 @@ async function copy(): Promise<void> {
       :model-value="material.carrier"
       :choices="words.carriers"
       @update:model-value="change({ carrier: $event })"
+    />
+    <p v-if="material.tested" class="quiet">
+      {{
+        texts.devices.test.tested(
+          dayOf(material.tested.date),
+          texts.devices.test.kinds[material.tested.kind],
+          material.tested.note,
+        )
+      }}
+    </p>
+    <button v-if="material.tool === 'knife'" class="link" type="button" @click="testing = true">
+      {{ texts.devices.test.open }}
+    </button>
+    <MaterialTestPanel
+      v-if="testing"
+      :material="material"
+      @close="testing = false"
+      @found="change"
     />
     <template v-for="kind in CUTS" :key="kind">
       <h3>{{ words.cuts[kind] }}</h3>

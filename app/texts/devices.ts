@@ -58,4 +58,25 @@ export const devices = {
   nothingYet: 'Nothing has been sent to them yet.',
   printed: (name: string): string => `Printed: ${name}`,
   cutLines: (torn: boolean): string => (torn ? 'Cut, lost half-way' : 'Cut'),
+  test: {
+    open: 'Find force and speed by a test',
+    title: (material: string): string => `Which force for ${material}?`,
+    kind: 'Cut',
+    kinds: { kiss: 'Kiss cut', through: 'Through cut' },
+    around: 'Around, in grams',
+    hint: 'Print it on a spare piece, 148 × 105 mm, lay the piece in with its top left corner at the start, and cut.',
+    print: '1. Save the print',
+    cut: '2. Cut it',
+    sent: 'The test is on its way to the cutter.',
+    note: 'Note',
+    noteExample: 'new blade',
+    tap: '3. Tap the one that peels cleanly',
+    cell: (grams: number, speed: number): string => `${grams} g at ${speed} mm a second`,
+    grams: (grams: number): string => `${grams} g`,
+    perSecond: (speed: number): string => `${speed} mm/s`,
+    kept: (grams: number, speed: number): string =>
+      `Cut with ${grams} g at ${speed} mm a second from now on.`,
+    tested: (day: string, kind: string, note: string): string =>
+      `Tested on ${day}: ${kind}${note ? `, ${note}` : ''}.`,
+  },
 } as const;

@@ -1,4 +1,14 @@
 import type { Point, Ring } from '../geometry/index.ts';
+import type { CutKind } from '../shape/index.ts';
+
+/** How hard and how fast a knife goes, and how often along each line. */
+export interface KnifeSetting {
+  /** Grams; null where the cutter's own stays. */
+  readonly force: number | null;
+  /** mm a second; null where the cutter's own stays. */
+  readonly speed: number | null;
+  readonly passes: number;
+}
 
 /** A knife that turns freely and trails behind its holder. */
 export interface Knife {
@@ -6,6 +16,8 @@ export interface Knife {
   readonly offset: number;
   /** How far a ring is cut on past its start, mm. */
   readonly overcut: number;
+  /** What the cutter is told for each kind of cut; its own settings stay unless given. */
+  readonly settings?: Readonly<Partial<Record<CutKind, KnifeSetting | null>>>;
 }
 
 /** A cutter that takes lines as they are. */

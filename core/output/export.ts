@@ -1,5 +1,5 @@
 import { unwatched, type Platform, type Task } from '../base/index.ts';
-import { boxAround, grown, invert } from '../geometry/index.ts';
+import { boxAround, grown, invert, type Affine } from '../geometry/index.ts';
 import {
   asPrinted,
   compileJob,
@@ -69,6 +69,8 @@ export interface ExportChoices extends FormChoices {
   readonly side?: PaperSide;
   /** How the knife of the cutter trails; it sees to that itself unless given. */
   readonly knife?: Knife;
+  /** From mm of a sheet to where the cutter has it, when a hand has told it. */
+  readonly lies?: Affine;
   /** Of which sheets, by their numbers from 0; all of them unless given. */
   readonly sheets?: readonly number[];
 }
@@ -167,7 +169,7 @@ export interface ExportOptions {
 
 const JPEG_QUALITY = 90;
 
-type Write = (sheet: CompiledSheet, knife?: Knife) => string;
+type Write = (sheet: CompiledSheet, knife?: Knife, lies?: Affine) => string;
 
 /** What is written of the cut lines of a sheet. */
 const CUT_FILES = { svg: cutSvg, dxf: cutDxf, hpgl: cutHpgl } as const satisfies Record<
@@ -303,7 +305,11 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
     const name = names[index] as SheetFiles;
     for (const [format, cut] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
       if (wants.has(format))
-        made.push({ name: name[format], format, bytes: text(cut(sheet, choices.knife)) });
+        made.push({
+          name: name[format],
+          format,
+          bytes: text(cut(sheet, choices.knife, choices.lies)),
+        });
     for (const [page, { of, side }] of pdf ? sides.entries() : [])
       if (pdf && of === index)
         made.push(...(await pictures({ pdf, page, name, side }, { ...options, choices })));

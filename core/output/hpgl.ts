@@ -1,4 +1,11 @@
-import { knifeRings, knifeWay, orderCuts, PLAIN_KNIFE, type Knife } from '../cutting/index.ts';
+import {
+  knifeRings,
+  knifeWay,
+  orderCuts,
+  PLAIN_KNIFE,
+  type Knife,
+  type KnifeSetting,
+} from '../cutting/index.ts';
 import { apply, IDENTITY, type Affine, type Point } from '../geometry/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
 
@@ -30,14 +37,25 @@ export function cutHpgl(
   for (const cut of orderCuts(sheet.cuts)) {
     if (HPGL_PENS[cut.kind] !== pen) {
       pen = HPGL_PENS[cut.kind];
-      lines.push(`SP${pen};`);
+      lines.push(`SP${pen};${toldSetting(knife.settings?.[cut.kind])}`);
     }
+    const { passes = 1 } = knife.settings?.[cut.kind] ?? {};
     for (const ring of knifeRings(cut)) {
       const [start, ...along] = knifeWay(ring, cut.open, knife);
       if (!start) continue;
-      lines.push(`PU${at(start)};PD${along.map(at).join(',')};`);
+      for (let pass = 0; pass < passes; pass++)
+        lines.push(`PU${at(start)};PD${along.map(at).join(',')};`);
     }
   }
   lines.push('PU0,0;SP0;');
   return `${lines.join('\n')}\n`;
+}
+
+/** Speed in cm a second and force in grams, as cutters that speak HPGL commonly take them. */
+export function toldSetting(setting: KnifeSetting | null | undefined): string {
+  const { speed = null, force = null } = setting ?? {};
+  return [
+    speed === null ? '' : `VS${Math.max(1, Math.round(speed / 10))};`,
+    force === null ? '' : `FS${Math.round(force)};`,
+  ].join('');
 }

@@ -12,7 +12,7 @@ export {
   type Format,
   type MadeFile,
 } from './export.ts';
-export { cutHpgl, HPGL_PENS, HPGL_UNITS } from './hpgl.ts';
+export { cutHpgl, HPGL_PENS, HPGL_UNITS, toldSetting } from './hpgl.ts';
 export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 export { parsePages } from './pages.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';

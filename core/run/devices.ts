@@ -32,6 +32,8 @@ export interface Printer {
 
 /** What is sent to a cutter: bytes, and the facts printed on the sheet. */
 export interface CutOrder {
+  /** Which sheet of the run it is, from 0. */
+  readonly number: number;
   readonly hpgl: string;
   readonly marks: readonly MarkPlace[];
   readonly sheet: { readonly width: number; readonly height: number };

@@ -194,3 +194,40 @@ test('copies that share their cut lines are cut once and come out as large as th
   expect(sheet?.copies).toHaveLength(6);
   for (const copy of sheet?.copies ?? []) expect(copy.deviation).toBeLessThan(0.12);
 }, 60_000);
+
+test('where the sensor misses the marks, a hand that shows them brings the cut onto the print', async () => {
+  const { job, art } = await exampleJob();
+  const made = await compiled(job, art);
+  const ground = { platform: nodePlatform, resources: made.resources, accept: [] };
+  const seed = 5;
+  const missed = await runJob(made.compiled, {
+    ...ground,
+    devices: simulatedDevices(nodePlatform, seed, { missed: 3 }),
+  });
+  expect(missed.ok && missed.value.sheets[0]?.stopped).toMatch(/Only 1 of 4 marks/);
+  // What a hand sees: the marks as a cutter with good eyes found them on the same sheet.
+  const eyes = await runJob(made.compiled, {
+    ...ground,
+    devices: simulatedDevices(nodePlatform, seed),
+  });
+  if (!eyes.ok) throw new Error(eyes.problem.what);
+  const align = (eyes.value.sheets[0]?.registration?.found ?? []).flatMap((at) => (at ? [at] : []));
+  const byHand = await runJob(made.compiled, {
+    ...ground,
+    align,
+    devices: simulatedDevices(nodePlatform, seed, { missed: 3 }),
+  });
+  if (!byHand.ok) throw new Error(byHand.problem.what);
+  expect(byHand.value.sheets[0]?.copies).toHaveLength(6);
+  for (const { deviation } of byHand.value.sheets[0]?.copies ?? [])
+    expect(deviation).toBeLessThan(0.12);
+  const wrong = await runJob(made.compiled, {
+    ...ground,
+    align: [
+      { x: 0, y: 0 },
+      { x: 50, y: 3 },
+    ],
+    devices: simulatedDevices(nodePlatform, seed),
+  });
+  expect(!wrong.ok && wrong.problem.code).toBe('run/align');
+}, 60_000);

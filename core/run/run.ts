@@ -106,7 +106,15 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
     const page = pageOf(pages, index);
     const lines = hpgl[index] ?? '';
     const done = await runSheet(
-      { sheet, page, called, hpgl: lines, printed: printed.value, lies: lies?.[index] },
+      {
+        sheet,
+        number: index,
+        page,
+        called,
+        hpgl: lines,
+        printed: printed.value,
+        lies: lies?.[index],
+      },
       { ...order, task: part },
     );
     if (!done.ok) return done;
@@ -122,6 +130,7 @@ function within(task: Task, from: number, share: number): Task {
 }
 
 interface SheetOrder {
+  readonly number: number;
   readonly sheet: CompiledSheet;
   /** Of the print file, from 0. */
   readonly page: number;
@@ -132,7 +141,7 @@ interface SheetOrder {
 }
 
 async function runSheet(
-  { sheet, page, called, hpgl, printed, lies }: SheetOrder,
+  { sheet, number, page, called, hpgl, printed, lies }: SheetOrder,
   { platform, devices, task = unwatched }: RunOrder,
 ): Promise<Result<SheetRun>> {
   task.progress(0.1, `Printing ${called}`);
@@ -143,6 +152,7 @@ async function runSheet(
   const { drawing, marks } = sheet;
   const done = await devices.cutter.cut(
     {
+      number,
       hpgl,
       marks,
       sheet: drawing,

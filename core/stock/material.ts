@@ -68,6 +68,10 @@ export const materialSchema = z.object({
     through: cutSettingSchema.nullable(),
     crease: cutSettingSchema.nullable(),
   }),
+  /** What the last test on a spare piece told. */
+  tested: z
+    .object({ date: z.string().max(10), kind: z.enum(['kiss', 'through']), note: line })
+    .optional(),
   applying: note,
   wear: note,
   pack: packSchema.nullable(),

@@ -7,3 +7,12 @@ export {
 } from './read-calibration.ts';
 export { fitTestPdf, stepName, type FitTest } from './fit-test.ts';
 export { templatePdf, type TemplateDrawing } from './template-print.ts';
+export {
+  materialTestHpgl,
+  materialTestPdf,
+  TEST_SHEET,
+  TEST_SIZE,
+  testCells,
+  type MaterialTest,
+  type TestCell,
+} from './material-test.ts';

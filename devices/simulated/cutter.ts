@@ -44,9 +44,10 @@ const UNAIDED: Registration = {
 
 /** A cutter that sees its sheet, finds the marks by itself and follows the HPGL it is given. */
 export function simulatedCutter(seed: number, faults: Faults = NO_FAULTS): Cutter {
-  const random = seededRandom(seed + 7919);
   return {
-    cut({ hpgl, marks, sheet, printed, lies }) {
+    cut({ number, hpgl, marks, sheet, printed, lies }) {
+      // The same sheet is always laid in alike, also when it is cut once more.
+      const random = seededRandom(seed + 7919 + 15_485_863 * number);
       const { sensor, truth } = layIn(printed ?? emptyBed(sheet), random, faults);
       const registration = registered(sensor, marks, { lies, missed: faults.missed ?? 0 });
       const { map, confidence } = registration;

@@ -130,7 +130,7 @@ async function cutOf(
   order: Partial<CutOrder>,
   faults: Faults = {},
 ): Promise<SeenCut & { stopped: string | undefined }> {
-  const whole = { hpgl: SQUARE, marks: MARKS, sheet: SHEET, ...order };
+  const whole = { number: 0, hpgl: SQUARE, marks: MARKS, sheet: SHEET, ...order };
   const { seen, problem } = expectGood(await simulatedCutter(seed, faults).cut(whole, unwatched));
   if (!seen) throw new Error('nothing seen');
   return { ...seen, stopped: problem?.code };

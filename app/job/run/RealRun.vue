@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { mdiCheck } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
+import type { Point } from '../../../core/geometry/index.ts';
 import { texts } from '../../texts/index.ts';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useJobStore } from '../store/job-store.ts';
+import AlignAtCutter from './AlignAtCutter.vue';
 import CountSheet from './CountSheet.vue';
 import CutPlay from './CutPlay.vue';
 import type { RealRun } from './real-run.ts';
@@ -14,7 +16,21 @@ import WaitRing from './WaitRing.vue';
 const { run } = defineProps<{ run: RealRun; blocked: boolean }>();
 const words = texts.run;
 const store = useJobStore();
-const { broken, busy, doing, done, from, now, printed, record, share, spoiled, steps } = run;
+const {
+  broken,
+  busy,
+  cutter,
+  doing,
+  done,
+  from,
+  now,
+  places,
+  printed,
+  record,
+  share,
+  spoiled,
+  steps,
+} = run;
 const at = computed(() => steps.value.findIndex(({ key }) => key === now.value?.key));
 const sheets = computed(() => printed.value?.sheets ?? []);
 const marks = computed(() => (sheets.value[0]?.marks.length ?? 0) > 0);
@@ -25,6 +41,15 @@ const counting = computed(() => now.value?.kind === 'count');
 const cutSheet = computed(() =>
   now.value?.kind === 'cut' ? sheets.value[now.value.sheet ?? 0] : undefined,
 );
+const aligning = ref(false);
+watch(now, () => (aligning.value = false));
+
+/** Cuts by the marks as the pointer of the cutter found them. */
+async function cutBy(shown: readonly Point[]): Promise<void> {
+  places.value = shown;
+  aligning.value = false;
+  if (now.value) await run.perform(now.value);
+}
 const count = computed(() => record.value?.copies ?? 0);
 </script>
 
@@ -98,6 +123,15 @@ const count = computed(() => record.value?.copies ?? 0);
           />
           <button class="link" type="button" @click="run.cancel">{{ words.cancel }}</button>
         </div>
+        <template v-else-if="aligning && cutSheet && cutter?.address">
+          <AlignAtCutter
+            :address="cutter.address"
+            :height="cutSheet.drawing.height"
+            :marks="cutSheet.marks"
+            @done="cutBy"
+            @close="aligning = false"
+          />
+        </template>
         <v-btn
           v-else
           color="primary"
@@ -108,6 +142,14 @@ const count = computed(() => record.value?.copies ?? 0);
           @click="run.perform(now)"
           >{{ now.button }}</v-btn
         >
+        <button
+          v-if="cutSheet && cutSheet.marks.length > 2 && cutter?.address && !aligning && !busy"
+          class="link"
+          type="button"
+          @click="aligning = true"
+        >
+          {{ words.placeByHand }}
+        </button>
       </div>
       <CutPlay
         v-if="cutSheet && store.settled"

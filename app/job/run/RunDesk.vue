@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
+import type { Point } from '../../../core/geometry/index.ts';
+import { sheetMarks } from '../../../core/stock/index.ts';
 import { unaccepted, type Faults, type RunReport } from '../../../core/run/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
@@ -15,6 +17,7 @@ import ChancesCard from './ChancesCard.vue';
 import DevicesCard from './DevicesCard.vue';
 import FaultsCard from './FaultsCard.vue';
 import { useRealRun } from './real-run.ts';
+import MarksByHand from './MarksByHand.vue';
 import RealRun from './RealRun.vue';
 import ReportCard from './ReportCard.vue';
 import RunSteps from './RunSteps.vue';
@@ -47,6 +50,42 @@ onMounted(async () => {
   if (resumed.value) mode.value = 'real';
 });
 
+const marksByHand = ref(false);
+const seen = computed(() => report.value?.sheets[sheet.value]);
+const marks = computed(() => {
+  const job = store.settled;
+  return job ? sheetMarks(job.stock, job.plan.marks) : [];
+});
+let seed = 0;
+
+/** Cuts the sheet as it was laid in, by the marks that a hand has shown. */
+async function cutByHand(align: readonly Point[]): Promise<void> {
+  const job = store.job;
+  const before = report.value;
+  const at = sheet.value;
+  if (!job || !before) return;
+  running.value = true;
+  marksByHand.value = false;
+  try {
+    const { missed, turned, ...others } = faults.value;
+    void [missed, turned]; // the sensor is not asked, and hands have seen to the sheet
+    const args = { job, seed, accept: [], align: [...align], only: [at], faults: others };
+    ongoing = calls.call('run', args, (part, text) => {
+      share.value = part;
+      doing.value = text;
+    });
+    const done = await ongoing.answer;
+    if (!done.ok) return messages.sayProblem(done.problem);
+    const [cut] = done.value.sheets;
+    const sheets = before.sheets.map((one, index) => (index === at && cut ? cut : one));
+    report.value = { ...before, sheets };
+  } catch (error) {
+    if (!(error instanceof Cancelled)) messages.sayError(error);
+  } finally {
+    running.value = false;
+  }
+}
+
 async function rehearse(): Promise<void> {
   const job = store.job;
   if (!job || running.value) return;
@@ -55,7 +94,8 @@ async function rehearse(): Promise<void> {
   report.value = undefined;
   share.value = 0;
   try {
-    const seed = Math.floor(Math.random() * 1e9);
+    seed = Math.floor(Math.random() * 1e9);
+    marksByHand.value = false;
     const args = { job, seed, accept: [], faults: { ...faults.value } };
     ongoing = calls.call('run', args, (part, text) => {
       share.value = part;
@@ -83,6 +123,14 @@ onBeforeUnmount(() => ongoing?.cancel());
         <ChoiceRow v-model="mode" :label="texts.run.mode" :choices="texts.run.modes" />
       </div>
       <RealRun v-if="mode === 'real'" :run="run" :blocked="blocked" />
+      <MarksByHand
+        v-else-if="marksByHand && seen?.cut"
+        :image="seen.cut"
+        :width="store.settled?.stock.width ?? 0"
+        :marks="marks"
+        @done="cutByHand"
+        @close="marksByHand = false"
+      />
       <div v-else-if="shown" class="result">
         <PixelPicture
           :image="shown"
@@ -125,6 +173,14 @@ onBeforeUnmount(() => ongoing?.cancel());
       </template>
       <template v-else>
         <ReportCard v-if="report" :report="report" :sheet="sheet" />
+        <button
+          v-if="seen?.stopped && marks.length > 2 && !marksByHand && !running"
+          class="link"
+          type="button"
+          @click="marksByHand = true"
+        >
+          {{ texts.run.byHand }}
+        </button>
         <v-btn v-if="!running" color="primary" height="44" :disabled="blocked" @click="rehearse">{{
           report ? texts.run.again : texts.run.start
         }}</v-btn>

@@ -2,8 +2,8 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { Cancelled, type Result } from '../../../core/base/index.ts';
 import { asPrinted, compileJob, printKeys } from '../../../core/job/index.ts';
 import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
-import type { RunRecord } from '../../../core/run/index.ts';
-import { spotPlaces, withRun, withSheetsGone, type Supply } from '../../../core/stock/index.ts';
+import type { Point } from '../../../core/geometry/index.ts';
+import { alignedBy, type RunRecord } from '../../../core/run/index.ts';
 import { calls } from '../../calls/index.ts';
 import { cutOn, printOn, type AtWork } from '../../devices/bridge.ts';
 import { useShelf } from '../../shelf/shelf-store.ts';
@@ -15,9 +15,10 @@ import { useSettings } from '../../ui/settings-store.ts';
 import { saveFiles } from '../proof/saved-files.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { pageCompiler, resourceVersion } from '../store/page-resources.ts';
+import { knifeOf } from '../../stock/cutters/knife-of.ts';
 import { runSteps, type RunStep, type Ways } from './run-steps.ts';
+import { supplyAfter } from './supply-after.ts';
 
-const NEAR = 1; // mm between a copy and the label that it stands on
 const LONGEST = 6 * 60 * 60; // seconds that a run is counted as work
 
 /** A run for real: its devices, its steps, and how far it has come, which outlives a reload. */
@@ -36,6 +37,8 @@ export function useRealRun(active: () => boolean) {
   /** The first sheet that is still to be printed, from 1, after a print that was broken off. */
   const from = ref(1);
   const broken = ref(false);
+  /** Where the marks of the sheet in the cutter are, when a hand has shown them. */
+  const places = shallowRef<readonly Point[]>();
   let atWork: AtWork | undefined;
 
   const printer = computed(() =>
@@ -148,8 +151,19 @@ export function useRealRun(active: () => boolean) {
 
   async function cut({ sheet = 0 }: RunStep): Promise<boolean> {
     const { value } = cutter;
-    const knife = value ? { offset: value.knifeOffset, overcut: value.overcut } : undefined;
-    const made = await files('hpgl', { sheets: [sheet], ...(knife ? { knife } : {}) });
+    const knife = value && store.settled ? knifeOf(value, store.settled.material) : undefined;
+    const marks = printed.value?.sheets[sheet]?.marks ?? [];
+    const told = places.value && alignedBy(marks, places.value);
+    if (told && !told.ok) {
+      places.value = undefined;
+      messages.sayProblem(told.problem);
+      return false;
+    }
+    const made = await files('hpgl', {
+      sheets: [sheet],
+      ...(knife ? { knife } : {}),
+      ...(told ? { lies: told.value } : {}),
+    });
     const [file] = made;
     if (!file) return false;
     if (value?.address) return sent(cutOn(value.address, file.bytes, tell));
@@ -190,6 +204,7 @@ export function useRealRun(active: () => boolean) {
       if (!did) return;
       broken.value = false;
       from.value = 1;
+      places.value = undefined;
       const open = record.value?.open;
       if (step.kind === 'count') await finish();
       else if (open) await keep({ open: { ...open, done: [...open.done, step.key] } });
@@ -260,6 +275,8 @@ export function useRealRun(active: () => boolean) {
     doing,
     from,
     broken,
+    places,
+    cutter,
     resume,
     perform,
     redo,
@@ -270,23 +287,3 @@ export function useRealRun(active: () => boolean) {
 }
 
 export type RealRun = ReturnType<typeof useRealRun>;
-
-/** What is on hand after a run on sheets: whole ones less, or labels gone from started ones. */
-export function supplyAfter(
-  supply: Supply,
-  sheets: readonly {
-    readonly copies: readonly { readonly placement: { x: number; y: number } }[];
-  }[],
-  gone: readonly number[],
-): Supply {
-  const { spots } = supply.stock;
-  if (!spots) return withSheetsGone(supply, sheets.length);
-  const places = spotPlaces(spots);
-  const used = sheets.map(({ copies }) =>
-    copies.flatMap(({ placement: { x, y } }) => {
-      const spot = places.findIndex((one) => Math.hypot(one.x - x, one.y - y) < NEAR);
-      return spot < 0 ? [] : [spot];
-    }),
-  );
-  return withRun(supply, used, gone);
-}

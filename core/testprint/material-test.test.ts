@@ -1,0 +1,30 @@
+import { readHpgl } from '../../devices/simulated/cutter.ts';
+import { keep, tool } from '../testing/exported.ts';
+import { nodePlatform } from '../testing/node-platform.ts';
+import { materialTestHpgl, materialTestPdf, testCells, type MaterialTest } from './index.ts';
+
+const TEST: MaterialTest = {
+  ...{ kind: 'kiss', force: 100, speed: 200, least: 70, most: 130, name: 'Satin film' },
+};
+
+test('force and speed are stepped around what is known, within what the cutter can', () => {
+  const cells = testCells(TEST);
+  expect(cells).toHaveLength(15);
+  expect(cells.slice(0, 5).map(({ force }) => force)).toEqual([70, 80, 100, 120, 130]);
+  expect([...new Set(cells.map(({ speed }) => speed))]).toEqual([100, 200, 300]);
+});
+
+test('each square is cut with its own force and speed, 14 mm wide, where its words are printed', async () => {
+  const hpgl = materialTestHpgl(TEST);
+  const lines = readHpgl(hpgl);
+  expect(lines).toHaveLength(15);
+  const [first] = lines;
+  const xs = first?.line.map(({ x }) => x) ?? [];
+  expect(Math.max(...xs) - Math.min(...xs)).toBe(14 * 40);
+  expect(hpgl).toContain('VS10;FS70;PU');
+  expect(hpgl).toContain('VS30;FS130;PU');
+  const path = keep('material.pdf', await materialTestPdf(nodePlatform, TEST));
+  const words = tool('pdftotext', '-layout', path, '-');
+  expect(words).toContain('Satin film: which one peels cleanly?');
+  expect(words.match(/\d+ mm\/s/g)).toHaveLength(15);
+});
