@@ -34,7 +34,9 @@ const TOOLS = {
 };
 
 function installTools() {
-  const missing = Object.entries(TOOLS).filter(([tool]) => ['bin', 'sbin'].every((folder) => !existsSync(`/usr/${folder}/${tool}`)));
+  const missing = Object.entries(TOOLS).filter(([tool]) =>
+    ['bin', 'sbin'].every((folder) => !existsSync(`/usr/${folder}/${tool}`)),
+  );
   if (missing.length === 0) return;
   const packages = missing.map(([, name]) => name);
   console.log(`Installing ${packages.join(', ')} …`);

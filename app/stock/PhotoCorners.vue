@@ -54,7 +54,7 @@ function grip(event: PointerEvent): void {
     <div
       ref="frame"
       class="frame"
-      :style="{ aspectRatio: photo.picture.width / photo.picture.height }"
+      :style="{ '--ratio': photo.picture.width / photo.picture.height }"
     >
       <PixelPicture class="photo" :image="photo.picture" :label="words.picture" />
       <svg class="photo" viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden="true">
@@ -94,8 +94,8 @@ function grip(event: PointerEvent): void {
 }
 .frame {
   position: relative;
-  height: calc(100% - 50px);
-  max-width: 100%;
+  width: min(100%, (100vh - 230px) * var(--ratio));
+  aspect-ratio: var(--ratio);
   box-shadow: var(--shadow-paper);
 }
 .photo {

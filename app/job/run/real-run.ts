@@ -1,9 +1,10 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { Cancelled, type Result } from '../../../core/base/index.ts';
-import { asPrinted, compileJob, printKeys } from '../../../core/job/index.ts';
+import { asPrinted, compileJob, printKeys, type Job } from '../../../core/job/index.ts';
 import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
 import { alignedBy, type RunRecord } from '../../../core/run/index.ts';
+import type { Material } from '../../../core/stock/index.ts';
 import { calls } from '../../calls/index.ts';
 import { cutOn, printOn, type AtWork } from '../../devices/bridge.ts';
 import { useShelf } from '../../shelf/shelf-store.ts';
@@ -74,13 +75,20 @@ export function useRealRun(active: () => boolean) {
     await keepRun(record.value);
   }
 
+  /** What the sheets cost: as the job knows it, or the Stock room. */
+  function packOf({ material, stock }: Job): Material['pack'] {
+    const onHand = room.room.supplies.find((one) => one.stock.id === stock.id);
+    const kept = room.materials.find(({ id }) => id === material.id);
+    return material.pack ?? onHand?.material.pack ?? kept?.pack ?? null;
+  }
+
   async function begin(): Promise<void> {
     const job = store.settled;
     if (!job || !printed.value) return;
     const { sheets } = printed.value;
     const names = sheets.flatMap(({ copies }) => copies.map(({ placement }) => placement.copy));
     const keys = printKeys(job);
-    const { pack } = job.material;
+    const pack = packOf(job);
     const at = new Date().toISOString();
     record.value = {
       id: `${job.id}@${at}`,
