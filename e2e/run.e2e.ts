@@ -42,6 +42,7 @@ test('printed and cut over the network on devices that jam and lose the line, th
     timeout: 60_000,
   });
   await expect(page.getByRole('heading', { name: 'Lay sheet 1 of 4 in and cut' })).toBeVisible();
+  await expect(page.getByLabel('Go on from cut')).toHaveValue('1');
   await page.evaluate(async () => {
     const { token } = (await (await fetch('/api/bridge/token')).json()) as { token: string };
     const headers = { 'Content-Type': 'application/json', 'x-little-peel': token };

@@ -32,6 +32,7 @@ test('what is on hand is noted with its price and its gone labels, and a job beg
   await page.getByRole('button', { name: 'Label 2, there' }).click();
   await page.getByRole('button', { name: 'Label 3, there' }).click();
   await expect(page.getByText('3 of 12 gone')).toBeVisible();
+  await page.waitForTimeout(500); // until it is kept
   await page.reload();
   await expect(page.getByText('3 of 12 gone')).toBeVisible();
 

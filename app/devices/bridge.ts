@@ -114,7 +114,6 @@ export function cutOn(address: string, hpgl: Uint8Array, progress: Progress): At
   return working(address, 'cutter', `cut?${query}`, { body, type, progress });
 }
 
-// eslint-disable-next-line max-params
 function working(
   address: string,
   kind: DeviceKind,

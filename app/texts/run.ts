@@ -50,6 +50,7 @@ export const run = {
   underWay: (done: number, all: number): string => `Under way: ${done} of ${all} steps are done.`,
   giveUp: 'Give this run up',
   gaveUp: 'The run is given up.',
+  fromCut: 'Go on from cut',
   fromSheet: 'Go on from sheet',
   stepOf: (step: number, all: number): string => `Step ${step} of ${all}`,
   stepDone: 'Done',

@@ -71,6 +71,8 @@ export interface ExportChoices extends FormChoices {
   readonly knife?: Knife;
   /** From mm of a sheet to where the cutter has it, when a hand has told it. */
   readonly lies?: Affine;
+  /** How many cuts of a sheet, in their order, were made before and are left out of HPGL. */
+  readonly cutBefore?: number;
   /** Of which sheets, by their numbers from 0; all of them unless given. */
   readonly sheets?: readonly number[];
 }
@@ -169,13 +171,14 @@ export interface ExportOptions {
 
 const JPEG_QUALITY = 90;
 
-type Write = (sheet: CompiledSheet, knife?: Knife, lies?: Affine) => string;
+type Write = (sheet: CompiledSheet, choices: ExportChoices) => string;
 
 /** What is written of the cut lines of a sheet. */
-const CUT_FILES = { svg: cutSvg, dxf: cutDxf, hpgl: cutHpgl } as const satisfies Record<
-  string,
-  Write
->;
+const CUT_FILES = {
+  svg: cutSvg,
+  dxf: cutDxf,
+  hpgl: (sheet, { knife, lies, cutBefore }) => cutHpgl(sheet, knife, lies, cutBefore),
+} as const satisfies Record<string, Write>;
 
 interface PageOfFile {
   readonly pdf: Uint8Array;
@@ -308,7 +311,7 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
         made.push({
           name: name[format],
           format,
-          bytes: text(cut(sheet, choices.knife, choices.lies)),
+          bytes: text(cut(sheet, choices)),
         });
     for (const [page, { of, side }] of pdf ? sides.entries() : [])
       if (pdf && of === index)

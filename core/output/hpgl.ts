@@ -20,11 +20,13 @@ export const HPGL_PENS = { kiss: 1, through: 2, crease: 3 } as const;
  * line, pen down along it and, but for open lines, back to its start.
  * @param knife how the cutter's knife trails; as the lines are unless given
  * @param lies from mm of the sheet to where the cutter has them, when it does not look for itself
+ * @param done how many cuts, in their order, were made before and are left out
  */
 export function cutHpgl(
   sheet: CompiledSheet,
   knife: Knife = PLAIN_KNIFE,
   lies: Affine = IDENTITY,
+  done = 0,
 ): string {
   const { height } = sheet.drawing;
   const at = (point: Point): string => {
@@ -34,7 +36,7 @@ export function cutHpgl(
   };
   const lines = ['IN;', 'PA;'];
   let pen = 0;
-  for (const cut of orderCuts(sheet.cuts)) {
+  for (const cut of orderCuts(sheet.cuts).slice(done)) {
     if (HPGL_PENS[cut.kind] !== pen) {
       pen = HPGL_PENS[cut.kind];
       lines.push(`SP${pen};${toldSetting(knife.settings?.[cut.kind])}`);

@@ -283,6 +283,8 @@ test('a cutter that is told gets speed and force with each pen, each line as oft
   const told = cutHpgl(sheet, { offset: 0, overcut: 0, settings });
   expect(told).toContain('SP1;VS20;FS80;');
   expect(told.match(/PU\d/g)).toHaveLength(6 * 2 + 1);
+  // What was cut before is left out.
+  expect(cutHpgl(sheet, undefined, undefined, 4).match(/PD/g)).toHaveLength(2);
   const first = (hpgl: string): number[] =>
     (/PU(\d+),(\d+);PD/.exec(hpgl) ?? []).slice(1).map(Number);
   const moved = first(cutHpgl(sheet, undefined, [1, 0, 0, 1, 2, -1]));

@@ -22,7 +22,8 @@ export async function cutOverTcp(address: string, hpgl: string, task: Task): Pro
     socket.once('error', failed);
     socket.once('close', () => failed(new Error('closed')));
   });
-  socket.on('error', () => undefined);
+  let broken: Error | undefined;
+  socket.on('error', (error) => (broken = error));
   lost.catch(() => undefined); // heard by whoever waits
   const step = (run: (done: () => void) => void): Promise<void> =>
     Promise.race([new Promise<void>(run), lost]);
@@ -38,11 +39,12 @@ export async function cutOverTcp(address: string, hpgl: string, task: Task): Pro
     }
     await step((done) => socket.end(done));
     // A cutter that is lost now says so; one that only keeps the line open is not waited for.
-    await new Promise<void>((done, failed) => {
-      socket.once('error', failed);
+    await new Promise<void>((done) => {
+      if (socket.closed) done();
       socket.once('close', () => done());
       setTimeout(done, LAST_WORD).unref();
     });
+    if (broken) throw broken;
     socket.destroy();
     task.progress(1, 'Cutting');
     return good(undefined);

@@ -1,4 +1,5 @@
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
+import { listenHere } from './listen.ts';
 
 const MOST_BYTES = 32e6;
 const MOST_JOBS = 20;
@@ -26,12 +27,7 @@ export class StandInCutter {
 
   /** Begins to listen, to this computer alone; 0 takes a free port. */
   listen(port: number): Promise<number> {
-    return new Promise((done, failed) => {
-      this.server.once('error', failed);
-      this.server.listen(port, '127.0.0.1', () =>
-        done((this.server.address() as AddressInfo).port),
-      );
-    });
+    return listenHere(this.server, port);
   }
 
   close(): Promise<void> {

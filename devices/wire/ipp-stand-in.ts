@@ -12,6 +12,7 @@ import {
   type IppMessage,
 } from './ipp-message.ts';
 import { OPERATION, STATUS } from './ipp-codes.ts';
+import { listenHere } from './listen.ts';
 import { mediaName } from './media.ts';
 import { printerAttributes, supports } from './stand-in-attributes.ts';
 
@@ -80,12 +81,7 @@ export class StandInPrinter {
 
   /** Begins to listen, to this computer alone; 0 takes a free port. */
   listen(port: number): Promise<number> {
-    return new Promise((done, failed) => {
-      this.server.once('error', failed);
-      this.server.listen(port, '127.0.0.1', () =>
-        done((this.server.address() as AddressInfo).port),
-      );
-    });
+    return listenHere(this.server, port);
   }
 
   close(): Promise<void> {

@@ -20,6 +20,12 @@ const words = texts.run;
 const messages = useMessages();
 const NEEDED = 3;
 const STEPS = [0.1, 1, 10] as const; // mm
+const WAYS = {
+  up: { x: 0, y: -1, icon: mdiChevronUp },
+  left: { x: -1, y: 0, icon: mdiChevronLeft },
+  right: { x: 1, y: 0, icon: mdiChevronRight },
+  down: { x: 0, y: 1, icon: mdiChevronDown },
+} as const;
 const step = ref<number>(1);
 const places = reactive<Point[]>(props.marks.slice(0, NEEDED).map(({ x, y }) => ({ x, y })));
 const at = ref(0);
@@ -74,38 +80,16 @@ send();
     </p>
     <div class="pad">
       <button
+        v-for="(way, name) in WAYS"
+        :key="name"
         type="button"
-        class="up"
-        :aria-label="words.moves.up"
-        @click="move({ x: 0, y: -step })"
+        :style="{ gridArea: name }"
+        :aria-label="words.moves[name]"
+        @click="move({ x: way.x * step, y: way.y * step })"
       >
-        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiChevronUp" /></svg>
-      </button>
-      <button
-        type="button"
-        class="left"
-        :aria-label="words.moves.left"
-        @click="move({ x: -step, y: 0 })"
-      >
-        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiChevronLeft" /></svg>
+        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="way.icon" /></svg>
       </button>
       <output>{{ `${place.x.toFixed(1)} · ${place.y.toFixed(1)}` }}</output>
-      <button
-        type="button"
-        class="right"
-        :aria-label="words.moves.right"
-        @click="move({ x: step, y: 0 })"
-      >
-        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiChevronRight" /></svg>
-      </button>
-      <button
-        type="button"
-        class="down"
-        :aria-label="words.moves.down"
-        @click="move({ x: 0, y: step })"
-      >
-        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiChevronDown" /></svg>
-      </button>
     </div>
     <div class="steps" role="radiogroup" :aria-label="words.moveBy">
       <button
@@ -157,20 +141,8 @@ send();
 .pad path {
   fill: var(--plum);
 }
-.up {
-  grid-area: up;
-}
-.left {
-  grid-area: left;
-}
 output {
   grid-area: at;
-}
-.right {
-  grid-area: right;
-}
-.down {
-  grid-area: down;
 }
 .steps {
   display: flex;

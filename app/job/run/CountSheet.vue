@@ -1,26 +1,23 @@
 <script setup lang="ts">
-import { computed, toRef } from 'vue';
+import { computed } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { ringsPath } from '../../../core/geometry/index.ts';
 import type { CompiledSheet } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
-import { useCopyPictures } from '../sheet/copy-pictures.ts';
+import LabelPictures from './LabelPictures.vue';
 
 /** A sheet whose labels are tapped when they cannot be used. */
 const props = defineProps<{ sheet: CompiledSheet; spoiled: ReadonlySet<string> }>();
 defineEmits<{ mark: [copy: string] }>();
 const words = texts.run;
-const pictures = useCopyPictures(toRef(props, 'sheet'));
 const labels = computed(() =>
   props.sheet.copies.map((copy) => {
-    const { x, y, angle, copy: name } = copy.placement;
+    const { x, y, copy: name } = copy.placement;
     return {
       name,
       x,
       y,
       cross: Math.min(copy.piece.width, copy.piece.height) / 3,
-      transform: `translate(${x} ${y}) rotate(${angle})`,
-      picture: pictures.find(copy),
       trim: pathData(ringsPath(copy.trim)),
     };
   }),
@@ -35,6 +32,7 @@ const labels = computed(() =>
     role="group"
   >
     <rect class="paper" :width="sheet.drawing.width" :height="sheet.drawing.height" />
+    <LabelPictures :sheet="sheet" />
     <g
       v-for="label in labels"
       :key="label.name"
@@ -49,15 +47,6 @@ const labels = computed(() =>
       @keydown.enter.prevent="$emit('mark', label.name)"
       @keydown.space.prevent="$emit('mark', label.name)"
     >
-      <image
-        v-if="label.picture"
-        :href="label.picture.url"
-        :x="-label.picture.rim"
-        :y="-label.picture.rim"
-        :width="2 * label.picture.rim"
-        :height="2 * label.picture.rim"
-        :transform="label.transform"
-      />
       <path class="trim" :d="label.trim" />
       <path
         v-if="spoiled.has(label.name)"
@@ -97,11 +86,8 @@ const labels = computed(() =>
 .label:hover .trim {
   stroke: #5d2a53;
 }
-.spoiled image {
-  opacity: 0.3;
-}
 .spoiled .trim {
-  fill: #b4432f1f;
+  fill: #fff5f2cc;
   stroke: #b4432f;
 }
 .cross {

@@ -1,27 +1,24 @@
 <script setup lang="ts">
 import { mdiPause, mdiPlay } from '@mdi/js';
-import { computed, onBeforeUnmount, ref, toRef, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { knifeAt, knifeMoves, knifeTime, orderCuts } from '../../../core/cutting/index.ts';
 import { pathData } from '../../../core/drawing/index.ts';
 import { linesPath } from '../../../core/geometry/index.ts';
 import type { CompiledSheet } from '../../../core/sheet/index.ts';
 import type { Material } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
-import { useCopyPictures } from '../sheet/copy-pictures.ts';
+import LabelPictures from './LabelPictures.vue';
 
 /** The way of the knife over a sheet, played as fast as one can follow, with a slider. */
-const props = defineProps<{ sheet: CompiledSheet; cut: Material['cut'] }>();
+const props = defineProps<{
+  sheet: CompiledSheet;
+  cut: Material['cut'];
+  /** How many cuts were made before: they are not shown again. */
+  from: number;
+}>();
 const words = texts.run;
 const PLAYED = 14; // seconds that the whole takes to be shown
-const pictures = useCopyPictures(toRef(props, 'sheet'));
-const labels = computed(() =>
-  props.sheet.copies.map((copy) => {
-    const { x, y, angle, copy: name } = copy.placement;
-    const transform = `translate(${x} ${y}) rotate(${angle})`;
-    return { name, transform, picture: pictures.find(copy) };
-  }),
-);
-const moves = computed(() => knifeMoves(orderCuts(props.sheet.cuts), props.cut));
+const moves = computed(() => knifeMoves(orderCuts(props.sheet.cuts).slice(props.from), props.cut));
 const lines = computed(() =>
   moves.value.map(({ kind, points }) => ({
     kind: kind ?? 'lifted',
@@ -77,17 +74,7 @@ onBeforeUnmount(pause);
     >
       <rect class="paper" :width="sheet.drawing.width" :height="sheet.drawing.height" />
       <g class="pale">
-        <template v-for="label in labels" :key="label.name">
-          <image
-            v-if="label.picture"
-            :href="label.picture.url"
-            :x="-label.picture.rim"
-            :y="-label.picture.rim"
-            :width="2 * label.picture.rim"
-            :height="2 * label.picture.rim"
-            :transform="label.transform"
-          />
-        </template>
+        <LabelPictures :sheet="sheet" />
         <circle
           v-for="(mark, index) in sheet.marks"
           :key="index"

@@ -3,6 +3,7 @@ import { mdiCheck } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
 import { texts } from '../../texts/index.ts';
+import DoingBar from '../../ui/DoingBar.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useJobStore } from '../store/job-store.ts';
 import AlignAtCutter from './AlignAtCutter.vue';
@@ -16,21 +17,8 @@ import WaitRing from './WaitRing.vue';
 const { run } = defineProps<{ run: RealRun; blocked: boolean }>();
 const words = texts.run;
 const store = useJobStore();
-const {
-  broken,
-  busy,
-  cutter,
-  doing,
-  done,
-  from,
-  now,
-  places,
-  printed,
-  record,
-  share,
-  spoiled,
-  steps,
-} = run;
+const { broken, busy, cutter, doing, done, from, fromCut, now } = run;
+const { places, printed, record, share, spoiled, steps } = run;
 const at = computed(() => steps.value.findIndex(({ key }) => key === now.value?.key));
 const sheets = computed(() => printed.value?.sheets ?? []);
 const marks = computed(() => (sheets.value[0]?.marks.length ?? 0) > 0);
@@ -112,17 +100,16 @@ const count = computed(() => record.value?.copies ?? 0);
           :min="1"
           :max="sheets.length"
         />
-        <div v-if="busy" class="busy" role="status">
-          <span>{{ doing }} …</span>
-          <v-progress-linear
-            :aria-label="words.progress"
-            :model-value="share * 100"
-            color="primary"
-            height="6"
-            rounded
-          />
+        <NumberRow
+          v-if="broken && cutSheet"
+          v-model="fromCut"
+          :label="words.fromCut"
+          :min="1"
+          :max="cutSheet.cuts.length"
+        />
+        <DoingBar v-if="busy" :doing="doing" :share="share" :label="words.progress">
           <button class="link" type="button" @click="run.cancel">{{ words.cancel }}</button>
-        </div>
+        </DoingBar>
         <template v-else-if="aligning && cutSheet && cutter?.address">
           <AlignAtCutter
             :address="cutter.address"
@@ -155,6 +142,7 @@ const count = computed(() => record.value?.copies ?? 0);
         v-if="cutSheet && store.settled"
         :sheet="cutSheet"
         :cut="store.settled.material.cut"
+        :from="broken ? fromCut - 1 : 0"
       />
       <CountSheet v-if="counting && sheet" :sheet="sheet" :spoiled="spoiled" @mark="run.mark" />
     </section>
@@ -260,15 +248,5 @@ const count = computed(() => record.value?.copies ?? 0);
 }
 .pages button[aria-pressed='true'] {
   background: var(--apricot-soft);
-}
-.busy {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 6px 14px;
-  align-items: center;
-  align-self: stretch;
-}
-.busy span {
-  grid-column: 1 / -1;
 }
 </style>

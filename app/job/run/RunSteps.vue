@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import DoingBar from '../../ui/DoingBar.vue';
 import { useJobStore } from '../store/job-store.ts';
 import StepPicture from './StepPicture.vue';
 import { texts } from '../../texts/index.ts';
@@ -55,15 +56,8 @@ const at = computed(() =>
         </div>
       </li>
     </ol>
-    <div v-if="running" class="doing" role="status">
-      <span>{{ doing }} …</span>
-      <v-progress-linear
-        :aria-label="texts.run.progress"
-        :model-value="share * 100"
-        color="primary"
-        height="6"
-        rounded
-      />
+    <div v-if="running" class="doing">
+      <DoingBar :doing="doing" :share="share" :label="texts.run.progress" />
     </div>
   </div>
 </template>

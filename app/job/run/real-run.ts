@@ -38,6 +38,8 @@ export function useRealRun(active: () => boolean) {
   /** The first sheet that is still to be printed, from 1, after a print that was broken off. */
   const from = ref(1);
   const broken = ref(false);
+  /** The first cut that is still to be made of a sheet, from 1, after a cut that was broken off. */
+  const fromCut = ref(1);
   /** Where the marks of the sheet in the cutter are, when a hand has shown them. */
   const places = shallowRef<readonly Point[]>();
   let atWork: AtWork | undefined;
@@ -171,6 +173,7 @@ export function useRealRun(active: () => boolean) {
       sheets: [sheet],
       ...(knife ? { knife } : {}),
       ...(told ? { lies: told.value } : {}),
+      ...(fromCut.value > 1 ? { cutBefore: fromCut.value - 1 } : {}),
     });
     const [file] = made;
     if (!file) return false;
@@ -212,6 +215,7 @@ export function useRealRun(active: () => boolean) {
       if (!did) return;
       broken.value = false;
       from.value = 1;
+      fromCut.value = 1;
       places.value = undefined;
       const open = record.value?.open;
       if (step.kind === 'count') await finish();
@@ -283,6 +287,7 @@ export function useRealRun(active: () => boolean) {
     doing,
     from,
     broken,
+    fromCut,
     places,
     cutter,
     resume,
