@@ -28,7 +28,7 @@ interface Waiting {
   readonly found?: ((part: unknown) => void) | undefined;
 }
 
-const GRACE = 70; // ms that a cancelled worker has to answer before it is ended
+const GRACE = 50; // ms that a cancelled worker has to answer before it is ended
 
 /** Runs heavy calls in a worker and replaces a worker that does not stop in time. */
 export class CallHost {

@@ -16,7 +16,7 @@ export interface Tour {
 
 const NEAR = 7; // neighbours that a visit may be joined to
 const LONGEST = 3; // visits that are moved together
-const KICKS = 120; // how often a settled tour is disturbed
+const KICKS = 70; // how often a settled tour is disturbed
 const REACH = 50; // visits that a kick may reach over
 const EPSILON = 1e-9;
 
