@@ -17,7 +17,7 @@ interface Pixels {
 }
 
 /**
- * The share of a page's pixels at 150 dpi that poppler draws otherwise than we do: by more than 32 of
+ * The share of a page's pixels at 150 dpi that another renderer draws otherwise than we do: by more than 32 of
  * 255, and so everywhere within one pixel, since edges are softened differently.
  */
 export async function drawnOtherwise(pdf: Uint8Array, page = 0): Promise<number> {
