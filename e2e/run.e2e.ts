@@ -1,5 +1,14 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, finishRun, fromShelf, openDesk, test, toCounting } from './workshop.ts';
+
+/** Lets something go wrong in the simulated devices from outside of the page's own cards. */
+const setFaults = (page: Page, faults: string): Promise<void> =>
+  page.evaluate(async (body) => {
+    const { token } = (await (await fetch('/api/bridge/token')).json()) as { token: string };
+    const headers = { 'Content-Type': 'application/json', 'x-little-peel': token };
+    await fetch('/api/bridge/stand-ins', { method: 'POST', headers, body });
+  }, faults);
 
 test('printed and cut over the network on devices that jam and lose the line, then noted in the ledger', async ({
   page,
@@ -28,11 +37,7 @@ test('printed and cut over the network on devices that jam and lose the line, th
     timeout: 60_000,
   });
   // Somebody sees to the printer.
-  await page.evaluate(async () => {
-    const { token } = (await (await fetch('/api/bridge/token')).json()) as { token: string };
-    const headers = { 'Content-Type': 'application/json', 'x-little-peel': token };
-    await fetch('/api/bridge/stand-ins', { method: 'POST', headers, body: '{"lost":true}' });
-  });
+  await setFaults(page, '{"lost":true}');
   await expect(page.getByRole('heading', { name: 'Let it dry' })).toBeVisible({ timeout: 60_000 });
   await page.locator('[data-do]').click();
   // The cutter loses the line: the step stays, and nothing is counted as done.
@@ -43,11 +48,7 @@ test('printed and cut over the network on devices that jam and lose the line, th
   });
   await expect(page.getByRole('heading', { name: 'Lay sheet 1 of 4 in and cut' })).toBeVisible();
   await expect(page.getByLabel('Go on from cut')).toHaveValue('1');
-  await page.evaluate(async () => {
-    const { token } = (await (await fetch('/api/bridge/token')).json()) as { token: string };
-    const headers = { 'Content-Type': 'application/json', 'x-little-peel': token };
-    await fetch('/api/bridge/stand-ins', { method: 'POST', headers, body: '{}' });
-  });
+  await setFaults(page, '{}');
   // The sensor is passed over: the pointer is moved onto three marks, then the sheet is cut by them.
   await page.getByRole('button', { name: /show them by hand/ }).click();
   await page.getByRole('radio', { name: '1 mm', exact: true }).click();

@@ -68,8 +68,8 @@ function save(): void {
 
 async function forget(run: RunRecord): Promise<void> {
   await forgetRun(run.id);
-  await shelf.refresh();
-  const back = (): void => void keepRun(run).then(shelf.refresh).catch(messages.sayError);
+  await shelf.readRuns();
+  const back = (): void => void keepRun(run).then(shelf.readRuns).catch(messages.sayError);
   messages.say(words.forgotten, { label: texts.undo, run: back });
 }
 </script>

@@ -10,7 +10,7 @@ const run = (changes: Partial<RunRecord>): RunRecord => ({
 
 test('runs are found by job, stock or material, in a span of time; one under way is none yet', () => {
   const old = run({ id: 'old', at: '2025-01-01T10:00:00.000Z', jobName: 'Tea' });
-  const open = run({ id: 'open', open: { done: [], printer: '', cutter: '', seed: 0 } });
+  const open = run({ id: 'open', open: { done: [] } });
   const all = [run({}), old, open];
   const found = (typed: string, span: 'all' | 'month' | 'year') =>
     runsFor(all, { typed, span, now: NOW }).map(({ id }) => id);

@@ -69,9 +69,14 @@ export const useShelf = defineStore('shelf', () => {
   async function refresh(): Promise<void> {
     const read = await allJobs();
     jobs.value = read.jobs;
-    runs.value = await allRuns();
+    await readRuns();
     if (read.unread > 0) messages.say(texts.shelf.unread(read.unread));
     ready.value = true;
+  }
+
+  /** Reads the runs again, when the jobs are as they were. */
+  async function readRuns(): Promise<void> {
+    runs.value = await allRuns();
   }
 
   function start(): Promise<void> {
@@ -228,6 +233,7 @@ export const useShelf = defineStore('shelf', () => {
     hasDemo,
     start,
     refresh,
+    readRuns,
     create,
     createFromArt,
     rename,

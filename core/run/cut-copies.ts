@@ -38,12 +38,12 @@ export function cutCopies(sheet: CompiledSheet, cuts: readonly CutPath[]): CutCo
   );
   const whole = fitSimilarity(pairs);
   const finished = cuts.length === lines.length;
+  const ownLines = new Set<unknown>(sheet.cuts.map(({ rings }) => rings));
   return sheet.copies.flatMap((copy): CutCopy[] => {
     const cut = own.get(copy.trim);
     if (cut) return [{ copy, ring: cut.ring, clean: cut.clean }];
     const [edge] = copy.trim;
-    const isOwn = sheet.cuts.some(({ rings }) => rings === copy.trim);
-    if (!edge || isOwn || !finished) return [];
+    if (!edge || ownLines.has(copy.trim) || !finished) return [];
     return [{ copy, ring: mapRing(edge, whole), clean: cuts.every(({ clean }) => clean) }];
   });
 }

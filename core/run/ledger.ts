@@ -24,16 +24,11 @@ export const runRecordSchema = z.object({
   sheetPrice: z.number().min(0).optional(),
   /** How long the devices worked and hands were busy, seconds. */
   seconds: z.number().min(0).optional(),
-  /** A small picture of a label, as a data address. */
-  picture: z.string().max(200_000).optional(),
   /** How far it has come, while it is under way. */
   open: z
     .object({
       /** Steps that are done, by their keys. */
       done: z.array(z.string()).max(2000),
-      printer: text,
-      cutter: text,
-      seed: z.number(),
     })
     .optional(),
 });

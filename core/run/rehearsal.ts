@@ -17,6 +17,7 @@ import {
   invert,
   nested,
   scaling,
+  signedArea,
   type Affine,
   type Point,
 } from '../geometry/index.ts';
@@ -229,11 +230,7 @@ function edgeOf(ring: readonly Point[], bleed: number, picture: SheetPicture): E
   const places: number[] = [];
   const outward: number[] = [];
   const reach: number[] = [];
-  const area = ring.reduce((sum, { x, y }, at) => {
-    const next = ring[(at + 1) % ring.length] ?? { x, y };
-    return sum + x * next.y - next.x * y;
-  }, 0);
-  const way = area > 0 ? 1 : -1; // y runs down: a positive area goes clockwise as seen
+  const way = signedArea(ring) > 0 ? 1 : -1; // clockwise as seen, or not
   let left = 0;
   ring.forEach((from, at) => {
     const to = ring[(at + 1) % ring.length] ?? from;

@@ -1,6 +1,13 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { z } from 'zod';
-import { Cancelled, watchedTask, type Result, type Task } from '../../core/base/index.ts';
+import {
+  bad,
+  Cancelled,
+  problem,
+  watchedTask,
+  type Result,
+  type Task,
+} from '../../core/base/index.ts';
 import { faultsSchema } from '../../core/run/index.ts';
 import { askPrinter, cutOverTcp, parseAddress, printOverIpp } from '../../devices/wire/index.ts';
 import { Guard } from './guard.ts';
@@ -12,6 +19,12 @@ const MOST_PRINT = 96e6; // bytes
 const MOST_CUT = 16e6;
 const PATIENCE = 10 * 60_000; // ms that a page waits for paper: who stands before it can also stop
 const PORTS = { printer: 4631, cutter: 4632 };
+
+const NOT_UNDERSTOOD = problem(
+  'bridge/refused',
+  'The request is not understood.',
+  'Reload the workshop, and try again.',
+);
 
 const deviceSchema = z.strictObject({
   kind: z.enum(['printer', 'cutter']),
@@ -59,11 +72,8 @@ export async function bridge(
   });
   server.setErrorHandler((error: { statusCode?: number }, _, reply) => {
     const status = error.statusCode ?? 500;
-    return reply.code(status).send({
-      code: 'bridge/refused',
-      what: status === 413 ? 'This is too large for a device.' : 'The request is not understood.',
-      remedy: 'Reload the workshop, and try again.',
-    });
+    const what = status === 413 ? 'This is too large for a device.' : NOT_UNDERSTOOD.what;
+    return reply.code(status).send({ ...NOT_UNDERSTOOD, what });
   });
 
   const isKnown = (kind: string, address: string): boolean => confirmed.has(`${kind} ${address}`);
@@ -73,12 +83,7 @@ export async function bridge(
       what: 'This address was not confirmed.',
       remedy: 'Confirm the device in the Stock room.',
     });
-  const unread = (reply: FastifyReply): FastifyReply =>
-    reply.code(400).send({
-      code: 'bridge/refused',
-      what: 'The request is not understood.',
-      remedy: 'Reload the workshop, and try again.',
-    });
+  const unread = (reply: FastifyReply): FastifyReply => reply.code(400).send(NOT_UNDERSTOOD);
 
   /** Answers with lines of JSON: how far it is, then what came of it. A page that goes away stops it. */
   async function watched<T>(
@@ -104,8 +109,7 @@ export async function bridge(
     } catch (error) {
       if (!(error instanceof Cancelled)) {
         console.error(error);
-        const problem = { code: 'bridge/failed', what: 'The bridge failed.', remedy: 'Try again.' };
-        say({ ok: false, problem });
+        say(bad('bridge/failed', 'The bridge failed.', 'Try again.'));
       }
     } finally {
       atOnce--;

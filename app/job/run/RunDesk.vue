@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
+import type { CallArgs } from '../../../core/calls.ts';
 import type { Point } from '../../../core/geometry/index.ts';
+import type { Job } from '../../../core/job/index.ts';
 import { sheetMarks } from '../../../core/stock/index.ts';
 import { unaccepted, type Faults, type RunReport } from '../../../core/run/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
@@ -37,7 +39,8 @@ let ongoing: Ongoing<'run'> | undefined;
 const run = useRealRun(() => mode.value === 'real');
 
 const blockers = computed(() => unaccepted(store.findings.list, []));
-const shown = computed(() => report.value?.sheets[sheet.value]?.[look.value]);
+const seen = computed(() => report.value?.sheets[sheet.value]);
+const shown = computed(() => seen.value?.[look.value]);
 const blocked = computed(() => blockers.value.length > 0 || store.layout?.sheets.length === 0);
 const cuts = computed(() => store.settled?.material.tool === 'knife' && !store.settled.stock.spots);
 /** Whether the run that is under way was begun before the desk was opened. */
@@ -51,66 +54,64 @@ onMounted(async () => {
 });
 
 const marksByHand = ref(false);
-const seen = computed(() => report.value?.sheets[sheet.value]);
 const marks = computed(() => {
   const job = store.settled;
   return job ? sheetMarks(job.stock, job.plan.marks) : [];
 });
 let seed = 0;
 
+/** Runs the job on the simulated devices; undefined when it was stopped or went wrong, which is told. */
+async function simulated(
+  job: Job,
+  order: Partial<CallArgs<'run'>>,
+): Promise<RunReport | undefined> {
+  running.value = true;
+  marksByHand.value = false;
+  share.value = 0;
+  try {
+    ongoing = calls.call('run', { job, seed, accept: [], ...order }, (part, text) => {
+      share.value = part;
+      doing.value = text;
+    });
+    const done = await ongoing.answer;
+    if (done.ok) return done.value;
+    messages.sayProblem(done.problem);
+  } catch (error) {
+    if (!(error instanceof Cancelled)) messages.sayError(error);
+  } finally {
+    running.value = false;
+  }
+  return undefined;
+}
+
 /** Cuts the sheet as it was laid in, by the marks that a hand has shown. */
 async function cutByHand(align: readonly Point[]): Promise<void> {
-  const job = store.job;
+  const { job } = store;
   const before = report.value;
   const at = sheet.value;
   if (!job || !before) return;
-  running.value = true;
-  marksByHand.value = false;
-  try {
-    const { missed, turned, ...others } = faults.value;
-    void [missed, turned]; // the sensor is not asked, and hands have seen to the sheet
-    const args = { job, seed, accept: [], align: [...align], only: [at], faults: others };
-    ongoing = calls.call('run', args, (part, text) => {
-      share.value = part;
-      doing.value = text;
-    });
-    const done = await ongoing.answer;
-    if (!done.ok) return messages.sayProblem(done.problem);
-    const [cut] = done.value.sheets;
-    const sheets = before.sheets.map((one, index) => (index === at && cut ? cut : one));
-    report.value = { ...before, sheets };
-  } catch (error) {
-    if (!(error instanceof Cancelled)) messages.sayError(error);
-  } finally {
-    running.value = false;
-  }
+  const { missed, turned, ...others } = faults.value;
+  void [missed, turned]; // the sensor is not asked, and hands have seen to the sheet
+  const done = await simulated(job, { align: [...align], only: [at], faults: others });
+  const [cut] = done?.sheets ?? [];
+  if (!cut) return;
+  report.value = {
+    ...before,
+    sheets: before.sheets.map((one, index) => (index === at ? cut : one)),
+  };
 }
 
 async function rehearse(): Promise<void> {
-  const job = store.job;
+  const { job } = store;
   if (!job || running.value) return;
   await store.flush();
-  running.value = true;
   report.value = undefined;
-  share.value = 0;
-  try {
-    seed = Math.floor(Math.random() * 1e9);
-    marksByHand.value = false;
-    const args = { job, seed, accept: [], faults: { ...faults.value } };
-    ongoing = calls.call('run', args, (part, text) => {
-      share.value = part;
-      doing.value = text;
-    });
-    const done = await ongoing.answer;
-    if (!done.ok) return messages.sayProblem(done.problem);
-    report.value = done.value;
-    sheet.value = 0;
-    look.value = 'peeled';
-  } catch (error) {
-    if (!(error instanceof Cancelled)) messages.sayError(error);
-  } finally {
-    running.value = false;
-  }
+  seed = Math.floor(Math.random() * 1e9);
+  const done = await simulated(job, { faults: { ...faults.value } });
+  if (!done) return;
+  report.value = done;
+  sheet.value = 0;
+  look.value = 'peeled';
 }
 
 onBeforeUnmount(() => ongoing?.cancel());

@@ -65,7 +65,7 @@ export function useRealRun(active: () => boolean) {
 
   /** Goes on with a run of this job that was interrupted. */
   async function resume(): Promise<boolean> {
-    await shelf.refresh();
+    await shelf.readRuns();
     const open = shelf.openRun(store.job?.id ?? '');
     record.value = open;
     return open !== undefined;
@@ -103,12 +103,7 @@ export function useRealRun(active: () => boolean) {
       stock: job.stock.name,
       material: job.material.name,
       ...(pack && pack.price > 0 ? { sheetPrice: pack.price / pack.sheets } : {}),
-      open: {
-        done: [],
-        printer: printer.value?.name ?? '',
-        cutter: cutter.value?.name ?? '',
-        seed: 0,
-      },
+      open: { done: [] },
     };
     await keepRun(record.value);
   }
@@ -248,7 +243,7 @@ export function useRealRun(active: () => boolean) {
     await keepRun({ ...whole, seconds });
     record.value = undefined;
     await takeStock();
-    await shelf.refresh();
+    await shelf.readRuns();
     const good = value.copies - (value.spoiled?.length ?? 0);
     messages.say(texts.run.finished(good));
   }
@@ -267,7 +262,7 @@ export function useRealRun(active: () => boolean) {
     if (!value) return;
     record.value = undefined;
     await forgetRun(value.id);
-    await shelf.refresh();
+    await shelf.readRuns();
     const back = (): void => void keepRun(value).then(resume).catch(messages.sayError);
     messages.say(texts.run.gaveUp, { label: texts.undo, run: back });
   }
