@@ -69,6 +69,7 @@ const USER = 'little-peel';
 const QUALITY = { draft: 3, normal: 4, high: 5 } as const;
 const JOB_STATE = { stopped: 6, canceled: 7, aborted: 8, completed: 9 } as const;
 const PRINTER_STATES: Readonly<Record<number, string>> = { 3: 'idle', 4: 'printing', 5: 'stopped' };
+const STOPPED = 5; // of a printer
 
 /** Asks a printer what it is and what it can. */
 export async function askPrinter(address: string): Promise<Result<PrinterTold>> {
@@ -190,7 +191,11 @@ async function followed(
     const waits = printer.ok
       ? reasonsInWords(textsOf(printer.value, GROUP.printer, 'printer-state-reasons'))
       : [];
-    const [waitsFor = reasons[0]] = waits;
+    const stopped =
+      state === JOB_STATE.stopped ||
+      (printer.ok && firstValue(printer.value, GROUP.printer, 'printer-state') === STOPPED);
+    // A printer that prints on may say that ink runs low: that is nothing to wait for.
+    const waitsFor = stopped ? (waits[0] ?? reasons[0]) : undefined;
     waiting = waitsFor ? waiting + POLL : 0;
     if (waitsFor && waiting > patience) {
       await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });

@@ -57,6 +57,8 @@ const DONE_STATE = 7; // from here on a job has ended
 export class StandInPrinter {
   /** What keeps it from printing now. */
   stop: PrinterStop | undefined;
+  /** What it says of itself though it prints on, as `toner-low-report`. */
+  remark: string | undefined;
   private readonly print: PrintPages;
   private readonly jobs: Job[] = [];
   private readonly began = Date.now();
@@ -199,7 +201,7 @@ export class StandInPrinter {
     const attributes = printerAttributes({
       address: this.address,
       state: this.stop ? 5 : busy ? 4 : 3,
-      reason: this.stop ?? 'none',
+      reason: this.stop ?? this.remark ?? 'none',
       upTime: this.seconds(),
       queued: busy,
     });

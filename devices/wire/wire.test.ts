@@ -156,6 +156,16 @@ test('a job asks for its paper and never for scaling; a stop is told in plain wo
   expect(printer.done[0]?.state).toBe(7);
 }, 30_000);
 
+test('a printer that says that toner runs low, and prints on, is not waited for', async () => {
+  const printer = await standIn(200);
+  printer.remark = 'toner-low-report';
+  const said: string[] = [];
+  const { task } = watchedTask((_, doing) => said.push(doing));
+  expect(await printOverIpp(printer.address, order({}, 100), task)).toMatchObject({ ok: true });
+  expect(said).toContain('Printing');
+  expect(said.filter((doing) => doing.includes('waits'))).toEqual([]);
+}, 30_000);
+
 test('a cancel on the way cancels the job at the printer', async () => {
   const printer = await standIn();
   printer.stop = 'media-needed';
