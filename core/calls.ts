@@ -58,15 +58,20 @@ import {
   rehearseSheet,
   runJob,
   type Chances,
+  readLoaded,
+  sheetPdf,
   type Rehearsed,
   type Devices,
   type Faults,
+  type LoadedPicture,
   type RunOrder,
   type RunReport,
+  type SeenLoaded,
 } from './run/index.ts';
 import {
   readTemplateFile,
   templateFromPhoto,
+  type Cutter,
   type PhotoTemplate,
   type SheetPhoto,
   type Stock,
@@ -123,7 +128,7 @@ export interface Calls {
     args: { bytes: Uint8Array; choices: ListChoices },
     task: Task,
   ): Promise<Result<ReadList>>;
-  findings(args: { job: Job }, task: Task): Promise<Finding[]>;
+  findings(args: { job: Job; machine?: Cutter | undefined }, task: Task): Promise<Finding[]>;
   /** How well words can be read, and what would help. */
   legibility(
     args: { job: Job; piece: string; element: string },
@@ -157,6 +162,13 @@ export interface Calls {
   renderPage(args: RenderRequest, task: Task): Promise<RgbaImage>;
   /** A sheet rehearsed many times: the chance of a white sliver on each of its copies. */
   rehearse(args: Rehearsed & { job: Job; sheet: number }, task: Task): Promise<Result<Chances>>;
+  /** How a printed sheet lies, from a phone or scanner picture of it. */
+  readLoaded(
+    args: LoadedPicture & { job: Job; sheet: number },
+    task: Task,
+  ): Promise<Result<SeenLoaded>>;
+  /** A sheet of a job as a simulated printer prints it and a simulated phone sees it: a JPEG. */
+  tryLoaded(args: { job: Job; sheet: number; seed: number }, task: Task): Promise<Uint8Array>;
   run(args: RunArgs, task: Task): Promise<Result<RunReport>>;
 }
 
@@ -171,6 +183,13 @@ export function createCalls(ground: CallGround): Calls {
   const ready = async (job: Job): Promise<{ compiled: CompiledJob; resources: JobResources }> => {
     const resources = await loadResources(platform, job, ground.artBytes);
     return { compiled: compileJob(job, createCompiler(resources)), resources };
+  };
+  /** The first page of a PDF, printed and photographed in the computer alone: a JPEG. */
+  const photo = async (pdf: Uint8Array, seed: number, task: Task): Promise<Uint8Array> => {
+    await task.breathe();
+    const { image, dpi } = await ground.photographed(pdf, seed);
+    await task.breathe();
+    return encodeJpegImage(platform, image, { quality: 88, dpi });
   };
   return {
     readArt: ({ bytes, name }) => readArt(platform, bytes, name),
@@ -192,10 +211,10 @@ export function createCalls(ground: CallGround): Calls {
         : bad('job/gone', 'This piece is not in the job any more.', 'Choose another one.');
     },
     readList: ({ bytes, choices }) => readListFile(bytes, choices),
-    async findings({ job }, task) {
+    async findings({ job, machine }, task) {
       const { compiled, resources } = await ready(job);
       await task.breathe();
-      return allFindings(compiled, { platform, resources, task });
+      return allFindings(compiled, { platform, resources, task, machine });
     },
     async legibility({ job, ...where }, task) {
       const { compiled, resources } = await ready(job);
@@ -220,11 +239,7 @@ export function createCalls(ground: CallGround): Calls {
     calibrationSheet: (sheet) => calibrationPdf(platform, sheet),
     readCalibration: (picture) => readCalibration(platform, picture),
     async tryCalibration({ sheet, seed }, task) {
-      const pdf = await calibrationPdf(platform, sheet);
-      await task.breathe();
-      const { image, dpi } = await ground.photographed(pdf, seed);
-      await task.breathe();
-      return encodeJpegImage(platform, image, { quality: 88, dpi });
+      return photo(await calibrationPdf(platform, sheet), seed, task);
     },
     fitTest: (test) => fitTestPdf(platform, test),
     materialTest: (test) => materialTestPdf(platform, test),
@@ -244,6 +259,16 @@ export function createCalls(ground: CallGround): Calls {
       const { compiled, resources } = await ready(job);
       await task.breathe();
       return rehearseSheet(compiled, { ...rehearsed, platform, resources, sheet, task });
+    },
+    async readLoaded({ job, sheet, ...picture }, task) {
+      const of = { ...(await ready(job)), sheet };
+      await task.breathe();
+      return readLoaded(platform, of, picture);
+    },
+    async tryLoaded({ job, sheet, seed }, task) {
+      const found = await sheetPdf(platform, { ...(await ready(job)), sheet });
+      if (!found) throw new Error('This sheet is not in the job.');
+      return photo(found.pdf, seed, task);
     },
     async run({ job, seed, faults, ...order }, task) {
       const { compiled, resources } = await ready(job);

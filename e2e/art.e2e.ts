@@ -11,6 +11,7 @@ import {
   expect,
   fromShelf,
   openShelf,
+  runForReal,
   test,
   valueOf,
 } from './workshop.ts';
@@ -137,6 +138,11 @@ test('a page falls into pieces: lettering dropped, a hair cut apart, two joined,
   await expect(page.locator('[data-copy]')).toHaveCount(4);
   await page.getByRole('button', { name: /^Undo add 4 pieces/ }).click();
   await expect(page.locator('[data-line="artwork"]')).toContainText('1 piece');
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(page.locator('[data-copy]')).toHaveCount(4);
+  await page.getByRole('radio', { name: 'Nested' }).click();
+  await expect(page.getByText(/^4 copies, \d+ % used$/)).toBeVisible();
+  await runForReal(page);
 });
 
 test('an archive shows what is in it: files of the same art as one, and what was refused', async ({

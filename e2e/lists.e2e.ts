@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
-import { dropFile, expect, openDesk, test } from './workshop.ts';
+import { dropFile, expect, openDesk, runForReal, test } from './workshop.ts';
 
 const said = (page: Page, element: string) =>
   page.locator(`[data-element="${element}"] [role="img"]`);
@@ -51,6 +51,12 @@ test('a file is shown before it is taken, fills the copies, and is walked throug
   await page.getByRole('button', { name: 'Print only these' }).click();
   await page.getByLabel('Find in the list').fill('');
   await expect(drawer(page).getByText(/^4 rows · 1 print/)).toBeVisible();
+  // Next spring only what changed is printed again.
+  await page.keyboard.press('Escape');
+  await runForReal(page);
+  await page.locator('[data-line="copies"]').click();
+  await page.getByRole('button', { name: 'Print only what changed since' }).click();
+  await expect(page.getByText('Nothing has changed since it was last printed.')).toBeVisible();
 });
 
 test('a workbook is read, cells are pasted from a field on, and undo brings all of it back; numbers are drawn', async ({

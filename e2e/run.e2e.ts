@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, finishRun, fromShelf, openDesk, test, toCounting } from './workshop.ts';
+import { enter, expect, finishRun, fromShelf, openDesk, test, toCounting } from './workshop.ts';
 
 /** Lets something go wrong in the simulated devices from outside of the page's own cards. */
 const setFaults = (page: Page, faults: string): Promise<void> =>
@@ -32,6 +32,13 @@ test('printed and cut over the network on devices that jam and lose the line, th
   await page.getByRole('radio', { name: 'For real' }).click();
   await page.getByLabel('Prints on').selectOption({ label: 'Simulated printer' });
   await page.getByLabel('Cuts on').selectOption({ label: 'Simulated cutter' });
+  // The printer was asked what it can; the material says what it is asked for.
+  await expect(page.getByLabel('Paper kind')).toHaveValue('labels');
+  await page.getByLabel('From the tray').selectOption({ label: 'Fed by hand' });
+  await page.getByLabel('Quality', { exact: true }).selectOption('high');
+  await expect(page.locator('[data-step]')).toContainText(
+    'It is asked for labels, high quality, fed by hand, and never to scale.',
+  );
   await page.getByRole('button', { name: 'Print', exact: true }).click();
   await expect(page.getByText('The printer waits: Paper is jammed.')).toBeVisible({
     timeout: 60_000,
@@ -58,6 +65,16 @@ test('printed and cut over the network on devices that jam and lose the line, th
   for (const name of ['It is on the mark', 'It is on the mark', 'Cut by these marks'])
     await page.getByRole('button', { name, exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Lay sheet 2 of 4 in and cut' })).toBeVisible({
+    timeout: 60_000,
+  });
+  // The next one by a picture of it, as for a cutter that has no sensor at all.
+  await page.getByRole('button', { name: 'Find the marks in a picture of the sheet' }).click();
+  await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
+  await expect(page.locator('[data-lies]')).toContainText('4 of 4 marks are found.', {
+    timeout: 60_000,
+  });
+  await page.getByRole('button', { name: 'Cut by these marks' }).click();
+  await expect(page.getByRole('heading', { name: 'Lay sheet 3 of 4 in and cut' })).toBeVisible({
     timeout: 60_000,
   });
   await toCounting(page);
@@ -95,6 +112,19 @@ test('a rehearsal tells before paper is spent: faults of the devices, and the ch
   const chances = page.locator('[data-chances]');
   await expect(chances.locator('[data-needed]')).toBeVisible({ timeout: 60_000 });
   await expect(chances).toContainText('No label shows paper.');
+  // Without any bleed about each label would show paper; one step takes what is tried.
+  const whatIf = chances.getByRole('group', { name: 'What if' });
+  await enter(page, 'Bleed were', '0');
+  await expect(whatIf.locator('[data-shows]')).toContainText(/^(9\d|100) % of labels/);
+  await enter(page, 'Bleed were', '3');
+  await expect(whatIf.locator('[data-shows]')).toContainText('0 % of labels');
+  await enter(page, 'Gap were', '0');
+  await expect(whatIf.locator('[data-enters]')).not.toContainText(/^0 %/);
+  await enter(page, 'Gap were', '6');
+  await whatIf.getByRole('radio', { name: '6' }).click();
+  await expect(whatIf.locator('[data-off]')).toContainText('99 of 100 cuts', { timeout: 60_000 });
+  await whatIf.getByRole('button', { name: 'Take these' }).click();
+  await expect(page.locator('[data-line="edge"]')).toContainText('bleed 3 mm');
 });
 
 test('marks that the sensor misses are set on the picture, and the sheet is cut by them', async ({
@@ -148,6 +178,10 @@ test('marks that the sensor misses are set on the picture, and the sheet is cut 
   await expect(worst).toBeVisible({ timeout: 90_000 });
   // By hand on a picture of a third of a millimetre a pixel.
   expect(parseFloat(await worst.innerText())).toBeLessThan(0.8);
+  await page.getByRole('radio', { name: 'On the thing' }).click();
+  await expect(
+    page.getByRole('img', { name: 'A label on its thing' }).locator('image'),
+  ).toBeVisible();
 });
 
 test('the right force is found by a test grid and stays with the material', async ({ page }) => {

@@ -9,6 +9,7 @@ import {
   openDesk,
   openShelf,
   test,
+  runForReal,
 } from './workshop.ts';
 
 test('what is on hand is noted with its price and its gone labels, and a job begins at the first that is there', async ({
@@ -47,6 +48,11 @@ test('what is on hand is noted with its price and its gone labels, and a job beg
   await page.locator('[data-line="copies"]').click();
   await expect(page.locator('[data-copy]')).toHaveCount(9);
   await expect(page.locator('.paper .gone')).toHaveCount(3);
+  // 48 labels take the nine that were left, three whole sheets, and three of another one.
+  await runForReal(page);
+  await page.getByRole('link', { name: 'Stock room' }).click();
+  await page.getByRole('radio', { name: 'On hand' }).click();
+  await expect(page.getByText('3 of 12 gone')).toHaveCount(1);
 });
 
 test('a material is changed, copied and brought back, with its price beside every sheet of a job', async ({

@@ -180,3 +180,10 @@ export async function finishRun(page: Page): Promise<void> {
   await page.locator('[data-do]').click();
   await expect(page.getByText('The run is in the ledger')).toBeVisible();
 }
+
+/** From any desk: walks the run for real by files, without any device, to its end. */
+export async function runForReal(page: Page): Promise<void> {
+  await page.locator('[data-line="run"]').click();
+  await page.getByRole('radio', { name: 'For real' }).click();
+  await finishRun(page);
+}

@@ -1,5 +1,6 @@
 import { Cancelled, expectGood, type Problem, type Result } from '../../core/base/index.ts';
 import type { Faults } from '../../core/run/index.ts';
+import type { PrintChoices } from '../../core/stock/index.ts';
 
 /** What a printer in the house says of itself. */
 export interface PrinterTold {
@@ -9,6 +10,12 @@ export interface PrinterTold {
   readonly takesPdf: boolean;
   readonly duplex: boolean;
   readonly unscaled: boolean;
+  readonly color: boolean;
+  /** Sizes of paper by their standard names. */
+  readonly media: readonly string[];
+  readonly trays: readonly string[];
+  readonly types: readonly string[];
+  readonly margins?: readonly [number, number, number, number];
 }
 
 /** What the simulated devices did, the latest first. */
@@ -86,6 +93,7 @@ export interface PrintOrder {
   readonly width: number;
   readonly height: number;
   readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge';
+  readonly choices: PrintChoices;
 }
 
 /** A device at work, and a way to stop it. */
@@ -95,10 +103,13 @@ export interface AtWork {
 }
 
 /** Prints a PDF on a confirmed printer. */
-export function printOn(order: PrintOrder, pdf: Uint8Array, progress: Progress): AtWork {
-  const query = new URLSearchParams(
-    Object.entries(order).map(([name, value]) => [name, String(value)]),
-  );
+export function printOn(
+  { choices, ...order }: PrintOrder,
+  pdf: Uint8Array,
+  progress: Progress,
+): AtWork {
+  const asked = Object.entries({ ...order, ...choices }).filter(([, value]) => value !== '');
+  const query = new URLSearchParams(asked.map(([name, value]) => [name, String(value)]));
   return working(order.address, 'printer', `print?${query}`, {
     body: new Blob([pdf.slice()], { type: 'application/pdf' }),
     type: 'application/pdf',

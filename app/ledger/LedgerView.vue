@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
 import { computed, onMounted, ref, watch } from 'vue';
-import { byStock, costPerGood, goodOf, ledgerCsv, type RunRecord } from '../../core/run/index.ts';
+import { byPack, costPerGood, goodOf, ledgerCsv, type RunRecord } from '../../core/run/index.ts';
 import { loadFor } from '../job/store/page-resources.ts';
 import PieceThumbnail from '../shelf/PieceThumbnail.vue';
 import { useShelf } from '../shelf/shelf-store.ts';
@@ -15,14 +15,7 @@ import { useMessages } from '../ui/messages-store.ts';
 import { formatMoney } from '../ui/money.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import LedgerChart from './LedgerChart.vue';
-import {
-  costByStock,
-  handFacts,
-  runsFor,
-  spoilageOverTime,
-  sums,
-  type Span,
-} from './ledger-facts.ts';
+import { handFacts, packName, runsFor, spoilageOverTime, sums, type Span } from './ledger-facts.ts';
 
 /** Every run: what came out good, what it took, what a label cost. */
 const words = texts.ledger;
@@ -50,10 +43,15 @@ watch(
 const sum = computed(() => sums(runs.value));
 const money = (amount: number | undefined): string =>
   amount === undefined ? words.unknown : formatMoney(amount, settings.currency);
-const costs = computed(() => costByStock(runs.value));
 const spoiled = computed(() => spoilageOverTime(runs.value));
 const onHand = computed(() => handFacts(room.room.supplies, finished.value, now));
-const stocks = computed(() => byStock(runs.value));
+const packs = computed(() => byPack(runs.value));
+const costs = computed(() =>
+  packs.value.flatMap((pack) =>
+    pack.cost === undefined ? [] : [{ pack: packName(pack, packs.value, money), cost: pack.cost }],
+  ),
+);
+const cheapest = computed(() => Math.min(...costs.value.map(({ cost }) => cost)));
 const took = ({ seconds }: RunRecord): string =>
   seconds === undefined
     ? words.unknown
@@ -120,7 +118,7 @@ async function forget(run: RunRecord): Promise<void> {
           v-if="costs.length"
           :title="words.byStock"
           kind="bar"
-          :names="costs.map(({ stock }) => stock)"
+          :names="costs.map(({ pack }) => pack)"
           :values="costs.map(({ cost }) => cost)"
           :say="money"
         />
@@ -144,7 +142,7 @@ async function forget(run: RunRecord): Promise<void> {
         </section>
       </div>
       <p v-else class="quiet">{{ words.none }}</p>
-      <table v-if="stocks.length > 1">
+      <table v-if="packs.length > 1" data-packs>
         <caption>
           {{
             words.compare
@@ -153,6 +151,7 @@ async function forget(run: RunRecord): Promise<void> {
         <thead>
           <tr>
             <th>{{ words.stock }}</th>
+            <th>{{ words.sheetCosts }}</th>
             <th>{{ words.sheets }}</th>
             <th>{{ words.good }}</th>
             <th>{{ words.spoiled }}</th>
@@ -160,14 +159,22 @@ async function forget(run: RunRecord): Promise<void> {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in stocks" :key="`${one.stock}/${one.material}`">
+          <tr
+            v-for="one in packs"
+            :key="`${one.stock}/${one.material}/${one.sheetPrice}`"
+            :class="{ cheapest: one.cost === cheapest && costs.length > 1 }"
+          >
             <td>
               {{ one.stock }} <span class="quiet">{{ one.material }}</span>
             </td>
+            <td>{{ money(one.sheetPrice) }}</td>
             <td>{{ one.sheets }}</td>
             <td>{{ one.good }}</td>
             <td>{{ one.spoiled }}</td>
-            <td>{{ money(one.cost) }}</td>
+            <td>
+              {{ money(one.cost) }}
+              <span v-if="one.cost === cheapest && costs.length > 1">{{ words.cheapest }}</span>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -337,5 +344,11 @@ td {
 }
 .out path {
   fill: var(--ink-2);
+}
+.cheapest td {
+  font-weight: 600;
+}
+.cheapest td:last-child span {
+  color: var(--leaf);
 }
 </style>

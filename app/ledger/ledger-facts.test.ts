@@ -1,5 +1,5 @@
-import type { RunRecord } from '../../core/run/index.ts';
-import { costByStock, runsFor, spoilageOverTime, sums } from './ledger-facts.ts';
+import { byPack, type RunRecord } from '../../core/run/index.ts';
+import { packName, runsFor, spoilageOverTime, sums } from './ledger-facts.ts';
 
 const NOW = Date.parse('2026-06-01T12:00:00.000Z');
 const run = (changes: Partial<RunRecord>): RunRecord => ({
@@ -21,14 +21,21 @@ test('runs are found by job, stock or material, in a span of time; one under way
   expect(found('parchment', 'all')).toEqual([]);
 });
 
-test('plots: spoilage from the earliest run on, cost of stock with a price alone', () => {
+test('plots: spoilage from the earliest run on', () => {
   const runs = [run({ spoiled: ['a', 'b'] }), run({ at: '2026-05-01T10:00:00.000Z' })];
   expect(spoilageOverTime(runs)).toEqual([
     { day: '1 May', percent: 0 },
     { day: '20 May', percent: 20 },
   ]);
-  expect(costByStock([...runs, run({ stock: 'Film', sheetPrice: undefined })])).toEqual([
-    { stock: 'A4 plain, Matt paper', cost: 1 / 18 },
-  ]);
   expect(sums(runs)).toEqual({ good: 18, spoiled: 2, sheets: 2 });
+});
+
+test('packs are called by their stock and material, and by their price where that tells them apart', () => {
+  const packs = byPack([run({}), run({ sheetPrice: 0.25 }), run({ stock: 'Film', sheets: 9 })]);
+  const names = packs.map((pack) => packName(pack, packs, (amount) => `€${amount.toFixed(2)}`));
+  expect(names).toEqual([
+    'Film, Matt paper',
+    'A4 plain, Matt paper, €0.50',
+    'A4 plain, Matt paper, €0.25',
+  ]);
 });

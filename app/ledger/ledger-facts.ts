@@ -1,4 +1,10 @@
-import { byStock, daysLeft, goodOf, spoilage, type RunRecord } from '../../core/run/index.ts';
+import {
+  daysLeft,
+  goodOf,
+  spoilage,
+  type PackTotal,
+  type RunRecord,
+} from '../../core/run/index.ts';
 import { supplySheets, type Supply } from '../../core/stock/index.ts';
 import { dayOf } from '../ui/dates.ts';
 
@@ -28,11 +34,15 @@ export function spoilageOverTime(runs: readonly RunRecord[]): { day: string; per
   }));
 }
 
-/** What a good label costs on each stock, of those with a price: in the workshop's currency. */
-export function costByStock(runs: readonly RunRecord[]): { stock: string; cost: number }[] {
-  return byStock(runs).flatMap(({ stock, material, cost }) =>
-    cost === undefined ? [] : [{ stock: material ? `${stock}, ${material}` : stock, cost }],
-  );
+/** A pack by its stock and material, and by what a sheet of it cost where others are called alike. */
+export function packName(
+  { stock, material, sheetPrice }: Pick<PackTotal, 'stock' | 'material' | 'sheetPrice'>,
+  all: readonly PackTotal[],
+  money: (amount: number) => string,
+): string {
+  const name = material ? `${stock}, ${material}` : stock;
+  const alike = all.filter((one) => one.stock === stock && one.material === material);
+  return alike.length > 1 && sheetPrice !== undefined ? `${name}, ${money(sheetPrice)}` : name;
 }
 
 /** What is on hand, and for how many days by the runs up to now. */

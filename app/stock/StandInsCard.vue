@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import { PRINT_STOPS, type Faults } from '../../core/run/index.ts';
+import { withStop, type Faults } from '../../core/run/index.ts';
 import { standInPicture, standIns, startStandIns, type StandInsTold } from '../devices/bridge.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
@@ -28,12 +28,7 @@ const known = computed(() =>
 const faults = computed((): Faults => told.value?.faults ?? {});
 const stop = computed({
   get: () => faults.value.stop ?? 'none',
-  set: (next) => {
-    const one = PRINT_STOPS.find((name) => name === next);
-    const { stop: before, ...others } = faults.value;
-    void before; // replaced, or left out
-    void apply(one ? { ...others, stop: one } : others);
-  },
+  set: (name) => void apply(withStop(faults.value, name)),
 });
 
 async function apply(next: Faults): Promise<void> {

@@ -190,6 +190,8 @@ export const texts = {
     clean: 'Nothing to mend',
     findings: (count: number, kind: string): string => counted(count, kind),
     notRun: 'Not yet',
+    underWay: (steps: number): string =>
+      `Under way, ${steps} ${steps === 1 ? 'step' : 'steps'} done`,
     states: { done: 'done', look: 'to look at', stop: 'stops the run', open: 'open' },
   },
   lock: {

@@ -22,8 +22,10 @@ export const ledger = {
   costs: 'A label',
   minutes: (minutes: number): string => `${minutes} min`,
   underMinute: 'under 1 min',
-  compare: 'By stock and material',
-  byStock: 'Cost of a good label, by stock',
+  compare: 'Packs compared',
+  sheetCosts: 'A sheet',
+  cheapest: 'cheapest',
+  byStock: 'Cost of a good label, by pack',
   overTime: 'Spoiled, run by run',
   onHand: 'On hand',
   lasts: (days: number): string =>

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 import { useTheme } from 'vuetify';
+import { COLOR_MODES, QUALITIES, type PrintChoices } from '../../core/stock/index.ts';
 import { UNITS, type Unit } from '../../core/units/index.ts';
 import { CURRENCIES, type Currency } from './money.ts';
 
@@ -20,9 +21,14 @@ interface Settings {
   printer: string;
   /** What runs print and cut on: ids of the Stock room, or another way. */
   devices: { printer: string; cutter: string };
+  /** The mat that sheets are laid on to be cut, mm. */
+  mat: { width: number; height: number };
+  /** What a printer was last asked for, by its id and the material's. */
+  prints: Readonly<Record<string, PrintChoices>>;
 }
 
 const NO_DEVICES: Settings['devices'] = { printer: 'file', cutter: 'file' };
+const USUAL_MAT: Settings['mat'] = { width: 305, height: 305 };
 const NO_FILES: Settings['files'] = { formats: ['pdf'], choices: {} };
 
 /** A screen of 96 px to the inch. */
@@ -47,6 +53,10 @@ function read(): Settings {
         typeof kept.devices?.printer === 'string' && typeof kept.devices.cutter === 'string'
           ? kept.devices
           : NO_DEVICES,
+      mat: isSize(kept.mat) ? kept.mat : USUAL_MAT,
+      prints: Object.fromEntries(
+        Object.entries(kept.prints ?? {}).filter(([, one]) => areChoices(one)),
+      ),
     };
   } catch {
     const usual = { unit: 'mm', theme: preferred, currency: 'EUR', grid: 0 } as const;
@@ -56,9 +66,20 @@ function read(): Settings {
       files: NO_FILES,
       printer: '',
       devices: NO_DEVICES,
+      mat: USUAL_MAT,
+      prints: {},
     };
   }
 }
+
+const isSize = (size: Settings['mat'] | undefined): size is Settings['mat'] =>
+  size !== undefined && size.width > 0 && size.height > 0;
+
+const areChoices = ({ tray, type, quality, color }: PrintChoices): boolean =>
+  typeof tray === 'string' &&
+  typeof type === 'string' &&
+  QUALITIES.includes(quality) &&
+  COLOR_MODES.includes(color);
 
 /** The user's unit, theme, currency, grid and size of screen, remembered in this browser. */
 export const useSettings = defineStore('settings', () => {
@@ -71,9 +92,11 @@ export const useSettings = defineStore('settings', () => {
   const files = ref(kept.files);
   const printer = ref(kept.printer);
   const devices = ref(kept.devices);
+  const mat = ref(kept.mat);
+  const prints = ref(kept.prints);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme, currency, grid, pxPerMm, files, printer, devices],
+    [unit, theme, currency, grid, pxPerMm, files, printer, devices, mat, prints],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
@@ -88,10 +111,12 @@ export const useSettings = defineStore('settings', () => {
           files: files.value,
           printer: printer.value,
           devices: devices.value,
+          mat: mat.value,
+          prints: prints.value,
         } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme, currency, grid, pxPerMm, files, printer, devices };
+  return { unit, theme, currency, grid, pxPerMm, files, printer, devices, mat, prints };
 });

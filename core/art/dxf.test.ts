@@ -1,4 +1,4 @@
-import { boxOf, flatten, signedArea } from '../geometry/index.ts';
+import { boxOf, boxOfRings, flatten, signedArea } from '../geometry/index.ts';
 import { outlinesOf } from '../drawing/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { exportedExample } from '../testing/exported.ts';
@@ -121,7 +121,7 @@ test('inches are inches, and what stays open or is no line is named', async () =
 test('our own cut files are read by this foreign reader as they were meant', async () => {
   const { file, made } = await exportedExample(['dxf']);
   const read = await taken(file('dxf').bytes);
-  const cuts = made.compiled.sheets[0]?.copies.map(({ trim }) => boxOf(trim.flat())) ?? [];
+  const cuts = made.compiled.sheets[0]?.copies.map(({ trim }) => boxOfRings(trim)) ?? [];
   const rings = ringsOf(read.bytes);
   const large = rings.map((ring) => boxOf(ring)).filter((box) => box && box.right - box.left > 40);
   expect(large).toHaveLength(6);

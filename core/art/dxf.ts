@@ -9,7 +9,7 @@ import DxfParser, {
   type ISplineEntity,
 } from 'dxf-parser';
 import { bad, good, type Result } from '../base/index.ts';
-import { boxOf, findPath, flatten, type Point } from '../geometry/index.ts';
+import { boxOfRings, findPath, flatten, type Point } from '../geometry/index.ts';
 
 /** A step along an outline: straight, or an arc of a radius. Drawing units, y down. */
 interface Step {
@@ -233,7 +233,7 @@ function written(rings: readonly Way[], unit: number): string {
   const data = rings
     .map(({ from, steps }) => `M${place(from)}${steps.map(stepTo).join('')}Z`)
     .join('');
-  const { left, top, right, bottom } = boxOf(flatten(findPath(data) ?? []).flat()) ?? {
+  const { left, top, right, bottom } = boxOfRings(flatten(findPath(data) ?? [])) ?? {
     left: 0,
     top: 0,
     right: 1,

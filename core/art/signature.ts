@@ -1,5 +1,13 @@
 import type { Platform } from '../base/index.ts';
-import { boxOf, flatten, isInside, mapPath, type Affine, type Ring } from '../geometry/index.ts';
+import {
+  boxOf,
+  boxOfRings,
+  flatten,
+  isInside,
+  mapPath,
+  type Affine,
+  type Ring,
+} from '../geometry/index.ts';
 import { compose, IDENTITY } from '../geometry/index.ts';
 import { rgbOf } from '../color/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
@@ -108,7 +116,7 @@ function vectorSignature(nodes: readonly DrawingNode[], art: Art): Signature {
         walk(node.children, node.transform ? compose(map, node.transform) : map);
       if (node.kind !== 'path' || !node.fill) continue;
       const rings = flatten(mapPath(node.path, map), 0.1);
-      const box = boxOf(rings.flat());
+      const box = boxOfRings(rings);
       const hex =
         node.fill.kind === 'solid'
           ? node.fill.color

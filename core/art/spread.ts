@@ -1,5 +1,5 @@
 import type { DrawingNode, Paint } from '../drawing/index.ts';
-import { translation } from '../geometry/index.ts';
+import { IDENTITY, scaleOf, translation } from '../geometry/index.ts';
 import { blankImage, type RgbaImage } from '../raster/index.ts';
 
 /** From which alpha on a pixel's colour is taken for the growth. */
@@ -91,8 +91,7 @@ export function spreadShapes(nodes: readonly DrawingNode[], by: number): Drawing
   const grown = (list: readonly DrawingNode[], scale: number): DrawingNode[] =>
     list.map((node): DrawingNode => {
       if (node.kind === 'group') {
-        const [a, b, c, d] = node.transform ?? [1, 0, 0, 1];
-        const inner = scale * Math.sqrt(Math.abs(a * d - b * c));
+        const inner = scale * scaleOf(node.transform ?? IDENTITY);
         return { ...node, children: grown(node.children, inner) };
       }
       if (node.kind !== 'path') return node;

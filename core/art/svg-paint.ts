@@ -2,7 +2,7 @@ import { findRgb, toHex } from '../color/index.ts';
 import { solid, type GradientPaint, type Paint, type Stroke } from '../drawing/index.ts';
 import {
   apply,
-  boxOf,
+  boxOfRings,
   compose,
   flatten,
   IDENTITY,
@@ -153,7 +153,7 @@ function laidGradient(
   );
   const stops = gradient.stops.length ? gradient.stops : (inherited?.stops ?? []);
   const at = { ...inherited?.attributes, ...gradient.attributes };
-  const box = boxOf(flatten(path, 0.5).flat());
+  const box = boxOfRings(flatten(path, 0.5));
   if (stops.length === 0 || !box) return undefined;
   const ofBox = at.gradientUnits !== 'userSpaceOnUse';
   const unit: Affine = ofBox

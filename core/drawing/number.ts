@@ -1,8 +1,8 @@
-/** Writes a number for a file: at most `digits` decimals, no exponent, no idle zeros, no −0. */
+/** Writes a number for a file: at most `digits` decimals (up to six), no exponent, no idle zeros, no −0. */
 export function written(value: number, digits = 4): string {
-  const text = value.toFixed(digits);
-  const plain = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
-  return plain === '-0' || plain === '' ? '0' : plain;
+  const whole = 10 ** digits;
+  const rounded = Math.round(value * whole) / whole;
+  return rounded === 0 ? '0' : String(rounded);
 }
 
 /** Several numbers, parted by spaces. */

@@ -33,17 +33,18 @@ export function rotation(degrees: number): Affine {
   return [cos, sin, -sin, cos, 0, 0];
 }
 
-/** The map that does `inner` first and then `outer`. */
+/**
+ * The map that does `inner` first and then `outer`. It reads by number, as `apply` does: these run for
+ * every point of a sheet, and taking a tuple apart makes an object for each of its numbers.
+ */
 export function compose(outer: Affine, inner: Affine): Affine {
-  const [a, b, c, d, e, f] = outer;
-  const [g, h, i, j, k, l] = inner;
   return [
-    a * g + c * h,
-    b * g + d * h,
-    a * i + c * j,
-    b * i + d * j,
-    a * k + c * l + e,
-    b * k + d * l + f,
+    outer[0] * inner[0] + outer[2] * inner[1],
+    outer[1] * inner[0] + outer[3] * inner[1],
+    outer[0] * inner[2] + outer[2] * inner[3],
+    outer[1] * inner[2] + outer[3] * inner[3],
+    outer[0] * inner[4] + outer[2] * inner[5] + outer[4],
+    outer[1] * inner[4] + outer[3] * inner[5] + outer[5],
   ];
 }
 
@@ -53,9 +54,12 @@ export function nested(...maps: readonly Affine[]): Affine {
 }
 
 /** The place of a point under a map. */
-export function apply([a, b, c, d, e, f]: Affine, { x, y }: Point): Point {
-  return { x: a * x + c * y + e, y: b * x + d * y + f };
+export function apply(map: Affine, { x, y }: Point): Point {
+  return { x: map[0] * x + map[2] * y + map[4], y: map[1] * x + map[3] * y + map[5] };
 }
+
+/** How many times as long lengths become under a map: the mean of all directions, by area. */
+export const scaleOf = ([a, b, c, d]: Affine): number => Math.sqrt(Math.abs(a * d - b * c));
 
 /** The map that undoes another; throws when the map flattens the plane. */
 export function invert([a, b, c, d, e, f]: Affine): Affine {
@@ -66,6 +70,6 @@ export function invert([a, b, c, d, e, f]: Affine): Affine {
 
 /** A place, a turn and nothing else: how a copy lies on a sheet. */
 export function placed(x: number, y: number, degrees: number): Affine {
-  const [a, b, c, d] = rotation(degrees);
-  return [a, b, c, d, x, y];
+  const turn = rotation(degrees);
+  return [turn[0], turn[1], turn[2], turn[3], x, y];
 }

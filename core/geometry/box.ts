@@ -19,17 +19,21 @@ export function boxAbout(centre: Point, width: number, height: number): Box {
 }
 
 /** The smallest box that holds all points; undefined for none. */
-export function boxOf(points: Iterable<Point>): Box | undefined {
+export const boxOf = (points: readonly Point[]): Box | undefined => boxOfRings([points]);
+
+/** The smallest box that holds the points of all rings or lines; undefined for none. */
+export function boxOfRings(rings: readonly (readonly Point[])[]): Box | undefined {
   let left = Infinity;
   let top = Infinity;
   let right = -Infinity;
   let bottom = -Infinity;
-  for (const { x, y } of points) {
-    if (x < left) left = x;
-    if (x > right) right = x;
-    if (y < top) top = y;
-    if (y > bottom) bottom = y;
-  }
+  for (const ring of rings)
+    for (const { x, y } of ring) {
+      if (x < left) left = x;
+      if (x > right) right = x;
+      if (y < top) top = y;
+      if (y > bottom) bottom = y;
+    }
   return left > right ? undefined : { left, top, right, bottom };
 }
 

@@ -1,5 +1,5 @@
 import type { Point } from './affine.ts';
-import { boxesMeet, boxOf, grown, type Box } from './box.ts';
+import { boxesMeet, boxOfRings, grown, type Box } from './box.ts';
 import type { Ring } from './path.ts';
 
 const { max, min, sqrt } = Math;
@@ -77,7 +77,7 @@ export function distanceBetween(
   other: readonly Ring[],
   within = Infinity,
 ): number {
-  const [box, otherBox] = [boxOf(one.flat()), boxOf(other.flat())];
+  const [box, otherBox] = [boxOfRings(one), boxOfRings(other)];
   if (!box || !otherBox) return Infinity;
   const [a, b] = [
     { rings: one, box },

@@ -25,6 +25,17 @@ export function withPiece(
   return { ...job, pieces: job.pieces.map((one) => (one === piece ? changed : one)) };
 }
 
+/** A job with several of its pieces changed, each in the job as the ones before left it. */
+export const withPieces = (
+  job: Job,
+  ids: readonly string[],
+  change: (piece: Piece, now: Job) => Piece | Problem,
+): Job | Problem =>
+  ids.reduce<Job | Problem>(
+    (now, id) => (isProblem(now) ? now : withPiece(now, id, (piece) => change(piece, now))),
+    job,
+  );
+
 /** A changed job with what is known of art that it names now. */
 export function withArt(changed: Job | Problem, art: readonly Art[]): Job | Problem {
   if (isProblem(changed) || art.length === 0) return changed;

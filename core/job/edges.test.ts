@@ -2,7 +2,7 @@ import type { Art } from '../art/index.ts';
 import { isProblem } from '../base/index.ts';
 import { pieceSize, type Piece } from '../piece/index.ts';
 import { plainBuild, plainShape, shapePath, shapeSize, type EdgeBuild } from '../shape/index.ts';
-import { boxOf, flatten } from '../geometry/index.ts';
+import { boxOfRings, flatten } from '../geometry/index.ts';
 import { createJob, parseJob, runCommand, VERSION, type CommandCall, type Job } from './index.ts';
 
 const HASH = (letter: string): string => letter.repeat(64);
@@ -56,7 +56,7 @@ test('what stands in a piece stays over the shapes that its edge is built from',
   // Both were moved by the same way, so that the middle of the edge is that of the piece.
   expect((picture?.x ?? 0) - (part?.x ?? 0)).toBeCloseTo(5 - 7, 6);
   expect((picture?.y ?? 0) - (part?.y ?? 0)).toBeCloseTo(3 + 4, 6);
-  const box = boxOf(flatten(shapePath(piece(job).edge)).flat());
+  const box = boxOfRings(flatten(shapePath(piece(job).edge)));
   expect(box?.left).toBeCloseTo(-(box?.right ?? 0), 2);
   expect(parseJob(JSON.parse(JSON.stringify(job))).ok).toBe(true);
 });

@@ -1,11 +1,11 @@
 import type { Art } from '../art/index.ts';
-import { freeId, isProblem, type Problem } from '../base/index.ts';
+import { freeId, type Problem } from '../base/index.ts';
 import { pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
 import { resizedShape } from '../shape/index.ts';
 import { trySize, type MeasuredThing } from '../things/index.ts';
 import { follows } from './added.ts';
 import { backOf } from './backs.ts';
-import { withArt, withPiece, type Command, type Of } from './command.ts';
+import { withArt, withPiece, withPieces, type Command, type Of } from './command.ts';
 import { withEdge } from './edges.ts';
 import { gone, refused, refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
@@ -111,22 +111,22 @@ export const PIECE_COMMANDS = {
     },
   } satisfies Command<Of & { changes: PieceChanges; art?: Art }>,
 
+  'set-bleed': {
+    label: ({ bleed }) => `bleed of ${bleed} mm`,
+    run: (job, { pieces, bleed }) =>
+      withPieces(job, pieces, (found, now) => changedPiece(now, found, { bleed })),
+  } satisfies Command<{ pieces: readonly string[]; bleed: number }>,
+
   /** Pieces and their artwork so many times as large. */
   'scale-pieces': {
     label: ({ scale }) => `scale to ${Math.round(scale * 1000) / 10} %`,
     run: (job, { pieces, scale }) => {
       if (!(scale >= 0.02 && scale <= 50)) return refused('This size', 'it is too small or large');
-      return pieces.reduce<Job | Problem>(
-        (now, piece) =>
-          isProblem(now)
-            ? now
-            : withPiece(now, piece, (found) => {
-                if (found.variant) return follows(job, found, 'Change its size there');
-                const { width, height } = pieceSize(found);
-                return withEdge(found, resizedShape(found.edge, width * scale, height * scale));
-              }),
-        job,
-      );
+      return withPieces(job, pieces, (found) => {
+        if (found.variant) return follows(job, found, 'Change its size there');
+        const { width, height } = pieceSize(found);
+        return withEdge(found, resizedShape(found.edge, width * scale, height * scale));
+      });
     },
   } satisfies Command<{ pieces: readonly string[]; scale: number }>,
 

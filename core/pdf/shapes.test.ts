@@ -1,5 +1,5 @@
 import { PDFDocument, rgb, StandardFonts } from '@cantoo/pdf-lib';
-import { boxOf, flatten } from '../geometry/index.ts';
+import { boxOfRings, flatten } from '../geometry/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { readPdfShapes } from './index.ts';
 
@@ -31,7 +31,7 @@ test('shapes have their place in mm from the top left, their colours and lines',
   const [filled, lined] = shapes;
   expect(filled?.fill).toEqual({ kind: 'solid', color: '#ff8000' });
   expect(filled?.stroke).toBeUndefined();
-  const box = boxOf(flatten(filled?.path ?? []).flat());
+  const box = boxOfRings(flatten(filled?.path ?? []));
   expect(box?.left).toBeCloseTo(72 * PT, 3);
   expect(box?.top).toBeCloseTo((144 - 72) * PT, 3);
   expect(box?.bottom).toBeCloseTo((144 - 36) * PT, 3);

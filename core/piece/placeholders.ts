@@ -1,4 +1,9 @@
-import { addDays, addMonths, addWeeks, addYears, format, parse } from 'date-fns';
+import { addDays } from 'date-fns/addDays';
+import { addMonths } from 'date-fns/addMonths';
+import { addWeeks } from 'date-fns/addWeeks';
+import { addYears } from 'date-fns/addYears';
+import { format } from 'date-fns/format';
+import { parse } from 'date-fns/parse';
 
 /** What fills the placeholders of one copy. */
 export interface CopyFacts {

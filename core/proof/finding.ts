@@ -1,5 +1,6 @@
 import type { Box } from '../geometry/index.ts';
 import type { CommandCall, CompiledJob } from '../job/index.ts';
+import type { Cutter } from '../stock/index.ts';
 
 /** Blockers stop a run; warnings spoil labels; notes are good to know. */
 export type Severity = 'blocker' | 'warning' | 'note';
@@ -47,6 +48,8 @@ export interface ProofContext {
   readonly compiled: CompiledJob;
   /** Measured contrast of words, by {@link elementKey}. */
   readonly contrasts: ReadonlyMap<string, MeasuredContrast>;
+  /** The cutter that the sheets go into, where it is known. */
+  readonly machine?: Cutter | undefined;
 }
 
 /** The contrast of words against what lies beneath them at printed size. */

@@ -16,7 +16,15 @@ import {
   overlap,
 } from './findings/copies.ts';
 import { codeCrowded, codePale, codeTooSmall, codeUnread } from './findings/codes.ts';
+import { bleedMissing } from './findings/bleed.ts';
+import {
+  forceOutOfRange,
+  largerThanMachine,
+  markTooSmall,
+  tightCurve,
+} from './findings/cutting.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
+import { hairline } from './findings/lines.ts';
 import {
   colorUnread,
   columnMissing,
@@ -44,6 +52,7 @@ import { stickerOutside, stickersTouch } from './findings/stickers.ts';
 export const FINDING_KINDS: readonly FindingKind[] = [
   doesNotFit,
   nothingWanted,
+  largerThanMachine,
   artMissing,
   overlap,
   doubledCuts,
@@ -71,6 +80,11 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   stickersTouch,
   looseParts,
   thinRim,
+  tightCurve,
+  bleedMissing,
+  hairline,
+  markTooSmall,
+  forceOutOfRange,
   licence,
   paleWithoutWhite,
   oneOffEmpty,
@@ -85,9 +99,9 @@ const WEIGHT: Record<Severity, number> = { blocker: 0, warning: 1, note: 2 };
 /** The findings of what is known without rendering: fast enough for every change. */
 export function quickFindings(
   compiled: CompiledJob,
-  contrasts: ProofContext['contrasts'] = new Map(),
+  { contrasts = new Map(), machine }: Partial<Omit<ProofContext, 'compiled'>> = {},
 ): Finding[] {
-  const context = { compiled, contrasts };
+  const context = { compiled, contrasts, machine };
   const { accepted = {} } = compiled.job;
   const told = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
     const taken = accepted[findingKey(finding)];
@@ -99,7 +113,10 @@ export function quickFindings(
 /** All findings, with the contrast of words measured. Blockers come first. */
 export async function allFindings(
   compiled: CompiledJob,
-  options: ContrastOptions,
+  { machine, ...options }: ContrastOptions & Pick<ProofContext, 'machine'>,
 ): Promise<Finding[]> {
-  return quickFindings(compiled, await measureContrasts(compiled, options));
+  return quickFindings(compiled, {
+    contrasts: await measureContrasts(compiled, options),
+    machine,
+  });
 }

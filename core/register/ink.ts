@@ -1,5 +1,5 @@
 import {
-  boxOf,
+  boxOfRings,
   ellipsePath,
   flatten,
   mapPath,
@@ -82,7 +82,7 @@ export function markPath(mark: MarkPlace): Path {
 /** The box of a mark's ink. */
 export function markBox(mark: MarkPlace): Box {
   return (
-    boxOf(flatten(markPath(mark), 0.05).flat()) ?? {
+    boxOfRings(flatten(markPath(mark), 0.05)) ?? {
       left: mark.x,
       top: mark.y,
       right: mark.x,

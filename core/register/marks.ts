@@ -168,7 +168,9 @@ export function whyNotTrusted({
   const count = found.filter(Boolean).length;
   if (map && (isStretched(map) || residual > LARGE))
     return 'The marks do not stand as they do on this sheet: it may be another one, or something was taken for a mark. Nothing was cut.';
-  return `Only ${count} of ${found.length} marks were found, so nothing was cut.`;
+  return count === 0
+    ? `None of the ${found.length} marks was found, so nothing was cut.`
+    : `Only ${count} of ${found.length} marks were found, so nothing was cut.`;
 }
 
 interface Seen {

@@ -32,5 +32,13 @@ export const faultsSchema = z
   .partial();
 export type Faults = z.infer<typeof faultsSchema>;
 
+/** The same faults with another thing that keeps the printer from printing, or with none. */
+export function withStop(faults: Faults, name: string): Faults {
+  const { stop, ...others } = faults;
+  void stop; // replaced, or left out
+  const next = PRINT_STOPS.find((one) => one === name);
+  return next ? { ...others, stop: next } : others;
+}
+
 /** Devices with nothing wrong. */
 export const NO_FAULTS: Faults = {};

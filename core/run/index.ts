@@ -12,7 +12,15 @@ export type {
   PrintOrder,
   SeenCut,
 } from './devices.ts';
-export { faultsSchema, NO_FAULTS, PRINT_STOPS, type Faults, type PrintStop } from './faults.ts';
+export {
+  faultsSchema,
+  NO_FAULTS,
+  PRINT_STOPS,
+  withStop,
+  type Faults,
+  type PrintStop,
+} from './faults.ts';
+export { readLoaded, type LoadedPicture, type LoadedSheet, type SeenLoaded } from './loaded.ts';
 export { runJob, unaccepted, type RunOrder, type RunReport, type SheetRun } from './run.ts';
 export {
   CUTTER_SPREAD,
@@ -25,7 +33,7 @@ export {
 } from './spread.ts';
 export {
   allChances,
-  chanceWithBleed,
+  chanceBeyond,
   rehearse,
   rehearseSheet,
   strayFor,
@@ -34,7 +42,7 @@ export {
   type Rehearsed,
 } from './rehearsal.ts';
 export {
-  byStock,
+  byPack,
   costPerGood,
   daysLeft,
   goodOf,
@@ -42,5 +50,6 @@ export {
   runRecordSchema,
   spoilage,
   type RunRecord,
-  type StockTotal,
+  type PackTotal,
 } from './ledger.ts';
+export { sheetPdf } from './sheet-pdf.ts';

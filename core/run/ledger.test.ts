@@ -1,5 +1,5 @@
 import {
-  byStock,
+  byPack,
   costPerGood,
   daysLeft,
   goodOf,
@@ -37,10 +37,26 @@ test('a run without a price does not make the others cheaper', () => {
 
 test('runs are summed by stock and material, the most used first', () => {
   const film = run({ stock: 'A4 film', material: 'Satin film', sheets: 1, copies: 6 });
-  expect(byStock([film, run({}), run({ spoiled: ['a'] })])).toMatchObject([
+  expect(byPack([film, run({}), run({ spoiled: ['a'] })])).toMatchObject([
     { stock: 'A4 plain', runs: 2, sheets: 4, good: 47, spoiled: 1 },
     { stock: 'A4 film', runs: 1, sheets: 1, good: 6, spoiled: 0 },
   ]);
+});
+
+test('two packs of the same sheets at different prices are told apart', () => {
+  const dear = run({ sheetPrice: 0.45, spoiled: ['a', 'b', 'c', 'd'] });
+  const packs = byPack([
+    run({ sheets: 3 }),
+    dear,
+    run({ sheetPrice: 0.3 }),
+    run({ sheetPrice: undefined }),
+  ]);
+  expect(packs.map(({ sheetPrice, sheets, good }) => [sheetPrice, sheets, good])).toEqual([
+    [0.3, 5, 48],
+    [0.45, 2, 20],
+    [undefined, 2, 24],
+  ]);
+  expect(packs[1]?.cost).toBeCloseTo(0.045, 10);
 });
 
 test('stock lasts as long as it has been used up to now; of one day there is no telling', () => {

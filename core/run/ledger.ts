@@ -53,10 +53,12 @@ export function costPerGood(runs: readonly RunRecord[]): number | undefined {
   return good > 0 ? cost / good : undefined;
 }
 
-/** What the runs on one stock came to. */
-export interface StockTotal {
+/** What the runs on sheets of one pack came to: of a stock and material that cost the same a sheet. */
+export interface PackTotal {
   readonly stock: string;
   readonly material: string;
+  /** Of one sheet; undefined where it was not known. */
+  readonly sheetPrice: number | undefined;
   readonly runs: number;
   readonly sheets: number;
   readonly good: number;
@@ -64,19 +66,21 @@ export interface StockTotal {
   readonly cost: number | undefined;
 }
 
-/** The runs by stock and material, the one with the most sheets first. */
-export function byStock(runs: readonly RunRecord[]): StockTotal[] {
+/** The runs by the packs that their sheets came from, the one with the most sheets first. */
+export function byPack(runs: readonly RunRecord[]): PackTotal[] {
   const groups = new Map<string, RunRecord[]>();
   for (const run of runs) {
-    const key = `${run.stock ?? ''}\n${run.material ?? ''}`;
+    const price = run.sheetPrice?.toFixed(4) ?? '';
+    const key = `${run.stock ?? ''}\n${run.material ?? ''}\n${price}`;
     groups.set(key, [...(groups.get(key) ?? []), run]);
   }
   return [...groups.values()]
-    .map((all): StockTotal => {
+    .map((all): PackTotal => {
       const good = all.reduce((sum, run) => sum + goodOf(run), 0);
       return {
         stock: all[0]?.stock ?? '',
         material: all[0]?.material ?? '',
+        sheetPrice: all[0]?.sheetPrice,
         runs: all.length,
         sheets: all.reduce((sum, { sheets }) => sum + sheets, 0),
         good,

@@ -6,7 +6,7 @@ import { renderPdf } from '../pdf/index.ts';
 import type { SheetPicture } from '../register/index.ts';
 import {
   allChances,
-  chanceWithBleed,
+  chanceBeyond,
   rehearse,
   rehearseSheet,
   strayFor,
@@ -71,6 +71,24 @@ test('the same seed gives the same chances, and parts of a rehearsal come togeth
   expect(both.bleedFor99).toBeCloseTo(Math.max(first.bleedFor99, second.bleedFor99), 1);
 }, 60_000);
 
+test('the smallest gap between labels is told, and how often a cut gets over it', async () => {
+  const made = await exampleJob();
+  const near = await compiled(
+    runAll(made.job, { name: 'change-plan', args: { changes: { gap: 0.04 } } }),
+    made.art,
+  );
+  const one = { platform: nodePlatform, seed: 3, times: 20, sheet: 0 };
+  const done = await rehearseSheet(near.compiled, { ...one, resources: near.resources });
+  if (!done.ok) throw new Error(done.problem.what);
+  const { gap = NaN, outs } = done.value;
+  expect(gap).toBeCloseTo(0.04, 2);
+  // As many values as cuts, one after the other, and the nearer the neighbour the more get into it.
+  expect(outs).toHaveLength(20 * sheetOf(near.compiled).copies.length);
+  expect(chanceBeyond(outs, 0)).toBeGreaterThan(0.5);
+  expect(chanceBeyond(outs, gap)).toBeLessThan(chanceBeyond(outs, 0.001));
+  expect(chanceBeyond(outs, 4)).toBe(0);
+}, 60_000);
+
 test('marks that are not there stop every rehearsal, and nothing is said to be cut', async () => {
   const blank = {
     ...picture,
@@ -83,8 +101,8 @@ test('marks that are not there stop every rehearsal, and nothing is said to be c
 test('by strays of known lengths: the bleed for a share of labels, and the chance with a bleed', () => {
   const strays = Float32Array.from({ length: 100 }, (_, at) => (at + 1) / 100);
   expect(strayFor(strays, 0.99)).toBeCloseTo(0.99, 5);
-  expect(chanceWithBleed(strays, 0.895)).toBeCloseTo(0.11, 5);
-  expect(chanceWithBleed(strays, 2)).toBe(0);
-  expect(chanceWithBleed(strays, -1)).toBe(1);
-  expect(chanceWithBleed(new Float32Array(), 1)).toBe(0);
+  expect(chanceBeyond(strays, 0.895)).toBeCloseTo(0.11, 5);
+  expect(chanceBeyond(strays, 2)).toBe(0);
+  expect(chanceBeyond(strays, -1)).toBe(1);
+  expect(chanceBeyond(new Float32Array(), 1)).toBe(0);
 });

@@ -8,11 +8,13 @@ import {
   type Result,
   type Task,
 } from '../base/index.ts';
-import { asPrinted, type CompiledJob, type JobResources } from '../job/index.ts';
-import { printPdf } from '../output/index.ts';
+import type { CompiledJob, JobResources } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import {
+  boxesMeet,
   compose,
+  distanceBetween,
+  grown,
   IDENTITY,
   invert,
   nested,
@@ -24,6 +26,7 @@ import {
 import { warpImage, type RgbaImage } from '../raster/index.ts';
 import { findMarks, TRUSTED, type MarkSensor, type SheetPicture } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
+import { sheetPdf } from './sheet-pdf.ts';
 import {
   CUTTER_SPREAD,
   grainOf,
@@ -61,6 +64,10 @@ export interface Chances {
   readonly copies: readonly CopyChance[];
   /** How far each cut strayed outwards from its print, mm: one value a copy and rehearsal, ascending. */
   readonly strays: Float32Array;
+  /** The same also where the label is as pale as paper: what comes near a neighbour. */
+  readonly outs: Float32Array;
+  /** The smallest distance between the edges of two copies, mm; absent where one lies alone. */
+  readonly gap?: number;
   /** The bleed with which 99 of 100 labels show no paper, mm. */
   readonly bleedFor99: number;
   /** The largest distance of a cut from its print in each rehearsal, mm, and the residual of its marks. */
@@ -91,6 +98,7 @@ export async function rehearse(
   const edges = sheet.copies.map((copy) => edgeOf(copy.trim[0] ?? [], copy.bleed, picture));
   const tally = edges.map(() => ({ slivers: 0, least: Infinity, worst: { x: 0, y: 0 } }));
   const strays: number[] = [];
+  const outs: number[] = [];
   const deviations: number[] = [];
   const residuals: number[] = [];
   let refused = 0;
@@ -114,6 +122,7 @@ export async function rehearse(
       const seen = strayOf(edge, off);
       far = max(far, seen.far);
       strays.push(seen.stray);
+      outs.push(seen.out);
       const one = tally[at];
       if (!one) return;
       if (seen.left < 0) one.slivers++;
@@ -123,6 +132,7 @@ export async function rehearse(
   }
   const cut = max(1, times - refused);
   const sorted = Float32Array.from(strays).sort();
+  const gap = smallestGap(sheet.copies);
   return {
     times,
     refused,
@@ -133,6 +143,8 @@ export async function rehearse(
       least: tally[at]?.least ?? 0,
     })),
     strays: sorted,
+    outs: Float32Array.from(outs).sort(),
+    ...(gap === undefined ? {} : { gap }),
     bleedFor99: strayFor(sorted, 0.99),
     deviations: Float32Array.from(deviations),
     residuals: Float32Array.from(residuals),
@@ -157,13 +169,11 @@ export async function rehearseSheet(
     readonly task?: Task;
   },
 ): Promise<Result<Chances>> {
-  const compiled = asPrinted(whole);
-  const sheet = compiled.sheets[index];
-  if (!sheet || sheet.copies.length === 0)
-    return bad('run/empty', 'There is nothing on this sheet.', 'Choose another sheet.');
   task.progress(0, 'Rendering the sheet');
-  const one = { ...compiled, sheets: [sheet], backs: [undefined] };
-  const pdf = await printPdf(platform, one, resources);
+  const found = await sheetPdf(platform, { compiled: whole, resources, sheet: index });
+  if (!found?.sheet.copies.length)
+    return bad('run/empty', 'There is nothing on this sheet.', 'Choose another sheet.');
+  const { sheet, pdf } = found;
   await task.breathe();
   const image = await renderPdf(platform, { pdf, page: 0, dpi: DPI });
   return good(await rehearse(sheet, { image, dpi: DPI }, rehearsed, task));
@@ -175,12 +185,16 @@ export function strayFor(strays: Float32Array, share: number): number {
   return max(0, strays[at] ?? 0);
 }
 
-/** The chance that a label shows paper with a bleed of so many mm, by how far cuts strayed. */
-export function chanceWithBleed(strays: Float32Array, bleed: number): number {
+/**
+ * The chance that a cut strays farther than so many mm: with a bleed of that width paper shows then, with
+ * such a gap the cut gets into a neighbour.
+ * @param strays ascending, mm
+ */
+export function chanceBeyond(strays: Float32Array, by: number): number {
   let [low, high] = [0, strays.length];
   while (low < high) {
     const middle = floor((low + high) / 2);
-    if ((strays[middle] as number) > bleed) high = middle;
+    if ((strays[middle] as number) > by) high = middle;
     else low = middle + 1;
   }
   return strays.length ? (strays.length - low) / strays.length : 0;
@@ -212,10 +226,24 @@ export function allChances(parts: readonly Chances[]): Chances {
       };
     }),
     strays,
+    outs: joined((one) => one.outs).sort(),
+    ...(first.gap === undefined ? {} : { gap: first.gap }),
     bleedFor99: strayFor(strays, 0.99),
     deviations: joined(({ deviations }) => deviations),
     residuals: joined(({ residuals }) => residuals),
   };
+}
+
+const NEAR = 20; // mm in which a neighbour is looked for
+
+function smallestGap(copies: CompiledSheet['copies']): number | undefined {
+  let least = NEAR;
+  copies.forEach((copy, at) => {
+    for (const other of copies.slice(at + 1))
+      if (boxesMeet(grown(copy.box, least), other.box))
+        least = min(least, distanceBetween(copy.trim, other.trim, least));
+  });
+  return least < NEAR ? least : undefined;
 }
 
 /** Places along the edge of a copy: where they are, which way is out, and how far the print reaches there. */
@@ -285,21 +313,22 @@ function isPaper({ image, dpi }: SheetPicture, x: number, y: number): boolean {
 function strayOf(
   { places, outward, reach }: Edge,
   off: Affine,
-): { far: number; stray: number; left: number; at: Point } {
-  let [far, stray, left, worst] = [0, -Infinity, Infinity, 0];
+): { far: number; stray: number; out: number; left: number; at: Point } {
+  let [far, stray, most, left, worst] = [0, -Infinity, -Infinity, Infinity, 0];
   for (let at = 0; at < reach.length; at++) {
     const [x, y] = [places[at * 2] as number, places[at * 2 + 1] as number];
     const dx = off[0] * x + off[2] * y + off[4] - x;
     const dy = off[1] * x + off[3] * y + off[5] - y;
     const out = dx * (outward[at * 2] as number) + dy * (outward[at * 2 + 1] as number);
     far = max(far, hypot(dx, dy));
+    most = max(most, out);
     if ((reach[at] as number) === Infinity) continue;
     stray = max(stray, out);
     const rest = (reach[at] as number) - out;
     if (rest < left) [left, worst] = [rest, at];
   }
   const at = { x: places[worst * 2] ?? 0, y: places[worst * 2 + 1] ?? 0 };
-  return { far, stray, left, at };
+  return { far, stray, out: most, left, at };
 }
 
 // Drawn once and read on from another place each time: noise enough, and quick.

@@ -1,4 +1,10 @@
-import { boxOf, distanceToRings, flatten, signedArea, translation } from '../geometry/index.ts';
+import {
+  boxOfRings,
+  distanceToRings,
+  flatten,
+  signedArea,
+  translation,
+} from '../geometry/index.ts';
 import {
   arcPoint,
   edgeRings,
@@ -66,7 +72,7 @@ test.each(SHAPE_KINDS)('a %s fills its size, grows evenly and resizes', (kind) =
   // The corners of a bent band do not point along its box: shrunk, they come in further.
   const grows = POINTED.includes(kind) ? [0] : kind === 'arc' ? [0, 2] : [0, 2, -3];
   for (const by of grows) {
-    const box = boxOf(flatten(shapePath(shape, by)).flat());
+    const box = boxOfRings(flatten(shapePath(shape, by)));
     expect((box?.right ?? 0) - (box?.left ?? 0)).toBeCloseTo(width + 2 * by, 1);
     expect((box?.bottom ?? 0) - (box?.top ?? 0)).toBeCloseTo(height + 2 * by, 1);
   }
@@ -132,7 +138,7 @@ test('only an edge becomes a cut line', () => {
     open: false,
     rings: placeEdge(edgeRings(EXAMPLES.circle), translation(50, 40)),
   };
-  expect(boxOf(line.rings.flat())?.left).toBeCloseTo(21, 2);
+  expect(boxOfRings(line.rings)?.left).toBeCloseTo(21, 2);
   // @ts-expect-error rings that were drawn are not the rings of an edge
   const drawn: CutLine = { kind: 'kiss', open: false, rings: [[{ x: 0, y: 0 }]] };
   expect(drawn).toBeDefined();

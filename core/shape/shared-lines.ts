@@ -1,4 +1,4 @@
-import { boxesMeet, boxOf, grown, type Point, type Ring } from '../geometry/index.ts';
+import { boxesMeet, boxOfRings, grown, type Point, type Ring } from '../geometry/index.ts';
 import { edgePart, type EdgeRings } from './cut-line.ts';
 
 const { abs, hypot, max, min } = Math;
@@ -79,7 +79,7 @@ const nameOf = ({ edge, ring, at }: Pick<Side, 'edge' | 'ring' | 'at'>): string 
 function touching(edges: readonly EdgeRings[]): Set<number> {
   const order = edges
     .flatMap((rings, edge) => {
-      const box = boxOf(rings.flat());
+      const box = boxOfRings(rings);
       return box ? [[edge, grown(box, ONE)] as const] : [];
     })
     .sort(([, one], [, other]) => one.left - other.left);

@@ -1,6 +1,6 @@
 import {
   boxesMeet,
-  boxOf,
+  boxOfRings,
   distanceBetween,
   grown,
   placed,
@@ -64,7 +64,7 @@ export function sheetCopies(
     const trim = placeEdge(piece.rings, map);
     const kisses = placeEdge(piece.kisses, map);
     const creases = placeEdge(piece.creases, map);
-    const box = boxOf(trim.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+    const box = boxOfRings(trim) ?? { left: 0, top: 0, right: 0, bottom: 0 };
     const symbol = pieceSymbol(placement.piece) + (look && `-${look}`);
     return [
       {

@@ -61,6 +61,7 @@ export {
   type Correction,
   type KeptCalibration,
   type PaperSide,
+  type PrinterOffers,
   type PrinterProfile,
   type Tray,
 } from './printer.ts';
@@ -81,3 +82,10 @@ export {
 } from './found/template-file.ts';
 export { templateFromPhoto, type PhotoTemplate, type SheetPhoto } from './found/template-photo.ts';
 export { cutterSchema, USUAL_CUTTER, type Cutter } from './cutter.ts';
+export {
+  COLOR_MODES,
+  marginsFor,
+  QUALITIES,
+  usualChoices,
+  type PrintChoices,
+} from './print-choices.ts';

@@ -33,6 +33,21 @@ const traySchema = z.object({
 });
 export type Tray = z.infer<typeof traySchema>;
 
+const words = z.array(z.string().max(120)).max(400);
+
+/** What a printer says that it can, in the words that it goes by itself (PWG 5101.1, RFC 8011). */
+const offersSchema = z.object({
+  /** Sizes of paper. */
+  papers: words.optional(),
+  trays: words,
+  /** Kinds of paper. */
+  types: words,
+  color: z.boolean(),
+  /** What it leaves free at the top, right, bottom and left, mm; absent where it does not tell. */
+  margins: z.tuple([number, number, number, number]).optional(),
+});
+export type PrinterOffers = z.infer<typeof offersSchema>;
+
 /** A printer of the workshop and what is known of each of its trays. */
 export const printerSchema = z.object({
   id: z.string().min(1).max(100),
@@ -42,6 +57,7 @@ export const printerSchema = z.object({
   address: z.string().max(300).optional(),
   /** Whether it prints both sides by itself, as it says. */
   duplex: z.boolean().optional(),
+  offers: offersSchema.optional(),
 });
 export type PrinterProfile = z.infer<typeof printerSchema>;
 

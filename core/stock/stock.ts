@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
 import {
   boxesMeet,
-  boxOf,
+  boxOfRings,
   distanceBetween,
   flatten,
   mapPath,
@@ -121,7 +121,7 @@ function checkPlaces(
   const outline = flatten(shapePath(shape), 0.05).slice(0, 1);
   const labels = places.map((place) => {
     const rings = outline.map((ring): Ring => mapRing(ring, placed(place.x, place.y, place.angle)));
-    return { rings, box: boxOf(rings.flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 } };
+    return { rings, box: boxOfRings(rings) ?? { left: 0, top: 0, right: 0, bottom: 0 } };
   });
   for (const [at, { box, rings }] of labels.entries()) {
     if (Math.min(box.left, box.top, width - box.right, height - box.bottom) < -TOUCH)

@@ -70,6 +70,20 @@ export const ornament = (changes: Partial<Ornament>): CommandCall => ({
     },
   },
 });
+/** A plate with a line of a width, mm. */
+export const lined = (width: number): CommandCall => ({
+  name: 'add-element',
+  args: {
+    piece: PIECE,
+    element: {
+      ...place,
+      kind: 'plate',
+      shape: { kind: 'circle', diameter: 30 },
+      fill: null,
+      line: { color: '#2a1b2e', width, style: 'solid' },
+    },
+  },
+});
 export const DIE_CUT = firstStock(true);
 
 export const move = (x: number, y: number): CommandCall => ({

@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { boxOf, flatten, signedArea, type Point, type Ring } from '../geometry/index.ts';
+import {
+  boxOf,
+  boxOfRings,
+  flatten,
+  signedArea,
+  type Point,
+  type Ring,
+} from '../geometry/index.ts';
 import { shapePath } from '../shape/index.ts';
 import {
   domeSurplus,
@@ -26,14 +33,14 @@ const zoneWidth = (flat: FlatSize, name: string): number =>
   flat.zones
     .filter((zone) => zone.name === name)
     .reduce((sum, { rings }) => {
-      const box = boxOf(rings.flat());
+      const box = boxOfRings(rings);
       return sum + (box ? box.right - box.left : 0);
     }, 0);
 
 test.each(THING_KINDS)('a usual %s fills its outline, with its zones inside', (kind) => {
   const flat = sized(usualThing(kind));
   const outline = flatten(shapePath(flat.shape), 0.005);
-  const box = boxOf(outline.flat());
+  const box = boxOfRings(outline);
   expect((box?.right ?? 0) - (box?.left ?? 0)).toBeCloseTo(flat.width, 2);
   expect((box?.bottom ?? 0) - (box?.top ?? 0)).toBeCloseTo(flat.height, 2);
   expect(flat.warnings).toEqual([]);
@@ -212,7 +219,7 @@ describe('band', () => {
       expect(flat.width).toBeCloseTo(girth + 12, 9);
       expect(flat.height).toBe(along);
       const widths = flat.zones.map(({ rings }) => {
-        const box = boxOf(rings.flat());
+        const box = boxOfRings(rings);
         return (box?.right ?? 0) - (box?.left ?? 0);
       });
       expect(widths.map((width) => Math.round(width * 1e6) / 1e6)).toEqual([...panels, 12]);

@@ -25,7 +25,8 @@ export function inCase(typed: string, letterCase: LetterCase): Cased {
     at += character.length;
     inWord = WORD.test(character);
   }
-  return { text, from: [...from, typed.length] };
+  from.push(typed.length);
+  return { text, from };
 }
 
 /**

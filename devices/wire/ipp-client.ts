@@ -7,6 +7,7 @@ import {
   ipp,
   parseIpp,
   textsOf,
+  valuesOf,
   type IppAttribute,
   type IppMessage,
 } from './ipp-message.ts';
@@ -40,6 +41,8 @@ export interface PrinterTold {
   readonly takesPdf: boolean;
   readonly duplex: boolean;
   readonly color: boolean;
+  /** What it leaves free at the top, right, bottom and left where it leaves least, mm. */
+  readonly margins?: readonly [number, number, number, number];
   /** Whether it says that it can print without scaling. */
   readonly unscaled: boolean;
 }
@@ -80,6 +83,7 @@ export async function askPrinter(address: string): Promise<Result<PrinterTold>> 
   const told = (name: string): string[] => textsOf(answer.value, GROUP.printer, name);
   const first = (name: string): unknown => firstValue(answer.value, GROUP.printer, name);
   if (answer.value.code >= STATUS.badRequest) return bad(...refused(answer.value));
+  const margins = marginsOf(answer.value);
   return good({
     name: String(first('printer-info') || first('printer-name') || address),
     state: PRINTER_STATES[Number(first('printer-state'))] ?? 'unknown',
@@ -91,7 +95,20 @@ export async function askPrinter(address: string): Promise<Result<PrinterTold>> 
     duplex: told('sides-supported').some((one) => one.startsWith('two-sided')),
     color: first('color-supported') === true,
     unscaled: told('print-scaling-supported').includes('none'),
+    ...(margins ? { margins } : {}),
   });
+}
+
+/** The least margins of those that a printer supports (PWG 5100.7: hundredths of a millimetre). */
+function marginsOf(answer: IppMessage): [number, number, number, number] | undefined {
+  const [top, right, bottom, left] = ['top', 'right', 'bottom', 'left'].map((side) => {
+    const all = valuesOf(answer, GROUP.printer, `media-${side}-margin-supported`);
+    const least = Math.min(...all.filter((value) => typeof value === 'number'));
+    return Number.isFinite(least) && least >= 0 ? least / 100 : undefined;
+  });
+  if (top === undefined || right === undefined || bottom === undefined || left === undefined)
+    return undefined;
+  return [top, right, bottom, left];
 }
 
 /** The attributes that a job is asked for: never scaled, on paper of the sheet's size. */

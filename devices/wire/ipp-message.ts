@@ -282,10 +282,13 @@ export function firstValue(message: IppMessage, group: number, name: string): Ip
   return undefined;
 }
 
-/** All texts of an attribute; empty where there is none. */
-export function textsOf(message: IppMessage, group: number, name: string): string[] {
+/** All values of an attribute; empty where there is none. */
+export function valuesOf(message: IppMessage, group: number, name: string): IppValue[] {
   return message.groups
     .filter(({ tag }) => tag === group)
-    .flatMap(({ attributes }) => attributes.get(name)?.values ?? [])
-    .filter((value) => typeof value === 'string');
+    .flatMap(({ attributes }) => attributes.get(name)?.values ?? []);
 }
+
+/** All texts of an attribute; empty where there is none. */
+export const textsOf = (message: IppMessage, group: number, name: string): string[] =>
+  valuesOf(message, group, name).filter((value) => typeof value === 'string');

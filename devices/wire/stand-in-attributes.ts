@@ -10,6 +10,8 @@ const MEDIA = [
   'na_legal_8.5x14in',
   'na_index-4x6_4x6in',
 ];
+/** What it leaves free on every side, hundredths of a millimetre. */
+const MARGIN = 300;
 const LARGEST = { width: 330, height: 483 }; // mm
 
 /** What a simulated printer takes of the attributes of a job. */
@@ -103,6 +105,9 @@ export function printerAttributes(now: {
       }),
     ],
     ['media-col-supported', ipp.keyword('media-size', 'media-source', 'media-type')],
+    ...['top', 'right', 'bottom', 'left'].map(
+      (side) => [`media-${side}-margin-supported`, ipp.integer(MARGIN)] as const,
+    ),
     ['media-source-supported', kinds('media-source')],
     ['media-type-supported', kinds('media-type')],
     ['multiple-document-jobs-supported', ipp.boolean(false)],

@@ -217,5 +217,8 @@ test('whoever floods the simulated devices is cut off, and they stay up', async 
     await pause(100);
     socket.destroy();
   }
-  expect(await askPrinter(printer.address)).toMatchObject({ ok: true, value: { state: 'idle' } });
+  expect(await askPrinter(printer.address)).toMatchObject({
+    ok: true,
+    value: { state: 'idle', margins: [3, 3, 3, 3], trays: ['auto', 'main', 'manual'] },
+  });
 });

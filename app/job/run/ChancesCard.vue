@@ -1,27 +1,22 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { Cancelled, expectGood } from '../../../core/base/index.ts';
-import { allChances, chanceWithBleed, type Chances } from '../../../core/run/index.ts';
+import { computed, shallowRef, watch } from 'vue';
+import { chanceBeyond, type Chances } from '../../../core/run/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
-import { artCalls, calls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
-import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
+import { useManyRehearsals } from './many-rehearsals.ts';
+import WhatIf from './WhatIf.vue';
 
 /** How likely a sheet is to come out well, by many rehearsals, and what bleed would do. */
 const props = defineProps<{ sheet: number }>();
 const words = texts.run;
 const store = useJobStore();
 const settings = useSettings();
-const messages = useMessages();
 const chances = shallowRef<Chances>();
-const running = ref(false);
-const share = ref(0);
-let ongoing: Ongoing<'rehearse'>[] = [];
-const TIMES = 200;
+const { running, share, rehearse: many, stop } = useManyRehearsals();
 const STEPS = 40; // of the plot, from no bleed to 4 mm
 const FAR = 4; // mm
 
@@ -31,35 +26,10 @@ watch([() => store.settled, () => props.sheet], () => {
 });
 
 async function rehearse(): Promise<void> {
-  const job = store.settled;
-  if (!job || running.value) return;
-  running.value = true;
-  share.value = 0;
-  // Two workers, each with a half and with seeds of its own.
-  const half = { job, sheet: props.sheet, times: TIMES / 2 };
-  ongoing = [calls, artCalls].map((host, at) =>
-    host.call('rehearse', { ...half, seed: 1 + at * 1_000_003 }, (part) => {
-      if (at === 0) share.value = part;
-    }),
-  );
-  try {
-    const parts = await Promise.all(ongoing.map(({ answer }) => answer));
-    chances.value = allChances(parts.map(expectGood));
-  } catch (error) {
-    if (!(error instanceof Cancelled)) messages.sayError(error);
-  } finally {
-    running.value = false;
-  }
+  if (store.settled) chances.value = await many(store.settled, props.sheet);
 }
 
-function stop(): void {
-  for (const one of ongoing) one.cancel();
-  ongoing = [];
-}
-onBeforeUnmount(stop);
-
-const percent = (value: number): string =>
-  value > 0 && value < 0.01 ? '< 1 %' : `${Math.round(value * 100)} %`;
+const { percent } = words;
 const worst = computed(() =>
   chances.value?.copies.reduce((most, one) => (one.least < most.least ? one : most)),
 );
@@ -70,13 +40,12 @@ const slivers = computed(() => {
 const bleeds = computed(() => store.settled?.pieces.map(({ bleed }) => bleed) ?? []);
 const bleed = computed(() => Math.min(...bleeds.value));
 const needed = computed(() => Math.ceil((chances.value?.bleedFor99 ?? 0) * 10) / 10);
-const gap = computed(() => (store.settled?.plan.gap ?? 0) / 2);
 const tone = computed(() => (slivers.value > 0.01 ? 'amber' : 'leaf'));
 const plot = computed(() => {
   const strays = chances.value?.strays;
   if (!strays?.length) return '';
   return Array.from({ length: STEPS + 1 }, (_, at) => {
-    const chance = chanceWithBleed(strays, (at / STEPS) * FAR);
+    const chance = chanceBeyond(strays, (at / STEPS) * FAR);
     return `${(at / STEPS) * 240},${(60 - chance * 56).toFixed(2)}`;
   }).join(' ');
 });
@@ -84,8 +53,8 @@ const across = (mm: number): number => Math.min(240, (mm / FAR) * 240);
 const length = (mm: number): string => formatLength(mm, settings.unit);
 
 function widen(): void {
-  for (const { id } of store.settled?.pieces ?? [])
-    store.act({ name: 'change-piece', args: { piece: id, changes: { bleed: needed.value } } });
+  const pieces = store.settled?.pieces.map(({ id }) => id) ?? [];
+  store.act({ name: 'set-bleed', args: { pieces, bleed: needed.value } });
 }
 </script>
 
@@ -107,13 +76,13 @@ function widen(): void {
       <FactRow :label="words.bleedNeeded"
         ><strong data-needed>{{ length(needed) }}</strong></FactRow
       >
-      <p v-if="gap < needed" class="quiet">{{ words.gapLimits(length(gap)) }}</p>
       <FactRow v-if="worst && slivers > 0" :label="words.worstCopy"
         ><span>{{ worst.copy }}, {{ percent(worst.sliver) }}</span></FactRow
       >
       <button v-if="needed > bleed" class="link" type="button" @click="widen">
         {{ words.takeBleed(length(needed)) }}
       </button>
+      <WhatIf v-if="store.settled" :job="store.settled" :sheet="sheet" :chances="chances" />
     </template>
     <template v-else>
       <p class="quiet">{{ words.chancesHint }}</p>

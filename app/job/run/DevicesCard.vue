@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useChosenPrinter } from '../../stock/chosen-devices.ts';
 import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import PrinterRow from '../proof/PrinterRow.vue';
+import PrintChoicesRows from './PrintChoicesRows.vue';
 
 /** What a run prints and cuts on; remembered for the next one. */
 defineProps<{ cuts: boolean }>();
@@ -22,6 +24,7 @@ const cutters = computed((): Record<string, string> => ({
   ...Object.fromEntries(room.room.cutters.map(({ id, name }) => [id, name])),
   ...words.cutters,
 }));
+const printer = useChosenPrinter();
 const known = (choices: Record<string, string>, id: string): string =>
   id in choices ? id : 'file';
 </script>
@@ -34,6 +37,7 @@ const known = (choices: Record<string, string>, id: string): string =>
       :choices="printers"
       @update:model-value="settings.devices = { ...settings.devices, printer: $event }"
     />
+    <PrintChoicesRows v-if="printer" :printer="printer" />
     <PrinterRow />
     <SelectRow
       v-if="cuts"

@@ -9,6 +9,7 @@ import { useJobStore } from '../store/job-store.ts';
 import AlignAtCutter from './AlignAtCutter.vue';
 import CountSheet from './CountSheet.vue';
 import CutPlay from './CutPlay.vue';
+import LoadedByPicture from './LoadedByPicture.vue';
 import type { RealRun } from './real-run.ts';
 import StepPicture from './StepPicture.vue';
 import WaitRing from './WaitRing.vue';
@@ -29,13 +30,15 @@ const counting = computed(() => now.value?.kind === 'count');
 const cutSheet = computed(() =>
   now.value?.kind === 'cut' ? sheets.value[now.value.sheet ?? 0] : undefined,
 );
-const aligning = ref(false);
-watch(now, () => (aligning.value = false));
+/** How a hand shows where the marks are, while it does. */
+const showing = ref<'pointer' | 'picture'>();
+watch(now, () => (showing.value = undefined));
+const marked = computed(() => (cutSheet.value?.marks.length ?? 0) > 2);
 
-/** Cuts by the marks as the pointer of the cutter found them. */
+/** Cuts by the marks as a hand or a picture has shown them. */
 async function cutBy(shown: readonly Point[]): Promise<void> {
   places.value = shown;
-  aligning.value = false;
+  showing.value = undefined;
   if (now.value) await run.perform(now.value);
 }
 const count = computed(() => record.value?.copies ?? 0);
@@ -110,17 +113,17 @@ const count = computed(() => record.value?.copies ?? 0);
         <DoingBar v-if="busy" :doing="doing" :share="share" :label="words.progress">
           <button class="link" type="button" @click="run.cancel">{{ words.cancel }}</button>
         </DoingBar>
-        <template v-else-if="aligning && cutSheet && cutter?.address">
+        <template v-else-if="showing === 'pointer' && cutSheet && cutter?.address">
           <AlignAtCutter
             :address="cutter.address"
             :height="cutSheet.drawing.height"
             :marks="cutSheet.marks"
             @done="cutBy"
-            @close="aligning = false"
+            @close="showing = undefined"
           />
         </template>
         <v-btn
-          v-else
+          v-else-if="showing !== 'picture'"
           color="primary"
           height="48"
           size="large"
@@ -129,17 +132,26 @@ const count = computed(() => record.value?.copies ?? 0);
           @click="run.perform(now)"
           >{{ now.button }}</v-btn
         >
-        <button
-          v-if="cutSheet && cutSheet.marks.length > 2 && cutter?.address && !aligning && !busy"
-          class="link"
-          type="button"
-          @click="aligning = true"
-        >
-          {{ words.placeByHand }}
-        </button>
+        <template v-if="marked && !showing && !busy">
+          <p v-if="cutter?.smallestMark === null" class="quiet">{{ words.noSensor }}</p>
+          <button v-if="cutter?.address" class="link" type="button" @click="showing = 'pointer'">
+            {{ words.placeByHand }}
+          </button>
+          <button class="link" type="button" @click="showing = 'picture'">
+            {{ words.byPictureLink }}
+          </button>
+        </template>
       </div>
+      <LoadedByPicture
+        v-if="cutSheet && showing === 'picture'"
+        :sheet="now.sheet ?? 0"
+        :width="cutSheet.drawing.width"
+        :height="cutSheet.drawing.height"
+        @done="cutBy"
+        @close="showing = undefined"
+      />
       <CutPlay
-        v-if="cutSheet && store.settled"
+        v-else-if="cutSheet && store.settled"
         :sheet="cutSheet"
         :cut="store.settled.material.cut"
         :from="broken ? fromCut - 1 : 0"

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { CallArgs } from '../../../core/calls.ts';
-import type { Point } from '../../../core/geometry/index.ts';
+import { IDENTITY, type Point } from '../../../core/geometry/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import { sheetMarks } from '../../../core/stock/index.ts';
 import { unaccepted, type Faults, type RunReport } from '../../../core/run/index.ts';
@@ -19,7 +19,9 @@ import ChancesCard from './ChancesCard.vue';
 import DevicesCard from './DevicesCard.vue';
 import FaultsCard from './FaultsCard.vue';
 import { useRealRun } from './real-run.ts';
+import { isDrawnOn } from './label-picture.ts';
 import MarksByHand from './MarksByHand.vue';
+import OnTheThing from './OnTheThing.vue';
 import RealRun from './RealRun.vue';
 import ReportCard from './ReportCard.vue';
 import RunSteps from './RunSteps.vue';
@@ -34,13 +36,19 @@ const share = ref(0);
 const doing = ref('');
 const sheet = ref(0);
 const faults = ref<Faults>({});
-const look = ref<'printed' | 'cut' | 'peeled'>('peeled');
+const look = ref<keyof typeof texts.run.seen>('peeled');
 let ongoing: Ongoing<'run'> | undefined;
 const run = useRealRun(() => mode.value === 'real');
 
 const blockers = computed(() => unaccepted(store.findings.list, []));
 const seen = computed(() => report.value?.sheets[sheet.value]);
-const shown = computed(() => seen.value?.[look.value]);
+const shown = computed(() => seen.value?.[look.value === 'thing' ? 'peeled' : look.value]);
+/** How what came of a rehearsal is looked at; a label on its thing where that can be drawn. */
+const looks = computed((): Record<string, string> => {
+  const { thing, ...others } = texts.run.seen;
+  const drawn = store.settled !== undefined && isDrawnOn(store.settled.thing);
+  return drawn ? { ...others, thing } : others;
+});
 const blocked = computed(() => blockers.value.length > 0 || store.layout?.sheets.length === 0);
 const cuts = computed(() => store.settled?.material.tool === 'knife' && !store.settled.stock.spots);
 /** Whether the run that is under way was begun before the desk was opened. */
@@ -133,12 +141,25 @@ onBeforeUnmount(() => ongoing?.cancel());
         @close="marksByHand = false"
       />
       <div v-else-if="shown" class="result">
+        <OnTheThing
+          v-if="look === 'thing' && store.settled"
+          :job="store.settled"
+          :sheet="sheet"
+          :peeled="shown"
+          :lies="seen?.registration?.map ?? IDENTITY"
+        />
         <PixelPicture
+          v-else
           :image="shown"
           :label="`${texts.run.sheet(sheet + 1)}, ${texts.run.seen[look]}`"
         />
         <div class="looks">
-          <ChoiceRow v-model="look" :label="texts.run.looks" :choices="texts.run.seen" />
+          <ChoiceRow
+            :model-value="look as string"
+            :label="texts.run.looks"
+            :choices="looks"
+            @update:model-value="look = $event as typeof look"
+          />
         </div>
         <div v-if="(report?.sheets.length ?? 0) > 1" class="pages">
           <button

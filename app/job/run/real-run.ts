@@ -16,7 +16,9 @@ import { useSettings } from '../../ui/settings-store.ts';
 import { saveFiles } from '../proof/saved-files.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { pageCompiler, resourceVersion } from '../store/page-resources.ts';
+import { useChosenCutter, useChosenPrinter } from '../../stock/chosen-devices.ts';
 import { knifeOf } from '../../stock/cutters/knife-of.ts';
+import { usePrintChoices } from './print-choices.ts';
 import { runSteps, type RunStep, type Ways } from './run-steps.ts';
 import { supplyAfter } from './supply-after.ts';
 
@@ -29,7 +31,6 @@ export function useRealRun(active: () => boolean) {
   const room = useStockRoom();
   const settings = useSettings();
   const messages = useMessages();
-  void room.start();
 
   const record = shallowRef<RunRecord>();
   const busy = ref(false);
@@ -44,14 +45,14 @@ export function useRealRun(active: () => boolean) {
   const places = shallowRef<readonly Point[]>();
   let atWork: AtWork | undefined;
 
-  const printer = computed(() =>
-    room.room.printers.find(({ id, address }) => id === settings.devices.printer && address),
-  );
-  const cutter = computed(() => room.room.cutters.find(({ id }) => id === settings.devices.cutter));
+  const printer = useChosenPrinter();
+  const cutter = useChosenCutter();
+  const { choices, asks } = usePrintChoices(() => printer.value);
   const ways = computed((): Ways => ({
     printer: printer.value ? 'network' : settings.devices.printer === 'dialog' ? 'dialog' : 'file',
     cutter: cutter.value?.address ? 'network' : 'file',
     duplex: printer.value?.duplex === true,
+    asks: asks.value,
   }));
   const printed = computed(() => {
     void resourceVersion.value;
@@ -75,6 +76,7 @@ export function useRealRun(active: () => boolean) {
     if (!record.value) return;
     record.value = { ...record.value, ...changes };
     await keepRun(record.value);
+    if (changes.open) await shelf.readRuns(); // the ticket tells how far it is
   }
 
   /** What the sheets cost: as the job knows it, or the Stock room. */
@@ -103,9 +105,8 @@ export function useRealRun(active: () => boolean) {
       stock: job.stock.name,
       material: job.material.name,
       ...(pack && pack.price > 0 ? { sheetPrice: pack.price / pack.sheets } : {}),
-      open: { done: [] },
     };
-    await keepRun(record.value);
+    await keep({ open: { done: [] } });
   }
 
   async function files(
@@ -129,7 +130,7 @@ export function useRealRun(active: () => boolean) {
     const made = await files('pdf', { sheets, ...(twice ? { side } : {}) });
     const [file] = made;
     const job = store.settled;
-    if (!file || !job) return false;
+    if (!file || !job || !choices.value) return false;
     if (ways.value.printer === 'file') {
       saveFiles(made, job.name);
       return true;
@@ -146,6 +147,7 @@ export function useRealRun(active: () => boolean) {
           name: job.name,
           width: job.stock.width,
           height: job.stock.height,
+          choices: choices.value,
           sides: both ? `two-sided-${job.plan.turnOver ?? 'long'}-edge` : 'one-sided',
         },
         file.bytes,

@@ -3,8 +3,13 @@ import { compiled, exampleJob, runAll } from '../../../core/testing/example-job.
 import { MATT_PAPER, type Material } from '../../../core/stock/index.ts';
 import { runSteps, type Ways } from './run-steps.ts';
 
-const FILES: Ways = { printer: 'file', cutter: 'file', duplex: false };
-const NETWORK: Ways = { printer: 'network', cutter: 'network', duplex: true };
+const FILES: Ways = { printer: 'file', cutter: 'file', duplex: false, asks: '' };
+const NETWORK: Ways = {
+  printer: 'network',
+  cutter: 'network',
+  duplex: true,
+  asks: 'It is asked for labels.',
+};
 
 async function stepsOf(job: Job, ways: Ways, art = new Map<string, Uint8Array>()) {
   const made = await compiled(job, art);

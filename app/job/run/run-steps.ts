@@ -9,6 +9,8 @@ export interface Ways {
   readonly cutter: 'network' | 'file';
   /** Whether the printer turns sheets over by itself. */
   readonly duplex: boolean;
+  /** What a printer on the network is asked for, in a sentence. */
+  readonly asks: string;
 }
 
 export type StepPicture = 'load' | 'print' | 'turn' | 'wait' | 'lay' | 'cut' | 'peel' | 'count';
@@ -47,7 +49,9 @@ export function runSteps({ sheets, backs, job }: CompiledJob, ways: Ways): RunSt
         say.load(sheets.length, stock.name),
         say.which[material.mirrored ? 'mirrored' : 'plain'],
         hasBacks && !byHand ? say.bothSides : '',
-        ways.printer === 'network' ? '' : say.dialog(material.print.paper, material.print.quality),
+        ways.printer === 'network'
+          ? ways.asks
+          : say.dialog(material.print.paper, material.print.quality),
       ]
         .filter(Boolean)
         .join(' '),

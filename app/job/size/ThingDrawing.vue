@@ -6,6 +6,7 @@ import LengthField from '../../ui/LengthField.vue';
 import { MEASURES } from './measures.ts';
 import { measureName } from './measure-names.ts';
 import { FRAME, thingPicture } from './pictures/index.ts';
+import ThingLines from './ThingLines.vue';
 
 /** The thing with its dimension lines; the measures are fields. */
 const props = defineProps<{ thing: MeasuredThing; flat: FlatSize; turned: boolean }>();
@@ -24,9 +25,7 @@ const fields = computed(() =>
 
 <template>
   <div class="thing">
-    <svg :viewBox="`0 0 ${FRAME.width} ${FRAME.height}`" aria-hidden="true">
-      <path v-for="({ look, d }, at) in picture.lines" :key="at" :class="look" :d="d" />
-    </svg>
+    <ThingLines :lines="picture.lines" />
     <LengthField
       v-for="field in fields"
       :key="field.key"
@@ -46,55 +45,6 @@ const fields = computed(() =>
   position: relative;
   width: 100%;
   max-width: 420px;
-}
-svg {
-  display: block;
-  width: 100%;
-  overflow: visible;
-}
-.body {
-  fill: #b8a9ae;
-  stroke: var(--plum-deep);
-  stroke-width: 1.6;
-}
-.top {
-  fill: #efe7e2;
-  stroke: #44203d;
-  stroke-width: 1.6;
-}
-.inner {
-  fill: #fbf7f2;
-  stroke: #44203d77;
-}
-.behind {
-  fill: none;
-  stroke: #44203d55;
-  stroke-width: 1.2;
-}
-.label {
-  fill: #fbe3c8;
-  fill-rule: nonzero;
-  stroke: #0f7c86;
-  stroke-width: 1.6;
-  stroke-dasharray: 6 4;
-}
-.overlap {
-  fill: #f2a65a;
-  stroke: none;
-}
-.fold {
-  fill: none;
-  stroke: #7a4d22;
-  stroke-width: 1.2;
-  stroke-dasharray: 5 3 1 3;
-}
-.dimension {
-  fill: none;
-  stroke: var(--plum);
-  stroke-width: 1.2;
-}
-.arrow {
-  fill: var(--plum);
 }
 .field {
   position: absolute;

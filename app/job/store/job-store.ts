@@ -25,6 +25,7 @@ import {
   tellKept,
   type WriterLock,
 } from '../../storage/index.ts';
+import { useChosenCutter } from '../../stock/chosen-devices.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
@@ -97,7 +98,11 @@ export const useJobStore = defineStore('job', () => {
     const brought = Object.values(settled.value?.typefaces ?? {});
     return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
   });
-  const findings = useFindings(() => history.value?.now);
+  const machine = useChosenCutter();
+  const findings = useFindings(
+    () => history.value?.now,
+    () => machine.value,
+  );
   const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
   const redoLabel = computed(() => history.value?.future[0]?.label);
 

@@ -19,6 +19,10 @@ const lastRun = computed(() => {
   const run = store.settled && shelf.lastRun(store.settled.id);
   return run && `${dayOf(run.at)} · ${run.copies} copies`;
 });
+const openRun = computed(() => {
+  const run = store.settled && shelf.openRun(store.settled.id);
+  return run?.open && texts.ticket.underWay(run.open.done.length);
+});
 const lines = computed(() =>
   store.settled && store.layout
     ? ticketLines({
@@ -28,6 +32,7 @@ const lines = computed(() =>
         looking: store.findings.looking,
         unit: settings.unit,
         lastRun: lastRun.value,
+        openRun: openRun.value,
       })
     : [],
 );

@@ -9,7 +9,7 @@ const job = createJob('lid', { id: 'j', today: '2026-04-18' });
 const lines = (
   value: Job,
   findings: readonly Finding[] = [],
-  more: { looking?: boolean; lastRun?: string; unit?: 'mm' | 'in' } = {},
+  more: { looking?: boolean; lastRun?: string; openRun?: string; unit?: 'mm' | 'in' } = {},
 ) =>
   Object.fromEntries(
     ticketLines({
@@ -19,6 +19,7 @@ const lines = (
       looking: more.looking ?? false,
       unit: more.unit ?? 'mm',
       lastRun: more.lastRun,
+      openRun: more.openRun,
     }).map((line) => [line.id, line]),
   );
 const finding = (code: string, severity: Finding['severity']): Finding => ({
@@ -100,4 +101,18 @@ test('varieties of the same number are told as such', () => {
     plan: { ...job.plan, wanted: { 'piece-1': 6, b: 6 } },
   };
   expect(lines(two).copies?.fact).toBe('12 wanted · 6 of each');
+});
+
+test('a run under way is told before the last one; what the edge and the cutter lack shows at their lines', () => {
+  const told = lines(
+    job,
+    [finding('tight-curve', 'warning'), finding('larger-than-machine', 'blocker')],
+    { lastRun: '18 April · 12 copies', openRun: 'Under way, 2 steps done' },
+  );
+  expect(told.run).toMatchObject({ fact: 'Under way, 2 steps done', state: 'open' });
+  expect([told.edge?.state, told.stock?.state, told.artwork?.state]).toEqual([
+    'look',
+    'stop',
+    'open',
+  ]);
 });

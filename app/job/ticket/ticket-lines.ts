@@ -33,19 +33,31 @@ export interface TicketFacts {
   readonly looking: boolean;
   readonly unit: Unit;
   readonly lastRun: string | undefined;
+  /** How far a run is that is under way. */
+  readonly openRun: string | undefined;
 }
 
-const SHEET_CODES = new Set([
-  'outside-printable',
-  'in-keep-clear',
-  'overlap',
-  'does-not-fit',
-  'nothing-wanted',
-  'bleeds-meet',
-  'doubled-cuts',
-  'gap-too-small',
-  'scissors-gap',
-]);
+/** The line of the ticket that a kind of finding belongs to; those that are not named here, to the artwork. */
+const LINE_OF: Readonly<Record<string, LineId>> = {
+  'spot-shape-differs': 'stock',
+  'larger-than-machine': 'stock',
+  'force-out-of-range': 'stock',
+  'loose-parts': 'edge',
+  'thin-rim': 'edge',
+  'tight-curve': 'edge',
+  'bleed-missing': 'edge',
+  'scissors-shape': 'edge',
+  'outside-printable': 'copies',
+  'in-keep-clear': 'copies',
+  overlap: 'copies',
+  'does-not-fit': 'copies',
+  'nothing-wanted': 'copies',
+  'bleeds-meet': 'copies',
+  'doubled-cuts': 'copies',
+  'gap-too-small': 'copies',
+  'scissors-gap': 'copies',
+  'mark-too-small': 'copies',
+};
 
 /** The lines of the job ticket from top to bottom, each with its fact and state. */
 export function ticketLines(facts: TicketFacts): TicketLine[] {
@@ -58,11 +70,8 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
     state,
   });
   const elements = job.pieces.reduce((sum, piece) => sum + piece.elements.length, 0);
-  const onSheet = findings.filter(({ code }) => SHEET_CODES.has(code));
-  const onArtwork = findings.filter(
-    ({ code }) => !SHEET_CODES.has(code) && code !== 'spot-shape-differs',
-  );
-  const wrongSpot = findings.some(({ code }) => code === 'spot-shape-differs');
+  const stateAt = (id: LineId): LineState =>
+    stateOf(findings.filter(({ code }) => (LINE_OF[code] ?? 'artwork') === id));
   return [
     line('thing', 'size', thingFact(job, unit), 'done'),
     line('size', 'size', sizeFact(job, unit) + moreSizes(job), 'done'),
@@ -70,23 +79,25 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
       'stock',
       'stock',
       texts.ticket.stockOf(job.stock.name, job.material.name),
-      wrongSpot ? 'look' : 'done',
+      stateAt('stock'),
     ),
     line(
       'artwork',
       'artwork',
       texts.ticket.pieces(job.pieces.length, elements),
-      elements === 0 ? 'open' : stateOf(onArtwork),
+      elements === 0 ? 'open' : stateAt('artwork'),
     ),
-    line('edge', 'edge', edgeFact(job, unit), 'done'),
-    line('copies', 'sheet', copiesFact(facts), stateOf(onSheet)),
+    line('edge', 'edge', edgeFact(job, unit), stateAt('edge')),
+    line('copies', 'sheet', copiesFact(facts), stateAt('copies')),
     line(
       'proof',
       'proof',
       proofFact(findings, looking),
       looking && findings.length === 0 ? 'open' : stateOf(findings),
     ),
-    line('run', 'run', lastRun ?? texts.ticket.notRun, lastRun ? 'done' : 'open'),
+    facts.openRun
+      ? line('run', 'run', facts.openRun, 'open')
+      : line('run', 'run', lastRun ?? texts.ticket.notRun, lastRun ? 'done' : 'open'),
   ];
 }
 

@@ -13,7 +13,13 @@ import { useMessages } from '../../ui/messages-store.ts';
 import AddressField from '../AddressField.vue';
 import { useStockRoom } from '../stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
-import { calibrationFacts, CROSS_NAMES, hundredths } from './printer-facts.ts';
+import {
+  calibrationFacts,
+  CROSS_NAMES,
+  hundredths,
+  offeredFacts,
+  offersOf,
+} from './printer-facts.ts';
 import type { PrinterEditor } from './printer-editor.ts';
 
 /** A printer: its trays, the sheet to print, how it came out, and what is corrected. */
@@ -37,14 +43,14 @@ function keep(changes: Partial<PrinterProfile>): void {
 
 /** Takes an address over, and asks the printer there what it can. */
 async function reach(address: string): Promise<void> {
-  const { address: before, ...others } = props.printer;
-  void before; // replaced, or left out
+  const { address: before, offers: offered, ...others } = props.printer;
+  void [before, offered]; // replaced, or left out
   await room.keepPrinter(address ? { ...others, address } : others);
   if (!address) return;
   const told = await askPrinter(address);
   if (!told.ok) return messages.sayProblem(told.problem);
-  const { name, duplex, takesPdf, unscaled } = told.value;
-  await room.keepPrinter({ ...others, address, duplex });
+  const { name, duplex, takesPdf, unscaled, ...offers } = told.value;
+  await room.keepPrinter({ ...others, address, duplex, offers: offersOf(offers) });
   const say = texts.devices;
   messages.say([say.tells(name), takesPdf ? (unscaled ? '' : say.scales) : say.noPdf].join(' '));
 }
@@ -98,6 +104,11 @@ function removeTray(): void {
       :hint="texts.devices.addressHint"
       @confirmed="reach"
     />
+    <template v-if="printer.offers">
+      <p v-for="[name, value] in offeredFacts(printer.offers)" :key="name" class="quiet offered">
+        {{ name }}: {{ value }}
+      </p>
+    </template>
     <div class="ways">
       <button class="link" type="button" @click="addTray">{{ words.addTray }}</button>
       <button v-if="printer.trays.length > 1" class="link" type="button" @click="removeTray">
@@ -231,5 +242,9 @@ function removeTray(): void {
 }
 p {
   margin: 0 0 6px;
+}
+.offered {
+  margin: 0 0 4px;
+  font-size: 12.5px;
 }
 </style>

@@ -1,5 +1,4 @@
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
-import { Cancelled } from '../../../core/base/index.ts';
 import { compose } from '../../../core/geometry/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
 import {
@@ -15,7 +14,8 @@ import type {
   ReadCalibration,
   SeenPicture,
 } from '../../../core/testprint/index.ts';
-import { calls, type Ongoing } from '../../calls/index.ts';
+import { calls } from '../../calls/index.ts';
+import { useOneCall } from '../../calls/one-call.ts';
 import { PICTURE_FILES } from '../../art/picture-files.ts';
 import { bytesOf, chooseFiles, download } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -36,7 +36,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   const side = ref<PaperSide>('front');
   const paper = ref<keyof typeof PICTURED>('a4');
   const byRuler = ref(false);
-  const busy = ref(false);
+  const { busy, answerOf, cancel } = useOneCall();
   /** What is under way, as it is told. */
   const doing = ref<string>(words.looking);
   const read = shallowRef<ReadCalibration>();
@@ -49,7 +49,6 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   );
   const kept = computed(() => tray.value?.[side.value]);
   const readings = reactive<{ side: number; end: number }[]>([]);
-  const ongoing = shallowRef<Ongoing<'readCalibration' | 'tryCalibration' | 'calibrationSheet'>>();
 
   /** What a ruler shows where the printer prints true. */
   function trueReadings(): void {
@@ -62,7 +61,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   }
 
   watch([() => printer()?.id, () => tray.value?.id, side, paper], () => {
-    ongoing.value?.cancel();
+    cancel();
     clear();
     trueReadings();
   });
@@ -88,24 +87,8 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
     };
   }
 
-  /** Waits for a call, says that it looks, and tells what went wrong; undefined when nothing came of it. */
-  async function during<T>(
-    call: Ongoing<'readCalibration' | 'tryCalibration' | 'calibrationSheet'>,
-  ): Promise<T | undefined> {
-    busy.value = true;
-    ongoing.value = call;
-    try {
-      return (await call.answer) as T;
-    } catch (error) {
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-      return undefined;
-    } finally {
-      busy.value = false;
-    }
-  }
-
   async function save(check: boolean): Promise<void> {
-    const pdf = await during<Uint8Array>(calls.call('calibrationSheet', sheetFor(check)));
+    const pdf = await answerOf(calls.call('calibrationSheet', sheetFor(check)));
     const name = `${fileStem(printer()?.name ?? '')}-${check ? 'check' : 'calibration'}.pdf`;
     if (pdf) download(name, pdf, 'application/pdf');
   }
@@ -114,8 +97,9 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
     byRuler.value = false;
     doing.value = words.looking;
     const hand = corners ? { corners } : {};
-    const call = calls.call('readCalibration', { bytes, name, sheet: { ...sheet.value }, ...hand });
-    const answer = await during<Awaited<typeof call.answer>>(call);
+    const answer = await answerOf(
+      calls.call('readCalibration', { bytes, name, sheet: { ...sheet.value }, ...hand }),
+    );
     if (!answer) return;
     clear();
     if (!answer.ok) return messages.sayProblem(answer.problem);
@@ -150,7 +134,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
   async function tryIt(): Promise<void> {
     doing.value = words.trying;
     const order = { sheet: sheetFor(kept.value !== undefined), seed: luck++ };
-    const picture = await during<Uint8Array>(calls.call('tryCalibration', order));
+    const picture = await answerOf(calls.call('tryCalibration', order));
     if (picture) await look(picture, words.tryIt);
   }
 
@@ -230,7 +214,7 @@ export function usePrinterEditor(printer: () => PrinterProfile | undefined) {
     seen,
     settingCorners,
     lookWithin,
-    cancel: () => ongoing.value?.cancel(),
+    cancel,
   };
 }
 

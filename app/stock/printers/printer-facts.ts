@@ -1,5 +1,7 @@
 import { farthest, mapFacts, type Calibration } from '../../../core/register/index.ts';
 import type { CalibratedSheet } from '../../../core/register/index.ts';
+import type { PrinterOffers } from '../../../core/stock/index.ts';
+import type { PrinterTold } from '../../devices/bridge.ts';
 import { texts } from '../../texts/index.ts';
 
 const words = texts.printers;
@@ -32,4 +34,40 @@ export function calibrationFacts(
     [words.residual, hundredths(residual)],
     [words.trust, words.trusts[trust]],
   ];
+}
+
+/** A name of the printing standards in plain words. */
+export function nameOf(keyword: string): string {
+  const plain = keyword.replace(/[-_]+/g, ' ');
+  return texts.devices.print.names[keyword] ?? plain.charAt(0).toUpperCase() + plain.slice(1);
+}
+
+/** A size of paper by its standard name (PWG 5101.1), as people say it: “A4”, “Letter”. */
+const paperName = (name: string): string => nameOf(name.split('_')[1] ?? name);
+
+/** What a printer says that it can, a name and a value each. */
+export function offeredFacts({ papers = [], trays, margins }: PrinterOffers): [string, string][] {
+  const facts: [string, string][] = [
+    [words.papers, papers.map(paperName).join(', ')],
+    [words.trays, trays.join(', ')],
+    [words.leavesFree, margins ? margins.map((side) => `${side} mm`).join(', ') : ''],
+  ];
+  return facts.filter(([, value]) => value !== '');
+}
+
+/** What is kept of what a printer says that it can. */
+export function offersOf({
+  media,
+  trays,
+  types,
+  color,
+  margins,
+}: Pick<PrinterTold, 'media' | 'trays' | 'types' | 'color' | 'margins'>): PrinterOffers {
+  return {
+    papers: media.filter((name) => !name.startsWith('custom_')),
+    trays: trays.filter((name) => name !== 'auto'),
+    types: types.filter((name) => name !== 'auto'),
+    color,
+    ...(margins ? { margins: [...margins] } : {}),
+  };
 }

@@ -23,7 +23,7 @@ import {
   type Box,
   type Path,
 } from '../../geometry/index.ts';
-import { glyphRuns, utf16Hex, type EmbeddedFont } from './fonts.ts';
+import { glyphRuns, textString, type EmbeddedFont } from './fonts.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /** The objects that content streams name: each made once for the whole file. */
@@ -193,7 +193,7 @@ class ContentWriter {
   private text(node: GlyphsNode, font: EmbeddedFont, mode: number): void {
     const name = this.name('Font', font.ref, font.ref);
     this.operators.push(
-      `/Span <</ActualText <feff${utf16Hex(node.text)}>>> BDC`,
+      `/Span <</ActualText ${textString(node.text)}>> BDC`,
       'BT',
       `/${name} 1 Tf ${mode} Tr`,
     );
@@ -330,13 +330,20 @@ function omitFill({ fill, ...rest }: GlyphsNode): GlyphsNode {
   return rest;
 }
 
+const writtenPaths = new WeakMap<Path, string>();
+
+/** A path as operators; copies that are alike have the same, so it is written out once. */
 function pathOperators(path: Path): string {
-  return path
+  const known = writtenPaths.get(path);
+  if (known !== undefined) return known;
+  const operators = path
     .map(([letter, ...values]) => {
       if (letter === 'Z') return 'h';
       return `${writtenAll(values as number[])} ${{ M: 'm', L: 'l', C: 'c' }[letter]}`;
     })
     .join('\n');
+  writtenPaths.set(path, operators);
+  return operators;
 }
 
 /** The colours of a gradient as a function of 0 to 1 (ISO 32000-1, 7.10). */

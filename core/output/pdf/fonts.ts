@@ -55,8 +55,8 @@ export function embedTypeface(
       ? { FontFile3: objects.stream({ Subtype: '/OpenType' }, file) }
       : { FontFile2: objects.stream({ Length1: file.length }, file) }),
   });
-  const advance = (id: number): number => Math.round(typeface.advance(id));
-  const widths = ids.flatMap((id): PdfValue[] => [id, [advance(id)]]);
+  const advances = new Map(ids.map((id) => [id, Math.round(typeface.advance(id))]));
+  const widths = [...advances].flatMap(([id, advance]): PdfValue[] => [id, [advance]]);
   const descendant = objects.add({
     Type: '/Font',
     Subtype: isCff ? '/CIDFontType0' : '/CIDFontType2',
@@ -75,7 +75,7 @@ export function embedTypeface(
     DescendantFonts: [descendant],
     ToUnicode: objects.stream({}, new TextEncoder().encode(toUnicode(glyphs))),
   });
-  return { ref, advance };
+  return { ref, advance: (id) => advances.get(id) ?? 0 };
 }
 
 /** An embedded typeface, and how far on a viewer goes after each glyph, in thousandths of its size. */
@@ -129,8 +129,14 @@ export function glyphRuns({ glyphs, size }: GlyphsNode, { advance }: EmbeddedFon
   return runs;
 }
 
+/** Text as a string object: plain letters as they are, all else in UTF-16 (ISO 32000-1, 7.9.2.2). */
+export function textString(text: string): string {
+  if (/^[ -~]*$/.test(text)) return `(${text.replace(/[()\\]/g, '\\$&')})`;
+  return `<feff${utf16Hex(text)}>`;
+}
+
 /** Four hexadecimal digits for each UTF-16 unit. */
-export function utf16Hex(text: string): string {
+function utf16Hex(text: string): string {
   let hex = '';
   for (let at = 0; at < text.length; at++) hex += text.charCodeAt(at).toString(16).padStart(4, '0');
   return hex;

@@ -35,7 +35,7 @@ export class PdfObjects {
 
   /** Adds a stream; packed by deflate unless it already is packed in a way of its own. */
   stream(dict: { readonly [key: string]: PdfValue }, bytes: Uint8Array, packed = false): PdfRef {
-    const content = packed ? bytes : zlibSync(bytes, { level: 6 });
+    const content = packed ? bytes : zlibSync(bytes, { level: 4 });
     const entries = packed ? dict : { ...dict, Filter: '/FlateDecode' };
     const made = this.object({ ...entries, Length: content.length }) as PDFDict;
     return this.context.register(PDFRawStream.of(made, content));

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { DrawingNode } from '../../drawing/index.ts';
-import { boxOf, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
+import { boxOfRings, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
 import { mapNodes, outlineNodeSchema, wayPath, type OutlineNode } from '../../shape/index.ts';
 import { fillSchema, findPaint } from '../fill.ts';
 import { placeFields, type ElementKind } from './common.ts';
@@ -23,7 +23,7 @@ const boxes = new WeakMap<Line['nodes'], Box>();
 function boxOfLine({ nodes, closed }: Line): Box {
   const known = boxes.get(nodes);
   if (known) return known;
-  const box = boxOf(flatten(wayPath(nodes, closed)).flat()) ?? {
+  const box = boxOfRings(flatten(wayPath(nodes, closed))) ?? {
     left: 0,
     top: 0,
     right: 0,
@@ -98,7 +98,7 @@ export function centredLine(
   nodes: readonly OutlineNode[],
   closed: boolean,
 ): { nodes: OutlineNode[]; centre: Point } {
-  const box = boxOf(flatten(wayPath([...nodes], closed)).flat());
+  const box = boxOfRings(flatten(wayPath([...nodes], closed)));
   const centre = box
     ? { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
     : { x: 0, y: 0 };

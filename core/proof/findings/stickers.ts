@@ -1,7 +1,7 @@
 import {
   boxAround,
   boxesMeet,
-  boxOf,
+  boxOfRings,
   distanceBetween,
   grown,
   isInside,
@@ -31,7 +31,7 @@ function stickersOf({ elements }: CompiledPiece): Sticker[] {
   return elements.flatMap(({ element, compiled: { kisses }, maps }): Sticker[] => {
     if (!kisses?.length) return [];
     const rings = maps.flatMap((map) => kisses.map((ring) => mapRing(ring, map)));
-    const box = boxOf(rings.flat());
+    const box = boxOfRings(rings);
     return box ? [{ element, rings, box }] : [];
   });
 }
@@ -77,7 +77,7 @@ function freed(
     const moved = ({ x, y }: { x: number; y: number }): Sticker => {
       const by = translation(x - element.x, y - element.y);
       const rings = sticker.rings.map((ring) => mapRing(ring, by));
-      return { element, rings, box: boxOf(rings.flat()) ?? sticker.box };
+      return { element, rings, box: boxOfRings(rings) ?? sticker.box };
     };
     const at = nearestFree(
       element,

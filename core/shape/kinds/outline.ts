@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import {
-  boxOf,
+  boxOfRings,
   fitCurves,
   flatten,
   offsetRegion,
@@ -91,7 +91,7 @@ function closed(ring: OutlineNode[]): OutlineNode[] {
 
 /** Rings of nodes moved so that the middle of their box is at (0, 0), and where that middle was. */
 export function centredOutline(rings: Rings): { shape: OutlineShape; centre: Point } {
-  const box = boxOf(flatten(nodesPath(rings)).flat());
+  const box = boxOfRings(flatten(nodesPath(rings)));
   const centre = box
     ? { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
     : { x: 0, y: 0 };
@@ -116,7 +116,7 @@ const sizes = new WeakMap<Rings, { width: number; height: number }>();
 function sizeOf(rings: Rings): { width: number; height: number } {
   const known = sizes.get(rings);
   if (known) return known;
-  const box = boxOf(flatten(nodesPath(rings)).flat()) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+  const box = boxOfRings(flatten(nodesPath(rings))) ?? { left: 0, top: 0, right: 0, bottom: 0 };
   const size = { width: box.right - box.left, height: box.bottom - box.top };
   sizes.set(rings, size);
   return size;

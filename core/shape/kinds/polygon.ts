@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { boxOf, flatten, roundedRing, type Path } from '../../geometry/index.ts';
+import { boxOf, boxOfRings, flatten, roundedRing, type Path } from '../../geometry/index.ts';
 import { boxedKind, mm } from './kind.ts';
 
 /** A regular polygon stretched to its box, a side below; `radius` rounds its corners, mm. */
@@ -26,7 +26,7 @@ function exact({ width, height, sides, radius }: PolygonShape): Path {
   }));
   // Round corners stand back from the box: the ring is stretched until they meet it again.
   for (let pass = 0; pass < 4 && radius > 0; pass++) {
-    const now = boxOf(flatten(roundedRing(ring, radius), 0.001).flat()) ?? box;
+    const now = boxOfRings(flatten(roundedRing(ring, radius), 0.001)) ?? box;
     const [fx, fy] = [width / (now.right - now.left), height / (now.bottom - now.top)];
     const [mx, my] = [(now.left + now.right) / 2, (now.top + now.bottom) / 2];
     ring = ring.map(({ x, y }) => ({ x: (x - mx) * fx, y: (y - my) * fy }));

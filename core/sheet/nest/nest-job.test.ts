@@ -1,5 +1,5 @@
 import type { Piece } from '../../piece/index.ts';
-import { boxOf, flatten, mapRing, placed } from '../../geometry/index.ts';
+import { boxOfRings, flatten, mapRing, placed } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
 import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../../stock/index.ts';
 import { arrange, findFaults, nestJob, type Arrangeable, type Plan } from '../index.ts';
@@ -79,7 +79,7 @@ test('what is left of a sheet is filled with more of what is wanted', async () =
 test('copies that may not be turned stand upright', async () => {
   const found = await nestJob(job({ turns: 'none' }), { rounds: 2, seed: 4 });
   expect(new Set(found.sheets.flat().map(({ angle }) => angle))).toEqual(new Set([0]));
-  const box = boxOf(flatten(shapePath(HEART)).flat());
+  const box = boxOfRings(flatten(shapePath(HEART)));
   const heart = found.sheets.flat().find(({ piece: id }) => id === 'heart');
   expect((heart?.x ?? 0) + (box?.left ?? 0)).toBeGreaterThanOrEqual(5 - 0.001);
 });

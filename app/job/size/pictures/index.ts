@@ -6,6 +6,7 @@ import type { ThingPicture } from './picture.ts';
 import { roundPicture } from './round.ts';
 
 export { FRAME, type Look, type ThingPicture } from './picture.ts';
+export { FLAT } from './round.ts';
 
 /** A thing with its label and its measurements, drawn in a frame of 360 by 300. */
 export function thingPicture(thing: MeasuredThing, flat: FlatSize, turned = false): ThingPicture {

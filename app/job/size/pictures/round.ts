@@ -3,7 +3,8 @@ import { PictureBuilder, type ThingPicture } from './picture.ts';
 
 type Round = Extract<MeasuredThing, { kind: 'wrap' | 'taper' }>;
 
-const FLAT = 0.2; // how high a circle is drawn for its width
+/** How high a circle is drawn for its width. */
+export const FLAT = 0.2;
 
 /** What is drawn of a jar or a pot: diameters and heights in the frame. */
 function placeOf(thing: Round) {

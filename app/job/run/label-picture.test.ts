@@ -1,0 +1,46 @@
+import { expectGood } from '../../../core/base/index.ts';
+import { trySize, usualThing, type MeasuredThing } from '../../../core/things/index.ts';
+import { isDrawnOn, wallOf } from './label-picture.ts';
+
+function wall(thing: MeasuredThing) {
+  const made = wallOf(thing, expectGood(trySize(thing)));
+  if (!made) throw new Error('no wall');
+  return made;
+}
+
+test('a straight wall shows the middle of its label in front, less what its ends overlap', () => {
+  const { place, top, bottom } = wall(usualThing('wrap', { size: 100, overlap: 0, angle: 360 }));
+  expect([top, bottom]).toEqual([1, 1]);
+  expect(place(0, 0.5)).toEqual([0.5, 0.5]);
+  expect(place(90, 0)).toEqual([0.75, 0]);
+  const half = wall(usualThing('wrap', { size: 100, overlap: 0, angle: 180 }));
+  expect(half.place(90, 1)).toEqual([1, 1]);
+});
+
+test.each([
+  [110, 80],
+  [80, 110],
+])('on a pot of %i and %i mm the arcs of the flat label run along its rims', (above, below) => {
+  const thing = usualThing('taper', {
+    top: above,
+    bottom: below,
+    size: 95,
+    overlap: 0,
+    angle: 180,
+  });
+  const { place, top, bottom } = wall(thing);
+  expect([top, bottom]).toEqual([above / 110, below / 110]);
+  // The upper corners of the band are where the rim is at the sides, the lower ones where the foot is.
+  const corners = [place(-90, 0), place(90, 0), place(-90, 1), place(90, 1)];
+  const [left, right] = above > below ? [corners[0], corners[1]] : [corners[2], corners[3]];
+  expect(left?.[0]).toBeCloseTo(0, 2);
+  expect(right?.[0]).toBeCloseTo(1, 2);
+  expect(Math.min(...[place(0, 0), ...corners].map(([, y]) => y))).toBeCloseTo(0, 2);
+  expect(Math.max(...[place(0, 1), ...corners].map(([, y]) => y))).toBeCloseTo(1, 2);
+});
+
+test('flat things have no wall, and on a box with its many faces no label is drawn', () => {
+  const lid = usualThing('lid');
+  expect(wallOf(lid, expectGood(trySize(lid)))).toBeUndefined();
+  expect([isDrawnOn(usualThing('lid')), isDrawnOn(usualThing('band'))]).toEqual([true, false]);
+});
