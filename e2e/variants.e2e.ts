@@ -57,6 +57,8 @@ test('a typeface of one’s own is dropped, used, and stays after a reload; a da
     await chooser
   ).setFiles(['node_modules/@fontsource-variable/fraunces/files/fraunces-latin-wght-italic.woff2']);
   await expect(page.getByText(/· your own/)).toBeVisible();
+  const licence = page.getByLabel('May be used');
+  await licence.selectOption('privately only');
   const letters = page.locator('[data-element="words-3"] [role="img"] path').first();
   const own = await letters.getAttribute('d');
   await dropFile(page, '[role="dialog"]', {
@@ -68,6 +70,9 @@ test('a typeface of one’s own is dropped, used, and stays after a reload; a da
   await expect(page.getByText('Kept just now')).toBeVisible();
   await page.reload();
   await expect(letters).toHaveAttribute('d', own ?? '');
+  await words(page).click();
+  await page.getByRole('button', { name: 'Choose a typeface' }).click();
+  await expect(licence).toHaveValue('private');
 });
 
 test('a guide is pulled out of the ruler and moved by keys; two fingers turn what they hold', async ({

@@ -1,12 +1,43 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import {
+  test as base,
+  expect,
+  type BrowserContext,
+  type Locator,
+  type Page,
+} from '@playwright/test';
 import { encode } from 'fast-png';
 
 /**
  * A page that fails its test on console errors and warnings, and on any request to elsewhere. Unless
- * `proofing` is on the proof never answers: half of what it takes to open a desk is its renderer.
+ * `proofing` is on the proof never answers: half of what it takes to open a desk is its renderer. The
+ * browser knows the application’s files from the test before, but nothing that was kept then.
  */
-export const test = base.extend<{ page: Page; proofing: boolean }>({
+export const test = base.extend<{ proofing: boolean }, { visited: BrowserContext }>({
   proofing: [false, { option: true }],
+  visited: [
+    async ({ browser }, use, { project }) => {
+      const { baseURL, viewport, colorScheme } = project.use;
+      const context = await browser.newContext({
+        ...(baseURL === undefined ? {} : { baseURL }),
+        ...(viewport === undefined ? {} : { viewport }),
+        ...(colorScheme === undefined ? {} : { colorScheme }),
+      });
+      await use(context);
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ visited, baseURL }, use) => {
+    await use(visited);
+    for (const open of visited.pages()) await open.close();
+    const blank = await visited.newPage();
+    const devtools = await visited.newCDPSession(blank);
+    await devtools.send('Storage.clearDataForOrigin', {
+      origin: baseURL ?? '',
+      storageTypes: 'cookies,indexeddb,local_storage',
+    });
+    await blank.close();
+  },
   page: async ({ page, baseURL, proofing }, use) => {
     const troubles: string[] = [];
     page.on('console', (message) => {
@@ -44,8 +75,14 @@ export const SAMPLES = 11;
 
 /** The shelf with these samples alone: to bring in all of them takes its time. */
 export async function openShelf(page: Page, ...samples: string[]): Promise<void> {
-  const json = samples.map((name) => `${name}.peel`);
-  await page.route('**/demo/index.json', (route) => route.fulfill({ json }));
+  await page.addInitScript(
+    (list) => {
+      const { fetch } = window;
+      window.fetch = (what, how) =>
+        what === '/demo/index.json' ? Promise.resolve(new Response(list)) : fetch(what, how);
+    },
+    JSON.stringify(samples.map((name) => `${name}.peel`)),
+  );
   await page.goto('/');
   for (const name of samples)
     await expect(page.locator(`article a[href="/job/demo-${name}"]`).first()).toBeVisible();

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { artSize, readArt, type Licence } from '../../core/art/index.ts';
+import { artSize, readArt } from '../../core/art/index.ts';
+import type { Licence } from '../../core/base/index.ts';
 import { formatLength } from '../../core/units/index.ts';
 import { pagePlatform } from '../calls/index.ts';
 import { bytesOf, chooseFiles, type UsedArt } from '../storage/index.ts';

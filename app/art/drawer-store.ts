@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { readArt, type Art, type Licence, type ReadArt } from '../../core/art/index.ts';
-import { expectGood } from '../../core/base/index.ts';
+import { readArt, type Art, type ReadArt } from '../../core/art/index.ts';
+import { expectGood, type Licence } from '../../core/base/index.ts';
 import { pagePlatform } from '../calls/index.ts';
 import {
   allArt,

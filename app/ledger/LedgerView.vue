@@ -201,8 +201,9 @@ async function forget(run: RunRecord): Promise<void> {
         <tbody>
           <tr v-for="run in runs" :key="run.id" data-run>
             <td class="picture">
+              <img v-if="run.picture" :src="run.picture" alt="" />
               <PieceThumbnail
-                v-if="jobOf(run)?.pieces[0]"
+                v-else-if="jobOf(run)?.pieces[0]"
                 :job="jobOf(run)!"
                 :piece="jobOf(run)?.pieces[0]?.id ?? ''"
               />
@@ -325,7 +326,7 @@ td {
 .picture {
   width: 46px;
 }
-.picture svg {
+.picture > * {
   display: block;
   width: 44px;
   max-height: 44px;

@@ -1,12 +1,9 @@
 import { z } from 'zod';
+import { licenceSchema } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import { recipeSchema } from './recipe.ts';
 
 const hash = z.string().regex(/^[0-9a-f]{64}$/);
-
-/** What may be done with art, as its maker or seller says. */
-export const LICENCES = ['own', 'free', 'credit', 'private'] as const;
-export type Licence = (typeof LICENCES)[number];
 
 const common = {
   /** SHA-256 of the stored bytes. */
@@ -17,7 +14,7 @@ const common = {
   made: z.object({ from: hash, recipe: recipeSchema }).optional(),
   /** Where it came from, in the user's words. */
   source: z.string().max(500).optional(),
-  licence: z.enum(LICENCES).optional(),
+  licence: licenceSchema.optional(),
 };
 
 /** What a job knows of a picture of pixels. */

@@ -1,9 +1,7 @@
 export {
   artSchema,
   artSize,
-  LICENCES,
   type Art,
-  type Licence,
   type PixelArt,
   type VectorArt,
   type VectorNodes,

@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { isSame, type Platform } from '../base/index.ts';
 import { vectorNodes, type VectorNodes } from '../art/index.ts';
 import { typefacesOfElement, type Resources } from '../piece/index.ts';
 import {
@@ -52,21 +52,19 @@ export function typefacesOf(job: Pick<Job, 'pieces' | 'oneOffs'>): string[] {
 }
 
 /**
- * The job with what is known of the own typefaces that it names, and of no others; the same job when
- * that is so already.
+ * The job with what is known of the own typefaces that it names, and of no others: by the workshop, or
+ * else as the job brought it. The same job when that is so already.
  */
 export function withTypefaces(job: Job, known: readonly OwnTypeface[]): Job {
   const before = job.typefaces ?? {};
   const named = typefacesOf(job).flatMap(
-    (id) => before[id] ?? known.find((one) => one.id === id) ?? [],
+    (id) => known.find((one) => one.id === id) ?? before[id] ?? [],
   );
-  const ids = named.map(({ id }) => id);
-  if (ids.length === Object.keys(before).length && ids.every((id) => before[id])) return job;
+  const now = Object.fromEntries(named.map((one) => [one.id, one]));
+  if (isSame(now, before)) return job;
   const { typefaces: dropped, ...rest } = job;
   void dropped;
-  return named.length
-    ? { ...rest, typefaces: Object.fromEntries(named.map((one) => [one.id, one])) }
-    : rest;
+  return named.length ? { ...rest, typefaces: now } : rest;
 }
 
 /** Loads all that a job names. What cannot be had stays undefined and is a need when compiled. */

@@ -84,5 +84,11 @@ test('a job knows the own typefaces that it names, and forgets others', () => {
   });
   expect(withTypefaces(without, [typeface]).typefaces).toBeUndefined();
   const same = job();
-  expect(withTypefaces(same, [typeface])).toBe(same);
+  expect(withTypefaces(same, [{ ...typeface }])).toBe(same);
+  expect(withTypefaces(same, [])).toBe(same);
+});
+
+test('what the workshop notes of a typeface later goes for jobs that have it already', () => {
+  const noted = withTypefaces(job(), [{ ...typeface, licence: 'credit' }]);
+  expect(noted.typefaces?.[typeface.id]?.licence).toBe('credit');
 });

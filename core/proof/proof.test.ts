@@ -94,6 +94,24 @@ test.each(FINDING_KINDS.map(({ code }) => code))(
   },
 );
 
+test.each([
+  ['private', 'warning', '“Meadow” is noted as for private use only.'],
+  ['credit', 'note', '“Meadow” asks that its maker is named.'],
+] as const)('a typeface of %s use is a %s at its words', async (licence, severity, what) => {
+  const id = 'd'.repeat(64);
+  const cut = { id, family: 'Meadow', embedding: 'print' } as const;
+  const other = { ...cut, id: 'e'.repeat(64), style: 'bold', licence } as const;
+  const job = runAll(plain(), words({ id: 'title', typeface: id }));
+  const noted = {
+    ...job,
+    typefaces: { [id]: { ...cut, style: 'regular', licence }, [other.id]: other },
+  } as const;
+  const found = (await findings(noted)).filter(({ code }) => code === 'licence');
+  expect(found).toMatchObject([{ severity, what, where: { piece: PIECE } }]);
+  expect(found[0]?.where.element).toBe(job.pieces[0]?.elements.at(-1)?.id);
+  expect((await findings(job)).some(({ code }) => code === 'licence')).toBe(false);
+});
+
 test('words half over a dark plate count by their worst part', async () => {
   const plate: CommandCall = {
     name: 'add-element',

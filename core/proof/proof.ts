@@ -34,7 +34,8 @@ import {
   tooManyCopies,
   valueMissing,
 } from './findings/lists.ts';
-import { artMissing, licence, lowResolution } from './findings/pictures.ts';
+import { licence } from './findings/licences.ts';
+import { artMissing, lowResolution } from './findings/pictures.ts';
 import { wordsRunInto } from './findings/run-into.ts';
 import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
 import {

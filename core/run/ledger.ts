@@ -12,6 +12,8 @@ export const runRecordSchema = z.object({
   sheets: count,
   /** Labels that were to be made. */
   copies: count,
+  /** The first sheet as it was printed, small: a PNG as a data address. */
+  picture: z.string().startsWith('data:image/png;base64,').max(300_000).optional(),
   /** What each copy looked like that was printed, by its name. */
   printed: z.record(z.string(), z.string()).optional(),
   /** The copies that were spoiled. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bad, contentHash, good, type Result } from '../base/index.ts';
+import { bad, contentHash, good, licenceSchema, type Result } from '../base/index.ts';
 import { facesOf, TYPEFACES, type Face, type Family } from './families.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';
 import type { FaceStyle } from './told-of-font.ts';
@@ -13,6 +13,8 @@ export const ownTypefaceSchema = z.object({
   style: z.enum(['regular', 'italic', 'bold', 'bold-italic']),
   /** What its maker allows of files that it stands in: to be read and printed, or changed too. */
   embedding: z.enum(['print', 'edit']),
+  /** What the user has noted of its use. */
+  licence: licenceSchema.optional(),
 });
 export type OwnTypeface = z.infer<typeof ownTypefaceSchema>;
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import {
+  boxAbout,
   boxOfRings,
   compose,
   findPath,
@@ -11,10 +12,10 @@ import { asPrinted, compileJob, type Job } from '../../../core/job/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
 import { trySize } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
-import { thingPicture } from '../size/pictures/index.ts';
+import { usedPicture } from '../size/pictures/index.ts';
 import ThingLines from '../size/ThingLines.vue';
 import { pageCompiler } from '../store/page-resources.ts';
-import { isDrawnOn, labelPicture, wallOf } from './label-picture.ts';
+import { labelPicture, wallOf } from './label-picture.ts';
 
 /** A peeled label as it came out, on the thing that it is for. */
 const props = defineProps<{
@@ -30,24 +31,28 @@ const printed = computed(() => asPrinted(compileJob(props.job, pageCompiler)).sh
 const copy = computed(() => printed.value?.copies.find(({ out }) => !out));
 const thing = computed(() => {
   const found = copy.value?.piece.piece.variant?.thing ?? props.job.thing;
-  return isDrawnOn(found) ? found : undefined;
+  return found.kind === 'label-sheet' ? undefined : found;
 });
 const flat = computed(() => {
   const size = thing.value && trySize(thing.value);
   return size?.ok ? size.value : undefined;
 });
-/** The thing without the lines that measure it. */
 const lines = computed(() =>
-  thing.value && flat.value
-    ? thingPicture(thing.value, flat.value).lines.filter(
-        ({ look }) => look !== 'dimension' && look !== 'arrow',
-      )
-    : [],
+  thing.value && flat.value ? usedPicture(thing.value, flat.value) : [],
 );
-const outline = computed(() => lines.value.find(({ look }) => look === 'label')?.d ?? '');
-const box = computed(() => boxOfRings(flatten(findPath(outline.value) ?? [])));
+/** What is seen of the label: its outline, and where its picture lies. */
+const faces = computed(() =>
+  lines.value.flatMap(({ look, d, lies }) => {
+    const size = copy.value?.piece;
+    if (look !== 'label' || !size) return [];
+    const box = lies
+      ? boxAbout({ x: 0, y: 0 }, size.width, size.height)
+      : boxOfRings(flatten(findPath(d) ?? []));
+    return box ? [{ d, lies, box }] : [];
+  }),
+);
 const url = computed(() => {
-  const around = box.value;
+  const around = faces.value[0]?.box;
   if (!printed.value || !copy.value || !thing.value || !flat.value || !around) return '';
   const { map, piece } = copy.value;
   const { width, height } = piece;
@@ -62,17 +67,19 @@ const url = computed(() => {
 
 <template>
   <div class="on-thing" role="img" :aria-label="words.onThing">
-    <ThingLines v-if="box && url" :lines="lines">
-      <clipPath id="on-thing"><path :d="outline" /></clipPath>
-      <image
-        :href="url"
-        :x="box.left"
-        :y="box.top"
-        :width="box.right - box.left"
-        :height="box.bottom - box.top"
-        preserveAspectRatio="none"
-        clip-path="url(#on-thing)"
-      />
+    <ThingLines v-if="url" :lines="lines">
+      <g v-for="({ d, lies: to, box }, at) in faces" :key="at" :clip-path="`url(#on-thing-${at})`">
+        <clipPath :id="`on-thing-${at}`"><path :d="d" /></clipPath>
+        <image
+          :href="url"
+          :x="box.left"
+          :y="box.top"
+          :width="box.right - box.left"
+          :height="box.bottom - box.top"
+          :transform="to && `matrix(${to.join(' ')})`"
+          preserveAspectRatio="none"
+        />
+      </g>
     </ThingLines>
     <p v-else class="quiet">{{ words.noThing }}</p>
   </div>

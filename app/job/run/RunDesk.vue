@@ -19,7 +19,6 @@ import ChancesCard from './ChancesCard.vue';
 import DevicesCard from './DevicesCard.vue';
 import FaultsCard from './FaultsCard.vue';
 import { useRealRun } from './real-run.ts';
-import { isDrawnOn } from './label-picture.ts';
 import MarksByHand from './MarksByHand.vue';
 import OnTheThing from './OnTheThing.vue';
 import RealRun from './RealRun.vue';
@@ -46,8 +45,8 @@ const shown = computed(() => seen.value?.[look.value === 'thing' ? 'peeled' : lo
 /** How what came of a rehearsal is looked at; a label on its thing where that can be drawn. */
 const looks = computed((): Record<string, string> => {
   const { thing, ...others } = texts.run.seen;
-  const drawn = store.settled !== undefined && isDrawnOn(store.settled.thing);
-  return drawn ? { ...others, thing } : others;
+  const thingless = store.settled?.thing.kind === 'label-sheet';
+  return thingless ? others : { ...others, thing };
 });
 const blocked = computed(() => blockers.value.length > 0 || store.layout?.sheets.length === 0);
 const cuts = computed(() => store.settled?.material.tool === 'knife' && !store.settled.stock.spots);

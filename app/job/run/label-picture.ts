@@ -1,7 +1,8 @@
 import { invert, nested, scaling, translation, type Affine } from '../../../core/geometry/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
 import { arcPoint } from '../../../core/shape/index.ts';
-import type { FlatSize, MeasuredThing, Thing } from '../../../core/things/index.ts';
+import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
+import { canvasOf, canvasWith, type Canvas } from '../../ui/canvas.ts';
 import { FLAT } from '../size/pictures/index.ts';
 
 /** Where a label lies in the picture of a sheet and how large it is, mm. */
@@ -15,10 +16,6 @@ export interface LabelOnSheet {
 }
 
 const FINE = 3; // px for each unit of the drawing
-
-/** The kinds of things on which a label can be shown. */
-export const isDrawnOn = (thing: Thing): thing is MeasuredThing =>
-  thing.kind !== 'band' && thing.kind !== 'case' && thing.kind !== 'label-sheet';
 
 /** The picture of one label out of that of a sheet, as it is seen on its thing: an address for the page. */
 export function labelPicture(
@@ -35,30 +32,14 @@ export function labelPicture(
   return canvas.toDataURL();
 }
 
-interface Canvas {
-  readonly canvas: HTMLCanvasElement;
-  readonly context: CanvasRenderingContext2D;
-}
-
-function canvasOf(width: number, height: number): Canvas {
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(width));
-  canvas.height = Math.max(1, Math.round(height));
-  const context = canvas.getContext('2d');
-  if (!context) throw new Error('This browser draws no pictures.');
-  return { canvas, context };
-}
-
-function cutOut({ width, height, data }: RgbaImage, label: LabelOnSheet): Canvas {
-  const whole = canvasOf(width, height);
-  whole.context.putImageData(new ImageData(new Uint8ClampedArray(data), width, height), 0, 0);
-  const perMm = width / label.sheet;
+function cutOut(sheet: RgbaImage, label: LabelOnSheet): Canvas {
+  const perMm = sheet.width / label.sheet;
   const made = canvasOf(label.width * perMm, label.height * perMm);
   const middle = translation(made.canvas.width / 2, made.canvas.height / 2);
   made.context.setTransform(
     ...nested(middle, scaling(perMm), invert(label.map), scaling(1 / perMm)),
   );
-  made.context.drawImage(whole.canvas, 0, 0);
+  made.context.drawImage(canvasWith(sheet).canvas, 0, 0);
   return made;
 }
 

@@ -11,6 +11,7 @@ import { useShelf } from '../../shelf/shelf-store.ts';
 import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { forgetRun, keepRun } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
+import { canvasWith } from '../../ui/canvas.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { saveFiles } from '../proof/saved-files.ts';
@@ -22,6 +23,7 @@ import { usePrintChoices } from './print-choices.ts';
 import { runSteps, type RunStep, type Ways } from './run-steps.ts';
 import { supplyAfter } from './supply-after.ts';
 
+const PICTURE = 150; // px across, of a sheet in the ledger
 const LONGEST = 6 * 60 * 60; // seconds that a run is counted as work
 
 /** A run for real: its devices, its steps, and how far it has come, which outlives a reload. */
@@ -79,6 +81,13 @@ export function useRealRun(active: () => boolean) {
     if (changes.open) await shelf.readRuns(); // the ticket tells how far it is
   }
 
+  /** The first sheet of a print for the ledger; a run goes on without it. */
+  const smallPicture = (pdf: Uint8Array, { stock }: Job): Promise<string | undefined> =>
+    calls
+      .call('renderPage', { pdf, page: 0, dpi: PICTURE / (stock.width / 25.4) })
+      .answer.then((image) => canvasWith(image).canvas.toDataURL())
+      .catch(() => undefined);
+
   /** What the sheets cost: as the job knows it, or the Stock room. */
   function packOf({ material, stock }: Job): Material['pack'] {
     const onHand = room.room.supplies.find((one) => one.stock.id === stock.id);
@@ -131,6 +140,7 @@ export function useRealRun(active: () => boolean) {
     const [file] = made;
     const job = store.settled;
     if (!file || !job || !choices.value) return false;
+    if (!record.value?.picture) await keep({ picture: await smallPicture(file.bytes, job) });
     if (ways.value.printer === 'file') {
       saveFiles(made, job.name);
       return true;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { FRAME, type ThingPicture } from './pictures/index.ts';
+import { FRAME, type ThingLine } from './pictures/index.ts';
 
 /** The lines and faces of a drawn thing; what lies on it goes into the slot. */
-defineProps<{ lines: ThingPicture['lines'] }>();
+defineProps<{ lines: readonly ThingLine[] }>();
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { isProblem, problem } from '../../../core/base/index.ts';
 import {
   afterStep,
@@ -213,15 +213,24 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function accept(next: History): void {
-    if (next === history.value) return;
-    history.value = next;
+    const now = withTypefaces(next.now, own.list);
+    if (next === history.value && now === next.now) return;
+    history.value = { ...next, now };
     gesture.value = undefined;
-    saving.changed(next.now);
-    if (Date.now() - noted > VERSION_EVERY) noteVersion(next.now);
-    void loadFor(next.now).catch(messages.sayError);
+    saving.changed(now);
+    if (Date.now() - noted > VERSION_EVERY) noteVersion(now);
+    void loadFor(now).catch(messages.sayError);
     // Where it cannot even be noted that this was asked, keeping the job itself says so.
     void askToKeep().catch(() => undefined);
   }
+
+  // What is noted of the workshop's typefaces goes for the job that is open, too.
+  watch(
+    () => own.list,
+    () => {
+      if (history.value && keepState.value !== 'reading') accept(history.value);
+    },
+  );
 
   /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
   function act(call: CommandCall, key?: string): boolean {
@@ -242,7 +251,7 @@ export const useJobStore = defineStore('job', () => {
       messages.sayProblem(done);
       return false;
     }
-    accept(afterStep(now, withTypefaces(done.job, own.list), done.label, key));
+    accept(afterStep(now, done.job, done.label, key));
     return true;
   }
 

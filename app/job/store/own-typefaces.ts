@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
+import type { Licence } from '../../../core/base/index.ts';
 import type { OwnTypeface } from '../../../core/type/index.ts';
 import { calls } from '../../calls/index.ts';
 import { bytesOf, keepArt, keepOwnTypefaces, ownTypefaces } from '../../storage/index.ts';
@@ -48,7 +49,7 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
         }
         const { typeface, bytes } = read.value;
         await keepArt(typeface.id, bytes, Date.now());
-        added.push(typeface);
+        added.push(list.value.find(({ id }) => id === typeface.id) ?? typeface);
       }
       if (added.length) {
         const ids = added.map(({ id }) => id);
@@ -69,6 +70,18 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
     list.value = next;
   }
 
+  /** Notes what may be done with a family; the jobs that are set in it know it when they are opened. */
+  function note(family: string, licence: Licence | undefined): Promise<unknown> {
+    return change(
+      list.value.map((one) => {
+        if (one.family !== family) return one;
+        const { licence: before, ...rest } = one;
+        void before;
+        return licence ? { ...rest, licence } : rest;
+      }),
+    ).catch(messages.sayError);
+  }
+
   /** Takes a family out of the workshop; jobs that are set in it keep it. */
   async function remove(family: string): Promise<void> {
     const before = list.value;
@@ -83,5 +96,5 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
     }
   }
 
-  return { list, adding, load, again, add, remove };
+  return { list, adding, load, again, add, note, remove };
 });

@@ -1,5 +1,4 @@
 import { boxAbout } from '../../geometry/index.ts';
-import { artNamedBy, artOfJob } from '../../job/index.ts';
 import { elementSize, elementTitle, findPictureDpi, type Picture } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 
@@ -64,34 +63,4 @@ export const artMissing: FindingKind = {
         })),
       ),
     ),
-};
-
-export const licence: FindingKind = {
-  code: 'licence',
-  check: ({ compiled: { job } }) =>
-    artOfJob(job).flatMap((id): Finding[] => {
-      const art = job.art[id];
-      const kind = art?.licence;
-      if (!art || (kind !== 'private' && kind !== 'credit')) return [];
-      const piece = job.pieces.find((one) => artNamedBy([one]).includes(id));
-      const element = piece?.elements.find((one) => one.kind === 'picture' && one.art === id);
-      return [
-        {
-          code: 'licence',
-          severity: kind === 'private' ? 'warning' : 'note',
-          where: {
-            ...(piece ? { piece: piece.id } : {}),
-            ...(element ? { element: element.id } : {}),
-          },
-          what:
-            kind === 'private'
-              ? `“${art.name}” is noted as for private use only.`
-              : `“${art.name}” asks that its maker is named.`,
-          why:
-            kind === 'private'
-              ? 'Labels that are sold or given away need another licence.'
-              : `Name ${art.source || 'the maker'} on the label or where it is sold.`,
-        },
-      ];
-    }),
 };

@@ -31,6 +31,8 @@ void house.load();
 
 const PALETTE_FILES = '.gpl,.hex,.css,.txt,.json,.svg,text/plain,text/css';
 
+const PASSING = 600; // ms
+
 const everywhere = ref(false);
 const chosen = ref<string>();
 const settled = computed(() => props.desk.store.settled);
@@ -60,10 +62,15 @@ const art = computed(() => {
 });
 watch(
   () => art.value?.id,
-  async () => {
+  async (_id, _before, leave) => {
     ofArt.value = [];
     const { value } = art;
     if (!value) return;
+    // Who only passes through here waits for nothing.
+    let stays = true;
+    leave(() => (stays = false));
+    await new Promise((after) => setTimeout(after, PASSING));
+    if (!stays) return;
     const answer = await artCalls
       .call('artColors', { art: value, most: 5 })
       .answer.catch(() => undefined);

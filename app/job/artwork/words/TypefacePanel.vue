@@ -9,11 +9,13 @@ import {
   ownFamilies,
   type Character,
   type Family,
+  type OwnTypeface,
 } from '../../../../core/type/index.ts';
 import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
 import { chooseFiles } from '../../../storage/index.ts';
 import IconButton from '../../../ui/IconButton.vue';
+import SelectRow from '../../../ui/SelectRow.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
 import { useJobStore } from '../../store/job-store.ts';
 import { isTypefaceFile, TYPEFACE_FILES, useOwnTypefaces } from '../../store/own-typefaces.ts';
@@ -51,8 +53,9 @@ watch(
   { immediate: true },
 );
 
-const inWorkshop = (family: Family): boolean =>
-  own.list.some((one) => family.character === 'own' && one.family === family.name);
+/** What the workshop knows of a typeface of its own. */
+const ofWorkshop = (family: Family): OwnTypeface | undefined =>
+  own.list.find((one) => family.character === 'own' && one.family === family.name);
 
 async function add(files: readonly File[]): Promise<void> {
   const [first] = files.length ? await own.add(files) : [];
@@ -97,10 +100,18 @@ async function add(files: readonly File[]): Promise<void> {
         >
       </button>
       <IconButton
-        v-if="inWorkshop(family)"
+        v-if="ofWorkshop(family)"
         :icon="mdiClose"
         :name="words.removeFace(family.name)"
         @click="own.remove(family.name)"
+      />
+      <SelectRow
+        v-if="isChosen(family) && ofWorkshop(family)"
+        class="licence"
+        :label="texts.art.licence"
+        :model-value="ofWorkshop(family)?.licence ?? 'unknown'"
+        :choices="texts.art.licences"
+        @update:model-value="own.note(family.name, $event === 'unknown' ? undefined : $event)"
       />
     </div>
     <template #foot>
@@ -141,7 +152,12 @@ async function add(files: readonly File[]): Promise<void> {
 }
 .row {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
+}
+.licence {
+  flex: 1 0 100%;
+  padding-left: 10px;
 }
 .add {
   display: flex;

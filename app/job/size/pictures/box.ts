@@ -1,11 +1,17 @@
-import type { MeasuredThing } from '../../../../core/things/index.ts';
+import { boxOfRings, compose, translation } from '../../../../core/geometry/index.ts';
+import type { FlatSize, MeasuredThing } from '../../../../core/things/index.ts';
 import { PictureBuilder, type ThingPicture } from './picture.ts';
 
-type Band = Extract<MeasuredThing, { kind: 'band' }>;
+type Box = Pick<
+  Extract<MeasuredThing, { kind: 'band' }>,
+  'width' | 'depth' | 'height' | 'around' | 'strip'
+>;
 type Corner = readonly [across: number, deep: number, up: number];
 
+const PANELS = 4; // on the way around a box
+
 /** A box from the front, the right and above, with the band around it. */
-export function boxPicture(box: Band): ThingPicture {
+export function boxPicture(box: Box, { zones, parts }: FlatSize): ThingPicture {
   const { width, depth, height } = box;
   const [leanX, leanY] = [0.5, 0.42];
   const scale = Math.min(230 / (width + depth * leanX), 180 / (height + depth * leanY));
@@ -36,30 +42,31 @@ export function boxPicture(box: Band): ThingPicture {
   const along = { w: width, d: depth, h: height }[box.around];
   const strip = Math.min(box.strip ?? along, along);
   const [from, to] = [(along - strip) / 2, (along + strip) / 2];
-  if (box.around === 'h')
-    picture
-      .draw('label', face([0, 0, from], [width, 0, from], [width, 0, to], [0, 0, to]))
-      .draw(
-        'label',
-        face([width, 0, from], [width, depth, from], [width, depth, to], [width, 0, to]),
-      );
-  else if (box.around === 'w')
-    picture
-      .draw('label', face([from, 0, 0], [to, 0, 0], [to, 0, height], [from, 0, height]))
-      .draw(
-        'label',
-        face([from, 0, height], [to, 0, height], [to, depth, height], [from, depth, height]),
-      );
-  else
-    picture
-      .draw(
-        'label',
-        face([0, from, height], [width, from, height], [width, to, height], [0, to, height]),
-      )
-      .draw(
-        'label',
-        face([width, from, 0], [width, to, 0], [width, to, height], [width, from, height]),
-      );
+  /** A panel of the label by where its upper left corner comes to lie, its upper right and its lower left one. */
+  const panel = (number: number, origin: Corner, right: Corner, low: Corner): void => {
+    const [[x, y], [rightX, rightY], [lowX, lowY]] = [at(origin), at(right), at(low)];
+    // Of two labels the second begins where the first one ends.
+    const rings = zones[number % (PANELS / parts)]?.rings ?? [];
+    const flat = boxOfRings(rings);
+    if (!flat) return;
+    const [wide, high] = [flat.right - flat.left, flat.bottom - flat.top];
+    const lies = compose(
+      [(rightX - x) / wide, (rightY - y) / wide, (lowX - x) / high, (lowY - y) / high, x, y],
+      translation(-flat.left, -flat.top),
+    );
+    const last = right.map((value, axis) => value + (low[axis] ?? 0) - (origin[axis] ?? 0));
+    picture.draw('label', face(origin, right, last as unknown as Corner, low), lies);
+  };
+  if (box.around === 'h') {
+    panel(1, [0, 0, to], [width, 0, to], [0, 0, from]);
+    panel(2, [width, 0, to], [width, depth, to], [width, 0, from]);
+  } else if (box.around === 'w') {
+    panel(1, [to, 0, height], [to, 0, 0], [from, 0, height]);
+    panel(0, [to, depth, height], [to, 0, height], [from, depth, height]);
+  } else {
+    panel(1, [0, to, height], [width, to, height], [0, from, height]);
+    panel(2, [width, to, height], [width, to, 0], [width, from, height]);
+  }
   const [x0, y0] = at([0, 0, 0]);
   const [x1] = at([width, 0, 0]);
   const [x2, y2] = at([width, depth, 0]);

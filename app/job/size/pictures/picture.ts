@@ -4,6 +4,7 @@ import {
   nested,
   scaling,
   translation,
+  type Affine,
   type Path,
 } from '../../../../core/geometry/index.ts';
 
@@ -11,9 +12,17 @@ import {
 export type Look =
   'body' | 'top' | 'inner' | 'label' | 'overlap' | 'fold' | 'behind' | 'dimension' | 'arrow';
 
+/** A line or face of a drawn thing. */
+export interface ThingLine {
+  readonly look: Look;
+  readonly d: string;
+  /** For a part of a label on a face of its own: from mm of the flat label, about its middle, to the frame. */
+  readonly lies?: Affine;
+}
+
 /** A thing as it is drawn, in a frame of 360 by 300, and where its measurements are typed into it. */
 export interface ThingPicture {
-  readonly lines: readonly { readonly look: Look; readonly d: string }[];
+  readonly lines: readonly ThingLine[];
   /** A measurement by its name and the middle of its field. */
   readonly fields: readonly { readonly key: string; readonly x: number; readonly y: number }[];
 }
@@ -22,11 +31,11 @@ export const FRAME = { width: 360, height: 300 } as const;
 
 /** Builds a picture line by line. */
 export class PictureBuilder {
-  private readonly lines: { look: Look; d: string }[] = [];
+  private readonly lines: ThingLine[] = [];
   private readonly fields: { key: string; x: number; y: number }[] = [];
 
-  draw(look: Look, d: string): this {
-    this.lines.push({ look, d });
+  draw(look: Look, d: string, lies?: Affine): this {
+    this.lines.push({ look, d, ...(lies ? { lies } : {}) });
     return this;
   }
 
