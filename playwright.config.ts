@@ -4,6 +4,7 @@ import { BROWSER } from './tools/browser.ts';
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.e2e.ts',
+  build: { external: ['**/.cache/**'] },
   outputDir: '.e2e-out',
   workers: 2,
   timeout: 120_000,

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { encode } from 'fast-png';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import { block, disc, drawn, type Region } from '../core/testing/drawn.ts';
+import type { Region } from '../core/testing/drawn.ts';
+import { core } from './bundled-core.ts';
 import {
   countActions,
   dragBy,
@@ -16,6 +17,7 @@ import {
   valueOf,
 } from './workshop.ts';
 
+const { block, disc, drawn } = core;
 const WHITE = (): readonly [number, number, number] => [250, 249, 246];
 const png = (image: ReturnType<typeof drawn>): Buffer =>
   Buffer.from(encode({ ...image, data: new Uint8Array(image.data), channels: 4 }));

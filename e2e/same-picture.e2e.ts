@@ -1,28 +1,30 @@
 import { expect, test, type Page } from '@playwright/test';
 import { decode, encode } from 'fast-png';
-import { drawingToSvg, pathData, type Drawing } from '../core/drawing/index.ts';
-import { expectGood, isProblem } from '../core/base/index.ts';
-import { ORNAMENTS, ornamentOf, PATTERNS, readArt } from '../core/art/index.ts';
-import {
+import type { Drawing } from '../core/drawing/index.ts';
+import type { Job, JobResources } from '../core/job/index.ts';
+import type { CompiledPiece, Fill, PieceElement, Plate, Words } from '../core/piece/index.ts';
+import { core } from './bundled-core.ts';
+
+const {
   compilePieces,
-  createJob,
-  loadResources,
-  runCommand,
-  type Job,
-  type JobResources,
-} from '../core/job/index.ts';
-import { pdfSources, writePdf } from '../core/output/index.ts';
-import { renderPdf } from '../core/pdf/index.ts';
-import {
   createCompiler,
-  type CompiledPiece,
-  type Fill,
-  type PieceElement,
-  type Plate,
-  type Words,
-} from '../core/piece/index.ts';
-import { nodePlatform } from '../core/testing/node-platform.ts';
-import { demoJobs } from '../demo/index.ts';
+  createJob,
+  demoJobs,
+  drawingToSvg,
+  expectGood,
+  isProblem,
+  loadResources,
+  nodePlatform,
+  ORNAMENTS,
+  ornamentOf,
+  pathData,
+  PATTERNS,
+  pdfSources,
+  readArt,
+  renderPdf,
+  runCommand,
+  writePdf,
+} = core;
 
 const DPI = 300;
 const SAME = 32; // of 255, in any channel

@@ -10,6 +10,7 @@ const SOURCES = [
   'app',
   'server',
   'cli',
+  'e2e/core.ts',
   'demo',
   'devices',
   'tools',
@@ -41,6 +42,7 @@ async function build() {
     stdio: 'inherit',
   });
   await bundle('server/server.ts', 'dist/node');
+  await bundle('e2e/core.ts', '.cache/e2e');
   writeFileSync(STAMP, state);
 }
 

@@ -1,0 +1,11 @@
+// What the browser tests take of the core. It is bundled, since they would read hundreds of files for it.
+export { drawingToSvg, pathData } from '../core/drawing/index.ts';
+export { expectGood, isProblem } from '../core/base/index.ts';
+export { ORNAMENTS, ornamentOf, PATTERNS, readArt } from '../core/art/index.ts';
+export { compilePieces, createJob, loadResources, runCommand } from '../core/job/index.ts';
+export { pdfSources, writePdf } from '../core/output/index.ts';
+export { renderPdf } from '../core/pdf/index.ts';
+export { createCompiler } from '../core/piece/index.ts';
+export { block, disc, drawn } from '../core/testing/drawn.ts';
+export { nodePlatform } from '../core/testing/node-platform.ts';
+export { demoJobs } from '../demo/index.ts';
