@@ -210,5 +210,10 @@ test('kept for years: run, backed up, and found on another computer with its run
   await other.getByRole('link', { name: 'Ledger' }).click();
   await expect(other.locator('[data-run]')).toContainText('Pot-lid seals');
   await expect(other.locator('[data-good]')).toHaveText('48');
+  // The picture of the first sheet, as wide as it is to its height.
+  const picture = other.locator('[data-run] img');
+  await expect
+    .poll(() => picture.evaluate((one: HTMLImageElement) => one.naturalHeight / one.naturalWidth))
+    .toBeCloseTo(297 / 210, 1);
   await other.context().close();
 });

@@ -326,10 +326,18 @@ td {
 .picture {
   width: 46px;
 }
-.picture > * {
+.picture svg {
   display: block;
   width: 44px;
   max-height: 44px;
+}
+.picture img {
+  display: block;
+  max-width: 44px;
+  max-height: 56px;
+  margin: auto;
+  border-radius: 3px;
+  box-shadow: 0 0 0 1px var(--line);
 }
 .out {
   width: 28px;

@@ -4,6 +4,7 @@ import {
   daysLeft,
   goodOf,
   ledgerCsv,
+  runRecordSchema,
   spoilage,
   type RunRecord,
 } from './index.ts';
@@ -29,6 +30,14 @@ test('a good label costs its share of the sheets, the spoiled ones too', () => {
   expect(spoilage([some, run({})])).toBeCloseTo(4 / 48, 10);
   expect(costPerGood([run({ sheetPrice: undefined })])).toBeUndefined();
   expect(costPerGood([run({ copies: 0 })])).toBeUndefined();
+});
+
+test('a run keeps a small picture of its first sheet, and nothing that is none', () => {
+  const of = (picture: string) => runRecordSchema.safeParse(run({ picture })).success;
+  expect(of('data:image/png;base64,iVBORw0KGgo=')).toBe(true);
+  expect(of('data:image/svg+xml,<svg/>')).toBe(false);
+  expect(of('https://a.example/sheet.png')).toBe(false);
+  expect(of(`data:image/png;base64,${'A'.repeat(400_000)}`)).toBe(false);
 });
 
 test('a run without a price does not make the others cheaper', () => {
