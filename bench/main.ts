@@ -38,7 +38,7 @@ console.log(
 for (const { what, measured, unit, baseline, wanted } of rows) {
   const number = (value: number): string =>
     `${value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : Math.round(value)} ${unit}`;
-  const ratio = baseline === undefined ? '' : (measured / baseline).toFixed(2);
+  const ratio = baseline === undefined ? '' : (measured / baseline).toFixed(3);
   console.log(
     `${pad(what, 58)}${pad(number(measured), 14)}${pad(baseline === undefined ? '' : number(baseline), 14)}${pad(ratio, 9)}${wanted}`,
   );

@@ -1,6 +1,6 @@
 import type { Mask } from './mask.ts';
 
-const { min, max, abs } = Math;
+const { abs } = Math;
 
 /** The cells of a sheet, with what lies on each summed up, so that a run of cells is summed at once. */
 export class Board {
@@ -11,9 +11,9 @@ export class Board {
   private readonly kept: Int32Array;
   /** For each row: the sums of the cells before each column. */
   private readonly sums: Int32Array;
-  /** What has changed since the sums were made, and since it was kept. */
-  private changed = nowhere();
-  private since = nowhere();
+  /** For each row the first column that has changed since the sums were made, and since it was kept. */
+  private readonly changed: Int32Array;
+  private readonly since: Int32Array;
 
   constructor(cols: number, rows: number) {
     this.cols = cols;
@@ -22,49 +22,49 @@ export class Board {
     this.cells = new Int32Array(cols * rows);
     this.kept = new Int32Array(cols * rows);
     this.sums = new Int32Array(this.stride * rows);
+    this.changed = new Int32Array(rows).fill(cols);
+    this.since = new Int32Array(rows).fill(cols);
   }
 
   /** Remembers how it lies, for `back`. */
   keep(): void {
     this.kept.set(this.cells);
-    this.since = nowhere();
+    this.since.fill(this.cols);
   }
 
   /** As it lay when it was kept. */
   back(): void {
     this.cells.set(this.kept);
-    widen(this.changed, this.since);
-  }
-
-  /** Takes everything away. */
-  clear(): void {
-    this.cells.fill(0);
-    widen(this.changed, { from: 0, to: this.rows, col: 0 });
+    const { changed, since, rows } = this;
+    for (let row = 0; row < rows; row++)
+      if ((since[row] as number) < (changed[row] as number)) changed[row] = since[row] as number;
   }
 
   /** Lays a mask down so many times, by its depth; negative takes it away. */
   lay(mask: Mask, x: number, y: number, times: number): void {
     const { runs, depth, left, top } = mask;
-    const { cells, cols } = this;
+    const { cells, cols, changed, since } = this;
     const width = mask.right - left;
     for (let run = 0; run < runs.length; run += 3) {
       const row = runs[run] as number;
-      let cell = (row + y) * cols + (runs[run + 1] as number) + x;
+      const first = (runs[run + 1] as number) + x;
+      if (first < (changed[row + y] as number)) changed[row + y] = first;
+      if (first < (since[row + y] as number)) since[row + y] = first;
+      let cell = (row + y) * cols + first;
       let at = (row - top) * width + (runs[run + 1] as number) - left;
       const end = (row - top) * width + (runs[run + 2] as number) - left;
       for (; at < end; at++, cell++)
         cells[cell] = (cells[cell] as number) + (depth[at] as number) * times;
     }
-    const part = { from: top + y, to: mask.bottom + y, col: left + x };
-    widen(this.changed, part);
-    widen(this.since, part);
   }
 
   /** Sums up what has changed. */
   settle(): void {
-    const { cells, sums, cols, stride } = this;
-    const { from, to, col } = this.changed;
-    for (let row = from; row < to; row++) {
+    const { cells, sums, cols, rows, stride, changed } = this;
+    for (let row = 0; row < rows; row++) {
+      const col = changed[row] as number;
+      if (col === cols) continue;
+      changed[row] = cols;
       let at = row * stride + col;
       let sum = sums[at] as number;
       const end = (row + 1) * cols;
@@ -74,7 +74,6 @@ export class Board {
       }
       sums[at] = sum;
     }
-    this.changed = nowhere();
   }
 
   /** The ends of a mask's runs in the sums, for `under`; of each so many rows only. */
@@ -102,21 +101,6 @@ export class Board {
     }
     return sum;
   }
-}
-
-/** Some rows, from a column on. */
-interface Part {
-  from: number;
-  to: number;
-  col: number;
-}
-
-const nowhere = (): Part => ({ from: Infinity, to: -Infinity, col: Infinity });
-
-function widen(part: Part, { from, to, col }: Part): void {
-  part.from = min(part.from, from);
-  part.to = max(part.to, to);
-  part.col = min(part.col, col);
 }
 
 /** Pairs of numbers, the middle ones first: where an outline is deep most is found soonest. */

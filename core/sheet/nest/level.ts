@@ -19,6 +19,9 @@ export class Level {
   readonly board: Board;
   private readonly kinds: readonly NestKind[];
   private readonly made = new Map<string, Turned | undefined>();
+  /** What lies on the board, and how many times; and what lay there when it was kept. */
+  private lies = new Map<string, { readonly copy: Laid; readonly times: number }>();
+  private kept = this.lies;
 
   constructor(kinds: readonly NestKind[], grid: Grid) {
     this.kinds = kinds;
@@ -59,13 +62,41 @@ export class Level {
 
   /** Lays a copy down so many times; negative takes it away. */
   lay(copy: Laid, times: number): void {
-    this.board.lay(this.of(copy).mask, copy.x, copy.y, times);
+    const { kind, turn, x, y } = copy;
+    const { mask } = this.of(copy);
+    this.board.lay(mask, x, y, times);
+    const key = keyOf(copy);
+    const there = this.lies.get(key);
+    const now = (there?.times ?? 0) + times;
+    if (now === 0) this.lies.delete(key);
+    else this.lies.set(key, { copy: { kind, turn, x, y }, times: now });
   }
 
-  /** Shows these copies and nothing else. */
+  /** Remembers how it lies, for `back`. */
+  keep(): void {
+    this.board.keep();
+    this.kept = new Map(this.lies);
+  }
+
+  /** As it lay when it was kept. */
+  back(): void {
+    this.board.back();
+    this.lies = this.kept;
+  }
+
+  /** Shows these copies and nothing else; those that lie there already stay. */
   show(laid: readonly Laid[]): void {
-    this.board.clear();
-    for (const copy of laid) this.lay(copy, 1);
+    const wanted = new Map<string, number>();
+    for (const copy of laid) {
+      const key = keyOf(copy);
+      wanted.set(key, (wanted.get(key) ?? 0) + 1);
+    }
+    for (const [key, { copy, times }] of [...this.lies]) {
+      const surplus = times - (wanted.get(key) ?? 0);
+      if (surplus) this.lay(copy, -surplus);
+      wanted.delete(key);
+    }
+    for (const copy of laid) if (wanted.has(keyOf(copy))) this.lay(copy, 1);
     this.board.settle();
   }
 
@@ -105,3 +136,5 @@ export class Level {
     });
   }
 }
+
+const keyOf = ({ kind, turn, x, y }: Laid): string => `${kind} ${turn} ${x} ${y}`;

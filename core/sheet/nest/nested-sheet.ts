@@ -1,4 +1,5 @@
 import { seededRandom, type Random } from '../../base/index.ts';
+import type { Point } from '../../geometry/index.ts';
 import { Level, type Laid } from './level.ts';
 import { bestPlaces, downhill, onBoard, type Pull, type Within } from './search.ts';
 import { separate } from './separate.ts';
@@ -65,8 +66,16 @@ const AIM = 0.01;
 const THOUGHTS = 12;
 /** The share of attempts that only let two copies change places. */
 const SWAPS = 0.02;
-/** The share of attempts that empty some part of the sheet and fill it anew. */
-const RENEWED = 0.8;
+/**
+ * The share of attempts that put in more than is free and move it apart: of a few copies more, since
+ * to empty a part of them leaves little to fill anew.
+ */
+const APART = { least: 0.05, ofOne: 1.5 } as const;
+/** Of so many parts the emptiest is renewed, by its reach as a share of the sheet's longer side. */
+const LOOKED_AT = 8;
+const REACH = { least: 0.15, more: 0.2 } as const;
+/** The share of those in which nothing else is moved. */
+const STILL = 0.9;
 /** By how much of the sheet less may be kept for a while, and how far that may go. */
 const GRACE = 0.006;
 const ASTRAY = 0.02;
@@ -74,8 +83,9 @@ const ASTRAY = 0.02;
 const PLACINGS_A_BREATH = 24;
 /** Of the width and height of an outline: what it may cover, in coarse cells, where a free place is looked for. */
 const TOUCHED = 0.35;
-/** Ways to turn a copy that are tried where a free place is looked for. */
-const FEW_TURNS = 4;
+/** Ways to turn a copy that are tried where a free place is looked for: for the first answer, and later. */
+const FIRST_TURNS = 4;
+const FEW_TURNS = 12;
 
 /**
  * A sheet that is filled better and better: some part of it emptied and filled anew in another order
@@ -93,6 +103,7 @@ export class NestedSheet implements SheetSearch {
   /** How much larger kinds are taken for, so that they come in another order. */
   private noise: readonly number[] | undefined;
   private placings = 0;
+  private turns = FIRST_TURNS;
   /** How many more are put in at an attempt. */
   private bold = 1;
   /** As it lies on the fine grid, free of collisions. */
@@ -158,7 +169,8 @@ export class NestedSheet implements SheetSearch {
 
   /** The kinds of which more is wanted, those that should come first in front. */
   private waiting(laid: readonly Laid[]): number[] {
-    const placed = this.wishes.map((_, kind) => laid.filter((one) => one.kind === kind).length);
+    const placed = new Array<number>(this.wishes.length).fill(0);
+    for (const { kind } of laid) placed[kind] = (placed[kind] as number) + 1;
     const rank = (kind: number): number => {
       const { most, area } = this.wishes[kind] as NestWish;
       return most ? (placed[kind] as number) * area : -1e9 - area * (this.noise?.[kind] ?? 1);
@@ -176,6 +188,7 @@ export class NestedSheet implements SheetSearch {
   async first(watch: Watch): Promise<void> {
     await this.fillUp(watch);
     this.bettered();
+    this.turns = FEW_TURNS;
   }
 
   /** Puts in whatever has a free place, without moving anything. */
@@ -204,7 +217,7 @@ export class NestedSheet implements SheetSearch {
   /** A free place as both boards lie: looked for on the coarse one, made exact on the fine one. */
   private findFree(kind: number, pull: Pull, within?: Within): Laid | undefined {
     const { fine, coarse, random } = this;
-    const turns = coarse.turnsOf(kind, { random, most: FEW_TURNS });
+    const turns = coarse.turnsOf(kind, { random, most: this.turns });
     const mask = turns[0]?.[1].mask;
     const most = mask ? TOUCHED * (mask.right - mask.left + mask.bottom - mask.top) : 0;
     const look = { step: 2, pull, random, most, ...(within ? { within } : {}) };
@@ -242,7 +255,8 @@ export class NestedSheet implements SheetSearch {
   async attempt(watch: Watch): Promise<boolean> {
     const { breathe } = watch;
     const { fine, coarse, random } = this;
-    if (random.next() < RENEWED) return this.renewed(watch);
+    const apart = Math.max(APART.least, APART.ofOne / (this.laid.length + 1));
+    if (random.next() >= apart) return this.renewed(watch);
     const next = this.changed();
     const { bold } = this;
     this.bold = Math.max(1, bold - 1);
@@ -279,17 +293,17 @@ export class NestedSheet implements SheetSearch {
     const { random, fine } = this;
     const kept = this.laid;
     const before = areaOf(this.wishes, kept);
-    const middle = { x: random.next() * fine.board.cols, y: random.next() * fine.board.rows };
-    const reach = (0.15 + 0.2 * random.next()) * Math.max(fine.board.cols, fine.board.rows);
-    const away = kept.filter((copy) => {
-      const { mask } = fine.of(copy);
-      const x = copy.x + (mask.left + mask.right) / 2;
-      const y = copy.y + (mask.top + mask.bottom) / 2;
-      return Math.hypot(x - middle.x, y - middle.y) > reach;
-    });
-    this.laid = copied(away);
+    const share = REACH.least + REACH.more * random.next();
+    const reach = share * Math.max(fine.board.cols, fine.board.rows);
+    const middle = this.emptiest(reach);
+    this.laid = copied(
+      kept.filter((copy) => {
+        const { x, y } = this.middleOf(copy);
+        return Math.hypot(x - middle.x, y - middle.y) > reach;
+      }),
+    );
     const [pull = LOW] = pick(PULLS, random);
-    const still = random.next() < 0.5;
+    const still = random.next() < STILL;
     if (!still) this.compact(pull);
     this.noise = this.wishes.map(() => 0.4 + random.next());
     // Where nothing else was moved, only the emptied part can take more.
@@ -301,6 +315,39 @@ export class NestedSheet implements SheetSearch {
     const grace = this.roomy * GRACE * random.next() ** 2;
     if (area < before - grace - 1e-6) this.laid = kept;
     return this.bettered();
+  }
+
+  /** Of some places the one about which the least is covered. */
+  private emptiest(reach: number): Point {
+    const { random } = this;
+    const { cols, rows } = this.fine.board;
+    const middles = this.laid.map((copy) => ({
+      ...this.middleOf(copy),
+      area: this.wishes[copy.kind]?.area ?? 0,
+    }));
+    let least = { x: 0, y: 0, share: Infinity };
+    for (let looks = 0; looks < LOOKED_AT; looks++) {
+      const [x, y] = [random.next() * cols, random.next() * rows];
+      const wide = Math.min(cols, x + reach) - Math.max(0, x - reach);
+      const high = Math.min(rows, y + reach) - Math.max(0, y - reach);
+      const covered = middles.reduce(
+        (sum, one) =>
+          Math.max(Math.abs(one.x - x), Math.abs(one.y - y)) > reach ? sum : sum + one.area,
+        0,
+      );
+      const share = covered / (wide * high);
+      if (share < least.share) least = { x, y, share };
+    }
+    return least;
+  }
+
+  /** Where the middle of a copy lies on the fine grid. */
+  private middleOf(copy: Laid): Point {
+    const { mask } = this.fine.of(copy);
+    return {
+      x: copy.x + (mask.left + mask.right) / 2,
+      y: copy.y + (mask.top + mask.bottom) / 2,
+    };
   }
 
   /** Another set of copies on the coarse grid, with more area but for swaps, some of them on others. */

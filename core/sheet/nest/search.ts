@@ -40,7 +40,9 @@ export interface Look {
   readonly near?: Within;
 }
 
+/** How many places of the first look are followed, and how many of those near a place. */
 const KEPT = 6;
+const KEPT_NEAR = 1;
 
 const better = (one: Found, other: Found): boolean =>
   one.under < other.under || (one.under === other.under && one.pull < other.pull);
@@ -54,6 +56,7 @@ export function bestPlaces(
   const kept: Found[] = [];
   for (const one of turns) scan(board, one, look, kept);
   return kept
+    .slice(0, look.near ? KEPT_NEAR : KEPT)
     .flatMap((start) => {
       const turned = turns.find(([turn]) => turn === start.turn)?.[1];
       if (!turned) return [];

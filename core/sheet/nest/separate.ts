@@ -65,13 +65,13 @@ function anywhere(
 ): Found | undefined {
   const { board } = level;
   level.lay(copy, -1);
-  board.keep();
+  level.keep();
   pairs.weigh(at);
   board.settle();
   const turns = level.turnsOf(copy.kind, { random, most: TURNS, now: copy.turn });
   const most = board.under(level.of(copy).someEnds, copy.x, copy.y, Infinity);
   const [found] = bestPlaces(board, turns, { step, pull: ANY, random, most });
-  board.back();
+  level.back();
   return found;
 }
 
