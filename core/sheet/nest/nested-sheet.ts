@@ -84,7 +84,7 @@ const PLACINGS_A_BREATH = 24;
 /** Of the width and height of an outline: what it may cover, in coarse cells, where a free place is looked for. */
 const TOUCHED = 0.35;
 /** Ways to turn a copy that are tried where a free place is looked for: for the first answer, and later. */
-const FIRST_TURNS = 4;
+const FIRST_TURNS = 2;
 const FEW_TURNS = 12;
 
 /**
