@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef } from 'vue';
-import { Cancelled, type Result } from '../../../core/base/index.ts';
+import type { Result } from '../../../core/base/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
 import { shapeSize } from '../../../core/shape/index.ts';
 import {
@@ -11,6 +11,7 @@ import {
   type Stock,
 } from '../../../core/stock/index.ts';
 import { calls } from '../../calls/index.ts';
+import { useOneCall } from '../../calls/one-call.ts';
 import { bytesOf, chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -51,37 +52,22 @@ export function useTemplateEditor() {
   const readings = useReadings();
   const found = shallowRef<Found>();
   const paper = ref<keyof typeof PICTURED>('a4');
-  const busy = ref(false);
+  const { busy, answerOf, cancel } = useOneCall();
   const settingCorners = ref(false);
   const chosen = ref<number>();
   let file: { bytes: Uint8Array; name: string } | undefined;
-  let ongoing: { cancel(): void } | undefined;
 
   const made = computed((): Result<Stock> => found.value?.stock ?? readings.made.value);
   const stock = computed(() => (made.value.ok ? made.value.value : undefined));
   const wrong = computed(() => (made.value.ok ? undefined : made.value.problem));
   const photo = computed(() => found.value?.photo);
 
-  /** What a call comes to, while the desk says that it looks; undefined when it was given up or failed. */
-  async function during<T>(call: { answer: Promise<Result<T>>; cancel(): void }) {
-    busy.value = true;
-    ongoing = call;
-    try {
-      return await call.answer;
-    } catch (error) {
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-      return undefined;
-    } finally {
-      busy.value = false;
-    }
-  }
-
   async function look(corners?: Corners): Promise<void> {
     if (!file) return;
     chosen.value = undefined;
     const sheet = PICTURED[paper.value];
     const photo = { ...file, sheet, ...(corners ? { corners } : {}) };
-    const read = await during(calls.call('templateFromPhoto', photo));
+    const read = await answerOf(calls.call('templateFromPhoto', photo));
     if (!read) return;
     if (!read.ok) return messages.sayProblem(read.problem);
     settingCorners.value = false;
@@ -95,7 +81,7 @@ export function useTemplateEditor() {
     if (!first || busy.value) return;
     file = { bytes: await bytesOf(first), name: first.name };
     if (/^image\/(png|jpeg|webp)$/.test(first.type)) return look();
-    const read = await during(calls.call('readTemplate', file));
+    const read = await answerOf(calls.call('readTemplate', file));
     if (!read) return;
     if (!read.ok && read.problem.code === 'stock/no-labels' && first.type === 'application/pdf')
       return look();
@@ -105,11 +91,6 @@ export function useTemplateEditor() {
   }
 
   const choose = async (): Promise<void> => take(await chooseFiles(ACCEPT));
-
-  function cancel(): void {
-    ongoing?.cancel();
-    busy.value = false;
-  }
 
   /** Another set of places for the labels that were found. */
   function place(change: (places: readonly SpotPlace[]) => SpotPlace[]): void {
