@@ -1,7 +1,7 @@
 export default {
   testEnvironment: 'node',
   maxWorkers: 2,
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   testMatch: ['**/*.test.ts'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/', '/.cache/'],
   modulePathIgnorePatterns: ['/dist/', '/.cache/'],
