@@ -26,7 +26,7 @@ const peel = (...args: string[]): { exit: number | null; out: string; err: strin
 
 beforeAll(() => {
   execFileSync(process.execPath, ['bin/peel.mjs', 'demo', '--out', folder]);
-}, 300_000);
+});
 
 test('a lid is sized in the unit that is named, as one JSON document', () => {
   const { exit, out, err } = peel(
@@ -133,7 +133,7 @@ test('a demo job is checked clean and exported the same twice', () => {
       .map((name) => readFileSync(join(out, name)));
   };
   expect(read(join(folder, 'one'))).toEqual(read(join(folder, 'two')));
-}, 300_000);
+});
 
 test('a run is a rehearsal whose report and pictures follow from its seed', () => {
   const file = join(folder, 'peat-free-dots.peel');
@@ -152,7 +152,7 @@ test('a run is a rehearsal whose report and pictures follow from its seed', () =
     'peat-free-dots.pdf',
   ]);
   expect(peel('run', file, '--out', out, '--seed', '3', '--json').out).toBe(first.out);
-}, 300_000);
+});
 
 test('a picture on paper is cleared, traced in mm and split, with its resolution kept', async () => {
   const picture = join(folder, 'leaves.png');

@@ -39,7 +39,7 @@ test('the sheets go to a printer and a cutter in the house; the cutter gets the 
   expect(cutter.done[0]?.hpgl).toBe(readFileSync(join(exported, lines), 'latin1'));
   expect(printer.done[0]).toMatchObject({ media: 'iso_a4_210x297mm', state: 9 });
   expect(done.document).toEqual({ sheets: [{ copies: [] }] });
-}, 300_000);
+});
 
 test('places of the marks that a hand tells move every line, and places that cannot be are refused', async () => {
   const whole = (): readonly { x: number; y: number }[] =>
@@ -59,7 +59,7 @@ test('places of the marks that a hand tells move every line, and places that can
       peelRun('wrong', '--cutter', cutter.address, '--align', wrong),
     ).rejects.toMatchObject({ problem: { remedy: expect.stringMatching(/marks/) as unknown } });
   expect(cutter.done).toHaveLength(2);
-}, 300_000);
+});
 
 test('a printer that does not answer is told, and nothing is cut', async () => {
   const gone = printer.address.replace(/:\d+\//, ':1/');
@@ -67,4 +67,4 @@ test('a printer that does not answer is told, and nothing is cut', async () => {
     peelRun('gone', '--printer', gone, '--cutter', cutter.address),
   ).rejects.toMatchObject({ problem: { code: 'printer/unreachable' } });
   expect(cutter.done).toHaveLength(2);
-}, 300_000);
+});

@@ -96,7 +96,7 @@ test('they are finished: nothing is missing and the proof has nothing to mend', 
     );
     expect([one.job.name, ...open]).toEqual([one.job.name]);
   }
-}, 300_000);
+});
 
 test('all art in them is named by a piece, and all that is named is there', () => {
   for (const { job, art } of jobs) {

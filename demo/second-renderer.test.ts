@@ -15,4 +15,4 @@ test('labels filled from a list are drawn alike by two renderers that know nothi
   const compiled = compileJob(job, createCompiler(resources));
   const pdf = await printPdf(nodePlatform, compiled, resources);
   expect(await drawnOtherwise(pdf)).toBeLessThan(0.005);
-}, 300_000);
+});

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { readArt, type Art, type ReadArt } from '../../core/art/index.ts';
-import { expectGood, type Licence } from '../../core/base/index.ts';
+import { expectGood, withLicence, type Licence } from '../../core/base/index.ts';
 import { pagePlatform } from '../calls/index.ts';
 import {
   allArt,
@@ -75,9 +75,7 @@ export const useDrawer = defineStore('drawer', () => {
 
   /** Another note on what may be done with art; undefined forgets it. */
   function note(art: Art, licence: Licence | undefined): Promise<unknown> {
-    const { licence: before, ...rest } = art;
-    void before;
-    return change(licence ? { ...rest, licence } : rest);
+    return change(withLicence(art, licence));
   }
 
   function remove(entry: UsedArt): Promise<unknown> {

@@ -10,14 +10,26 @@ export function canvasOf(width: number, height: number): Canvas {
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(width));
   canvas.height = Math.max(1, Math.round(height));
-  const context = canvas.getContext('2d');
-  if (!context) throw new Error('This browser draws no pictures.');
-  return { canvas, context };
+  return { canvas, context: contextOf(canvas) };
 }
 
 /** A canvas with these pixels. */
-export function canvasWith({ width, height, data }: RgbaImage): Canvas {
-  const made = canvasOf(width, height);
-  made.context.putImageData(new ImageData(new Uint8ClampedArray(data), width, height), 0, 0);
-  return made;
+export function canvasWith(image: RgbaImage): HTMLCanvasElement {
+  const canvas = document.createElement('canvas');
+  paint(canvas, image);
+  return canvas;
+}
+
+/** Makes a canvas as large as an image and puts its pixels there. */
+export function paint(canvas: HTMLCanvasElement, { width, height, data }: RgbaImage): void {
+  canvas.width = width;
+  canvas.height = height;
+  const pixels = new ImageData(new Uint8ClampedArray(data), width, height);
+  contextOf(canvas).putImageData(pixels, 0, 0);
+}
+
+function contextOf(canvas: HTMLCanvasElement): CanvasRenderingContext2D {
+  const context = canvas.getContext('2d');
+  if (!context) throw new Error('This browser draws no pictures.');
+  return context;
 }

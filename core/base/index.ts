@@ -1,5 +1,5 @@
 export { contentHash, freeId } from './id.ts';
-export { licenceSchema, type Licence } from './licence.ts';
+export { licenceSchema, withLicence, type Licence } from './licence.ts';
 export { remembering, type Platform } from './port.ts';
 export {
   bad,

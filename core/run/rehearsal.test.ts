@@ -25,7 +25,7 @@ beforeAll(async () => {
   ({ compiled: job, resources } = await compiled(made.job, made.art));
   const pdf = await printPdf(nodePlatform, asPrinted(job), resources);
   picture = { image: await renderPdf(nodePlatform, { pdf, page: 0, dpi: 200 }), dpi: 200 };
-}, 300_000);
+});
 const sheetOf = (one: CompiledJob) => {
   const [sheet] = asPrinted(one).sheets;
   if (!sheet) throw new Error('no sheet');
@@ -59,7 +59,7 @@ test('a label whose print ends at its edge shows paper about as often as not; wi
   expect(Math.min(...done.value.copies.map(({ sliver }) => sliver))).toBeGreaterThan(0.5);
   const bled = await rehearseSheet(job, { ...one, resources });
   expect(bled.ok && Math.max(...bled.value.copies.map(({ sliver }) => sliver))).toBe(0);
-}, 300_000);
+});
 
 test('the same seed gives the same chances, and parts of a rehearsal come together as one', async () => {
   const [first, again] = [await times(4, { seed: 5 }), await times(4, { seed: 5 })];
@@ -69,7 +69,7 @@ test('the same seed gives the same chances, and parts of a rehearsal come togeth
   expect(both.times).toBe(8);
   expect(both.strays).toHaveLength(first.strays.length + second.strays.length);
   expect(both.bleedFor99).toBeCloseTo(Math.max(first.bleedFor99, second.bleedFor99), 1);
-}, 300_000);
+});
 
 test('the smallest gap between labels is told, and how often a cut gets over it', async () => {
   const made = await exampleJob();
@@ -87,7 +87,7 @@ test('the smallest gap between labels is told, and how often a cut gets over it'
   expect(chanceBeyond(outs, 0)).toBeGreaterThan(0.5);
   expect(chanceBeyond(outs, gap)).toBeLessThan(chanceBeyond(outs, 0.001));
   expect(chanceBeyond(outs, 4)).toBe(0);
-}, 300_000);
+});
 
 test('marks that are not there stop every rehearsal, and nothing is said to be cut', async () => {
   const blank = {

@@ -72,7 +72,7 @@ test('on devices that are both off, the marks bring the cut back onto the print'
     expect(copy.bleedLeft).toBeGreaterThan(1.3);
     expect(copy.bleedLeft).toBeLessThanOrEqual(1.51);
   }
-}, 300_000);
+});
 
 test('the peeled labels show the print inside their edge and nothing outside', async () => {
   const done = await order(simulatedDevices(nodePlatform, 5));
@@ -96,14 +96,14 @@ test('the peeled labels show the print inside their edge and nothing outside', a
   const squareMm = (counts.purple * 25.4 * 25.4) / (120 * 120);
   expect(squareMm).toBeGreaterThan(6 * 16 * 16 * 0.93);
   expect(squareMm).toBeLessThan(6 * 16 * 16 * 1.05);
-}, 300_000);
+});
 
 test('a sheet laid in the other way round is not cut', async () => {
   const done = await order(simulatedDevices(nodePlatform, 5, { turned: true }));
   const sheet = done.ok ? done.value.sheets[0] : undefined;
   expect(sheet?.stopped).toContain('other way round');
   expect(sheet?.copies).toEqual([]);
-}, 300_000);
+});
 
 test('a blocker stops the run before anything is sent, unless it is accepted', async () => {
   const { job, art } = await exampleJob();
@@ -125,7 +125,7 @@ test('a blocker stops the run before anything is sent, unless it is accepted', a
   const passed = await runJob(made.compiled, { ...shared, accept: ['in-keep-clear', 'overlap'] });
   expect(passed.ok).toBe(true);
   expect(sent).toBe(1);
-}, 300_000);
+});
 
 test('creases and holes are lines of their own, and each copy has one outcome', async () => {
   for (const kind of ['band', 'tag', 'disc'] as const) {
@@ -193,7 +193,7 @@ test('copies that share their cut lines are cut once and come out as large as th
   expect(readHpgl(done.value.hpgl[0] ?? '')).toHaveLength(lines.length);
   expect(sheet?.copies).toHaveLength(6);
   for (const copy of sheet?.copies ?? []) expect(copy.deviation).toBeLessThan(0.12);
-}, 300_000);
+});
 
 test('where the sensor misses the marks, a hand that shows them brings the cut onto the print', async () => {
   const { job, art } = await exampleJob();
@@ -230,4 +230,4 @@ test('where the sensor misses the marks, a hand that shows them brings the cut o
     devices: simulatedDevices(nodePlatform, seed),
   });
   expect(!wrong.ok && wrong.problem.code).toBe('run/align');
-}, 300_000);
+});

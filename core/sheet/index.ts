@@ -64,7 +64,7 @@ export {
 } from './plan.ts';
 export { distanceOfRings, findFaults, type Faults } from './distance.ts';
 export { nestSheets, type NestEffort } from './nest/nest.ts';
-export { type Nested, type NestPlace, type NestWish } from './nest/nested-sheet.ts';
+export { type Nested, type NestPlace, type NestWish } from './nest/sheet-search.ts';
 export { type NestRoom } from './nest/turned.ts';
 export { nestJob, type NestedJob } from './nest/nest-job.ts';
 // What the benchmark's plain way of nesting stands on.

@@ -69,7 +69,7 @@ test('a phone picture of a printed sheet tells where its marks are on the paper'
   expect(lies.seen).toBe(4);
   expect(wrong(lies, ALWAYS)).toBeLessThan(0.1);
   expect(lies.residual).toBeLessThan(0.05);
-}, 300_000);
+});
 
 test('a sheet that lies the other way round, and another sheet with the same marks, are told', async () => {
   const upright = await paper(made);
@@ -81,7 +81,7 @@ test('a sheet that lies the other way round, and another sheet with the same mar
   });
   expect(other.compiled.sheets[0]?.marks).toEqual(marks());
   expect(await read(await paper(other))).toMatchObject({ problem: { code: 'run/other-sheet' } });
-}, 300_000);
+});
 
 test('on a mat whose corners a hand has set, the places are those on the mat', async () => {
   const sheet = await paper(made);
@@ -106,7 +106,7 @@ test('on a mat whose corners a hand has set, the places are those on the mat', a
   ] as const;
   const lies = expectGood(await read(image, { frame: mat, corners }));
   expect(wrong(lies, nested(placed(at.x / perMm, at.y / perMm, 0), ALWAYS))).toBeLessThan(0.1);
-}, 300_000);
+});
 
 test('a picture of something else shows no marks, and what is no picture is said', async () => {
   const blank = blankImage(800, 1100, [240, 240, 240, 255]);

@@ -102,7 +102,7 @@ test('another client of the protocol finds the simulated printer in order, and p
   );
   expect(suite.stdout.match(/\[PASS\]/g)?.length).toBeGreaterThan(28);
   expect(suite.stdout).not.toContain('[FAIL]');
-}, 300_000);
+});
 
 test('ours prints to a printer of another make, byte for byte', async () => {
   const port = await freePort();
@@ -132,7 +132,7 @@ test('ours prints to a printer of another make, byte for byte', async () => {
   expect(await printOverIpp(address, order({ width: 123, height: 97 }), unwatched)).toMatchObject({
     problem: { code: 'printer/media' },
   });
-}, 300_000);
+});
 
 test('a job asks for its paper and never for scaling; a stop is told in plain words and is got over', async () => {
   const printer = await standIn();

@@ -177,7 +177,7 @@ test('the simulated devices start when asked, print what is sent, and show it as
   const cut = await send({ url: 'stand-ins/cuts/0', method: 'GET' });
   expect(cut.bytes.subarray(1, 4).toString()).toBe('PNG');
   expect((await send({ url: 'stand-ins', payload: { jam: true } })).statusCode).toBe(400);
-}, 300_000);
+});
 
 test('10,000 malformed or foreign requests leave it up, nothing printed or cut, and memory flat', async () => {
   const random = seededRandom(8);
@@ -243,4 +243,4 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
   expect((await send({ url: 'ask', payload: { address: printer.address } })).json()).toMatchObject({
     ok: true,
   });
-}, 300_000);
+});

@@ -39,7 +39,7 @@ function cutOut(sheet: RgbaImage, label: LabelOnSheet): Canvas {
   made.context.setTransform(
     ...nested(middle, scaling(perMm), invert(label.map), scaling(1 / perMm)),
   );
-  made.context.drawImage(canvasWith(sheet).canvas, 0, 0);
+  made.context.drawImage(canvasWith(sheet), 0, 0);
   return made;
 }
 

@@ -85,7 +85,7 @@ export function useRealRun(active: () => boolean) {
   const smallPicture = (pdf: Uint8Array, { stock }: Job): Promise<string | undefined> =>
     calls
       .call('renderPage', { pdf, page: 0, dpi: PICTURE / (stock.width / 25.4) })
-      .answer.then((image) => canvasWith(image).canvas.toDataURL())
+      .answer.then((image) => canvasWith(image).toDataURL())
       .catch(() => undefined);
 
   /** What the sheets cost: as the job knows it, or the Stock room. */

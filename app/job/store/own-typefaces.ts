@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
-import type { Licence } from '../../../core/base/index.ts';
+import { withLicence, type Licence } from '../../../core/base/index.ts';
 import type { OwnTypeface } from '../../../core/type/index.ts';
 import { calls } from '../../calls/index.ts';
 import { bytesOf, keepArt, keepOwnTypefaces, ownTypefaces } from '../../storage/index.ts';
@@ -73,12 +73,7 @@ export const useOwnTypefaces = defineStore('own-typefaces', () => {
   /** Notes what may be done with a family; the jobs that are set in it know it when they are opened. */
   function note(family: string, licence: Licence | undefined): Promise<unknown> {
     return change(
-      list.value.map((one) => {
-        if (one.family !== family) return one;
-        const { licence: before, ...rest } = one;
-        void before;
-        return licence ? { ...rest, licence } : rest;
-      }),
+      list.value.map((one) => (one.family === family ? withLicence(one, licence) : one)),
     ).catch(messages.sayError);
   }
 

@@ -3,7 +3,7 @@ import type { Box, Point } from '../../geometry/index.ts';
 import { mostThatFit } from '../bound.ts';
 import { circleRows } from '../circle-rows.ts';
 import { stepAndRepeat, type Room } from '../step-and-repeat.ts';
-import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './nested-sheet.ts';
+import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './sheet-search.ts';
 
 const { cos, hypot, max, min, PI, sin, sqrt } = Math;
 

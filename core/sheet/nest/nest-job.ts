@@ -15,7 +15,7 @@ import { isByRow, printedNames, MOST_COPIES } from '../made-copies.ts';
 import { inOrder, type NestedCopy, type Turns } from '../plan.ts';
 import { nestSheets, type NestEffort } from './nest.ts';
 import type { NestRoom } from './turned.ts';
-import type { Nested, NestPlace, NestWish } from './nested-sheet.ts';
+import type { Nested, NestPlace, NestWish } from './sheet-search.ts';
 
 const MOST_SHEETS = 2000;
 

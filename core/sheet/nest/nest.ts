@@ -1,12 +1,7 @@
 import { unwatched, type Task } from '../../base/index.ts';
 import { CircleSheet } from './circles.ts';
-import {
-  NestedSheet,
-  type Nested,
-  type NestPlace,
-  type NestWish,
-  type SheetSearch,
-} from './nested-sheet.ts';
+import { NestedSheet } from './nested-sheet.ts';
+import type { Nested, NestPlace, NestWish, SheetSearch } from './sheet-search.ts';
 import type { NestRoom } from './turned.ts';
 
 /** How hard and with which luck sheets are nested. */

@@ -3,55 +3,8 @@ import type { Point } from '../../geometry/index.ts';
 import { Level, type Laid } from './level.ts';
 import { bestPlaces, downhill, onBoard, type Pull, type Within } from './search.ts';
 import { separate } from './separate.ts';
-import { reachOf, type NestKind, type NestRoom } from './turned.ts';
-
-/** A kind of outline with how many are wanted. */
-export interface NestWish extends NestKind {
-  /** mm² */
-  readonly area: number;
-  /** Of a circle, mm. */
-  readonly diameter?: number;
-  readonly wanted: number;
-  /** As many as fit: comes after those with a number, and shares what is left by area. */
-  readonly most: boolean;
-}
-
-/** A copy: its outline turned about its own origin, which then stands at a place of the sheet, mm. */
-export interface NestPlace {
-  readonly kind: number;
-  readonly x: number;
-  readonly y: number;
-  readonly angle: number;
-}
-
-/** What a sheet holds. */
-export interface Nested {
-  readonly places: readonly NestPlace[];
-  /** Of all copies that are placed, mm². */
-  readonly area: number;
-  /** Whether nothing that is wanted is left over. */
-  readonly all: boolean;
-}
-
-/** What is asked for while a sheet is worked on. */
-export interface Watch {
-  readonly breathe: () => Promise<void>;
-  /** Whether the time is up. */
-  readonly over: () => boolean;
-}
-
-/** A sheet that is filled better and better. */
-export interface SheetSearch {
-  /** Begins with copies that lie already; those that cannot lie there are left out. */
-  begin(places: readonly NestPlace[]): void;
-  /** The first answer. */
-  first(watch: Watch): Promise<void>;
-  /** Whether there is something left to place that has a place at all. */
-  left(): boolean;
-  /** Tries to place more. Tells whether there is more now. */
-  attempt(watch: Watch): Promise<boolean>;
-  answer(): Nested;
-}
+import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './sheet-search.ts';
+import { reachOf, type NestRoom } from './turned.ts';
 
 /** About how many cells a sheet has on the fine grid, and how many of those a coarse cell is wide. */
 const CELLS = 250_000;
