@@ -159,6 +159,7 @@ async function gestures(job: Job, art: Map<string, Uint8Array>): Promise<Row[]> 
     await page.waitForTimeout(5000); // the proof of the new job is asked for meanwhile
     const words = page.locator('[data-element="words-10"]');
     await words.locator('.hit').click();
+    await page.waitForTimeout(4000); // how well the words can be read is measured meanwhile
     const box = await words.boundingBox();
     if (!box) throw new Error('no words');
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
@@ -173,12 +174,14 @@ async function gestures(job: Job, art: Map<string, Uint8Array>): Promise<Row[]> 
     await page.mouse.down();
     const dragged = await recorded(page, () => sweep(x, y));
     await page.mouse.up();
+    await page.waitForTimeout(4000); // the proof of what was moved is made meanwhile
     const grip = await page.locator('[data-corner="1,1"]').boundingBox();
     if (!grip) throw new Error('no grip');
     await page.mouse.move(grip.x + 5, grip.y + 5);
     await page.mouse.down();
     const resized = await recorded(page, () => sweep(grip.x, grip.y));
     await page.mouse.up();
+    await page.waitForTimeout(4000);
     await page.locator('[data-element="words-10"] .hit').dblclick({ force: true });
     const typed = await recorded(page, () =>
       page.keyboard.type('the quick brown fox jumps over the lazy dog', { delay: 45 }),

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import { pathData } from '../../core/drawing/index.ts';
+import { boxAbout } from '../../core/geometry/index.ts';
 import type { PieceSource } from '../../core/piece/index.ts';
 import { pageCompiler, pageSources, resourceVersion } from '../job/store/page-resources.ts';
-import DrawnNodes from '../ui/DrawnNodes.vue';
+import DrawnPicture from '../ui/DrawnPicture.vue';
 
 /** A piece as it will be in the hand: cut along its edge, on the paper's colour. */
 const props = defineProps<{ job: PieceSource & { material: { color: string } }; piece: string }>();
@@ -12,6 +13,9 @@ const compiled = computed(() => {
   const found = props.job.pieces.find(({ id }) => id === props.piece);
   return found && pageCompiler.compile(found, props.job);
 });
+const box = computed(
+  () => compiled.value && boxAbout({ x: 0, y: 0 }, compiled.value.width, compiled.value.height),
+);
 const clip = useId();
 const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''));
 </script>
@@ -25,7 +29,13 @@ const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''
     <clipPath :id="clip"><path :d="trim" /></clipPath>
     <path class="paper" :d="trim" :fill="job.material.color" />
     <g :clip-path="`url(#${clip})`">
-      <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
+      <DrawnPicture
+        v-if="box"
+        :nodes="compiled.nodes"
+        :box="box"
+        :sources="pageSources"
+        :version="resourceVersion"
+      />
     </g>
   </svg>
 </template>

@@ -32,10 +32,10 @@ const down = computed(() => ticks(props.bench.view.value.y, props.bench.size.val
     @pointerdown="pullName && emit('pull', $event, 'y')"
   >
     <title v-if="pullName">{{ pullName }}</title>
-    <g v-for="tick in across" :key="tick.mm">
-      <path :d="`M${tick.at} 18V${tick.long ? 4 : 12}`" />
-      <text v-if="tick.long" :x="tick.at + 3" y="11">{{ tick.mm }}</text>
-    </g>
+    <path :d="across.map(({ at, long }) => `M${at} 18V${long ? 4 : 12}`).join('')" />
+    <text v-for="{ at, mm } in across.filter(({ long }) => long)" :key="mm" :x="at + 3" y="11">
+      {{ mm }}
+    </text>
   </svg>
   <svg
     class="ruler left"
@@ -44,10 +44,10 @@ const down = computed(() => ticks(props.bench.view.value.y, props.bench.size.val
     @pointerdown="pullName && emit('pull', $event, 'x')"
   >
     <title v-if="pullName">{{ pullName }}</title>
-    <g v-for="tick in down" :key="tick.mm">
-      <path :d="`M18 ${tick.at}H${tick.long ? 4 : 12}`" />
-      <text v-if="tick.long" :transform="`translate(11 ${tick.at - 3}) rotate(-90)`">
-        {{ tick.mm }}
+    <path :d="down.map(({ at, long }) => `M18 ${at}H${long ? 4 : 12}`).join('')" />
+    <g transform="rotate(-90)">
+      <text v-for="{ at, mm } in down.filter(({ long }) => long)" :key="mm" :x="3 - at" y="11">
+        {{ mm }}
       </text>
     </g>
   </svg>

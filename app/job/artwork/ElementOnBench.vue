@@ -62,9 +62,11 @@ function open(event: MouseEvent): void {
         :sources="pageSources"
         :version="resourceVersion"
       />
+      <template v-if="at === 0">
+        <rect v-if="whole" class="hit" v-bind="box" />
+        <rect v-if="placed.compiled.needs.length" class="missing" v-bind="box" />
+      </template>
     </g>
-    <rect v-if="whole" class="hit" :transform="maps[0]" v-bind="box" />
-    <rect v-if="placed.compiled.needs.length" class="missing" :transform="maps[0]" v-bind="box" />
   </g>
 </template>
 

@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { mdiEyeOffOutline } from '@mdi/js';
 import { computed } from 'vue';
-import { boxAbout, grown } from '../../../core/geometry/index.ts';
-import {
-  elementTitle,
-  type CompiledElement,
-  type PieceElement,
-} from '../../../core/piece/index.ts';
-import DrawnNodes from '../../ui/DrawnNodes.vue';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import { elementTitle, type PieceElement } from '../../../core/piece/index.ts';
 import type { DeskState } from './desk-state.ts';
+import ElementPicture from './ElementPicture.vue';
 import { texts } from '../../texts/index.ts';
 
 /** The elements as small pictures, printed from left to right. Dragging one puts it elsewhere. */
@@ -20,23 +14,15 @@ const props = defineProps<{ desk: DeskState }>();
  */
 const items = computed(() => {
   const drawn = props.desk.settledPiece.value?.elements ?? [];
-  return (props.desk.settled.value?.elements ?? []).map((element) => ({
-    element,
-    compiled: drawn.find((one) => one.element.id === element.id)?.compiled,
-    title: titleOf(element),
-  }));
+  return (props.desk.settled.value?.elements ?? []).map((element) => {
+    const compiled = drawn.find((one) => one.element.id === element.id)?.compiled;
+    return { element, compiled, title: titleOf(element) };
+  });
 });
 
 function titleOf(element: PieceElement): string {
   const title = elementTitle(element, (id) => props.desk.store.settled?.art[id]);
   return element.hidden ? texts.exact.hidden(title) : title;
-}
-
-/** What is to be seen of an element: of words only the letters, as their circle may be large. */
-function viewOf({ words, width, height }: CompiledElement): string {
-  const box = words?.ink ?? boxAbout({ x: 0, y: 0 }, width, height);
-  const { left, top, right, bottom } = grown(box, 0.5);
-  return `${left} ${top} ${right - left} ${bottom - top}`;
 }
 
 function drop(event: DragEvent, to: number): void {
@@ -69,9 +55,7 @@ function drop(event: DragEvent, to: number): void {
         <svg v-if="!compiled" class="hidden" viewBox="0 0 24 24" aria-hidden="true">
           <path :d="mdiEyeOffOutline" />
         </svg>
-        <svg v-else :viewBox="viewOf(compiled)" aria-hidden="true">
-          <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
-        </svg>
+        <ElementPicture v-else :compiled="compiled" />
       </button>
     </div>
     <span class="quiet">{{ texts.artwork.above }}</span>
@@ -107,6 +91,7 @@ button {
   padding: 3px;
   background: #f1e9de;
   cursor: pointer;
+  content-visibility: auto;
 }
 button[aria-pressed='true'] {
   outline: 2.5px solid var(--apricot);

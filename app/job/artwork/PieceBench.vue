@@ -63,7 +63,7 @@ const bent = computed(() => {
 const view = computed(() => bench.view.value);
 const px = computed(() => 1 / view.value.scale);
 const paper = computed(frame);
-/** Apart from what is drawn on it, so that its shadow is not painted anew with each step of a drag. */
+/** Apart from what is drawn on it: a page has such a shadow for nothing, an SVG for a filter. */
 const sheet = computed(() => {
   const { left, top, right, bottom } = paper.value;
   const { x, y, scale } = view.value;
@@ -194,11 +194,11 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
     :ref="(field) => (typing.field.value = field as HTMLTextAreaElement | null)"
     class="field"
     :style="fieldAt"
-    :value="typing.words.value.text"
     spellcheck="true"
     maxlength="5000"
     :aria-label="texts.words.typing"
-    @input="typing.input"
+    @input="typing.typed.ask"
+    @blur="typing.typed.now"
     @keydown="typing.key"
     @keyup="typing.read"
     @select="typing.read"
@@ -213,7 +213,6 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
 <style scoped>
 .bench {
   position: relative;
-  will-change: transform;
   display: block;
   width: 100%;
   height: 100%;
@@ -223,7 +222,6 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
   position: absolute;
   background: var(--release);
   box-shadow: 0 8px 44px #44203d2b;
-  will-change: transform;
 }
 .area {
   fill: #5d2a5318;

@@ -62,6 +62,10 @@ const up = computed(() =>
 </template>
 
 <style scoped>
+/* In a layer of its own, as is all that is drawn over it: the piece beneath is not painted anew for it. */
+.selection {
+  will-change: transform;
+}
 .selection rect,
 .stem {
   fill: none;

@@ -1,9 +1,16 @@
 import type { Random } from '../../base/index.ts';
 import { Board } from './board.ts';
 import { overlapOf } from './mask.ts';
-import { gridSize, turnedOutline, type Grid, type NestKind, type Turned } from './turned.ts';
+import {
+  gridSize,
+  isInRoom,
+  turnedOutline,
+  type Grid,
+  type NestKind,
+  type Turned,
+} from './turned.ts';
 
-const { min, floor, round } = Math;
+const { min, max, floor, round } = Math;
 
 /** A copy on a board: which kind, turned how, at which cell. */
 export interface Laid {
@@ -18,21 +25,23 @@ export class Level {
   readonly grid: Grid;
   readonly board: Board;
   private readonly kinds: readonly NestKind[];
-  private readonly made = new Map<string, Turned | undefined>();
+  private readonly small: readonly boolean[];
+  private readonly made = new Map<number, Turned | undefined>();
   /** What lies on the board, and how many times; and what lay there when it was kept. */
-  private lies = new Map<string, { readonly copy: Laid; readonly times: number }>();
+  private lies = new Map<number, { readonly copy: Laid; readonly times: number }>();
   private kept = this.lies;
 
   constructor(kinds: readonly NestKind[], grid: Grid) {
     this.kinds = kinds;
     this.grid = grid;
+    this.small = kinds.map(({ ring, angles }) => angles.some((one) => isInRoom(ring, one, grid)));
     const { cols, rows } = gridSize(grid);
     this.board = new Board(cols, rows);
   }
 
   /** A kind turned one of its ways; undefined when it has no place so. */
   find(kind: number, turn: number): Turned | undefined {
-    const key = `${kind} ${turn}`;
+    const key = kind * MOST_TURNS + turn;
     const known = this.made.get(key);
     if (known || this.made.has(key)) return known;
     const { ring, angles } = this.kinds[kind] as NestKind;
@@ -41,10 +50,9 @@ export class Level {
     return made;
   }
 
-  /** Whether a kind has a place in any of its ways. */
+  /** Whether a kind is small enough for the room in any of its ways. */
   fits(kind: number): boolean {
-    const { angles } = this.kinds[kind] as NestKind;
-    return angles.some((_, turn) => this.find(kind, turn));
+    return this.small[kind] === true;
   }
 
   /** A copy's outline as it lies. */
@@ -86,7 +94,7 @@ export class Level {
 
   /** Shows these copies and nothing else; those that lie there already stay. */
   show(laid: readonly Laid[]): void {
-    const wanted = new Map<string, number>();
+    const wanted = new Map<number, number>();
     for (const copy of laid) {
       const key = keyOf(copy);
       wanted.set(key, (wanted.get(key) ?? 0) + 1);
@@ -123,6 +131,19 @@ export class Level {
     });
   }
 
+  /** A few ways to turn a kind in which it has a place, upright and across first; always the same ones. */
+  firstTurns(kind: number, most: number): [number, Turned][] {
+    const { angles } = this.kinds[kind] as NestKind;
+    const quarter = max(1, angles.length >> 2);
+    const found: [number, Turned][] = [];
+    for (let off = 0; off < quarter; off++)
+      for (let turn = off; turn < angles.length && found.length < most; turn += quarter) {
+        const turned = this.find(kind, turn);
+        if (turned) found.push([turn, turned]);
+      }
+    return found;
+  }
+
   /** The same copies on another level. */
   movedTo(other: Level, laid: readonly Laid[]): Laid[] {
     const by = this.grid.cell / other.grid.cell;
@@ -137,4 +158,7 @@ export class Level {
   }
 }
 
-const keyOf = ({ kind, turn, x, y }: Laid): string => `${kind} ${turn} ${x} ${y}`;
+/** One number for a copy as it lies: boards are far narrower than that, and kinds are turned in fewer ways. */
+const keyOf = ({ kind, turn, x, y }: Laid): number =>
+  ((kind * MOST_TURNS + turn) * 8192 + y) * 8192 + x;
+const MOST_TURNS = 1024;

@@ -1,6 +1,6 @@
 import { boxOf, type Point, type Ring } from '../../geometry/index.ts';
 
-const { min, max, floor, ceil } = Math;
+const { min, max, floor, ceil, abs } = Math;
 
 /**
  * An outline turned one way, as the cells of a grid that it touches. Cells are counted from the
@@ -39,15 +39,7 @@ export function maskOf(ring: Ring, cell: number, cover: Cover): Mask {
   const bottom = ceil(box.bottom / cell - EPS);
   const width = right - left;
   const touched = new Uint8Array(width * (bottom - top));
-  for (let row = top; row < bottom; row++)
-    coverRow(ring, cover, {
-      row,
-      cell,
-      from: left,
-      cells: touched,
-      at: (row - top) * width,
-      width,
-    });
+  coverCells(touched, ring, { cover, cell, left, top, width });
   const runs: number[] = [];
   const rowStarts = new Int32Array(bottom - top + 1);
   for (let row = top; row < bottom; row++) {
@@ -74,48 +66,47 @@ export function maskOf(ring: Ring, cell: number, cover: Cover): Mask {
   };
 }
 
-interface RowOfCells {
-  readonly row: number;
+interface Cells {
+  readonly cover: Cover;
   readonly cell: number;
-  readonly from: number;
-  readonly cells: Uint8Array;
-  readonly at: number;
+  /** The first column and row, and how many columns there are. */
+  readonly left: number;
+  readonly top: number;
   readonly width: number;
 }
 
-function coverRow(
-  ring: Ring,
-  cover: Cover,
-  { row, cell, from, cells, at, width }: RowOfCells,
-): void {
-  const [low, high] = [row * cell, (row + 1) * cell];
-  const middle = (low + high) / 2;
-  const fill = (first: number, behind: number): void => {
-    cells.fill(1, at + max(0, first), at + min(width, behind));
+function coverCells(cells: Uint8Array, ring: Ring, { cover, cell, left, top, width }: Cells): void {
+  const rows = width ? cells.length / width : 0;
+  const fill = (row: number, first: number, behind: number): void => {
+    cells.fill(1, row * width + max(0, first - left), row * width + min(width, behind - left));
   };
-  const crossings: number[] = [];
+  const crossings = Array.from({ length: rows }, (): number[] => []);
   let before = ring[ring.length - 1] as Point;
   for (const point of ring) {
     const [upper, lower] = before.y < point.y ? [before, point] : [point, before];
-    if (cover === 'touched' && lower.y > low + EPS && upper.y < high - EPS) {
-      const span = lower.y - upper.y;
-      const x = (y: number): number =>
-        span === 0 ? upper.x : upper.x + ((y - upper.y) / span) * (lower.x - upper.x);
-      const [a, b] =
-        span === 0 ? [upper.x, lower.x] : [x(max(low, upper.y)), x(min(high, lower.y))];
-      fill(floor(min(a, b) / cell + EPS) - from, ceil(max(a, b) / cell - EPS) - from);
+    const span = lower.y - upper.y;
+    const across = (y: number): number =>
+      span === 0 ? upper.x : upper.x + ((y - upper.y) / span) * (lower.x - upper.x);
+    const last = min(rows - 1, floor(lower.y / cell) + 1 - top);
+    for (let row = max(0, floor(upper.y / cell) - 1 - top); row <= last; row++) {
+      const [low, high] = [(row + top) * cell, (row + top + 1) * cell];
+      const middle = (low + high) / 2;
+      if (cover === 'touched' && lower.y > low + EPS && upper.y < high - EPS) {
+        const [a, b] =
+          span === 0 ? [upper.x, lower.x] : [across(max(low, upper.y)), across(min(high, lower.y))];
+        fill(row, floor(min(a, b) / cell + EPS), ceil(max(a, b) / cell - EPS));
+      }
+      if (point.y > middle !== before.y > middle) crossings[row]?.push(across(middle));
     }
-    if (point.y > middle !== before.y > middle)
-      crossings.push(
-        before.x + ((middle - before.y) / (point.y - before.y)) * (point.x - before.x),
-      );
     before = point;
   }
   // A cell that no line passes is inside altogether or not at all: its middle tells.
-  crossings.sort((one, other) => one - other);
-  for (let pair = 0; pair + 1 < crossings.length; pair += 2) {
-    const [first = 0, last = 0] = [crossings[pair], crossings[pair + 1]];
-    fill(ceil(first / cell - 0.5) - from, floor(last / cell + 0.5) - from);
+  for (const [row, found] of crossings.entries()) {
+    found.sort((one, other) => one - other);
+    for (let pair = 0; pair + 1 < found.length; pair += 2) {
+      const [first = 0, end = 0] = [found[pair], found[pair + 1]];
+      fill(row, ceil(first / cell - 0.5), floor(end / cell + 0.5));
+    }
   }
 }
 
@@ -150,6 +141,38 @@ function depthOf(cells: Uint8Array, width: number, height: number): Uint8Array {
           of(x, y + 1) + 1,
         );
   return depth;
+}
+
+/** The runs of a mask that is grown by so many steps to the side, up or down; of every other row. */
+export function grownRuns({ left, top, right, bottom, runs }: Mask, by: number): Int32Array {
+  const width = right - left + 2 * by;
+  const height = bottom - top + 2 * by;
+  const cells = new Uint8Array(width * height);
+  for (let run = 0; run < runs.length; run += 3) {
+    const first = (runs[run + 1] as number) - left;
+    const behind = (runs[run + 2] as number) - left + 2 * by;
+    for (let off = -by; off <= by; off++) {
+      const at = ((runs[run] as number) - top + by + off) * width;
+      cells.fill(1, at + first + abs(off), at + behind - abs(off));
+    }
+  }
+  const grown: number[] = [];
+  for (let row = 0; row < height; row += 2)
+    for (let col = 0; col < width; col++) {
+      const start = col;
+      while (col < width && cells[row * width + col]) col++;
+      if (col > start) grown.push(row - by + top, start - by + left, col - by + left);
+    }
+  return Int32Array.from(grown);
+}
+
+/** The deepest cell of a mask, and how deep it lies. */
+export function deepestCell({ depth, left, top, right }: Mask): Point & { readonly deep: number } {
+  let best = 0;
+  for (let at = 1; at < depth.length; at++)
+    if ((depth[at] as number) > (depth[best] as number)) best = at;
+  const width = right - left;
+  return { x: left + (best % width), y: top + floor(best / width), deep: depth[best] ?? 0 };
 }
 
 /** How much two masks at places cover each other: the depth of the second one, summed. */

@@ -94,6 +94,24 @@ test('the same seed and rounds give the same answer; more rounds never a worse o
   expect(again[0]?.area).toBeGreaterThanOrEqual(many?.area ?? Infinity);
 });
 
+test('the first answer is told in parts, each with more than the one before', async () => {
+  const wishes = [wish(BRACKET, 10, [0, 90]), wish(STAR, 40, [0, 36])];
+  const heard: Nested[] = [];
+  const [found] = await nestSheets(wishes, room(180, 200, 1), {
+    most: 1,
+    rounds: 0,
+    seed: 2,
+    better: ([sheet]) => sheet && heard.push(sheet),
+  });
+  expect(heard.length).toBeGreaterThan(2);
+  expect(heard[0]?.places.length).toBeLessThan(15);
+  expect(heard.at(-1)).toEqual(found);
+  for (const [at, { area, places }] of heard.slice(1).entries()) {
+    expect(area).toBeGreaterThanOrEqual(heard[at]?.area ?? Infinity);
+    expect(places.length).toBeGreaterThanOrEqual(heard[at]?.places.length ?? Infinity);
+  }
+});
+
 test('sheets are filled until everything is placed, alike ones the same', async () => {
   const square = ring([0, 0], [48, 0], [48, 48], [0, 48]);
   const sheets = await nestSheets([wish(square, 10)], room(100, 100, 1), {

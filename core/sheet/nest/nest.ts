@@ -46,12 +46,14 @@ export async function nestSheets(
     const sheet = searchOf(left, here, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
     // However short the time is, there is an answer.
-    await sheet.first(done.length ? watch : { ...watch, over: () => false });
-    effort.better?.([...done, sheet.answer()]);
+    const told = (): void => effort.better?.([...done, sheet.answer()]);
+    if (done.length) await sheet.first(watch);
+    else await sheet.first({ ...watch, over: () => false }, told);
+    told();
     for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
       task.progress(round / effort.rounds, 'nesting');
       if (round % ROUNDS_A_BREATH === 0) await task.breathe();
-      if (await sheet.attempt(watch)) effort.better?.([...done, sheet.answer()]);
+      if (await sheet.attempt(watch)) told();
     }
     const answer = sheet.answer();
     const own = here !== room;

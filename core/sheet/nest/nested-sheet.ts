@@ -1,10 +1,11 @@
 import { seededRandom, type Random } from '../../base/index.ts';
 import type { Point } from '../../geometry/index.ts';
 import { Level, type Laid } from './level.ts';
+import { grownRuns } from './mask.ts';
 import { bestPlaces, downhill, onBoard, type Pull, type Within } from './search.ts';
 import { separate } from './separate.ts';
 import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './sheet-search.ts';
-import { reachOf, type NestRoom } from './turned.ts';
+import { reachOf, type NestRoom, type Turned } from './turned.ts';
 
 /** About how many cells a sheet has on the fine grid, and how many of those a coarse cell is wide. */
 const CELLS = 250_000;
@@ -28,12 +29,19 @@ const APART = { least: 0.05, ofOne: 1.5 } as const;
 const LOOKED_AT = 8;
 const REACH = { least: 0.15, more: 0.2 } as const;
 /** The share of those in which nothing else is moved. */
-const STILL = 0.9;
+const STILL = 0.96;
 /** By how much of the sheet less may be kept for a while, and how far that may go. */
-const GRACE = 0.006;
+const GRACE = 0.009;
 const ASTRAY = 0.02;
-/** Free places that are looked for between two breaths. */
-const PLACINGS_A_BREATH = 24;
+/** Free places that are looked for between two breaths: for the first answer, and later. */
+const FIRST_PLACINGS = 10;
+const PLACINGS = 24;
+/** Fine cells between places that are looked at where a coarse one is made exact. */
+const CLOSER = 4;
+/** How far about an outline what lies beside it is looked at, in cells. */
+const BESIDE = 8;
+/** What a cell beyond the sheet counts there: as the deepest, for a straight side leaves nothing between. */
+const BEYOND = BESIDE + 1;
 /** Of the width and height of an outline: what it may cover, in coarse cells, where a free place is looked for. */
 const TOUCHED = 0.35;
 /** Ways to turn a copy that are tried where a free place is looked for: for the first answer, and later. */
@@ -56,7 +64,9 @@ export class NestedSheet implements SheetSearch {
   /** How much larger kinds are taken for, so that they come in another order. */
   private noise: readonly number[] | undefined;
   private placings = 0;
-  private turns = FIRST_TURNS;
+  /** Whether of several free places, in many ways to turn, the one with most beside it is taken, not the first. */
+  private close = false;
+  private readonly rims = new Map<Turned, Int32Array>();
   /** How many more are put in at an attempt. */
   private bold = 1;
   /** As it lies on the fine grid, free of collisions. */
@@ -137,11 +147,15 @@ export class NestedSheet implements SheetSearch {
       .sort((one, other) => rank(one) - rank(other));
   }
 
-  /** The first answer. */
-  async first(watch: Watch): Promise<void> {
-    await this.fillUp(watch);
+  /** The first answer, told in parts. */
+  async first(watch: Watch, told: () => void = () => undefined): Promise<void> {
+    const breathe = async (): Promise<void> => {
+      if (this.bettered()) told();
+      await watch.breathe();
+    };
+    await this.fillUp({ ...watch, breathe });
     this.bettered();
-    this.turns = FEW_TURNS;
+    this.close = true;
   }
 
   /** Puts in whatever has a free place, without moving anything. */
@@ -153,7 +167,7 @@ export class NestedSheet implements SheetSearch {
     for (;;) {
       const kind = over() ? undefined : this.waiting(this.laid).find((one) => !full.has(one));
       if (kind === undefined) return;
-      if (++this.placings % PLACINGS_A_BREATH === 0) await breathe();
+      if (++this.placings % (this.close ? PLACINGS : FIRST_PLACINGS) === 0) await breathe();
       const copy = this.findFree(kind, pull, within);
       if (!copy) {
         full.add(kind);
@@ -167,22 +181,43 @@ export class NestedSheet implements SheetSearch {
     }
   }
 
-  /** A free place as both boards lie: looked for on the coarse one, made exact on the fine one. */
+  /**
+   * A free place as both boards lie: looked for on the coarse one, made exact on the fine one. Of some
+   * it is the one where an outline touches most, as what is left then is in one piece.
+   */
   private findFree(kind: number, pull: Pull, within?: Within): Laid | undefined {
     const { fine, coarse, random } = this;
-    const turns = coarse.turnsOf(kind, { random, most: this.turns });
+    const turns = this.close
+      ? coarse.turnsOf(kind, { random, most: FEW_TURNS })
+      : coarse.firstTurns(kind, FIRST_TURNS);
     const mask = turns[0]?.[1].mask;
     const most = mask ? TOUCHED * (mask.right - mask.left + mask.bottom - mask.top) : 0;
-    const look = { step: 2, pull, random, most, ...(within ? { within } : {}) };
+    const look = { step: 2, pull, random, most, clear: true, ...(within ? { within } : {}) };
+    let best: { copy: Laid; beside: number } | undefined;
     for (const { turn, x, y } of bestPlaces(coarse.board, turns, look)) {
       const turned = fine.find(kind, turn);
       const [start] = coarse.movedTo(fine, [{ kind, turn, x, y }]);
       if (!turned || !start) continue;
-      const near = { x: start.x, y: start.y, by: COARSE * 2 };
-      const [found] = bestPlaces(fine.board, [[turn, turned]], { step: 2, pull, random, near });
-      if (found?.under === 0) return { kind, turn, x: found.x, y: found.y };
+      const near = { x: start.x, y: start.y, by: 2 * CLOSER };
+      const [found] = bestPlaces(fine.board, [[turn, turned]], {
+        step: CLOSER,
+        pull,
+        random,
+        near,
+      });
+      if (found?.under !== 0) continue;
+      const copy = { kind, turn, x: found.x, y: found.y };
+      if (!this.close) return copy;
+      const beside = fine.board.within(this.rimOf(turned), copy, BEYOND);
+      if (!best || beside > best.beside) best = { copy, beside };
     }
-    return undefined;
+    return best?.copy;
+  }
+
+  private rimOf(turned: Turned): Int32Array {
+    const known = this.rims.get(turned) ?? grownRuns(turned.mask, BESIDE);
+    this.rims.set(turned, known);
+    return known;
   }
 
   /** Draws everything to one side, as far as it goes freely. */

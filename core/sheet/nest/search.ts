@@ -38,11 +38,15 @@ export interface Look {
   readonly within?: Within;
   /** Only so far around a place, in cells. */
   readonly near?: Within;
+  /** Passes by places at which the outline's deepest cell is nearer to what lies there than it can be. */
+  readonly clear?: boolean;
 }
 
 /** How many places of the first look are followed, and how many of those near a place. */
 const KEPT = 6;
 const KEPT_NEAR = 1;
+/** By how many cells an outline that may cover a little may be nearer. */
+const NEARER = 2;
 
 const better = (one: Found, other: Found): boolean =>
   one.under < other.under || (one.under === other.under && one.pull < other.pull);
@@ -56,7 +60,6 @@ export function bestPlaces(
   const kept: Found[] = [];
   for (const one of turns) scan(board, one, look, kept);
   return kept
-    .slice(0, look.near ? KEPT_NEAR : KEPT)
     .flatMap((start) => {
       const turned = turns.find(([turn]) => turn === start.turn)?.[1];
       if (!turned) return [];
@@ -69,8 +72,8 @@ export function bestPlaces(
 
 function scan(
   board: Board,
-  [turn, { across, down, someEnds, barred, mask }]: readonly [number, Turned],
-  { step, pull, random, within, most = Infinity, ...look }: Look,
+  [turn, { across, down, someEnds, barred, mask, pole }]: readonly [number, Turned],
+  { step, pull, random, within, most = Infinity, clear, ...look }: Look,
   kept: Found[],
 ): void {
   const near = within
@@ -86,18 +89,23 @@ function scan(
   const bottom = near ? min(down, near.y + near.by + 1) : down;
   const skewX = left + floor(random.next() * min(step, right - left));
   const skewY = top + floor(random.next() * min(step, bottom - top));
+  const count = look.near ? KEPT_NEAR : KEPT;
+  const clearance = clear ? board.clearance() : undefined;
+  const { cols } = board;
+  const deepest = pole.y * cols + pole.x;
   for (let y = skewY; y < bottom; y += step)
     for (let x = skewX; x < right; x += step) {
+      if (clearance && (clearance[y * cols + x + deepest] as number) < pole.deep - NEARER) continue;
       if (barred?.[y * across + x]) continue;
-      const worst = kept.length < KEPT ? most : (kept[KEPT - 1] as Found).under;
+      const worst = kept.length < count ? most : (kept[count - 1] as Found).under;
       const under = board.under(someEnds, x, y, worst);
       if (under > worst) continue;
       const found = { turn, x, y, under, pull: x * pull.x + y * pull.y };
-      if (kept.length === KEPT && !better(found, kept[KEPT - 1] as Found)) continue;
+      if (kept.length === count && !better(found, kept[count - 1] as Found)) continue;
       let at = kept.length;
       while (at > 0 && better(found, kept[at - 1] as Found)) at--;
       kept.splice(at, 0, found);
-      if (kept.length > KEPT) kept.pop();
+      if (kept.length > count) kept.pop();
     }
 }
 

@@ -11,7 +11,7 @@ import {
   type Ring,
 } from '../../geometry/index.ts';
 import type { Board } from './board.ts';
-import { maskOf, type Cover, type Mask } from './mask.ts';
+import { deepestCell, maskOf, type Cover, type Mask } from './mask.ts';
 
 /** An outline that may be placed. */
 export interface NestKind {
@@ -46,6 +46,8 @@ export interface Grid {
 export interface Turned {
   readonly angle: number;
   readonly mask: Mask;
+  /** The mask's deepest cell. */
+  readonly pole: ReturnType<typeof deepestCell>;
   readonly ends: Int32Array;
   /** Of some rows only, for a first look. */
   readonly someEnds: Int32Array;
@@ -73,6 +75,24 @@ export function gridSize({ room: { area }, cell, reach }: Grid): { cols: number;
   return { cols: count(area.right - area.left), rows: count(area.bottom - area.top) };
 }
 
+/** How many places an outline has across and down by its size alone. */
+function placesOf(box: Box, { room: { area }, cell }: Grid): { across: number; down: number } {
+  const places = (length: number, side: number): number =>
+    Math.floor((length - side) / cell + 1e-6) + 1;
+  return {
+    across: places(area.right - area.left, box.right - box.left),
+    down: places(area.bottom - area.top, box.bottom - box.top),
+  };
+}
+
+/** Whether an outline turned by an angle is small enough for the room. */
+export function isInRoom(ring: Ring, angle: number, grid: Grid): boolean {
+  const box = boxOf(mapRing(ring, rotation(angle)));
+  if (!box) return false;
+  const { across, down } = placesOf(box, grid);
+  return across >= 1 && down >= 1;
+}
+
 /** An outline turned by an angle; undefined when it has no place in the room. */
 export function turnedOutline(
   ring: Ring,
@@ -83,24 +103,31 @@ export function turnedOutline(
   const turned = mapRing(ring, rotation(angle));
   const box = boxOf(turned);
   if (!box) return undefined;
-  const places = (length: number, side: number): number =>
-    Math.floor((length - side) / grid.cell + 1e-6) + 1;
-  const across = places(area.right - area.left, box.right - box.left);
-  const down = places(area.bottom - area.top, box.bottom - box.top);
+  const { across, down } = placesOf(box, grid);
   if (across < 1 || down < 1) return undefined;
-  const shift = { x: grid.reach - box.left, y: grid.reach - box.top };
-  const moved = turned.map(({ x, y }) => ({ x: x + shift.x, y: y + shift.y }));
-  const mask = maskOf(grownRing(moved, grid.reach), grid.cell, grid.cover);
+  const grown = mapRing(grownRing(ring, grid.reach), rotation(angle));
+  const rim = boxOf(grown) ?? box;
+  // Growing is exact to a ten-thousandth, and nothing may lie before the first cell.
+  const shift = {
+    x: Math.max(grid.reach - box.left, -rim.left),
+    y: Math.max(grid.reach - box.top, -rim.top),
+  };
+  const moved = (points: Ring): Ring =>
+    points.map(({ x, y }) => ({ x: x + shift.x, y: y + shift.y }));
+  const mask = maskOf(moved(grown), grid.cell, grid.cover);
+  const taken = takenRuns(grid);
+  const bare = taken.length ? maskOf(moved(turned), grid.cell, grid.cover) : mask;
   return {
     angle,
     mask,
+    pole: deepestCell(mask),
     ends: board.ends(mask),
     someEnds: board.ends(mask, SOME_ROWS),
     across,
     down,
     barred: barredPlaces(
       [
-        [maskOf(moved, grid.cell, grid.cover), takenRuns(grid)],
+        [bare, taken],
         [mask, fixedRuns(grid)],
       ],
       { across, down },
@@ -109,9 +136,15 @@ export function turnedOutline(
   };
 }
 
-/** The outline with plainer sides, grown on all sides. */
-function grownRing(ring: Ring, reach: number): Ring {
-  return largestRing(offsetRegion([clockwise(simplifiedRing(ring, PLAINER))], reach));
+const grownRings = new WeakMap<Ring, { readonly by: number; readonly ring: Ring }>();
+
+/** The outline with plainer sides, grown on all sides: once for all ways to turn it and all grids. */
+function grownRing(ring: Ring, by: number): Ring {
+  const known = grownRings.get(ring);
+  if (known?.by === by) return known.ring;
+  const grown = largestRing(offsetRegion([clockwise(simplifiedRing(ring, PLAINER))], by));
+  grownRings.set(ring, { by, ring: grown });
+  return grown;
 }
 
 /** Cells of a room in a row, from one column to behind another. */
@@ -154,26 +187,29 @@ function barredPlaces(
   kept: readonly (readonly [Mask, readonly Run[]])[],
   { across, down }: { across: number; down: number },
 ): Uint8Array | undefined {
-  const width = across + 1;
-  const change = new Int32Array(width * down);
-  let any = false;
-  for (const [{ runs }, cells] of kept)
-    for (const { row, from: left, behind } of cells)
-      for (let run = 0; run < runs.length; run += 3) {
-        const y = row - (runs[run] as number);
-        if (y < 0 || y >= down) continue;
-        const from = Math.max(0, left - (runs[run + 2] as number) + 1);
-        const to = Math.min(across, behind - (runs[run + 1] as number));
-        if (from >= to) continue;
-        change[y * width + from] = (change[y * width + from] as number) + 1;
-        change[y * width + to] = (change[y * width + to] as number) - 1;
-        any = true;
+  const changes = new Map<number, Int32Array>();
+  for (const [mask, cells] of kept)
+    for (const { row, from: left, behind } of cells) {
+      const last = Math.min(down - 1, row - mask.top);
+      for (let y = Math.max(0, row - mask.bottom + 1); y <= last; y++) {
+        const change = changes.get(y) ?? new Int32Array(across + 1);
+        changes.set(y, change);
+        const at = row - y - mask.top;
+        const end = mask.rowStarts[at + 1] as number;
+        for (let run = mask.rowStarts[at] as number; run < end; run += 3) {
+          const from = Math.max(0, left - (mask.runs[run + 2] as number) + 1);
+          const to = Math.min(across, behind - (mask.runs[run + 1] as number));
+          if (from >= to) continue;
+          change[from] = (change[from] as number) + 1;
+          change[to] = (change[to] as number) - 1;
+        }
       }
-  if (!any) return undefined;
+    }
+  if (!changes.size) return undefined;
   const barred = new Uint8Array(across * down);
-  for (let y = 0; y < down; y++)
+  for (const [y, change] of changes)
     for (let x = 0, sum = 0; x < across; x++) {
-      sum += change[y * width + x] as number;
+      sum += change[x] as number;
       if (sum > 0) barred[y * across + x] = 1;
     }
   return barred;

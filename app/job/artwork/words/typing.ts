@@ -5,6 +5,7 @@ import { movedNudges, withNudge, type Caret } from '../../../../core/type/index.
 import { MM_PER_PT } from '../../../../core/units/index.ts';
 import { findArrow } from '../../../ui/arrow-keys.ts';
 import type { BenchControls } from '../../../ui/bench-view.ts';
+import { onceAFrame } from '../../../ui/once-a-frame.ts';
 import type { DeskState } from '../desk-state.ts';
 import { boundsOf, lineEnd, nearestCaret, nextLine } from './carets.ts';
 
@@ -107,16 +108,17 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
     });
   }
 
-  function input(): void {
+  const typed = onceAFrame(() => {
     const { value } = words;
     const text = field.value?.value;
     if (!value || text === undefined || text === value.text) return;
     const moved = value.nudges ? { nudges: [...movedNudges(value.nudges, value.text, text)] } : {};
     desk.grow({ text, ...moved }, 'type');
     read();
-  }
+  });
 
   function stop(): void {
+    typed.now();
     desk.store.settle();
     desk.typing.value = undefined;
   }
@@ -124,6 +126,7 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
   function key(event: KeyboardEvent): void {
     // The desk beneath hears nothing of what is typed.
     event.stopPropagation();
+    typed.now();
     const control = event.ctrlKey || event.metaKey;
     if (event.key === 'Escape' || (event.key === 'Enter' && control)) {
       event.preventDefault();
@@ -166,15 +169,17 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
     desk.change({ nudges: nudges.length ? nudges : undefined }, 'letters');
   }
 
+  // The field is ahead of the words for up to a frame, so it is told only of what came from elsewhere.
   watch(
-    () => words.value?.text,
-    async () => {
-      await nextTick();
+    [field, () => words.value?.text],
+    ([there, text]) => {
+      if (there && text !== undefined && there.value !== text) there.value = text;
       read();
     },
+    { flush: 'post' },
   );
 
-  return { field, words, map, caret, marks, standing, begin, press, input, key, read, stop };
+  return { field, words, map, caret, marks, standing, begin, press, typed, key, read };
 }
 
 /** The letters that are marked, or the one before the caret. */

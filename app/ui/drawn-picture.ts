@@ -1,0 +1,96 @@
+import { onBeforeUnmount, shallowRef, watchEffect, type ShallowRef } from 'vue';
+import type { Drawing } from '../../core/drawing/index.ts';
+import { pageSvgFile, type PageSources } from './drawing-svg.ts';
+
+/*
+ * Drawings as images. What is only looked at is one item for the browser to paint, where its drawing
+ * would be hundreds that are gone through with every change of the page. It stays sharp at every size,
+ * as its shapes stay shapes.
+ */
+
+const MOST_PIXELS = 1000; // a picture in something that is only looked at needs no more on screen
+
+const inlined = new Map<string, Promise<string | undefined>>();
+
+/** A picture as a data address, made smaller: an SVG that is used as an image cannot name others. */
+function inlineUrl(art: string, sources: PageSources): Promise<string | undefined> {
+  const url = sources.imageUrl(art);
+  if (!url) return Promise.resolve(undefined);
+  const known = inlined.get(url) ?? makeInline(url).catch(() => undefined);
+  inlined.set(url, known);
+  return known;
+}
+
+async function makeInline(url: string): Promise<string> {
+  const bitmap = await createImageBitmap(await (await fetch(url)).blob());
+  const scale = Math.min(1, MOST_PIXELS / Math.max(bitmap.width, bitmap.height));
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(bitmap.width * scale)),
+    Math.max(1, Math.round(bitmap.height * scale)),
+  );
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  bitmap.close();
+  const small = await canvas.convertToBlob({ type: 'image/webp', quality: 0.9 });
+  return new Promise((done, fail) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result));
+    reader.onerror = () => fail(reader.error ?? new Error('unreadable'));
+    reader.readAsDataURL(small);
+  });
+}
+
+/** A drawing as the text of an SVG file that names nothing outside itself. */
+async function selfContained(drawing: Drawing, sources: PageSources): Promise<string> {
+  const named = new Set<string>();
+  const svg = pageSvgFile(drawing, { ...sources, imageUrl: (art) => void named.add(art) });
+  if (!named.size) return svg;
+  const inline = new Map<string, string | undefined>();
+  for (const art of named) inline.set(art, await inlineUrl(art, sources));
+  return pageSvgFile(drawing, { ...sources, imageUrl: (art) => inline.get(art) });
+}
+
+/** The address of an SVG file as an image, ready to be shown so that nothing flickers. */
+async function imageOf(svg: string): Promise<string> {
+  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
+  const image = new Image();
+  image.src = url;
+  await image.decode().catch(() => undefined);
+  return url;
+}
+
+/** The address of a drawing as an image; whoever asks gives it back with `URL.revokeObjectURL`. */
+export async function drawnPicture(drawing: Drawing, sources: PageSources): Promise<string> {
+  return imageOf(await selfContained(drawing, sources));
+}
+
+/** The address of a drawing that changes as an image; the one before stays until the next is ready. */
+export function useDrawnPicture(
+  drawing: () => Drawing | undefined,
+  sources: PageSources,
+): ShallowRef<string | undefined> {
+  const url = shallowRef<string>();
+  let shown = '';
+  let round = 0;
+  const show = (next: string | undefined): void => {
+    if (url.value) URL.revokeObjectURL(url.value);
+    url.value = next;
+  };
+  watchEffect(() => {
+    const drawn = drawing();
+    const own = ++round;
+    if (drawn) void draw(drawn, own);
+  });
+  async function draw(drawn: Drawing, own: number): Promise<void> {
+    const svg = await selfContained(drawn, sources);
+    if (own !== round || svg === shown) return;
+    const next = await imageOf(svg);
+    if (own !== round) return URL.revokeObjectURL(next);
+    shown = svg;
+    show(next);
+  }
+  onBeforeUnmount(() => {
+    round++;
+    show(undefined);
+  });
+  return url;
+}
