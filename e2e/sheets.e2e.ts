@@ -96,3 +96,20 @@ test('a trimmer gets its cuts in order, and ways and sizes are compared and take
   await page.getByRole('button', { name: 'Take this size' }).click();
   await expect(page.getByText('4 a sheet')).toBeVisible();
 });
+
+test('a sheet that is opened by its address has its pictures as soon as they are read', async ({
+  page,
+}) => {
+  await openDesk(page, 'woodland-stickers', 'sheet');
+  await page.reload();
+  const red = (): Promise<number> =>
+    page.evaluate(async () => {
+      const shown = [...document.querySelectorAll('[data-copy] image')];
+      const drawn = await Promise.all(
+        shown.map(async (one) => (await fetch(one.getAttribute('href') ?? '')).text()),
+      );
+      return drawn.filter((svg) => svg.includes('fill="#c2412f"')).length;
+    });
+  // The cap of a fly agaric.
+  await expect.poll(red).toBe(7);
+});

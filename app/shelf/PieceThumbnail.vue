@@ -9,7 +9,6 @@ import DrawnPicture from '../ui/DrawnPicture.vue';
 /** A piece as it will be in the hand: cut along its edge, on the paper's colour. */
 const props = defineProps<{ job: PieceSource & { material: { color: string } }; piece: string }>();
 const compiled = computed(() => {
-  void resourceVersion.value;
   const found = props.job.pieces.find(({ id }) => id === props.piece);
   return found && pageCompiler.compile(found, props.job);
 });

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { DrawingNode } from '../../core/drawing/index.ts';
-import { translation, type Box } from '../../core/geometry/index.ts';
+import type { Box } from '../../core/geometry/index.ts';
 import type { PageSources } from './drawing-svg.ts';
-import { useDrawnPicture } from './drawn-picture.ts';
+import { drawnBox, useDrawnPicture } from './drawn-picture.ts';
 
 /** Drawing nodes as one image, of what lies in a box; for what is only looked at. */
 const props = defineProps<{
@@ -13,14 +13,7 @@ const props = defineProps<{
 }>();
 const url = useDrawnPicture(() => {
   void props.version;
-  const { left, top, right, bottom } = props.box;
-  const children = props.nodes;
-  return {
-    width: right - left,
-    height: bottom - top,
-    symbols: {},
-    nodes: [{ kind: 'group', transform: translation(-left, -top), children }],
-  };
+  return drawnBox(props.nodes, props.box);
 }, props.sources);
 </script>
 

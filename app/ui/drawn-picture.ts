@@ -1,5 +1,6 @@
 import { onBeforeUnmount, shallowRef, watchEffect, type ShallowRef } from 'vue';
-import type { Drawing } from '../../core/drawing/index.ts';
+import type { Drawing, DrawingNode } from '../../core/drawing/index.ts';
+import { translation, type Box } from '../../core/geometry/index.ts';
 import { pageSvgFile, type PageSources } from './drawing-svg.ts';
 
 /*
@@ -57,6 +58,17 @@ async function imageOf(svg: string): Promise<string> {
   await image.decode().catch(() => undefined);
   return url;
 }
+
+/** Nodes as a drawing of what lies in a box. */
+export const drawnBox = (
+  children: readonly DrawingNode[],
+  { left, top, right, bottom }: Box,
+): Drawing => ({
+  width: right - left,
+  height: bottom - top,
+  symbols: {},
+  nodes: [{ kind: 'group', transform: translation(-left, -top), children }],
+});
 
 /** The address of a drawing as an image; whoever asks gives it back with `URL.revokeObjectURL`. */
 export async function drawnPicture(drawing: Drawing, sources: PageSources): Promise<string> {

@@ -91,18 +91,15 @@ button {
   padding: 3px;
   background: #f1e9de;
   cursor: pointer;
-  content-visibility: auto;
 }
 button[aria-pressed='true'] {
   outline: 2.5px solid var(--apricot);
 }
 .hidden {
+  width: 100%;
+  height: 100%;
   padding: 8px;
   box-sizing: border-box;
   fill: #8a7a8f;
-}
-svg {
-  width: 100%;
-  height: 100%;
 }
 </style>

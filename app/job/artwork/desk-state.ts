@@ -11,7 +11,6 @@ import {
 import { colorsOfPieces, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { resourceVersion } from '../store/page-resources.ts';
 import { lookOf } from './look.ts';
 import { offeredColors } from './palette.ts';
 
@@ -50,10 +49,9 @@ export function useDeskState() {
   const piece = computed(() => pieceOf(store.job));
   const settled = computed(() => pieceOf(store.settled));
   /** The piece as it stands without what a gesture is just doing, compiled. */
-  const settledPiece = computed(() => {
-    void resourceVersion.value;
-    return settled.value && store.settled && store.compiled(store.settled, settled.value);
-  });
+  const settledPiece = computed(
+    () => settled.value && store.settled && store.compiled(store.settled, settled.value),
+  );
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */
   const folds = computed(() => compiled.value?.creases ?? []);

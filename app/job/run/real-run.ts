@@ -16,7 +16,7 @@ import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { saveFiles } from '../proof/saved-files.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { pageCompiler, resourceVersion } from '../store/page-resources.ts';
+import { pageCompiler } from '../store/page-resources.ts';
 import { useChosenCutter, useChosenPrinter } from '../../stock/chosen-devices.ts';
 import { knifeOf } from '../../stock/cutters/knife-of.ts';
 import { usePrintChoices } from './print-choices.ts';
@@ -57,7 +57,6 @@ export function useRealRun(active: () => boolean) {
     asks: asks.value,
   }));
   const printed = computed(() => {
-    void resourceVersion.value;
     const job = active() ? store.settled : undefined;
     return job && asPrinted(compileJob(job, pageCompiler));
   });

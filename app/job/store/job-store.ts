@@ -29,7 +29,7 @@ import { useChosenCutter } from '../../stock/chosen-devices.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
-import { loadFor, resourceVersion } from './page-resources.ts';
+import { loadFor } from './page-resources.ts';
 import { useShownCopy } from './shown-copy.ts';
 import { useFindings } from './findings.ts';
 import { useOwnTypefaces } from './own-typefaces.ts';
@@ -63,7 +63,6 @@ export const useJobStore = defineStore('job', () => {
   /** The job without what a gesture is just doing. */
   const settled = computed(() => shown.seen(history.value?.now));
   const pieces = computed(() => {
-    void resourceVersion.value;
     const { value } = job;
     return new Map<string, CompiledPiece>(
       value?.pieces.map((piece) => [piece.id, shown.compiled(value, piece)]),

@@ -2,7 +2,7 @@ import { shallowRef } from 'vue';
 import { artOfJob, findTypeface, typefacesOf, type Job } from '../../../core/job/index.ts';
 import { vectorNodes, type VectorNodes } from '../../../core/art/index.ts';
 import type { Typeface } from '../../../core/type/index.ts';
-import { createCompiler } from '../../../core/piece/index.ts';
+import { createCompiler, type PieceCompiler } from '../../../core/piece/index.ts';
 import { pagePlatform } from '../../calls/index.ts';
 import { artBytes } from '../../storage/index.ts';
 import type { PageSources } from '../../ui/drawing-svg.ts';
@@ -21,11 +21,21 @@ export const pageSources: PageSources = {
   imageUrl: (art) => urls.get(art),
 };
 
-/** Compiles pieces on this page; what has not been loaded leaves an empty frame. */
-export const pageCompiler = createCompiler({
+const compiler = createCompiler({
   typeface: (id) => typefaces.get(id),
   vector: (art) => vectors.get(art),
 });
+
+/**
+ * Compiles pieces on this page; what has not been loaded leaves an empty frame. Whatever is computed
+ * with it is computed again when more has been loaded.
+ */
+export const pageCompiler: PieceCompiler = {
+  compile: (...args) => {
+    void resourceVersion.value;
+    return compiler.compile(...args);
+  },
+};
 
 /** Loads what a job names and this page does not have yet. */
 export async function loadFor(job: Pick<Job, 'pieces' | 'art'>): Promise<void> {
