@@ -76,6 +76,20 @@ test('what is left of a sheet is filled with more of what is wanted', async () =
   expect(filled.used).toBeGreaterThan(first.used);
 });
 
+test('nothing that is wanted goes for more of something else', async () => {
+  const wanted = { seal: 1, heart: 16 };
+  const first = await nestJob(job({ wanted }), { rounds: 5, seed: 1 });
+  expect(first.counts).toEqual(wanted);
+  const nested = first.sheets.map((sheet) => [...sheet]);
+  for (const seed of [1, 2]) {
+    const filled = await nestJob(job({ wanted, nested }), { rounds: 60, seed, fill: true });
+    expect(filled.sheets).toHaveLength(1);
+    expect(filled.counts.seal).toBeGreaterThanOrEqual(1);
+    expect(filled.counts.heart).toBeGreaterThanOrEqual(16);
+    expect(filled.area).toBeGreaterThanOrEqual(first.area);
+  }
+});
+
 test('copies that may not be turned stand upright', async () => {
   const found = await nestJob(job({ turns: 'none' }), { rounds: 2, seed: 4 });
   expect(new Set(found.sheets.flat().map(({ angle }) => angle))).toEqual(new Set([0]));

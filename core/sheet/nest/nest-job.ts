@@ -19,6 +19,9 @@ import type { Nested, NestPlace, NestWish } from './sheet-search.ts';
 
 const MOST_SHEETS = 2000;
 
+/** What a copy that is wanted counts where a sheet is filled, mm²: more than a sheet of any others. */
+const WANTED = 2e5;
+
 /** The angles that are tried, degrees. */
 const ANGLES: Record<Turns, readonly number[]> = {
   none: [0],
@@ -62,22 +65,23 @@ export async function nestJob(
       mapRing(outlineOf(piece), placed(place.x, place.y, place.angle)),
     );
   const staying = (id: string): number => pinned.filter(({ piece }) => piece.id === id).length;
-  const wishes = pieces.map(({ id, edge }): NestWish => {
+  const wishes = pieces.flatMap(({ id, edge }): NestWish[] => {
     const ring = outlineOf({ edge });
     const area = Math.abs(signedArea(ring));
     const round = edge.kind === 'circle' ? { diameter: edge.diameter } : {};
-    // A list says how many there are.
-    const more = fill && !isByRow(job, id);
-    const wanted = (more ? MOST_COPIES : printedNames(job, id).length) - staying(id);
-    return {
-      ring,
-      area,
-      wanted,
-      most: more,
-      ...round,
-      angles: edge.kind === 'circle' ? [0] : angles,
-    };
+    const wanted = printedNames(job, id).length - staying(id);
+    const wish = { ring, area, ...round, angles: edge.kind === 'circle' ? [0] : angles };
+    if (!fill) return [{ ...wish, wanted, most: false }];
+    // A list says how many there are; of one piece alone none goes for another.
+    const more = { ...wish, wanted: isByRow(job, id) ? 0 : MOST_COPIES, most: true };
+    return pieces.length === 1 ? [more] : [{ ...wish, wanted, most: false, worth: WANTED }, more];
   });
+  const pieceOf = (kind: number): Piece | undefined =>
+    pieces[Math.floor((kind * pieces.length) / wishes.length)];
+  const countOf = (sheets: readonly Nested[], id: string): number =>
+    sheets
+      .flatMap(({ places }) => places)
+      .reduce((sum, { kind }) => sum + (pieceOf(kind)?.id === id ? 1 : 0), 0);
   const roomOf = (sheet: number): NestRoom => {
     const on = stockOf(job, sheet);
     const taken = keepClear(on, plan.marks);
@@ -90,21 +94,24 @@ export async function nestJob(
     const area = sheets.reduce((sum, sheet) => sum + sheet.area, 0);
     return {
       sheets: sheets.map(({ places }) =>
-        places.map(({ kind, x, y, angle }) => ({ piece: pieces[kind]?.id ?? '', x, y, angle })),
+        places.map(({ kind, x, y, angle }) => ({ piece: pieceOf(kind)?.id ?? '', x, y, angle })),
       ),
-      counts: Object.fromEntries(
-        pieces.map(({ id }, kind) => [id, countOf(sheets, kind) + staying(id)]),
-      ),
+      counts: Object.fromEntries(pieces.map(({ id }) => [id, countOf(sheets, id) + staying(id)])),
       copies: sheets.reduce((sum, { places }) => sum + places.length, 0),
       used: sheets.length ? area / sheets.reduce((sum, _, at) => sum + freeArea(roomOf(at)), 0) : 0,
       area,
     };
   };
   const nested = plan.nested && inOrder(plan.nested, plan);
+  const rest = wishes.map(({ wanted }) => wanted);
   const start = nested?.map((sheet) =>
     sheet.flatMap(({ piece, ...place }): NestPlace[] => {
-      const kind = pieces.findIndex(({ id }) => id === piece);
-      return kind < 0 ? [] : [{ kind, ...place }];
+      const kind = wishes.findIndex(
+        (_, at) => pieceOf(at)?.id === piece && (rest[at] as number) > 0,
+      );
+      if (kind < 0) return [];
+      rest[kind] = (rest[kind] as number) - 1;
+      return [{ kind, ...place }];
     }),
   );
   return told(
@@ -120,6 +127,3 @@ export async function nestJob(
 
 /** The outer outline of a piece about its centre. */
 const outlineOf = ({ edge }: Pick<Piece, 'edge'>): Ring => largestRing(flatten(shapePath(edge)));
-
-const countOf = (sheets: readonly Nested[], kind: number): number =>
-  sheets.reduce((sum, { places }) => sum + places.filter((place) => place.kind === kind).length, 0);

@@ -266,8 +266,8 @@ export class NestedSheet implements SheetSearch {
 
   /** Remembers the best; what has strayed too far from it goes back to it. */
   private bettered(): boolean {
-    const area = areaOf(this.wishes, this.laid);
-    const most = areaOf(this.wishes, this.best);
+    const area = worthOf(this.wishes, this.laid);
+    const most = worthOf(this.wishes, this.best);
     if (area > most + 1e-6) {
       this.best = copied(this.laid);
       return true;
@@ -280,7 +280,7 @@ export class NestedSheet implements SheetSearch {
   private async renewed(watch: Watch): Promise<boolean> {
     const { random, fine } = this;
     const kept = this.laid;
-    const before = areaOf(this.wishes, kept);
+    const before = worthOf(this.wishes, kept);
     const share = REACH.least + REACH.more * random.next();
     const reach = share * Math.max(fine.board.cols, fine.board.rows);
     const middle = this.emptiest(reach);
@@ -299,7 +299,7 @@ export class NestedSheet implements SheetSearch {
     const within = { x, y, by: (reach * 1.2) / COARSE };
     await this.fillUp(watch, pull, still ? within : undefined);
     this.noise = undefined;
-    const area = areaOf(this.wishes, this.laid);
+    const area = worthOf(this.wishes, this.laid);
     const grace = this.roomy * GRACE * random.next() ** 2;
     if (area < before - grace - 1e-6) this.laid = kept;
     return this.bettered();
@@ -359,18 +359,18 @@ export class NestedSheet implements SheetSearch {
     now: readonly Laid[],
   ): { next: Laid[]; added: number[]; gain: number } | undefined {
     const { random, wishes } = this;
-    const before = areaOf(wishes, now);
+    const before = worthOf(wishes, now);
     const out = pick(now, random, Math.floor(random.next() * 3));
     const next = copied(now.filter((copy) => !out.includes(copy)));
     const added: number[] = [];
-    let area = areaOf(wishes, next);
+    let area = worthOf(wishes, next);
     while (area <= before + 1e-6 && added.length < 6) {
       const taken = added.map((kind) => ({ kind, turn: 0, x: 0, y: 0 }));
       const waiting = this.waiting([...next, ...taken]);
       const kind = waiting[Math.floor(random.next() * waiting.length)];
       if (kind === undefined) return undefined;
       added.push(kind);
-      area += (wishes[kind] as NestWish).area;
+      area += worth(wishes[kind]);
     }
     added.sort((one, other) => (wishes[other] as NestWish).area - (wishes[one] as NestWish).area);
     return area > before + 1e-6 ? { next, added, gain: area - before } : undefined;
@@ -404,6 +404,11 @@ const PULLS: readonly Pull[] = [
   { x: -1000, y: -1 },
   { x: 1, y: 1 },
 ];
+
+const worth = (wish: NestWish | undefined): number => wish?.worth ?? wish?.area ?? 0;
+
+const worthOf = (wishes: readonly NestWish[], laid: readonly Laid[]): number =>
+  laid.reduce((sum, { kind }) => sum + worth(wishes[kind]), 0);
 
 const areaOf = (wishes: readonly NestWish[], laid: readonly Laid[]): number =>
   laid.reduce((sum, { kind }) => sum + (wishes[kind]?.area ?? 0), 0);

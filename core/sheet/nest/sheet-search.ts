@@ -7,6 +7,8 @@ export interface NestWish extends NestKind {
   /** Of a circle, mm. */
   readonly diameter?: number;
   readonly wanted: number;
+  /** What a copy counts where answers are held against each other; its area unless given, mm². */
+  readonly worth?: number;
   /** As many as fit: comes after those with a number, and shares what is left by area. */
   readonly most: boolean;
 }
