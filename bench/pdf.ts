@@ -5,7 +5,7 @@ import { compileJob, createJob, loadResources } from '../core/job/index.ts';
 import { printPdf, writePdf } from '../core/output/index.ts';
 import { createCompiler } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
-import { exampleWords, runAll } from '../core/testing/example-job.ts';
+import { examplePicture, exampleWords, runAll } from '../core/testing/example-job.ts';
 import { drawnOtherwise } from '../core/testing/second-renderer.ts';
 import { demoJobs } from '../demo/index.ts';
 import { photoJpeg } from './photo.ts';
@@ -49,18 +49,7 @@ export async function benchPdf(): Promise<Row[]> {
       args: {
         piece,
         art,
-        element: {
-          id: '',
-          kind: 'picture',
-          x: 0,
-          y: 0,
-          angle: 0,
-          locked: false,
-          art: art.id,
-          width: 44,
-          height: 44,
-          fit: 'cover',
-        },
+        element: examplePicture(art.id, { width: 44, height: 44, fit: 'cover' }),
       },
     },
     { name: 'add-element', args: { piece, element: exampleWords({ color: '#ffffff', y: 4 }) } },

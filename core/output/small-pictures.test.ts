@@ -3,7 +3,7 @@ import { readArt } from '../art/index.ts';
 import { expectGood, seededRandom } from '../base/index.ts';
 import { createJob } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
-import { compiled, runAll } from '../testing/example-job.ts';
+import { compiled, examplePicture, runAll } from '../testing/example-job.ts';
 import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { exportFiles, type ExportChoices } from './index.ts';
@@ -38,18 +38,7 @@ async function printed(look: Look, choices: Partial<ExportChoices>): Promise<Uin
     args: {
       piece: 'piece-1',
       art,
-      element: {
-        id: '',
-        kind: 'picture',
-        x: 0,
-        y: 0,
-        angle: 0,
-        locked: false,
-        art: art.id,
-        width: 12.5,
-        height: 12.5,
-        fit: 'contain',
-      },
+      element: examplePicture(art.id, { width: 12.5, height: 12.5, fit: 'contain' }),
     },
   });
   const { compiled: made, resources } = await compiled(job, new Map([[art.id, bytes]]));

@@ -4,7 +4,14 @@ import { ringsPath, type Ring } from '../geometry/index.ts';
 import type { CommandCall, Job } from '../job/index.ts';
 import { pathNodes, plainBuild } from '../shape/index.ts';
 import { MATT_PAPER, USUAL_CUTTER, type Cutter } from '../stock/index.ts';
-import { compiled, exampleJob, exampleWords, plainPng, runAll } from '../testing/example-job.ts';
+import {
+  compiled,
+  exampleJob,
+  examplePicture,
+  exampleWords,
+  plainPng,
+  runAll,
+} from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { PROOF_CASES } from '../testing/proof-cases.ts';
 import { ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
@@ -68,18 +75,7 @@ test.each(FINDING_KINDS.map(({ code }) => code))(
         args: {
           piece: PIECE,
           art: read.art,
-          element: {
-            id: '',
-            kind: 'picture',
-            x: 0,
-            y: 0,
-            angle: 0,
-            locked: false,
-            art: read.art.id,
-            width: 50,
-            height: 50,
-            fit: 'cover',
-          },
+          element: examplePicture(read.art.id, { width: 50, height: 50, fit: 'cover' }),
         },
       });
     }

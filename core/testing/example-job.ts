@@ -50,6 +50,26 @@ export function exampleWords(
   };
 }
 
+/** Art as a picture, 20 mm square, with changes. */
+export function examplePicture(
+  art: string,
+  changes: Partial<Extract<PieceElement, { kind: 'picture' }>> = {},
+): PieceElement {
+  return {
+    id: '',
+    kind: 'picture',
+    x: 0,
+    y: 0,
+    angle: 0,
+    locked: false,
+    art,
+    width: 20,
+    height: 20,
+    fit: 'contain',
+    ...changes,
+  };
+}
+
 /** A PNG of one colour, `side` pixels square. */
 export function plainPng(side: number, [r, g, b]: readonly [number, number, number]): Uint8Array {
   const data = new Uint8Array(side * side * 3);

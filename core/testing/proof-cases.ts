@@ -1,9 +1,9 @@
 import { isProblem } from '../base/index.ts';
 import { runForCopy, type Job } from '../job/index.ts';
-import type { PieceElement } from '../piece/index.ts';
 import { plainBuild } from '../shape/index.ts';
 import { MATT_PAPER, type Cutter } from '../stock/index.ts';
 import { usualThing } from '../things/index.ts';
+import { examplePicture } from './example-job.ts';
 import {
   code,
   DIE_CUT,
@@ -18,19 +18,6 @@ import {
   stickerSheet,
   words,
 } from './proof-jobs.ts';
-
-const picture = (art: string): PieceElement => ({
-  id: '',
-  kind: 'picture',
-  x: 0,
-  y: 0,
-  angle: 0,
-  locked: false,
-  art,
-  width: 20,
-  height: 20,
-  fit: 'contain',
-});
 
 /** For each kind: a job that has it, and the number that its sentence must name. */
 export const PROOF_CASES: Readonly<
@@ -63,7 +50,7 @@ export const PROOF_CASES: Readonly<
         name: 'add-element',
         args: {
           piece: PIECE,
-          element: picture('c'.repeat(64)),
+          element: examplePicture('c'.repeat(64)),
           art: {
             kind: 'vector',
             id: 'c'.repeat(64),
@@ -79,7 +66,10 @@ export const PROOF_CASES: Readonly<
   },
   'art-missing': {
     job: () =>
-      plain({ name: 'add-element', args: { piece: PIECE, element: picture('a'.repeat(64)) } }),
+      plain({
+        name: 'add-element',
+        args: { piece: PIECE, element: examplePicture('a'.repeat(64)) },
+      }),
     says: /picture.*missing/,
   },
   overlap: { job: () => plain(move(105, 150)), says: /copies lie over each other/, mends: true },

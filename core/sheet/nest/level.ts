@@ -12,6 +12,10 @@ import {
 
 const { min, max, floor, round } = Math;
 
+/** Kinds are turned in fewer ways, and boards are far narrower. */
+const MOST_TURNS = 1024;
+const MOST_CELLS = 8192;
+
 /** A copy on a board: which kind, turned how, at which cell. */
 export interface Laid {
   kind: number;
@@ -158,7 +162,6 @@ export class Level {
   }
 }
 
-/** One number for a copy as it lies: boards are far narrower than that, and kinds are turned in fewer ways. */
+/** One number for a copy as it lies. */
 const keyOf = ({ kind, turn, x, y }: Laid): number =>
-  ((kind * MOST_TURNS + turn) * 8192 + y) * 8192 + x;
-const MOST_TURNS = 1024;
+  ((kind * MOST_TURNS + turn) * MOST_CELLS + y) * MOST_CELLS + x;

@@ -1,11 +1,11 @@
 import { seededRandom, type Random } from '../../base/index.ts';
 import type { Point } from '../../geometry/index.ts';
+import { FreePlaces } from './free-place.ts';
 import { Level, type Laid } from './level.ts';
-import { grownRuns } from './mask.ts';
 import { bestPlaces, downhill, onBoard, type Pull, type Within } from './search.ts';
 import { separate } from './separate.ts';
 import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './sheet-search.ts';
-import { reachOf, type NestRoom, type Turned } from './turned.ts';
+import { reachOf, type NestRoom } from './turned.ts';
 
 /** About how many cells a sheet has on the fine grid, and how many of those a coarse cell is wide. */
 const CELLS = 250_000;
@@ -36,18 +36,6 @@ const ASTRAY = 0.02;
 /** Free places that are looked for between two breaths: for the first answer, and later. */
 const FIRST_PLACINGS = 10;
 const PLACINGS = 24;
-/** Fine cells between places that are looked at where a coarse one is made exact. */
-const CLOSER = 4;
-/** How far about an outline what lies beside it is looked at, in cells. */
-const BESIDE = 8;
-/** What a cell beyond the sheet counts there: as the deepest, for a straight side leaves nothing between. */
-const BEYOND = BESIDE + 1;
-/** Of the width and height of an outline: what it may cover, in coarse cells, where a free place is looked for. */
-const TOUCHED = 0.35;
-/** Ways to turn a copy that are tried where a free place is looked for: for the first answer, and later. */
-const FIRST_TURNS = 2;
-const FEW_TURNS = 12;
-
 /**
  * A sheet that is filled better and better: some part of it emptied and filled anew in another order
  * (ruin and recreate: Schrimpf et al., 2000), or more put in than is free and moved apart. Outlines
@@ -64,9 +52,9 @@ export class NestedSheet implements SheetSearch {
   /** How much larger kinds are taken for, so that they come in another order. */
   private noise: readonly number[] | undefined;
   private placings = 0;
-  /** Whether of several free places, in many ways to turn, the one with most beside it is taken, not the first. */
+  private readonly free: FreePlaces;
+  /** Whether of several free places the closest is taken, as after the first answer. */
   private close = false;
-  private readonly rims = new Map<Turned, Int32Array>();
   /** How many more are put in at an attempt. */
   private bold = 1;
   /** As it lies on the fine grid, free of collisions. */
@@ -88,6 +76,7 @@ export class NestedSheet implements SheetSearch {
       cover: 'middle',
     });
     this.random = seededRandom(seed);
+    this.free = new FreePlaces({ fine: this.fine, coarse: this.coarse }, this.random);
   }
 
   /** Begins with copies that lie already; those that do not lie freely on the grid are left out. */
@@ -168,7 +157,7 @@ export class NestedSheet implements SheetSearch {
       const kind = over() ? undefined : this.waiting(this.laid).find((one) => !full.has(one));
       if (kind === undefined) return;
       if (++this.placings % (this.close ? PLACINGS : FIRST_PLACINGS) === 0) await breathe();
-      const copy = this.findFree(kind, pull, within);
+      const copy = this.free.find(kind, { pull, within, close: this.close });
       if (!copy) {
         full.add(kind);
         continue;
@@ -179,45 +168,6 @@ export class NestedSheet implements SheetSearch {
       for (const one of fine.movedTo(coarse, [copy])) coarse.lay(one, 1);
       coarse.board.settle();
     }
-  }
-
-  /**
-   * A free place as both boards lie: looked for on the coarse one, made exact on the fine one. Of some
-   * it is the one where an outline touches most, as what is left then is in one piece.
-   */
-  private findFree(kind: number, pull: Pull, within?: Within): Laid | undefined {
-    const { fine, coarse, random } = this;
-    const turns = this.close
-      ? coarse.turnsOf(kind, { random, most: FEW_TURNS })
-      : coarse.firstTurns(kind, FIRST_TURNS);
-    const mask = turns[0]?.[1].mask;
-    const most = mask ? TOUCHED * (mask.right - mask.left + mask.bottom - mask.top) : 0;
-    const look = { step: 2, pull, random, most, clear: true, ...(within ? { within } : {}) };
-    let best: { copy: Laid; beside: number } | undefined;
-    for (const { turn, x, y } of bestPlaces(coarse.board, turns, look)) {
-      const turned = fine.find(kind, turn);
-      const [start] = coarse.movedTo(fine, [{ kind, turn, x, y }]);
-      if (!turned || !start) continue;
-      const near = { x: start.x, y: start.y, by: 2 * CLOSER };
-      const [found] = bestPlaces(fine.board, [[turn, turned]], {
-        step: CLOSER,
-        pull,
-        random,
-        near,
-      });
-      if (found?.under !== 0) continue;
-      const copy = { kind, turn, x: found.x, y: found.y };
-      if (!this.close) return copy;
-      const beside = fine.board.within(this.rimOf(turned), copy, BEYOND);
-      if (!best || beside > best.beside) best = { copy, beside };
-    }
-    return best?.copy;
-  }
-
-  private rimOf(turned: Turned): Int32Array {
-    const known = this.rims.get(turned) ?? grownRuns(turned.mask, BESIDE);
-    this.rims.set(turned, known);
-    return known;
   }
 
   /** Draws everything to one side, as far as it goes freely. */
