@@ -67,7 +67,9 @@ const TIMEOUT = 20_000; // ms without an answer
 const MOST_ANSWER = 2e6; // bytes
 const PATIENCE = 15_000; // ms that a printer may wait for something unless more is given
 const POLL = 300; // ms between looks at a job
+const MISSED = 2; // looks in a row that a printer may leave unanswered: it has the job all the same
 const USER = 'little-peel';
+const UNREACHABLE = 'printer/unreachable';
 
 const QUALITY = { draft: 3, normal: 4, high: 5 } as const;
 const JOB_STATE = { stopped: 6, canceled: 7, aborted: 8, completed: 9 } as const;
@@ -187,12 +189,22 @@ async function followed(
   { id, notes, patience }: { id: number; notes: readonly string[]; patience: number },
   task: Task,
 ): Promise<Result<PrintDone>> {
+  const pause = async (): Promise<void> => {
+    await new Promise((go) => setTimeout(go, POLL));
+    await task.breathe();
+  };
   let waiting = 0;
+  let missed = 0;
   for (;;) {
     const asked = await exchange(address, OPERATION.getJobAttributes, {
       'job-id': ipp.integer(id),
     });
-    if (!asked.ok) return asked;
+    if (!asked.ok) {
+      if (asked.problem.code !== UNREACHABLE || ++missed > MISSED) return asked;
+      await pause();
+      continue;
+    }
+    missed = 0;
     const state = Number(firstValue(asked.value, GROUP.job, 'job-state') ?? 0);
     const reasons = reasonsInWords(textsOf(asked.value, GROUP.job, 'job-state-reasons'));
     if (state === JOB_STATE.completed) return good({ job: id, notes });
@@ -219,8 +231,7 @@ async function followed(
       return bad('printer/waits', waitsFor, 'See to the printer, then print again.');
     }
     task.progress(0.5, waitsFor ? `The printer waits: ${waitsFor}` : 'Printing');
-    await new Promise((go) => setTimeout(go, POLL));
-    await task.breathe();
+    await pause();
   }
 }
 
@@ -282,7 +293,7 @@ async function exchange(
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
     return bad(
-      'printer/unreachable',
+      UNREACHABLE,
       `The printer at ${address} does not answer.`,
       'See that it is on and in the same network, and that the address is right.',
     );

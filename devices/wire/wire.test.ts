@@ -166,6 +166,50 @@ test('a printer that says that toner runs low, and prints on, is not waited for'
   expect(said.filter((doing) => doing.includes('waits'))).toEqual([]);
 }, 30_000);
 
+/** The address of a printer through a line that loses some of the requests, counted from 1. */
+async function lossy(
+  printer: StandInPrinter,
+  loses: (request: number) => boolean,
+): Promise<string> {
+  const there = new URL(printer.address.replace(/^ipp:/, 'http:'));
+  let requests = 0;
+  const line = createServer((from) => {
+    const to = connect(Number(there.port), there.hostname);
+    const cut = (): void => {
+      from.destroy();
+      to.destroy();
+    };
+    for (const end of [from, to]) end.on('error', cut).on('close', cut);
+    to.on('data', (part) => from.write(part));
+    from.on('data', (part) => {
+      if (part.toString('latin1').startsWith('POST') && loses(++requests)) cut();
+      else to.write(part);
+    });
+  });
+  await new Promise<void>((done) => line.listen(0, '127.0.0.1', done));
+  ended.push(() => line.close());
+  const { port } = line.address() as { port: number };
+  return printer.address.replace(there.port, String(port));
+}
+
+test('a look that is not answered is taken again, as the printer has the job; silence is told', async () => {
+  // First the job is checked, then sent; the third and fourth requests look how far it is.
+  const printer = await standIn();
+  const through = await lossy(printer, (request) => request === 3 || request === 4);
+  expect(await printOverIpp(through, order(), unwatched)).toMatchObject({ ok: true });
+  expect(printer.done).toHaveLength(1);
+  const silent = await lossy(printer, (request) => request >= 3);
+  expect(await printOverIpp(silent, order(), unwatched)).toMatchObject({
+    ok: false,
+    problem: { code: 'printer/unreachable' },
+  });
+  const gone = await lossy(printer, () => true);
+  expect(await printOverIpp(gone, order(), unwatched)).toMatchObject({
+    ok: false,
+    problem: { code: 'printer/unreachable' },
+  });
+});
+
 test('a cancel on the way cancels the job at the printer', async () => {
   const printer = await standIn();
   printer.stop = 'media-needed';
