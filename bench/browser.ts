@@ -41,15 +41,19 @@ export async function openPeel(page: Page, name: string, buffer: Buffer): Promis
 }
 
 export interface Frames {
+  /** From one frame's time to the next one's: a frame that is left out makes it twice as long. */
   readonly intervals: number[];
+  /** From one call back to the next; frames that come in time may call back early or late in theirs. */
+  readonly calls: number[];
   readonly work: number[];
   readonly paint: number[];
 }
 
-/** Records frame intervals, the page's own work in each frame, and the time from input to the frame after it. */
+/** Records frames, the page's own work in each of them, and the time from input to the frame after it. */
 export async function recorded(page: Page, move: () => Promise<void>): Promise<Frames> {
   await page.evaluate(() => {
-    const frames = { intervals: [] as number[], work: [] as number[], paint: [] as number[] };
+    const empty = (): number[] => [];
+    const frames = { intervals: empty(), calls: empty(), work: empty(), paint: empty() };
     Object.assign(window, { frames, recording: true });
     const real = window.requestAnimationFrame.bind(window);
     let own = 0;
@@ -72,13 +76,16 @@ export async function recorded(page: Page, move: () => Promise<void>): Promise<F
     let heard = 0;
     addEventListener('input', () => (heard = performance.now()), true);
     addEventListener('input', () => (own += performance.now() - heard));
-    let last = performance.now();
-    const tick = (): void => {
+    let last: { time: number; now: number } | undefined;
+    const tick = (time: number): void => {
       const now = performance.now();
-      frames.intervals.push(now - last);
-      frames.work.push(own);
+      if (last) {
+        frames.intervals.push(time - last.time);
+        frames.calls.push(now - last.now);
+        frames.work.push(own);
+      }
       own = 0;
-      last = now;
+      last = { time, now };
       if ((window as unknown as { recording: boolean }).recording) real(tick);
     };
     real(tick);
@@ -90,8 +97,19 @@ export async function recorded(page: Page, move: () => Promise<void>): Promise<F
   });
 }
 
+/** Swings the pointer about a place as a hand does: at a mouse's own pace, whatever the page is at. */
+export async function swing(page: Page, { x, y }: { x: number; y: number }): Promise<void> {
+  const moves: Promise<void>[] = [];
+  for (let step = 1; step <= 400; step++) {
+    moves.push(page.mouse.move(x + Math.sin(step / 12) * 80, y + Math.cos(step / 9) * 60));
+    await page.waitForTimeout(8);
+  }
+  await Promise.all(moves);
+}
+
 /** What frames came to beside those of the same moves without anything to do. */
-export function frameRows(what: string, { intervals, work, paint }: Frames, idle: Frames): Row[] {
+export function frameRows(what: string, frames: Frames, idle: Frames): Row[] {
+  const { intervals, calls, work, paint } = frames;
   const unit = 'ms';
   return [
     {
@@ -107,6 +125,13 @@ export function frameRows(what: string, { intervals, work, paint }: Frames, idle
       unit,
       baseline: Math.max(...idle.intervals),
       wanted: 'none over 50 ms',
+    },
+    {
+      what: `${what}: call back to call back, 95 %`,
+      measured: percentile95(calls),
+      unit,
+      baseline: percentile95(idle.calls),
+      wanted: 'measured',
     },
     {
       what: `${what}: own work a frame, 95 %`,

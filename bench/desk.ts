@@ -7,7 +7,7 @@ import { allFindings } from '../core/proof/index.ts';
 import { exampleWords, runAll } from '../core/testing/example-job.ts';
 import { usualThing } from '../core/things/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
-import { frameRows, inBrowser, openPeel, recorded, URL } from './browser.ts';
+import { frameRows, inBrowser, openPeel, recorded, swing, URL } from './browser.ts';
 import { median, percentile95, type Row } from './row.ts';
 
 const SIDES = { width: 3264, height: 2448 }; // 8 megapixels
@@ -162,24 +162,18 @@ async function gestures(job: Job, art: Map<string, Uint8Array>): Promise<Row[]> 
     await page.waitForTimeout(4000); // how well the words can be read is measured meanwhile
     const box = await words.boundingBox();
     if (!box) throw new Error('no words');
-    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-    const sweep = async (from: number, to: number): Promise<void> => {
-      for (let step = 1; step <= 150; step++) {
-        await page.mouse.move(from + Math.sin(step / 12) * 80, to + Math.cos(step / 9) * 60);
-        await page.waitForTimeout(8);
-      }
-    };
-    const idle = await recorded(page, () => sweep(x, y));
-    await page.mouse.move(x, y);
+    const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    const idle = await recorded(page, () => swing(page, middle));
+    await page.mouse.move(middle.x, middle.y);
     await page.mouse.down();
-    const dragged = await recorded(page, () => sweep(x, y));
+    const dragged = await recorded(page, () => swing(page, middle));
     await page.mouse.up();
     await page.waitForTimeout(4000); // the proof of what was moved is made meanwhile
     const grip = await page.locator('[data-corner="1,1"]').boundingBox();
     if (!grip) throw new Error('no grip');
     await page.mouse.move(grip.x + 5, grip.y + 5);
     await page.mouse.down();
-    const resized = await recorded(page, () => sweep(grip.x, grip.y));
+    const resized = await recorded(page, () => swing(page, grip));
     await page.mouse.up();
     await page.waitForTimeout(4000);
     await page.locator('[data-element="words-10"] .hit').dblclick({ force: true });

@@ -5,7 +5,7 @@ import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { demoJobs } from '../demo/index.ts';
 import { pageOfTwenty } from './art.ts';
-import { frameRows, inBrowser, openPeel, recorded, URL } from './browser.ts';
+import { frameRows, inBrowser, openPeel, recorded, swing, URL } from './browser.ts';
 import { median, type Row } from './row.ts';
 import { usualThing } from '../core/things/index.ts';
 
@@ -115,17 +115,10 @@ async function drag(page: Page): Promise<Row[]> {
     .nth(Math.floor(copies / 2))
     .boundingBox();
   if (!box) throw new Error('no copy');
-  const sweep = async (): Promise<void> => {
-    for (let step = 1; step <= 180; step++) {
-      await page.mouse.move(
-        box.x + box.width / 2 + Math.sin(step / 12) * 120,
-        box.y + box.height / 2 + Math.cos(step / 9) * 90,
-      );
-      await page.waitForTimeout(8);
-    }
-  };
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  const sweep = (): Promise<void> => swing(page, middle);
   const idle = await recorded(page, sweep);
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.move(middle.x, middle.y);
   await page.mouse.down();
   const dragged = await recorded(page, sweep);
   await page.mouse.up();

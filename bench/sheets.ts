@@ -4,7 +4,7 @@ import { runAll } from '../core/testing/example-job.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { usualThing } from '../core/things/index.ts';
 import { demoJobs } from '../demo/index.ts';
-import { frameRows, inBrowser, openPeel, recorded, URL } from './browser.ts';
+import { frameRows, inBrowser, openPeel, recorded, swing, URL } from './browser.ts';
 import { median, type Row } from './row.ts';
 
 const COPIES = 2000;
@@ -87,15 +87,7 @@ async function moves(page: Page): Promise<Row[]> {
   const box = await copies.nth(Math.floor((await copies.count()) / 2)).boundingBox();
   if (!box) throw new Error('no copy');
   const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  const sweep = async (): Promise<void> => {
-    for (let step = 1; step <= 150; step++) {
-      await page.mouse.move(
-        middle.x + Math.sin(step / 12) * 110,
-        middle.y + Math.cos(step / 9) * 80,
-      );
-      await page.waitForTimeout(8);
-    }
-  };
+  const sweep = (): Promise<void> => swing(page, middle);
   const idle = await recorded(page, sweep);
   await page.mouse.move(middle.x, middle.y);
   await page.mouse.down();

@@ -17,7 +17,6 @@ const {
   nodePlatform,
   ORNAMENTS,
   ornamentOf,
-  pathData,
   PATTERNS,
   pdfSources,
   readArt,
@@ -100,10 +99,7 @@ async function bothOf(
   const pdf = await writePdf(nodePlatform, [{ drawing }], sources, 'piece');
   const printed = await renderPdf(nodePlatform, { pdf, page: 0, dpi: DPI });
   const svg = drawingToSvg(drawing, {
-    glyph: (face, id) => {
-      const typeface = resources.typeface(face);
-      return typeface ? pathData(typeface.outline(id)) : '';
-    },
+    outline: (face, glyph) => resources.typeface(face)?.outline(glyph) ?? [],
     imageUrl: (id) => {
       const bytes = resources.bytes(id);
       return bytes && `data:image/png;base64,${Buffer.from(bytes).toString('base64')}`;

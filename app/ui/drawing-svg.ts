@@ -1,7 +1,6 @@
 import {
   drawingToSvg,
   nodesToSvg,
-  pathData,
   type Drawing,
   type DrawingNode,
   type SvgParts,
@@ -13,17 +12,6 @@ import type { Typeface } from '../../core/type/index.ts';
 export interface PageSources {
   typeface(id: string): Typeface | undefined;
   imageUrl(art: string): string | undefined;
-}
-
-const glyphs = new WeakMap<Typeface, Map<number, string>>();
-
-function glyphData(typeface: Typeface | undefined, id: number): string {
-  if (!typeface) return '';
-  const known = glyphs.get(typeface) ?? new Map<number, string>();
-  glyphs.set(typeface, known);
-  const data = known.get(id) ?? pathData(typeface.outline(id));
-  known.set(id, data);
-  return data;
 }
 
 /** SVG markup of nodes for this page. */
@@ -41,7 +29,7 @@ export function pageSvgFile(drawing: Drawing, sources: PageSources): string {
 }
 
 const svgSources = (sources: PageSources, prefix: string): SvgSources => ({
-  glyph: (typeface, id) => glyphData(sources.typeface(typeface), id),
+  outline: (typeface, glyph) => sources.typeface(typeface)?.outline(glyph) ?? [],
   imageUrl: (art) => sources.imageUrl(art),
   prefix,
 });

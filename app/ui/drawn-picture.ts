@@ -9,6 +9,7 @@ import { pageSvgFile, type PageSources } from './drawing-svg.ts';
  * as its shapes stay shapes.
  */
 
+const REST = 150; // ms without another change before what is shown already is drawn anew
 const MOST_PIXELS = 1000; // a picture in something that is only looked at needs no more on screen
 
 const inlined = new Map<string, Promise<string | undefined>>();
@@ -75,7 +76,10 @@ export async function drawnPicture(drawing: Drawing, sources: PageSources): Prom
   return imageOf(await selfContained(drawing, sources));
 }
 
-/** The address of a drawing that changes as an image; the one before stays until the next is ready. */
+/**
+ * The address of a drawing that changes as an image; the one before stays until the next is ready.
+ * While it changes with every key or frame it waits, as nothing else should wait for it.
+ */
 export function useDrawnPicture(
   drawing: () => Drawing | undefined,
   sources: PageSources,
@@ -83,6 +87,7 @@ export function useDrawnPicture(
   const url = shallowRef<string>();
   let shown = '';
   let round = 0;
+  let waiting: ReturnType<typeof setTimeout> | undefined;
   const show = (next: string | undefined): void => {
     if (url.value) URL.revokeObjectURL(url.value);
     url.value = next;
@@ -90,7 +95,10 @@ export function useDrawnPicture(
   watchEffect(() => {
     const drawn = drawing();
     const own = ++round;
-    if (drawn) void draw(drawn, own);
+    clearTimeout(waiting);
+    if (!drawn) return;
+    if (shown) waiting = setTimeout(() => void draw(drawn, own), REST);
+    else void draw(drawn, own);
   });
   async function draw(drawn: Drawing, own: number): Promise<void> {
     const svg = await selfContained(drawn, sources);
@@ -102,6 +110,7 @@ export function useDrawnPicture(
   }
   onBeforeUnmount(() => {
     round++;
+    clearTimeout(waiting);
     show(undefined);
   });
   return url;

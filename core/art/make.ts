@@ -42,7 +42,7 @@ export function vectorArt(
 ): ReadArt {
   const text = drawingToSvg(
     { width, height, nodes, symbols: {} },
-    { glyph: () => '', imageUrl: () => undefined, prefix: '' },
+    { outline: () => [], imageUrl: () => undefined, prefix: '' },
   );
   const bytes = new TextEncoder().encode(text);
   const art: VectorArt = {

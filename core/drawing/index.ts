@@ -17,5 +17,6 @@ export {
   type TilePaint,
 } from './drawing.ts';
 export { written, writtenAll } from './number.ts';
+export { lettersPath, type GlyphOutline } from './letters.ts';
 export { drawingToSvg, nodesToSvg, pathData, type SvgParts, type SvgSources } from './svg.ts';
 export { cellsOf, type Cell } from './tiles.ts';

@@ -1,4 +1,4 @@
-import { ellipsePath, rectanglePath, translation } from '../geometry/index.ts';
+import { ellipsePath, rectanglePath, translation, type Path } from '../geometry/index.ts';
 import {
   cellsOf,
   drawingToSvg,
@@ -7,10 +7,12 @@ import {
   walkDrawing,
   written,
   type Drawing,
+  type Paint,
 } from './index.ts';
 
 const SOURCES = {
-  glyph: (typeface: string, id: number) => (typeface === 'known' ? `M0 0L${id} 0Z` : ''),
+  outline: (typeface: string, id: number): Path =>
+    typeface === 'known' ? [['M', 0, 0], ['L', id, 0], ['L', 0, 1], ['Z']] : [],
   imageUrl: (art: string) => (art === 'here' ? 'blob:1?a=1&b=2' : undefined),
   prefix: 'x-',
 };
@@ -96,7 +98,8 @@ test('every kind of node and paint is written', () => {
   expect(svg).toMatch(/<g clip-path="url\(#x-p\d\)" opacity="0.5">/);
   expect(svg).toContain('href="blob:1?a=1&amp;b=2"');
   expect(svg).toContain('aria-label="A&lt;B"');
-  expect(svg).toContain('d="M0 0L7 0Z" transform="matrix(0 4 -4 0 1 2)"');
+  // A glyph of 4 mm, turned by a quarter about (1, 2): its 7 em along the line go down.
+  expect(svg).toContain('<path d="M0.5 -0.25m0 0l7 0-7 1z" transform="matrix(0 4 -4 0 0 0)"/>');
   expect(svg).toContain('stroke="#0f7c86" stroke-width="0.2" stroke-dasharray="1 2"');
   expect(svg).toMatch(/<radialGradient [^>]*r="5"/);
   expect(svg.match(/<pattern /g)).toHaveLength(1);
@@ -107,31 +110,47 @@ test('every kind of node and paint is written', () => {
   expect(svg).toMatch(/x="-3.5" y="-2.5" width="7" height="5"><feGaussianBlur stdDeviation="0.5"/);
 });
 
-test('letters with a tile are a hole that it shows through, unscaled by their size', () => {
-  const fill = { kind: 'tile' as const, width: 2, height: 2, map: translation(0, 0), nodes: [] };
+test('letters that stand alike are one path, in ems or in mm as their paint needs', () => {
+  const glyph = { id: 7, y: 2, angle: 0, text: 'A' };
+  const letters = {
+    kind: 'glyphs' as const,
+    typeface: 'known',
+    size: 0.5,
+    text: 'AA',
+    stroke: { paint: solid('#ff0000'), width: 1 },
+    glyphs: [
+      { ...glyph, x: 1 },
+      { ...glyph, x: 5 },
+    ],
+  };
+  const svg = (fill: Paint): string =>
+    drawingToSvg({ width: 9, height: 9, symbols: {}, nodes: [{ ...letters, fill }] }, SOURCES);
+  const stroke = (width: number): string => `stroke="#ff0000" stroke-width="${width}"`;
+  expect(svg(solid('#000000'))).toContain(
+    `<g role="img" aria-label="AA" fill="#000000" ${stroke(2)}><path d="M2 4m0 0l7 0-7 1zM10 4m0 0l7 0-7 1z" transform="matrix(0.5 0 0 0.5 0 0)"/></g>`,
+  );
+  const tile = { kind: 'tile' as const, width: 2, height: 2, map: translation(0, 0), nodes: [] };
+  expect(svg(tile)).toContain('<pattern id="x-p0" patternUnits="userSpaceOnUse" width="2"');
+  expect(svg(tile)).toContain(
+    `<path d="M1 2L4.5 2L1 2.5ZM5 2L8.5 2L5 2.5Z" fill="url(#x-p0)" ${stroke(1)}/>`,
+  );
+});
+
+test('rounding of steps does not add up along an outline', () => {
+  const third = 1 / 3;
+  const steps = Array.from({ length: 900 }, (_, at): Path[number] => ['L', at * third, 0]);
   const svg = drawingToSvg(
     {
-      width: 10,
-      height: 10,
+      width: 9,
+      height: 9,
       symbols: {},
-      nodes: [
-        {
-          kind: 'glyphs',
-          typeface: 'known',
-          size: 5,
-          text: 'A',
-          fill,
-          stroke: { paint: solid('#ff0000'), width: 1 },
-          glyphs: [{ id: 7, x: 1, y: 2, angle: 0, text: 'A' }],
-        },
-      ],
+      nodes: every.nodes.filter(({ kind }) => kind === 'glyphs'),
     },
-    SOURCES,
+    { ...SOURCES, outline: () => [['M', 0, 0], ...steps, ['Z']] },
   );
-  expect(svg).toMatch(
-    /<clipPath id="x-p0"><path d="M0 0L7 0Z" transform="matrix\(5 0 0 5 1 2\)"\/>/,
-  );
-  expect(svg).toContain('<pattern id="x-p1" patternUnits="userSpaceOnUse" width="2" height="2"');
+  const [, data = ''] = /m0 0(l[^"z]*)z/.exec(svg) ?? [];
+  const along = data.match(/-?[\d.]+/g)?.reduce((sum, step) => sum + Number(step), 0);
+  expect(along).toBeCloseTo(899 / 3, 3);
 });
 
 test('a tile is drawn wherever some of it is seen, also by what reaches over from outside', () => {

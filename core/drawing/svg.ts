@@ -1,7 +1,9 @@
+import svgpath from 'svgpath';
 import {
+  apply,
   compose,
   grown,
-  placed,
+  rotation,
   scaling,
   type Affine,
   type Box,
@@ -19,13 +21,13 @@ import type {
   Stroke,
   TilePaint,
 } from './drawing.ts';
+import { lettersPath, type GlyphOutline } from './letters.ts';
 import { nodesInTile } from './tiles.ts';
 import { written, writtenAll } from './number.ts';
 
 /** Where the writer gets what a drawing only names. */
 export interface SvgSources {
-  /** SVG path data of a glyph, in em units with y down; empty when the typeface is missing. */
-  glyph(typeface: string, id: number): string;
+  readonly outline: GlyphOutline;
   /** The address of a picture; undefined draws an empty frame. */
   imageUrl(art: string): string | undefined;
   /** Put before every id, so that several drawings can stand in one page. */
@@ -55,6 +57,18 @@ export function pathData(path: Path): string {
 
 function writtenPath(path: Path): string {
   return path.map(([letter, ...values]) => letter + writtenAll(values as number[])).join('');
+}
+
+const writtenOutlines = new WeakMap<Path, string>();
+
+/** SVG path data of a path from wherever the pen stands, which is its (0, 0). */
+function dataFromPen(path: Path): string {
+  const known = writtenOutlines.get(path);
+  if (known !== undefined) return known;
+  // Taken as a whole path, its first step would be kept absolute.
+  const data = svgpath(pathData(path)).rel().round(4).toString().replace(/^M/, 'm');
+  writtenOutlines.set(path, data);
+  return data;
 }
 
 /** Writes nodes as SVG markup, symbols as `<g>` of that id in the defs. */
@@ -119,7 +133,7 @@ class SvgWriter {
     const lines = stroke ? this.stroke(stroke) : '';
     if (fill?.kind === 'tile' && fill.once) {
       const box = findBounds([{ kind: 'path', path }]);
-      const filled = box ? this.within(this.clip(path, evenOdd), fill, box) : '';
+      const filled = box ? this.once(fill, this.clip(path, evenOdd), box) : '';
       return filled + (lines && `<path d="${pathData(path)}" fill="none"${lines}/>`);
     }
     const rule = evenOdd ? ' fill-rule="evenodd"' : '';
@@ -127,16 +141,14 @@ class SvgWriter {
     return `<path d="${pathData(path)}"${paint}${rule}${lines}/>`;
   }
 
-  /** A paint in a clip path, over a box that the clip lies in. */
-  private within(clip: string, paint: Paint, box: Box): string {
+  /** A tile that is drawn once, where a clip path lets it show; its ground fills the box about that. */
+  private once({ ground, map, nodes }: TilePaint, clip: string, box: Box): string {
     const { left, top, right, bottom } = box;
-    const place = `x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}"`;
-    const inner =
-      paint.kind === 'tile' && paint.once
-        ? (paint.ground ? `<rect ${place} fill="${paint.ground}"/>` : '') +
-          `<g transform="${matrix(paint.map)}">${this.nodes(paint.nodes)}</g>`
-        : `<rect ${place}${this.paint('fill', paint)}/>`;
-    return `<g clip-path="url(#${clip})">${inner}</g>`;
+    const filled = ground
+      ? `<rect x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}" fill="${ground}"/>`
+      : '';
+    const drawn = `<g transform="${matrix(map)}">${this.nodes(nodes)}</g>`;
+    return `<g clip-path="url(#${clip})">${filled}${drawn}</g>`;
   }
 
   private shadow({ children, blur, opacity }: ShadowNode): string {
@@ -152,24 +164,33 @@ class SvgWriter {
 
   private glyphs(node: GlyphsNode): string {
     const { fill, stroke, size } = node;
-    const drawn = node.glyphs
-      .map(({ id, x, y, angle }) => {
-        const path = this.sources.glyph(node.typeface, id);
-        if (!path) return '';
-        const map = compose(placed(x, y, angle), scaling(size));
-        return `<path d="${path}" transform="matrix(${writtenAll(map, 6)})"/>`;
+    const label = `<g role="img" aria-label="${escapeText(node.text)}"`;
+    if (fill && fill.kind !== 'solid' && fill.kind !== 'ink') {
+      // Other paints are in mm, and would be scaled with the letters.
+      const path = lettersPath(node, this.sources.outline);
+      return `${label}>${this.path({ kind: 'path', path, fill, ...(stroke && { stroke }) })}</g>`;
+    }
+    const lines = stroke ? this.stroke({ ...stroke, width: stroke.width / size }) : '';
+    const paints = (fill ? this.paint('fill', fill) : ' fill="none"') + lines;
+    return `${label}${paints}>${this.letters(node)}</g>`;
+  }
+
+  /** Letters in ems, so that each is written once and for all; those that stand alike are one path. */
+  private letters({ typeface, size, glyphs }: GlyphsNode): string {
+    const alike = new Map<number, string>();
+    for (const { id, x, y, angle } of glyphs) {
+      const outline = dataFromPen(this.sources.outline(typeface, id));
+      if (!outline) continue;
+      const at = apply(compose(scaling(1 / size), rotation(-angle)), { x, y });
+      const start = `M${written(at.x, 6)} ${written(at.y, 6)}`;
+      alike.set(angle, (alike.get(angle) ?? '') + start + outline);
+    }
+    return [...alike]
+      .map(([angle, data]) => {
+        const map = writtenAll(compose(rotation(angle), scaling(size)), 6);
+        return `<path d="${data}" transform="matrix(${map})"/>`;
       })
       .join('');
-    const label = `<g role="img" aria-label="${escapeText(node.text)}"`;
-    // A stroke is scaled with its glyph, so its width is told in ems.
-    const lines = stroke ? this.stroke({ ...stroke, width: stroke.width / size }) : '';
-    if (!fill || fill.kind === 'solid' || fill.kind === 'ink')
-      return `${label}${fill ? this.paint('fill', fill) : ' fill="none"'}${lines}>${drawn}</g>`;
-    // Other paints are in mm and would be scaled too: the letters are a hole that they show through.
-    const id = this.id();
-    this.defs.push(`<clipPath id="${id}">${drawn}</clipPath>`);
-    const box = findBounds([node]);
-    return box ? `${label}>${this.within(id, fill, box)}</g>` : '';
   }
 
   private image(art: string, map: Affine): string {

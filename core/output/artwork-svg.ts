@@ -1,4 +1,4 @@
-import { drawingToSvg, pathData } from '../drawing/index.ts';
+import { drawingToSvg } from '../drawing/index.ts';
 import { translation } from '../geometry/index.ts';
 import type { Job, JobResources } from '../job/index.ts';
 import type { CompiledPiece } from '../piece/index.ts';
@@ -29,10 +29,7 @@ export function artworkSvg(
   };
   return drawingToSvg(drawing, {
     prefix: '',
-    glyph(typeface, id) {
-      const face = resources.typeface(typeface);
-      return face ? pathData(face.outline(id)) : '';
-    },
+    outline: (typeface, glyph) => resources.typeface(typeface)?.outline(glyph) ?? [],
     imageUrl(id) {
       const [art, bytes] = [job.art[id], resources.bytes(id)];
       return art?.kind === 'pixels' && bytes

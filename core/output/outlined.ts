@@ -1,5 +1,4 @@
-import type { Drawing, DrawingNode, GlyphsNode } from '../drawing/index.ts';
-import { compose, mapPath, placed, scaling } from '../geometry/index.ts';
+import { lettersPath, type Drawing, type DrawingNode, type GlyphsNode } from '../drawing/index.ts';
 import type { Typeface } from '../type/index.ts';
 
 /** A drawing with its letters as outlines: no typeface is needed to read it, and no words can be searched. */
@@ -23,9 +22,7 @@ export function outlinedDrawing(
 }
 
 function lettersOf(node: GlyphsNode, typeface: Typeface | undefined): DrawingNode {
-  const path = node.glyphs.flatMap(({ id, x, y, angle }) =>
-    typeface ? mapPath(typeface.outline(id), compose(placed(x, y, angle), scaling(node.size))) : [],
-  );
+  const path = lettersPath(node, (_, glyph) => typeface?.outline(glyph) ?? []);
   const { fill, stroke } = node;
   return { kind: 'path', path, ...(fill ? { fill } : {}), ...(stroke ? { stroke } : {}) };
 }
