@@ -5,6 +5,10 @@ export default {
   testMatch: ['**/*.test.ts'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/', '/.cache/'],
   modulePathIgnorePatterns: ['/dist/', '/.cache/'],
+  // Every test file would load the sentences of all languages.
+  moduleNameMapper: {
+    '^\\.\\./locales/index\\.js$': '<rootDir>/node_modules/zod/v4/locales/en.js',
+  },
   extensionsToTreatAsEsm: ['.ts'],
   transform: {
     '^.+\\.ts$': [

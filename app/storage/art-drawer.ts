@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { artSchema, type Art } from '../../core/art/index.ts';
 import { artOfJob, withArtReplaced, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';

@@ -3,6 +3,7 @@ import type { DrawingNode } from '../../core/drawing/index.ts';
 import type { Box } from '../../core/geometry/index.ts';
 import type { PageSources } from './drawing-svg.ts';
 import { drawnBox, useDrawnPicture } from './drawn-picture.ts';
+import { rectOf } from './rect-of.ts';
 
 /** Drawing nodes as one image, of what lies in a box; for what is only looked at. */
 const props = defineProps<{
@@ -18,11 +19,5 @@ const url = useDrawnPicture(() => {
 </script>
 
 <template>
-  <image
-    :href="url"
-    :x="box.left"
-    :y="box.top"
-    :width="box.right - box.left"
-    :height="box.bottom - box.top"
-  />
+  <image :href="url" v-bind="rectOf(box)" />
 </template>

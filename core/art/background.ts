@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { oklabDistance, oklabReader, rgbOf, type Oklab } from '../color/index.ts';
 import { groupRuns, runsOf, type RgbaImage } from '../raster/index.ts';
 import { BAND, nearBorder, Unmixer } from './unmix.ts';

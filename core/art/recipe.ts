@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { luminanceOfBytes, toHex } from '../color/index.ts';
 import type { DrawingNode, Paint, PathNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';

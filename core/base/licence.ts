@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What may be done with a picture or a typeface, as its maker or seller says. */
 export const licenceSchema = z.enum(['own', 'free', 'credit', 'private']);

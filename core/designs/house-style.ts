@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { artSchema } from '../art/index.ts';
 import { color } from '../piece/index.ts';
 

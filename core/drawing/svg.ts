@@ -1,7 +1,7 @@
-import svgpath from 'svgpath';
 import {
   apply,
   compose,
+  dataFromPen,
   grown,
   rotation,
   scaling,
@@ -61,12 +61,9 @@ function writtenPath(path: Path): string {
 
 const writtenOutlines = new WeakMap<Path, string>();
 
-/** SVG path data of a path from wherever the pen stands, which is its (0, 0). */
-function dataFromPen(path: Path): string {
-  const known = writtenOutlines.get(path);
-  if (known !== undefined) return known;
-  // Taken as a whole path, its first step would be kept absolute.
-  const data = svgpath(pathData(path)).rel().round(4).toString().replace(/^M/, 'm');
+/** An outline as SVG path data from wherever the pen stands. */
+function outlineData(path: Path): string {
+  const data = writtenOutlines.get(path) ?? dataFromPen(pathData(path));
   writtenOutlines.set(path, data);
   return data;
 }
@@ -179,7 +176,7 @@ class SvgWriter {
   private letters({ typeface, size, glyphs }: GlyphsNode): string {
     const alike = new Map<number, string>();
     for (const { id, x, y, angle } of glyphs) {
-      const outline = dataFromPen(this.sources.outline(typeface, id));
+      const outline = outlineData(this.sources.outline(typeface, id));
       if (!outline) continue;
       const at = apply(compose(scaling(1 / size), rotation(-angle)), { x, y });
       const start = `M${written(at.x, 6)} ${written(at.y, 6)}`;

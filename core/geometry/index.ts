@@ -30,6 +30,7 @@ export { fitCurves, type CurveFit, type FittedCurves } from './curves.ts';
 export { fitAffine, fitSimilarity, residualOf, type PointPair } from './fit.ts';
 export {
   ellipsePath,
+  dataFromPen,
   findPath,
   flatten,
   KAPPA,

@@ -147,6 +147,12 @@ function pathStep(
   }
 }
 
+/** SVG path data as it is drawn from wherever the pen stands, which is its (0, 0). */
+export function dataFromPen(data: string): string {
+  // Taken for a whole path, its first step would be kept absolute.
+  return svgpath(data).rel().round(4).toString().replace(/^M/, 'm');
+}
+
 /**
  * The rings of a path, with curves as lines that leave the curve by at most `tolerance` mm. Lines
  * that were not closed are closed.

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { freeId, isProblem, isSame } from '../base/index.ts';
 import { elementSchema, fillSchema, type Piece, type PieceElement } from '../piece/index.ts';
 import { changedElement } from './changed-element.ts';

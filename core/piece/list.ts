@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { color } from './fill.ts';
 
 /** What a list may hold at most. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
 import { thingSchema } from '../things/index.ts';
 import { elementSchema } from './elements/index.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What keeps a simulated printer from printing. */
 export const PRINT_STOPS = ['jam', 'empty', 'media'] as const;

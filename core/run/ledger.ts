@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 const text = z.string().max(300);
 const count = z.number().int().min(0).max(1_000_000);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Path } from '../geometry/index.ts';
 import { arc, arcSchema } from './kinds/arc.ts';
 import { arch, archSchema } from './kinds/arch.ts';

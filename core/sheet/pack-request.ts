@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
 import { signedArea, type Ring } from '../geometry/index.ts';
 import type { Repeated } from './step-and-repeat.ts';

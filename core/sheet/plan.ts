@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { marksSchema, stockSchema } from '../stock/index.ts';
 
 /** A copy's name: its piece and its number or the row that gives it, wherever it lies. */

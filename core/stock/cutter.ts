@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A cutter of the workshop and what is known of it. */
 export const cutterSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { grown, type Box } from '../geometry/index.ts';
 import { markBox, type MarkPlace } from '../register/index.ts';
 import { printable, type Stock } from './stock.ts';

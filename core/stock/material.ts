@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What materials are, in the order in which they are offered. */
 export const MATERIAL_KINDS = [

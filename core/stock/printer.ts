@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { IDENTITY, type Affine } from '../geometry/index.ts';
 
 const number = z.number().finite();

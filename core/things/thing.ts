@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Result } from '../base/index.ts';
 import type { FlatSize } from './flat.ts';
 import { band, bandSchema } from './kinds/band.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bad, contentHash, good, licenceSchema, type Result } from '../base/index.ts';
 import { facesOf, TYPEFACES, type Face, type Family } from './families.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { LETTER_CASES } from './cased.ts';
 
 /** How words lie: in straight lines, or bent. */

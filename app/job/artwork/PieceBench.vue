@@ -8,6 +8,7 @@ import { elementMap } from '../../../core/piece/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
+import { rectOf } from '../../ui/rect-of.ts';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
 import { useSettings } from '../../ui/settings-store.ts';
@@ -163,14 +164,7 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         @press="(event, place, side) => bent && lines.startNode(event, bent, place, side)"
       />
       <TypingLayer :typing="typing" :px="px" />
-      <rect
-        v-if="area.box.value"
-        class="area"
-        :x="area.box.value.left"
-        :y="area.box.value.top"
-        :width="area.box.value.right - area.box.value.left"
-        :height="area.box.value.bottom - area.box.value.top"
-      />
+      <rect v-if="area.box.value" class="area" v-bind="rectOf(area.box.value)" />
       <MeasureLayer v-if="desk.measuring.value" :bench="bench" :px="px" />
       <template v-if="desk.drawing.value">
         <rect

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { artSchema, type Art } from '../../../core/art/index.ts';
 import { artOfElement, elementSchema, type PieceElement } from '../../../core/piece/index.ts';
 import type { DeskState } from './desk-state.ts';

@@ -17,6 +17,7 @@ import { findArrow } from '../../ui/arrow-keys.ts';
 import { useBenchView } from '../../ui/bench-view.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
+import { rectOf } from '../../ui/rect-of.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import type { DeskState } from '../artwork/desk-state.ts';
 import { pageSources, resourceVersion } from '../store/page-resources.ts';
@@ -128,14 +129,8 @@ function choosePoint(place: NodePlace): void {
         <filter id="flat-lost" x="-20%" y="-20%" width="140%" height="140%">
           <feColorMatrix values="0 0 0 0 0.95  0 0 0 0 0.65  0 0 0 0 0.35  0 0 0 1 0" />
         </filter>
-        <mask
-          id="unprinted"
-          maskUnits="userSpaceOnUse"
-          v-bind="{ x: paper.left, y: paper.top }"
-          :width="paper.right - paper.left"
-          :height="paper.bottom - paper.top"
-        >
-          <rect :x="paper.left" :y="paper.top" width="100%" height="100%" fill="#fff" />
+        <mask id="unprinted" maskUnits="userSpaceOnUse" v-bind="rectOf(paper)">
+          <rect v-bind="rectOf(paper)" fill="#fff" />
           <g filter="url(#flat-black)">
             <DrawnNodes :nodes="compiled.nodes" :sources="pageSources" :version="resourceVersion" />
           </g>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { grown } from '../../../core/geometry/index.ts';
 import { pageOf, printedBox, printedPages, printedSheet } from '../../../core/job/index.ts';
 import type { PaperSide } from '../../../core/stock/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
@@ -9,6 +10,7 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
+import { rectOf } from '../../ui/rect-of.ts';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
 import CheckRow from '../../ui/CheckRow.vue';
@@ -154,14 +156,7 @@ function show(finding: Finding): void {
           v-if="ring"
           :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
         >
-          <rect
-            class="ring"
-            :x="ring.left - 1.5"
-            :y="ring.top - 1.5"
-            :width="ring.right - ring.left + 3"
-            :height="ring.bottom - ring.top + 3"
-            rx="3"
-          />
+          <rect class="ring" v-bind="rectOf(grown(ring, 1.5))" rx="3" />
         </g>
       </svg>
       <div v-if="made.doing.value" class="doing" role="status">

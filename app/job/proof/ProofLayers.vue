@@ -6,6 +6,7 @@ import { orderCuts } from '../../../core/cutting/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import type { CompiledSheet } from '../../../core/sheet/index.ts';
 import { spotPaths } from '../../../core/stock/index.ts';
+import SheetZones from '../sheet/SheetZones.vue';
 import type { Layer } from './layers.ts';
 
 /** What is not printed, over the printed sheet: cut lines and their order, bleed, keep-clear zones, used labels. */
@@ -47,25 +48,7 @@ const edgeBand = (outer: Path, inner: Path): string => `${pathData(outer)}${path
         :d="path"
       />
     </template>
-    <template v-if="shown.has('zones')">
-      <rect
-        v-for="(zone, at) in sheet.zones"
-        :key="at"
-        class="zone"
-        :x="zone.left"
-        :y="zone.top"
-        :width="zone.right - zone.left"
-        :height="zone.bottom - zone.top"
-        rx="5"
-      />
-      <rect
-        class="printable"
-        :x="sheet.stock.margins[3]"
-        :y="sheet.stock.margins[0]"
-        :width="sheet.stock.width - sheet.stock.margins[1] - sheet.stock.margins[3]"
-        :height="sheet.stock.height - sheet.stock.margins[0] - sheet.stock.margins[2]"
-      />
-    </template>
+    <SheetZones v-if="shown.has('zones')" :sheet="sheet" />
     <template v-if="shown.has('used')">
       <path v-for="(spot, at) in gone" :key="at" class="gone" :d="pathData(spot)" />
     </template>
@@ -103,8 +86,7 @@ const edgeBand = (outer: Path, inner: Path): string => `${pathData(outer)}${path
 .layers {
   pointer-events: none;
 }
-.cut,
-.printable {
+.cut {
   fill: none;
   stroke-width: 1.6px;
   vector-effect: non-scaling-stroke;
@@ -121,18 +103,9 @@ const edgeBand = (outer: Path, inner: Path): string => `${pathData(outer)}${path
   stroke-dasharray: 1 4;
   stroke-linecap: round;
 }
-.printable {
-  stroke: #8c7d8d;
-  stroke-width: 1px;
-  stroke-dasharray: 4 4;
-}
 .bleed {
   fill: #f2a65a;
   fill-opacity: 0.55;
-}
-.zone {
-  fill: #f2a65a;
-  fill-opacity: 0.3;
 }
 .gone {
   fill: #8c7d8d55;

@@ -12,6 +12,7 @@ import { asPrinted, compileJob, type Job } from '../../../core/job/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
 import { trySize } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
+import { rectOf } from '../../ui/rect-of.ts';
 import { usedPicture } from '../size/pictures/index.ts';
 import ThingLines from '../size/ThingLines.vue';
 import { pageCompiler } from '../store/page-resources.ts';
@@ -72,10 +73,7 @@ const url = computed(() => {
         <clipPath :id="`on-thing-${at}`"><path :d="d" /></clipPath>
         <image
           :href="url"
-          :x="box.left"
-          :y="box.top"
-          :width="box.right - box.left"
-          :height="box.bottom - box.top"
+          v-bind="rectOf(box)"
           :transform="to && `matrix(${to.join(' ')})`"
           preserveAspectRatio="none"
         />

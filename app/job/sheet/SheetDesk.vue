@@ -29,6 +29,7 @@ import OneOffsCard from './OneOffsCard.vue';
 import SheetCard from './SheetCard.vue';
 import SheetCopies from './SheetCopies.vue';
 import { useSheetKeys } from './sheet-keys.ts';
+import SheetZones from './SheetZones.vue';
 import SheetStrip from './SheetStrip.vue';
 import TrimCard from './TrimCard.vue';
 import TrimLines from './TrimLines.vue';
@@ -145,23 +146,7 @@ function press(event: PointerEvent): void {
           :viewBox="`0 0 ${stock.width} ${stock.height}`"
           :style="paper"
         >
-          <rect
-            class="printable"
-            :x="stock.margins[3]"
-            :y="stock.margins[0]"
-            :width="stock.width - stock.margins[1] - stock.margins[3]"
-            :height="stock.height - stock.margins[0] - stock.margins[2]"
-          />
-          <rect
-            v-for="(zone, at) in sheet.zones"
-            :key="at"
-            class="zone"
-            :x="zone.left"
-            :y="zone.top"
-            :width="zone.right - zone.left"
-            :height="zone.bottom - zone.top"
-            rx="5"
-          />
+          <SheetZones :sheet="sheet" />
           <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="pathData(spot)" />
           <SheetCopies :sheet="sheet" :one-offs="oneOffs" @grip="drag.start" />
           <line v-for="(mark, at) in sheet.crops" :key="`crop${at}`" v-bind="mark" class="crop" />
@@ -272,18 +257,6 @@ function press(event: PointerEvent): void {
 .over {
   box-shadow: none;
   pointer-events: none;
-}
-.printable {
-  fill: none;
-  stroke: #8c7d8d;
-  stroke-width: 1px;
-  stroke-dasharray: 4 4;
-  vector-effect: non-scaling-stroke;
-  pointer-events: none;
-}
-.zone {
-  fill: #f2a65a;
-  fill-opacity: 0.24;
 }
 .gone {
   fill: #8c7d8d22;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { SYMBOLOGIES, tryEncode, type EncodedCode } from '../../code/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import { rectanglePath, translation, type PathStep } from '../../geometry/index.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Art, VectorNodes } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import type { EdgeRings } from '../../shape/index.ts';

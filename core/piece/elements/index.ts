@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Art } from '../../art/index.ts';
 import type { CompiledElement, ElementContext, ElementKind } from './common.ts';
 import { CAPTION_TYPEFACE, code, codeSchema } from './code.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { boxOfRings, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
 import { mapNodes, outlineNodeSchema, wayPath, type OutlineNode } from '../../shape/index.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { ornamentOf, ORNAMENTS } from '../../art/index.ts';
 import { color } from '../fill.ts';
 import { placeFields, scaledBox, side, type ElementKind } from './common.ts';

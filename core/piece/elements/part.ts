@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { scaling } from '../../geometry/index.ts';
 import { joinedEdges, placeEdge } from '../../shape/index.ts';
 import { emptyFrame, placeFields, scaledBox, side, type ElementKind } from './common.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { artSize, orientationMap, type Art } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { nested, scaling, translation, type Affine } from '../../geometry/index.ts';

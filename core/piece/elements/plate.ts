@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { isSame } from '../../base/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { solid, type PathNode } from '../../drawing/index.ts';
 import { dashesAlong, dotsAlong, flatten, type Path } from '../../geometry/index.ts';
 import { color } from '../fill.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { KAPPA, type Path } from '../../geometry/index.ts';
 import { boxedKind, less, mm, type ShapeKind } from './kind.ts';
 

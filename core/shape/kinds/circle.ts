@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { ellipsePath } from '../../geometry/index.ts';
 import { less, mm, type ShapeKind } from './kind.ts';
 

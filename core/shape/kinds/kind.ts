@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { flatten, offsetRegion, ringsPath, type Path, type Point } from '../../geometry/index.ts';
 
 /** A measure of a shape in mm. */

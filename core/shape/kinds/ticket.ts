@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bow, type Path } from '../../geometry/index.ts';
 import { boxedKind, mm } from './kind.ts';
 

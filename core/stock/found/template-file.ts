@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bad, good, type Platform, type Result } from '../../base/index.ts';
 import { parseSvg } from '../../art/index.ts';
 import { outlinesOf, pathData, written } from '../../drawing/index.ts';

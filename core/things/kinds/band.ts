@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { formatLength } from '../../units/index.ts';
 import type { ZoneName } from '../flat.ts';
 import { flat, mm, overlapWarning, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';

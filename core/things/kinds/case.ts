@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { flat, mm, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';
 
 /** The paper of a disc's case: an insert with its spines, or the cover of a slim one. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bad } from '../../base/index.ts';
 import { ellipsePath, flatten } from '../../geometry/index.ts';
 import { formatLength } from '../../units/index.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { flat, mm, rectangleOf, type ThingKind } from './kind.ts';
 
 /** A label for an envelope: the address, the sender, or a seal for the flap. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { corners, type Box } from '../../geometry/index.ts';
 import type { Fold, Zone } from '../flat.ts';
 import { boxZone, flat, mm, nothingLeft, rectangleOf, some, type ThingKind } from './kind.ts';

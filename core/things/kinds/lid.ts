@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { formatLength } from '../../units/index.ts';
 import { flat, mm, nothingLeft, some, type ThingKind } from './kind.ts';
 

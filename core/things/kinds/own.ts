@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { plainShape } from '../../shape/index.ts';
 import { flat, mm, rectangleOf, some, type ThingKind } from './kind.ts';
 import { hemmed } from './face.ts';

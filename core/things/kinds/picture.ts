@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { flat, mm, rectangleOf, type ThingKind } from './kind.ts';
 
 /** As large as a picture at an exact width or height; `ratio` is its width over its height. */

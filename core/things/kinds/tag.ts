@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { formatLength } from '../../units/index.ts';
 import type { TagShape } from '../../shape/index.ts';
 import type { Fold, Zone } from '../flat.ts';

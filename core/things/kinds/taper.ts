@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { bad, type Result } from '../../base/index.ts';
 import type { Ring } from '../../geometry/index.ts';
 import { arcPoint, type ArcShape } from '../../shape/index.ts';

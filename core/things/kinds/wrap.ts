@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Result } from '../../base/index.ts';
 import { formatLength } from '../../units/index.ts';
 import type { FlatSize, Zone, ZoneName } from '../flat.ts';
