@@ -10,6 +10,7 @@ test('words are typed, sized, spaced, coloured and set in another face, and stay
 }) => {
   const words = page.locator('[data-element="words-3"]');
   await words.locator('.hit').click();
+  await expect(page.locator('.stack [aria-pressed="true"]')).toBeInViewport({ ratio: 1 });
   await page.getByLabel('The words', { exact: true }).fill('Ranunculus\nacris');
   await expect(words.locator('[role="img"]').first()).toHaveAttribute('aria-label', /Ranunculus/);
   await enter(page, 'Size in points', '9');

@@ -6,6 +6,7 @@ export const run = {
   marksFound: 'Marks found',
   marksFitTo: 'Marks fit to',
   eachCopy: 'Each copy',
+  ofEachCopy: 'off by · bleed left',
   run: 'Run',
   looks: 'What is seen',
   stopped: 'The run can start when these are mended.',
@@ -172,6 +173,8 @@ export const run = {
     lost: 'The cutter is lost half-way',
   },
   isTorn: 'torn',
+  showPaper: (count: number): string =>
+    count === 1 ? '1 label shows paper' : `${count} labels show paper`,
   torn: (count: number): string => (count === 1 ? '1 label torn' : `${count} labels torn`),
   chances: 'Will it come out?',
   chancesHint: '200 rehearsals with a printer and a hand that are off as usual.',

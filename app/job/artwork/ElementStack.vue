@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiEyeOffOutline } from '@mdi/js';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { elementTitle, type PieceElement } from '../../../core/piece/index.ts';
 import type { DeskState } from './desk-state.ts';
 import ElementPicture from './ElementPicture.vue';
@@ -33,12 +33,22 @@ function drop(event: DragEvent, to: number): void {
       args: { piece: props.desk.piece.value.id, element, to },
     });
 }
+/** What is chosen is in sight, also where there are more elements than room. */
+const row = ref<HTMLElement | null>(null);
+watch(
+  () => [row.value, ...props.desk.selected.value],
+  () =>
+    row.value
+      ?.querySelector('[aria-pressed="true"]')
+      ?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+  { flush: 'post' },
+);
 </script>
 
 <template>
   <div v-if="items.length" class="stack grows" role="group" :aria-label="texts.artwork.stack">
     <span class="quiet">{{ texts.artwork.below }}</span>
-    <div class="items">
+    <div ref="row" class="items">
       <button
         v-for="({ element, compiled, title }, index) in items"
         :key="element.id"
@@ -81,6 +91,7 @@ function drop(event: DragEvent, to: number): void {
   min-width: 0;
   padding: 3px;
   overflow-x: auto;
+  scroll-padding: 6px;
 }
 button {
   flex: 0 1 42px;

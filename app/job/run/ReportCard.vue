@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { Job } from '../../../core/job/index.ts';
 import type { RunReport } from '../../../core/run/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { texts } from '../../texts/index.ts';
+import { copyTitle } from '../sheet/one-off-facts.ts';
 
 /** What came of the run on one sheet: how well the marks were found, and each copy. */
 const props = defineProps<{
+  job: Job;
   report: RunReport;
   sheet: number;
 }>();
@@ -29,7 +32,7 @@ const title = computed(() =>
     : torn.value
       ? texts.run.torn(torn.value)
       : slivers.value
-        ? `${slivers.value} labels show paper`
+        ? texts.run.showPaper(slivers.value)
         : texts.run.good,
 );
 const tone = computed(() =>
@@ -58,10 +61,11 @@ const tone = computed(() =>
       >
     </template>
   </CardPanel>
-  <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" aside="off by · bleed left">
+  <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" :aside="texts.run.ofEachCopy">
     <ul>
       <li v-for="copy in done.copies" :key="copy.copy">
-        <span>{{ copy.copy }}</span><span :class="{ thin: copy.bleedLeft < 0.3 || !copy.clean }"
+        <span>{{ copyTitle(job, copy.copy) }}</span><span
+          :class="{ thin: copy.bleedLeft < 0.3 || !copy.clean }"
           >{{ copy.clean ? '' : `${texts.run.isTorn} · ` }}{{ copy.deviation.toFixed(2) }} ·
           {{ texts.run.mm(copy.bleedLeft, 2) }}</span
         >

@@ -193,7 +193,7 @@ onBeforeUnmount(() => ongoing?.cancel());
         <DevicesCard :cuts="cuts" />
       </template>
       <template v-else>
-        <ReportCard v-if="report" :report="report" :sheet="sheet" />
+        <ReportCard v-if="report && store.job" :job="store.job" :report="report" :sheet="sheet" />
         <button
           v-if="seen?.stopped && marks.length > 2 && !marksByHand && !running"
           class="link"

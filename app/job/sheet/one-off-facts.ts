@@ -27,6 +27,13 @@ export function copyName(job: Job, copy: string): string {
   return first || say.copyNumber(found.number);
 }
 
+/** The same where copies of several pieces stand together. */
+export function copyTitle(job: Job, copy: string): string {
+  const found = copyOf(job, copy);
+  const name = copyName(job, copy);
+  return found && !found.row ? `${found.piece.name}, ${name}` : name;
+}
+
 /** A copy that differs from its piece. */
 export interface OneOffFact {
   readonly copy: CopyId;
