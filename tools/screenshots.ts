@@ -117,6 +117,7 @@ try {
   const price = page.getByLabel('A pack costs, EUR');
   await price.fill('14.50');
   await price.press('Enter');
+  await page.waitForTimeout(600); // it is kept
   for (const [job, spoiled] of [
     ['pot-lid-seals', 3],
     ['woodland-stickers', 0],
