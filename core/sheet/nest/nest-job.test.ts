@@ -1,4 +1,5 @@
-import type { Piece } from '../../piece/index.ts';
+import { expectGood } from '../../base/index.ts';
+import { parseList, type Piece } from '../../piece/index.ts';
 import { boxOfRings, flatten, mapRing, placed } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
 import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../../stock/index.ts';
@@ -88,6 +89,14 @@ test('nothing that is wanted goes for more of something else', async () => {
     expect(filled.counts.heart).toBeGreaterThanOrEqual(16);
     expect(filled.area).toBeGreaterThanOrEqual(first.area);
   }
+});
+
+test('what is left is not filled with more of what a list counts', async () => {
+  const list = expectGood(parseList('Name\nSea Holly\nBorage\nYarrow'));
+  const counted = { pieces: [piece('seal', SEAL)], list };
+  const listed = { ...job({ wanted: {}, each: { seal: 1 } }), ...counted };
+  const found = await nestJob(listed, { rounds: 3, seed: 1, fill: true });
+  expect(found.counts).toEqual({ seal: 3 });
 });
 
 test('copies that may not be turned stand upright', async () => {

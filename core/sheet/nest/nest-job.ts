@@ -65,19 +65,22 @@ export async function nestJob(
       mapRing(outlineOf(piece), placed(place.x, place.y, place.angle)),
     );
   const staying = (id: string): number => pinned.filter(({ piece }) => piece.id === id).length;
-  const wishes = pieces.flatMap(({ id, edge }): NestWish[] => {
+  const wishesOf = ({ id, edge }: Piece): NestWish[] => {
     const ring = outlineOf({ edge });
     const area = Math.abs(signedArea(ring));
     const round = edge.kind === 'circle' ? { diameter: edge.diameter } : {};
     const wanted = printedNames(job, id).length - staying(id);
     const wish = { ring, area, ...round, angles: edge.kind === 'circle' ? [0] : angles };
-    if (!fill) return [{ ...wish, wanted, most: false }];
-    // A list says how many there are; of one piece alone none goes for another.
-    const more = { ...wish, wanted: isByRow(job, id) ? 0 : MOST_COPIES, most: true };
-    return pieces.length === 1 ? [more] : [{ ...wish, wanted, most: false, worth: WANTED }, more];
-  });
-  const pieceOf = (kind: number): Piece | undefined =>
-    pieces[Math.floor((kind * pieces.length) / wishes.length)];
+    const own = { ...wish, wanted, most: false, ...(fill && { worth: WANTED }) };
+    // A list says how many there are.
+    if (!fill || isByRow(job, id)) return [own];
+    const more = { ...wish, wanted: MOST_COPIES, most: true };
+    // Of one piece alone none goes for another.
+    return pieces.length === 1 ? [more] : [own, more];
+  };
+  const asked = pieces.flatMap((piece) => wishesOf(piece).map((wish) => ({ piece, wish })));
+  const wishes = asked.map(({ wish }) => wish);
+  const pieceOf = (kind: number): Piece | undefined => asked[kind]?.piece;
   const countOf = (sheets: readonly Nested[], id: string): number =>
     sheets
       .flatMap(({ places }) => places)
@@ -106,9 +109,7 @@ export async function nestJob(
   const rest = wishes.map(({ wanted }) => wanted);
   const start = nested?.map((sheet) =>
     sheet.flatMap(({ piece, ...place }): NestPlace[] => {
-      const kind = wishes.findIndex(
-        (_, at) => pieceOf(at)?.id === piece && (rest[at] as number) > 0,
-      );
+      const kind = asked.findIndex(({ piece: { id } }, at) => id === piece && (rest[at] ?? 0) > 0);
       if (kind < 0) return [];
       rest[kind] = (rest[kind] as number) - 1;
       return [{ kind, ...place }];
