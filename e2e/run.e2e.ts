@@ -175,8 +175,8 @@ test('marks that the sensor misses are set on the picture, and the sheet is cut 
   }
   await page.getByRole('button', { name: 'Cut by these marks' }).click();
   const worst = page.locator('[data-worst]');
-  await expect(page.getByText('Sea Holly, no. 12', { exact: true })).toBeVisible();
   await expect(worst).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText('Sea Holly, no. 12', { exact: true })).toBeVisible();
   // By hand on a picture of a third of a millimetre a pixel.
   expect(parseFloat(await worst.innerText())).toBeLessThan(0.8);
   await page.getByRole('radio', { name: 'On the thing' }).click();

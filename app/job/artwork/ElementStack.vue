@@ -33,6 +33,7 @@ function drop(event: DragEvent, to: number): void {
       args: { piece: props.desk.piece.value.id, element, to },
     });
 }
+
 /** What is chosen is in sight, also where there are more elements than room. */
 const row = ref<HTMLElement | null>(null);
 watch(

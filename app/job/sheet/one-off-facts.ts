@@ -21,17 +21,19 @@ export function ownWords({ ground, elements = {}, without, added }: OneOff): str
 
 /** A copy as people know it: what its row says first, or its number. */
 export function copyName(job: Job, copy: string): string {
-  const found = copyOf(job, copy);
-  if (!found) return '';
-  const first = job.list && found.row && fieldOf(job.list, found.row, job.list.columns[0] ?? '');
-  return first || say.copyNumber(found.number);
+  return named(job, copy, (number) => number);
 }
 
 /** The same where copies of several pieces stand together. */
 export function copyTitle(job: Job, copy: string): string {
+  return named(job, copy, (number, piece) => `${piece}, ${number}`);
+}
+
+function named(job: Job, copy: string, without: (number: string, piece: string) => string): string {
   const found = copyOf(job, copy);
-  const name = copyName(job, copy);
-  return found && !found.row ? `${found.piece.name}, ${name}` : name;
+  if (!found) return '';
+  const first = job.list && found.row && fieldOf(job.list, found.row, job.list.columns[0] ?? '');
+  return first || without(say.copyNumber(found.number), found.piece.name);
 }
 
 /** A copy that differs from its piece. */
