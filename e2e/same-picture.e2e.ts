@@ -99,7 +99,7 @@ async function bothOf(
   const pdf = await writePdf(nodePlatform, [{ drawing }], sources, 'piece');
   const printed = await renderPdf(nodePlatform, { pdf, page: 0, dpi: DPI });
   const svg = drawingToSvg(drawing, {
-    outline: (face, glyph) => resources.typeface(face)?.outline(glyph) ?? [],
+    typeface: (id) => resources.typeface(id),
     imageUrl: (id) => {
       const bytes = resources.bytes(id);
       return bytes && `data:image/png;base64,${Buffer.from(bytes).toString('base64')}`;

@@ -29,7 +29,7 @@ export function pageSvgFile(drawing: Drawing, sources: PageSources): string {
 }
 
 const svgSources = (sources: PageSources, prefix: string): SvgSources => ({
-  outline: (typeface, glyph) => sources.typeface(typeface)?.outline(glyph) ?? [],
+  typeface: (id) => sources.typeface(id),
   imageUrl: (art) => sources.imageUrl(art),
   prefix,
 });

@@ -42,7 +42,7 @@ export function vectorArt(
 ): ReadArt {
   const text = drawingToSvg(
     { width, height, nodes, symbols: {} },
-    { outline: () => [], imageUrl: () => undefined, prefix: '' },
+    { typeface: () => undefined, imageUrl: () => undefined, prefix: '' },
   );
   const bytes = new TextEncoder().encode(text);
   const art: VectorArt = {

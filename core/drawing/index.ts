@@ -16,7 +16,7 @@ export {
   type Stroke,
   type TilePaint,
 } from './drawing.ts';
+export { letterPaths, type Outlines } from './letters.ts';
 export { written, writtenAll } from './number.ts';
-export { lettersPath, type GlyphOutline } from './letters.ts';
 export { drawingToSvg, nodesToSvg, pathData, type SvgParts, type SvgSources } from './svg.ts';
 export { cellsOf, type Cell } from './tiles.ts';

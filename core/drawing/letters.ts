@@ -1,12 +1,19 @@
 import { compose, mapPath, placed, scaling, type Path } from '../geometry/index.ts';
 import type { GlyphsNode } from './drawing.ts';
 
-/** The outline of a glyph in em units with y down; empty when the typeface is missing. */
-export type GlyphOutline = (typeface: string, glyph: number) => Path;
+/** What has the outlines of glyphs. */
+export interface Outlines {
+  /** In em units, with y down. */
+  outline(glyph: number): Path;
+}
 
-/** Letters as one path at their places, mm. */
-export function lettersPath({ typeface, size, glyphs }: GlyphsNode, outline: GlyphOutline): Path {
-  return glyphs.flatMap(({ id, x, y, angle }) =>
-    mapPath(outline(typeface, id), compose(placed(x, y, angle), scaling(size))),
+/** The outline of each letter at its place, mm; none when the typeface is missing. */
+export function letterPaths(
+  { size, glyphs }: Pick<GlyphsNode, 'size' | 'glyphs'>,
+  typeface: Outlines | undefined,
+): Path[] {
+  if (!typeface) return [];
+  return glyphs.map(({ id, x, y, angle }) =>
+    mapPath(typeface.outline(id), compose(placed(x, y, angle), scaling(size))),
   );
 }

@@ -11,8 +11,10 @@ import {
 } from './index.ts';
 
 const SOURCES = {
-  outline: (typeface: string, id: number): Path =>
-    typeface === 'known' ? [['M', 0, 0], ['L', id, 0], ['L', 0, 1], ['Z']] : [],
+  typeface: (id: string) =>
+    id === 'known'
+      ? { outline: (glyph: number): Path => [['M', 0, 0], ['L', glyph, 0], ['L', 0, 1], ['Z']] }
+      : undefined,
   imageUrl: (art: string) => (art === 'here' ? 'blob:1?a=1&b=2' : undefined),
   prefix: 'x-',
 };
@@ -146,7 +148,7 @@ test('rounding of steps does not add up along an outline', () => {
       symbols: {},
       nodes: every.nodes.filter(({ kind }) => kind === 'glyphs'),
     },
-    { ...SOURCES, outline: () => [['M', 0, 0], ...steps, ['Z']] },
+    { ...SOURCES, typeface: () => ({ outline: () => [['M', 0, 0], ...steps, ['Z']] }) },
   );
   const [, data = ''] = /m0 0(l[^"z]*)z/.exec(svg) ?? [];
   const along = data.match(/-?[\d.]+/g)?.reduce((sum, step) => sum + Number(step), 0);

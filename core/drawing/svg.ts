@@ -21,13 +21,14 @@ import type {
   Stroke,
   TilePaint,
 } from './drawing.ts';
-import { lettersPath, type GlyphOutline } from './letters.ts';
+import { letterPaths, type Outlines } from './letters.ts';
 import { nodesInTile } from './tiles.ts';
 import { written, writtenAll } from './number.ts';
 
 /** Where the writer gets what a drawing only names. */
 export interface SvgSources {
-  readonly outline: GlyphOutline;
+  /** A typeface; letters of one that is missing are left out. */
+  typeface(id: string): Outlines | undefined;
   /** The address of a picture; undefined draws an empty frame. */
   imageUrl(art: string): string | undefined;
   /** Put before every id, so that several drawings can stand in one page. */
@@ -43,6 +44,9 @@ export interface SvgParts {
 const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 const matrix = (map: Affine): string => `matrix(${writtenAll(map, 5)})`;
+
+const boxed = ({ left, top, right, bottom }: Box): string =>
+  `x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}"`;
 
 const writtenPaths = new WeakMap<Path, string>();
 
@@ -140,10 +144,7 @@ class SvgWriter {
 
   /** A tile that is drawn once, where a clip path lets it show; its ground fills the box about that. */
   private once({ ground, map, nodes }: TilePaint, clip: string, box: Box): string {
-    const { left, top, right, bottom } = box;
-    const filled = ground
-      ? `<rect x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}" fill="${ground}"/>`
-      : '';
+    const filled = ground ? `<rect ${boxed(box)} fill="${ground}"/>` : '';
     const drawn = `<g transform="${matrix(map)}">${this.nodes(nodes)}</g>`;
     return `<g clip-path="url(#${clip})">${filled}${drawn}</g>`;
   }
@@ -152,9 +153,9 @@ class SvgWriter {
     const box = findBounds(children);
     if (!box) return '';
     const id = this.id();
-    const { left, top, right, bottom } = grown(box, blur * SHADOW_REACH);
+    const room = boxed(grown(box, blur * SHADOW_REACH));
     this.defs.push(
-      `<filter id="${id}" filterUnits="userSpaceOnUse" color-interpolation-filters="sRGB" x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}"><feGaussianBlur stdDeviation="${written(blur)}"/></filter>`,
+      `<filter id="${id}" filterUnits="userSpaceOnUse" color-interpolation-filters="sRGB" ${room}><feGaussianBlur stdDeviation="${written(blur)}"/></filter>`,
     );
     return `<g filter="url(#${id})" opacity="${written(opacity)}">${this.nodes(children)}</g>`;
   }
@@ -164,7 +165,7 @@ class SvgWriter {
     const label = `<g role="img" aria-label="${escapeText(node.text)}"`;
     if (fill && fill.kind !== 'solid' && fill.kind !== 'ink') {
       // Other paints are in mm, and would be scaled with the letters.
-      const path = lettersPath(node, this.sources.outline);
+      const path = letterPaths(node, this.sources.typeface(node.typeface)).flat();
       return `${label}>${this.path({ kind: 'path', path, fill, ...(stroke && { stroke }) })}</g>`;
     }
     const lines = stroke ? this.stroke({ ...stroke, width: stroke.width / size }) : '';
@@ -173,10 +174,12 @@ class SvgWriter {
   }
 
   /** Letters in ems, so that each is written once and for all; those that stand alike are one path. */
-  private letters({ typeface, size, glyphs }: GlyphsNode): string {
+  private letters({ typeface: id, size, glyphs }: GlyphsNode): string {
+    const typeface = this.sources.typeface(id);
+    if (!typeface) return '';
     const alike = new Map<number, string>();
     for (const { id, x, y, angle } of glyphs) {
-      const outline = outlineData(this.sources.outline(typeface, id));
+      const outline = outlineData(typeface.outline(id));
       if (!outline) continue;
       const at = apply(compose(scaling(1 / size), rotation(-angle)), { x, y });
       const start = `M${written(at.x, 6)} ${written(at.y, 6)}`;

@@ -29,8 +29,8 @@ export { drawnLine } from './drawn-line.ts';
 export { fitCurves, type CurveFit, type FittedCurves } from './curves.ts';
 export { fitAffine, fitSimilarity, residualOf, type PointPair } from './fit.ts';
 export {
-  ellipsePath,
   dataFromPen,
+  ellipsePath,
   findPath,
   flatten,
   KAPPA,

@@ -29,7 +29,7 @@ export function artworkSvg(
   };
   return drawingToSvg(drawing, {
     prefix: '',
-    outline: (typeface, glyph) => resources.typeface(typeface)?.outline(glyph) ?? [],
+    typeface: (id) => resources.typeface(id),
     imageUrl(id) {
       const [art, bytes] = [job.art[id], resources.bytes(id)];
       return art?.kind === 'pixels' && bytes

@@ -1,4 +1,4 @@
-import { lettersPath, type Drawing, type DrawingNode, type GlyphsNode } from '../drawing/index.ts';
+import { letterPaths, type Drawing, type DrawingNode, type GlyphsNode } from '../drawing/index.ts';
 import type { Typeface } from '../type/index.ts';
 
 /** A drawing with its letters as outlines: no typeface is needed to read it, and no words can be searched. */
@@ -22,7 +22,7 @@ export function outlinedDrawing(
 }
 
 function lettersOf(node: GlyphsNode, typeface: Typeface | undefined): DrawingNode {
-  const path = lettersPath(node, (_, glyph) => typeface?.outline(glyph) ?? []);
+  const path = letterPaths(node, typeface).flat();
   const { fill, stroke } = node;
   return { kind: 'path', path, ...(fill ? { fill } : {}), ...(stroke ? { stroke } : {}) };
 }

@@ -19,7 +19,7 @@ export {
   findCodeLayout,
   findPictureDpi,
   isShapePart,
-  letterPaths,
+  outlinesOfWords,
   MEETINGS,
   pictureMap,
   pictureSize,

@@ -24,7 +24,7 @@ import { line, lineSchema, type Line } from './line.ts';
 import { elementMaps } from './maps.ts';
 import { plate, plateSchema, type Plate } from './plate.ts';
 import { scaledStroke, stroked, strokeSchema } from './stroke.ts';
-import { letterPaths, words, wordsSchema, type Words } from './words.ts';
+import { outlinesOfWords, words, wordsSchema, type Words } from './words.ts';
 
 /** What a shape can be put together from. */
 export const shapePartSchema = z.discriminatedUnion('kind', [wordsSchema, plateSchema, lineSchema]);
@@ -182,7 +182,7 @@ function ownRegion(part: ShapePart, typeface: Typeface | undefined): Ring[] {
     case 'words': {
       if (!typeface) return [];
       const set = setWords(part, words.size(part), typeface);
-      const letters = unionOf(...letterPaths(set, typeface).map((path) => flatten(path, FINE)));
+      const letters = unionOf(...outlinesOfWords(set, typeface).map((path) => flatten(path, FINE)));
       return part.thicken ? offsetRegion(letters, part.thicken) : letters;
     }
     case 'plate': {

@@ -97,4 +97,4 @@ export type {
 export { findPictureDpi, pictureMap, pictureSize, type Picture } from './picture.ts';
 export type { Part } from './part.ts';
 export type { Plate } from './plate.ts';
-export { letterPaths, type Words } from './words.ts';
+export { outlinesOfWords, type Words } from './words.ts';

@@ -1,14 +1,16 @@
 import * as z from 'zod';
 import { isSame } from '../../base/index.ts';
-import { solid, type DrawingNode, type GlyphsNode, type Stroke } from '../../drawing/index.ts';
 import {
-  compose,
+  letterPaths,
+  solid,
+  type DrawingNode,
+  type GlyphsNode,
+  type Stroke,
+} from '../../drawing/index.ts';
+import {
   flatten,
-  mapPath,
   offsetRegion,
-  placed,
   ringsPath,
-  scaling,
   translation,
   unionOf,
   type Path,
@@ -203,14 +205,11 @@ function shadowOf(
 }
 
 /** The outlines of set letters, mm. */
-export function letterPaths(set: SetWords, typeface: Typeface): Path[] {
-  const em = set.size * MM_PER_PT;
-  return set.glyphs.map(({ id, x, y, angle }) =>
-    mapPath(typeface.outline(id), compose(placed(x, y, angle), scaling(em))),
-  );
+export function outlinesOfWords({ size, glyphs }: SetWords, typeface: Typeface): Path[] {
+  return letterPaths({ size: size * MM_PER_PT, glyphs }, typeface);
 }
 
 function thickened(element: Words, set: SetWords, typeface: Typeface): Path {
-  const rings = letterPaths(set, typeface).map((path) => flatten(path));
+  const rings = outlinesOfWords(set, typeface).map((path) => flatten(path));
   return ringsPath(offsetRegion(unionOf(...rings), element.thicken ?? 0, 'round'));
 }
