@@ -1,10 +1,14 @@
+import { isProblem } from '../core/base/index.ts';
 import { allFindings } from '../core/proof/index.ts';
 import {
   artOfJob,
   compileJob,
   loadResources,
+  parseJob,
   parsePeel,
+  runCommand,
   writePeel,
+  type CommandCall,
   type JobWithArt,
 } from '../core/job/index.ts';
 import { createCompiler, elementSize } from '../core/piece/index.ts';
@@ -13,6 +17,7 @@ import { flatten, mapRing, placed } from '../core/geometry/index.ts';
 import { shapePath } from '../core/shape/index.ts';
 import { arrange, findFaults, madeOf } from '../core/sheet/index.ts';
 import { keepClear, printable } from '../core/stock/index.ts';
+import { usualThing, type MeasuredThing } from '../core/things/index.ts';
 import { demoJobs } from './index.ts';
 
 let jobs: JobWithArt[];
@@ -96,6 +101,31 @@ test('they are finished: nothing is missing and the proof has nothing to mend', 
     );
     expect([one.job.name, ...open]).toEqual([one.job.name]);
   }
+});
+
+test('measured anew, as small or as large as can be, each is a job that is read again', () => {
+  const read: boolean[] = [];
+  for (const { job } of jobs) {
+    const piece = job.pieces[0]?.id ?? '';
+    const things = [
+      { ...usualThing('lid'), size: 14 },
+      { ...usualThing('face'), width: 20, height: 14 },
+      { ...usualThing('own'), width: 6, height: 6 },
+      { ...usualThing('own'), width: 1900, height: 1900 },
+    ] as MeasuredThing[];
+    const calls: CommandCall[] = [
+      { name: 'scale-pieces', args: { pieces: [piece], scale: 5 } },
+      { name: 'scale-pieces', args: { pieces: [piece], scale: 0.03 } },
+      { name: 'size-edge', args: { piece, width: 10 } },
+      ...things.map((thing): CommandCall => ({ name: 'measure-thing', args: { thing } })),
+    ];
+    // Edges that are built take their time: a few measures stand for all.
+    for (const call of calls.slice(0, job.pieces.some(({ build }) => build) ? 3 : undefined)) {
+      const made = runCommand(job, call);
+      read.push(!isProblem(made) && parseJob(JSON.parse(JSON.stringify(made.job))).ok);
+    }
+  }
+  expect(read).toEqual(Array(69).fill(true));
 });
 
 test('all art in them is named by a piece, and all that is named is there', () => {

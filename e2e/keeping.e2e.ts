@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 import { expect, openDesk, openShelf, test, SAMPLES } from './workshop.ts';
 
 const SEALS = '/job/demo-pot-lid-seals';
@@ -47,6 +49,55 @@ test('jobs are renamed, duplicated, deleted with undo, found, exported and broug
   await expect(page.locator('article', { hasText: 'Dots, copy' })).toHaveCount(2);
   await page.getByRole('searchbox').fill('caddies');
   await expect(page.locator('article')).toHaveCount(1);
+});
+
+/** Puts a value into what the browser keeps of a job, as damage or another version would. */
+async function damage(
+  page: Page,
+  id: string,
+  { path, value }: { path: readonly (string | number)[]; value: unknown },
+): Promise<void> {
+  await page.evaluate(
+    async ([key, steps, put]) => {
+      const done = (asked: IDBRequest): Promise<unknown> =>
+        new Promise((go) => (asked.onsuccess = () => go(asked.result)));
+      const database = (await done(indexedDB.open('little-peel'))) as IDBDatabase;
+      const jobs = database.transaction('jobs', 'readwrite').objectStore('jobs');
+      const kept = (await done(jobs.get(key))) as { job: Record<string | number, never> };
+      let part = kept.job as Record<string | number, unknown>;
+      for (const step of steps.slice(0, -1)) part = part[step] as typeof part;
+      part[steps[steps.length - 1] ?? ''] = put;
+      await done(jobs.put(kept, key));
+      database.close();
+    },
+    [id, path, value] as const,
+  );
+}
+
+test('a damaged job stays on the shelf, opens without what is damaged, and is saved as it was', async ({
+  page,
+}) => {
+  await openShelf(page, 'peat-free-dots', 'tea-caddies', 'pot-lid-seals');
+  const x = ['pieces', 0, 'elements', 0, 'x'];
+  await damage(page, 'demo-peat-free-dots', { path: x, value: 'left' });
+  await damage(page, 'demo-tea-caddies', { path: ['version'], value: 99 });
+  await page.reload();
+  await expect(page.locator('article')).toHaveCount(3);
+  await expect(page.locator('article', { hasText: 'A part could not be read' })).toHaveCount(1);
+  const later = page.locator('article', { hasText: 'made by a newer Little Peel' });
+  await expect(later).toContainText('Tea caddies');
+  const saved = page.waitForEvent('download');
+  await later.getByRole('button', { name: 'Save it as it is' }).click();
+  expect((await saved).suggestedFilename()).toBe('tea-caddies.peel');
+  await page.getByRole('link', { name: 'Peat-free dots' }).click();
+  await expect(page.getByText('this could not be read: “')).toBeVisible();
+  await page.getByRole('button', { name: 'History' }).click();
+  await expect(page.getByText('Without what cannot be read')).toBeVisible();
+  const original = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it as it is' }).click();
+  const file = readFileSync(await (await original).path());
+  const document = JSON.parse(strFromU8(unzipSync(file)['job.json'] ?? new Uint8Array()));
+  expect(document.pieces[0].elements[0].x).toBe('left');
 });
 
 test('a backup restores everything into another browser', async ({ page, browser, baseURL }) => {

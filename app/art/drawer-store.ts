@@ -10,6 +10,7 @@ import {
   putBackInDrawer,
   replaceArtEverywhere,
   takeOutOfDrawer,
+  type ChangedJobs,
   type UsedArt,
 } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
@@ -71,7 +72,13 @@ export const useDrawer = defineStore('drawer', () => {
       for (const read of reads) await keepInDrawer(read, Date.now());
     });
 
-  const change = (art: Art): Promise<unknown> => doing(() => changeArt(art, Date.now()));
+  /** Says which jobs could not be changed, since a tab has them open. */
+  function tellOpen({ open }: ChangedJobs): void {
+    if (open.length) messages.sayProblem({ code: 'job/open', ...texts.lock.open(open) });
+  }
+
+  const change = (art: Art): Promise<unknown> =>
+    doing(async () => tellOpen(await changeArt(art, Date.now())));
 
   /** Another note on what may be done with art; undefined forgets it. */
   function note(art: Art, licence: Licence | undefined): Promise<unknown> {
@@ -93,9 +100,10 @@ export const useDrawer = defineStore('drawer', () => {
   const replaceEverywhere = (from: string, to: ReadArt): Promise<unknown> =>
     doing(async () => {
       await keepInDrawer(to, Date.now());
-      const count = await replaceArtEverywhere(from, to.art, Date.now());
-      if (from !== to.art.id) await takeOutOfDrawer(from);
-      messages.say(texts.art.replaced(count));
+      const done = await replaceArtEverywhere(from, to.art, Date.now());
+      if (from !== to.art.id && done.open.length === 0) await takeOutOfDrawer(from);
+      messages.say(texts.art.replaced(done.count));
+      tellOpen(done);
     });
 
   /** A drawing that ships as art of this workshop, with its licence noted. */

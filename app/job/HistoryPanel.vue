@@ -2,6 +2,7 @@
 import { computed, onMounted, shallowRef } from 'vue';
 import type { Job } from '../../core/job/index.ts';
 import PieceThumbnail from '../shelf/PieceThumbnail.vue';
+import { saveOriginal } from '../shelf/save-original.ts';
 import { versionsOf, type JobVersion } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
@@ -43,6 +44,10 @@ function back({ at, job }: JobVersion): void {
   store.returnTo(job, words.returning(when(at)));
 }
 
+function saveAsIs({ job, original }: JobVersion): void {
+  void saveOriginal(job.name, original).catch(useMessages().sayError);
+}
+
 const sides = computed(() =>
   compared.value && store.job
     ? [
@@ -79,6 +84,12 @@ const firstPiece = (job: Job): string => job.pieces[0]?.id ?? '';
         <strong>{{ when(version.at) }}</strong>
         <button class="link" type="button" @click="compared = version">{{ words.compare }}</button>
         <button class="link" type="button" @click="back(version)">{{ words.back }}</button>
+        <template v-if="version.leftOut.length">
+          <span class="quiet">{{ words.leftOut(version.leftOut) }}</span>
+          <button class="link" type="button" @click="saveAsIs(version)">
+            {{ texts.shelf.saveAsIs }}
+          </button>
+        </template>
       </div>
     </div>
   </SidePanel>
@@ -158,6 +169,11 @@ ol button[aria-current] {
 .version strong {
   display: block;
   font-size: 13px;
+}
+
+.version .quiet {
+  display: block;
+  font-size: 12.5px;
 }
 .version .link {
   margin-right: 12px;

@@ -12,7 +12,11 @@ import { sizeFact } from '../job/ticket/ticket-lines.ts';
 import PieceThumbnail from './PieceThumbnail.vue';
 import { useShelf } from './shelf-store.ts';
 
-const props = defineProps<{ job: Job }>();
+const props = defineProps<{
+  job: Job;
+  /** How many parts of it could not be read. */
+  leftOut: number;
+}>();
 const shelf = useShelf();
 const settings = useSettings();
 const messages = useMessages();
@@ -88,6 +92,7 @@ function endRename(keep: boolean): void {
       />
       <h3 v-else class="display" :title="job.name">{{ job.name }}</h3>
       <p class="quiet" :title="facts">{{ facts }}</p>
+      <p v-if="leftOut" class="left-out">{{ texts.shelf.leftOut(leftOut) }}</p>
     </div>
     <v-menu location="top end">
       <template #activator="{ props: menu }">

@@ -12,6 +12,7 @@ import { chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
 import JobCard from './JobCard.vue';
+import UnreadCard from './UnreadCard.vue';
 import { useShelf } from './shelf-store.ts';
 
 const shelf = useShelf();
@@ -106,10 +107,18 @@ const { over, drop } = useFileDrops(take);
       </button>
     </p>
     <div class="jobs">
-      <JobCard v-for="{ job } in shelf.found" :key="job.id" :job="job" />
+      <JobCard
+        v-for="{ job, leftOut } in shelf.found"
+        :key="job.id"
+        :job="job"
+        :left-out="leftOut?.length ?? 0"
+      />
+      <UnreadCard v-for="one in shelf.unread" :key="one.id" :job="one" />
     </div>
-    <p v-if="shelf.ready && shelf.jobs.length === 0" class="empty">{{ texts.shelf.empty }}</p>
-    <p v-else-if="shelf.ready && shelf.found.length === 0" class="empty">
+    <p v-if="shelf.ready && shelf.jobs.length + shelf.unread.length === 0" class="empty">
+      {{ texts.shelf.empty }}
+    </p>
+    <p v-else-if="shelf.ready && shelf.found.length === 0 && shelf.jobs.length > 0" class="empty">
       {{ texts.shelf.noMatch(shelf.query) }}
     </p>
     <TakeTray />

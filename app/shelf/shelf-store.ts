@@ -5,7 +5,7 @@ import { expectGood, freeId, isProblem } from '../../core/base/index.ts';
 import {
   createJob,
   isDesign,
-  parsePeel,
+  mendPeel,
   runCommand,
   writePeel,
   type Beginning,
@@ -22,6 +22,7 @@ import {
   backUp,
   bringDemo,
   bytesOf,
+  changeJob,
   deleteJob,
   download,
   findJob,
@@ -33,18 +34,23 @@ import {
   sweep,
   welcome,
   withArt,
+  originalOf,
   type KeptJob,
+  type UnreadJob,
 } from '../storage/index.ts';
 import { useOwnDesigns } from '../job/store/own-designs.ts';
 import { forgetMissing } from '../job/store/page-resources.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
+import { saveOriginal } from './save-original.ts';
 
 /** The jobs on the shelf and what can be done with them as a whole. */
 export const useShelf = defineStore('shelf', () => {
   const messages = useMessages();
   const designs = useOwnDesigns();
   const jobs = shallowRef<readonly KeptJob[]>([]);
+  /** Those that cannot be opened; they stay until somebody deletes them. */
+  const unread = shallowRef<readonly UnreadJob[]>([]);
   const runs = shallowRef<readonly RunRecord[]>([]);
   const query = ref('');
   const ready = ref(false);
@@ -69,8 +75,8 @@ export const useShelf = defineStore('shelf', () => {
   async function refresh(): Promise<void> {
     const read = await allJobs();
     jobs.value = read.jobs;
+    unread.value = read.unread;
     await readRuns();
-    if (read.unread > 0) messages.say(texts.shelf.unread(read.unread));
     ready.value = true;
   }
 
@@ -89,10 +95,10 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   function newId(): string {
-    return freeId(
-      'job',
-      jobs.value.map(({ job }) => job.id),
-    );
+    return freeId('job', [
+      ...jobs.value.map(({ job }) => job.id),
+      ...unread.value.map(({ id }) => id),
+    ]);
   }
 
   async function create(
@@ -143,9 +149,10 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   function rename(job: Job, name: string): Promise<void> {
-    return doing(() =>
-      keepJob({ ...job, name: name.trim().slice(0, 120) || job.name }, Date.now()),
-    );
+    const renamed = (kept: Job): Job => ({ ...kept, name: name.trim().slice(0, 120) || kept.name });
+    return doing(async () => {
+      if (!(await changeJob(job.id, renamed, Date.now()))) tellOpen([job.name]);
+    });
   }
 
   function duplicate(job: Job): Promise<void> {
@@ -156,9 +163,14 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
-  function remove(job: Job): Promise<void> {
+  /** Says which jobs were left as they are, since a tab has them open. */
+  function tellOpen(names: readonly string[]): void {
+    messages.sayProblem({ code: 'job/open', ...texts.lock.open(names) });
+  }
+
+  function remove(job: Pick<Job, 'id' | 'name'>): Promise<void> {
     return doing(async () => {
-      await deleteJob(job.id);
+      if (!(await deleteJob(job.id))) return tellOpen([job.name]);
       const back = (): void => void doing(() => putJobBack(job.id));
       messages.say(texts.shelf.deleted(job.name), { label: texts.undo, run: back });
     });
@@ -172,27 +184,35 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
+  /** What is kept of a job that cannot be opened, as a file. */
+  function saveAsIs({ id, name }: UnreadJob): Promise<void> {
+    return doing(async () => saveOriginal(name, await originalOf(id)));
+  }
+
   /** Brings in .peel files and backups, told apart by what is in them. */
   async function take(files: readonly File[]): Promise<void> {
     for (const file of files) {
       await doing(async () => {
         const bytes = await bytesOf(file);
         if (file.name.endsWith('.zip')) return restoreFrom(bytes, file.name);
-        const whole = expectGood(parsePeel(bytes, file.name));
+        const { leftOut, ...whole } = expectGood(mendPeel(bytes, file.name));
         if (isDesign(whole.job)) return void (await designs.take(whole.job, whole.art));
         const taken = jobs.value.some(({ job }) => job.id === whole.job.id);
         const job = taken ? { ...whole.job, id: newId() } : whole.job;
         await keepJobWithArt({ ...whole, job }, Date.now());
         forgetMissing();
-        messages.say(texts.shelf.opened(job.name));
+        messages.say(
+          leftOut.length ? texts.shelf.mendedFile(job.name, leftOut) : texts.shelf.opened(job.name),
+        );
       });
     }
   }
 
   async function restoreFrom(bytes: Uint8Array, name: string): Promise<void> {
-    const { jobs: count, damaged } = await restore(bytes, name, Date.now());
+    const { jobs: count, damaged, open } = await restore(bytes, name, Date.now());
     forgetMissing();
     messages.say(texts.shelf.restored(count) + (damaged ? texts.shelf.damaged(damaged) : ''));
+    if (open.length) tellOpen(open);
   }
 
   function saveAll(): Promise<void> {
@@ -227,6 +247,8 @@ export const useShelf = defineStore('shelf', () => {
 
   return {
     jobs,
+    unread,
+    saveAsIs,
     found,
     query,
     ready,

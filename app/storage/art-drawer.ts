@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { artSchema, type Art } from '../../core/art/index.ts';
-import { artOfJob, withArtReplaced, type Job } from '../../core/job/index.ts';
+import { artOfJob, withArtReplaced } from '../../core/job/index.ts';
 import { database } from './database.ts';
-import { allJobs, artBytes, keepArt, keepJob } from './jobs.ts';
+import { allJobs, artBytes, changeJob, keepArt, type KeptJob } from './jobs.ts';
 
 /** A picture in the drawer. */
 export interface DrawerArt {
@@ -62,25 +62,49 @@ export async function allArt(): Promise<UsedArt[]> {
   }));
 }
 
-async function changeJobs(id: string, change: (job: Job) => Job, now: number): Promise<void> {
+type Job = KeptJob['job'];
+
+/** What became of a change of several jobs: in how many it is, and which are open in a tab. */
+export interface ChangedJobs {
+  readonly count: number;
+  readonly open: readonly string[];
+}
+
+async function changeJobs(
+  is: (job: Job) => boolean,
+  change: (job: Job) => Job,
+  now: number,
+): Promise<ChangedJobs> {
   const { jobs } = await allJobs();
-  for (const { job } of jobs) if (job.art[id]) await keepJob(change(job), now);
+  const meant = jobs.filter(({ job }) => is(job));
+  const open: string[] = [];
+  for (const { job } of meant) if (!(await changeJob(job.id, change, now))) open.push(job.name);
+  return { count: meant.length - open.length, open };
 }
 
 /** Another name, other tags or another note for art, in the drawer and in every job that has it. */
-export async function changeArt(art: Art, now: number): Promise<void> {
+export async function changeArt(art: Art, now: number): Promise<ChangedJobs> {
   const known = await database.drawer.getItem<DrawerArt>(art.id);
   const bytes = known?.bytes ?? (await artBytes(art.id))?.length ?? 0;
   await database.drawer.setItem<DrawerArt>(art.id, { art, added: known?.added ?? now, bytes });
-  await changeJobs(art.id, (job) => ({ ...job, art: { ...job.art, [art.id]: art } }), now);
+  return changeJobs(
+    (job) => art.id in job.art,
+    (job) => ({ ...job, art: { ...job.art, [art.id]: art } }),
+    now,
+  );
 }
 
-/** Puts other art in the place of one in every job; says in how many. */
-export async function replaceArtEverywhere(from: string, to: Art, now: number): Promise<number> {
-  const { jobs } = await allJobs();
-  const using = jobs.filter(({ job }) => artOfJob(job).includes(from));
-  for (const { job } of using) await keepJob(withArtReplaced(job, from, to), now);
-  return using.length;
+/** Puts other art in the place of one in every job that no tab has open. */
+export async function replaceArtEverywhere(
+  from: string,
+  to: Art,
+  now: number,
+): Promise<ChangedJobs> {
+  return changeJobs(
+    (job) => artOfJob(job).includes(from),
+    (job) => withArtReplaced(job, from, to),
+    now,
+  );
 }
 
 /** Takes art out of the drawer; its bytes stay until the next sweep, so that it can be put back. */

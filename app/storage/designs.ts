@@ -1,7 +1,9 @@
+import { ProblemError } from '../../core/base/index.ts';
 import {
   filesOf,
   isDesign,
-  parseJob,
+  mendJob,
+  tryJob,
   type JobWithArt,
   type OwnDesign,
 } from '../../core/job/index.ts';
@@ -13,8 +15,8 @@ import { keepOwnTypefaces, ownTypefaces } from './own-typefaces.ts';
 export async function ownDesigns(): Promise<OwnDesign[]> {
   const found: OwnDesign[] = [];
   await database.designs.iterate<unknown, undefined>((kept) => {
-    const read = parseJob(kept);
-    if (read.ok && isDesign(read.value)) found.push(read.value);
+    const read = mendJob(kept);
+    if (read.ok && isDesign(read.value.job)) found.push(read.value.job);
     return undefined;
   });
   return found.sort((one, other) => (one.name < other.name ? -1 : 1));
@@ -26,6 +28,8 @@ export async function keepDesign(
   files: JobWithArt['art'],
   now: number,
 ): Promise<void> {
+  const problem = tryJob(design);
+  if (problem) throw new ProblemError(problem);
   for (const [id, bytes] of files) await keepArt(id, bytes, now);
   const brought = Object.values(design.typefaces ?? {});
   const here = await ownTypefaces();

@@ -5,6 +5,7 @@ export {
   putBackInDrawer,
   replaceArtEverywhere,
   takeOutOfDrawer,
+  type ChangedJobs,
   type DrawerArt,
   type UsedArt,
 } from './art-drawer.ts';
@@ -13,6 +14,7 @@ export { dropDesign, keepDesign, ownDesigns } from './designs.ts';
 export { bytesOf, chooseFiles, download } from './files.ts';
 export {
   allJobs,
+  changeJob,
   allRuns,
   artBytes,
   deleteJob,
@@ -22,8 +24,10 @@ export {
   keepJobWithArt,
   keepRun,
   putJobBack,
+  originalOf,
   withArt,
   type KeptJob,
+  type UnreadJob,
   forgetRun,
 } from './jobs.ts';
 export { houseStyle, keepHouseStyle } from './house-style.ts';
@@ -37,6 +41,6 @@ export {
   stockRoom,
   type StockRoom,
 } from './stock-room.ts';
-export { keepVersion, versionsOf, type JobVersion } from './versions.ts';
+export { filesNamedBy, keepVersion, versionsOf, type JobVersion } from './versions.ts';
 export { askToKeep, backUp, bringDemo, removeDemo, restore, sweep, welcome } from './workshop.ts';
-export { askToWrite, type WriterLock } from './writer-lock.ts';
+export { askToWrite, asWriter, type WriterLock } from './writer-lock.ts';

@@ -1,7 +1,9 @@
-import { good, type Result } from '../../core/base/index.ts';
-import { jobWithArt, parseJob, type Job, type JobWithArt } from '../../core/job/index.ts';
+import { good, ProblemError, type Problem, type Result } from '../../core/base/index.ts';
+import { jobWithArt, mendJob, tryJob, type Job, type JobWithArt } from '../../core/job/index.ts';
 import { runRecordSchema, type RunRecord } from '../../core/run/index.ts';
 import { database } from './database.ts';
+import { keepOriginal } from './versions.ts';
+import { asWriter } from './writer-lock.ts';
 
 /** A job on the shelf. */
 export interface KeptJob {
@@ -9,10 +11,26 @@ export interface KeptJob {
   /** Milliseconds since 1970. */
   readonly changed: number;
   readonly isDemo: boolean;
+  /** What of it could not be read, in words; its versions have it as it was. */
+  readonly leftOut?: readonly string[];
+}
+
+/** A job on the shelf of which nothing can be read. */
+export interface UnreadJob {
+  readonly id: string;
+  readonly name: string;
+  readonly problem: Problem;
+}
+
+/** Nothing is kept that could not be read again. */
+function check(job: Job): void {
+  const problem = tryJob(job);
+  if (problem) throw new ProblemError(problem);
 }
 
 /** Keeps the value of a job. */
 export async function keepJob(job: Job, now: number): Promise<void> {
+  check(job);
   const before = await database.jobs.getItem<KeptJob>(job.id);
   await database.jobs.setItem<KeptJob>(job.id, {
     job,
@@ -27,35 +45,83 @@ export async function keepJobWithArt(
   now: number,
   isDemo = false,
 ): Promise<void> {
+  check(job);
   for (const [id, bytes] of art) await keepArt(id, bytes, now);
   await database.jobs.setItem<KeptJob>(job.id, { job, changed: now, isDemo });
 }
 
-/** A kept job, read through the versions' chain; undefined when there is none of that id. */
+/** What is kept under the id of a job, whatever it is. */
+interface Kept {
+  readonly job?: unknown;
+  readonly changed?: unknown;
+  readonly isDemo?: unknown;
+}
+
+const nameOf = ({ job }: Kept, id: string): string => {
+  const { name } = (job ?? {}) as { name?: unknown };
+  return typeof name === 'string' && name ? name : id;
+};
+
+/**
+ * A kept job, read through the versions' chain and as far as it can be; undefined when there is none of
+ * that id. What of it cannot be read is kept beside as it was.
+ */
 export async function findJob(id: string): Promise<Result<KeptJob> | undefined> {
-  const kept = await database.jobs.getItem<KeptJob>(id);
+  const kept = await database.jobs.getItem<Kept>(id);
   if (!kept) return undefined;
-  const job = parseJob(kept.job, `The job “${kept.job.name}”`);
-  return job.ok ? good({ ...kept, job: job.value }) : job;
+  const read = mendJob(kept.job, `The job “${nameOf(kept, id)}”`);
+  if (!read.ok) return read;
+  const { job, leftOut } = read.value;
+  const changed = typeof kept.changed === 'number' ? kept.changed : 0;
+  const found = { job: { ...job, id }, changed, isDemo: kept.isDemo === true };
+  if (leftOut.length === 0) return good(found);
+  await keepOriginal(id, kept.job, changed);
+  return good({ ...found, leftOut });
 }
 
-/** All jobs that can be read, the latest change first, and how many cannot. */
-export async function allJobs(): Promise<{ jobs: KeptJob[]; unread: number }> {
-  const ids = await database.jobs.keys();
-  const read = await Promise.all(ids.map(findJob));
-  const jobs = read.flatMap((one) => (one?.ok ? [one.value] : []));
-  return {
-    jobs: jobs.sort((one, other) => other.changed - one.changed),
-    unread: read.length - jobs.length,
-  };
+/** All jobs, the latest change first, and those of which nothing can be read. */
+export async function allJobs(): Promise<{ jobs: KeptJob[]; unread: UnreadJob[] }> {
+  const jobs: KeptJob[] = [];
+  const unread: UnreadJob[] = [];
+  for (const id of await database.jobs.keys()) {
+    const read = await findJob(id);
+    if (read?.ok) jobs.push(read.value);
+    else if (read) {
+      const kept = (await database.jobs.getItem<Kept>(id)) ?? {};
+      unread.push({ id, name: nameOf(kept, id), problem: read.problem });
+    }
+  }
+  return { jobs: jobs.sort((one, other) => other.changed - one.changed), unread };
 }
 
-/** Takes a job from the shelf; it can be put back until the shelf is next opened. */
-export async function deleteJob(id: string): Promise<void> {
-  const kept = await database.jobs.getItem<KeptJob>(id);
-  if (!kept) return;
-  await database.trash.setItem(id, kept);
-  await database.jobs.removeItem(id);
+/** What is kept of a job, as it is; undefined when there is none of that id. */
+export async function originalOf(id: string): Promise<unknown> {
+  return (await database.jobs.getItem<Kept>(id))?.job;
+}
+
+/** Changes a kept job; false where it is open in a tab, which would write over it. */
+export async function changeJob(
+  id: string,
+  change: (job: Job) => Job,
+  now: number,
+): Promise<boolean> {
+  return asWriter(id, async () => {
+    const kept = await findJob(id);
+    if (kept?.ok) await keepJob(change(kept.value.job), now);
+  });
+}
+
+/**
+ * Takes a job from the shelf; it can be put back until the shelf is next opened. False where it is open
+ * in a tab.
+ */
+export async function deleteJob(id: string): Promise<boolean> {
+  return asWriter(id, async () => {
+    const kept = await database.jobs.getItem<Kept>(id);
+    if (!kept) return;
+    await database.trash.setItem(id, kept);
+    await database.jobs.removeItem(id);
+  });
 }
 
 /** Puts a deleted job back. */

@@ -10,7 +10,9 @@ import { createJob, type Job } from '../../core/job/index.ts';
 
 // The real library on a database in memory.
 Object.assign(globalThis, { self: globalThis });
-// The sweep asks for the browser's lock; alone, it always gets it.
+/** Locks that another tab holds. */
+const openElsewhere = new Set<string>();
+// All other locks are had at once.
 Object.defineProperty(globalThis, 'navigator', {
   configurable: true,
   value: {
@@ -18,7 +20,10 @@ Object.defineProperty(globalThis, 'navigator', {
     platform: '',
     appVersion: '',
     locks: {
-      request: (_: string, __: object, run: (lock: object) => unknown) => Promise.resolve(run({})),
+      request: (name: string, __: object, run: (lock: object) => unknown) =>
+        openElsewhere.has(name)
+          ? Promise.reject(new DOMException('', 'TimeoutError'))
+          : Promise.resolve(run({})),
     },
   },
 });
@@ -58,7 +63,7 @@ test('a job is found as it was kept, and the latest change comes first', async (
   await store.keepJob(jobOf('c'), 200);
   const { jobs, unread } = await store.allJobs();
   expect(jobs.map(({ job }) => job.id)).toEqual(['b', 'c', 'a']);
-  expect(unread).toBe(0);
+  expect(unread).toEqual([]);
   const found = await store.findJob('a');
   expect(found?.ok && found.value.job).toEqual(jobOf('a'));
   expect(await store.findJob('z')).toBeUndefined();
@@ -83,6 +88,47 @@ test('a deleted job is put back whole', async () => {
   expect((await store.allJobs()).jobs).toHaveLength(1);
 });
 
+test('a job with a damaged part opens without it, and stands in its versions as it was', async () => {
+  const damaged = { ...jobOf('a'), plan: { ...jobOf('a').plan, gap: 'wide' }, today: 'tomorrow' };
+  await database.jobs.setItem('a', { job: damaged, changed: 5, isDemo: true });
+  for (const visit of [1, 2]) {
+    const { jobs, unread } = await store.allJobs();
+    expect([visit, jobs.length, unread.length]).toEqual([visit, 1, 0]);
+    expect(jobs[0]).toMatchObject({ isDemo: true, changed: 5 });
+    expect(jobs[0]?.leftOut).toEqual(expect.arrayContaining(['the date of the job']));
+    expect(jobs[0]?.job.pieces).toEqual(jobOf('a').pieces);
+  }
+  for (let at = 1; at < 30; at++) await keepVersion({ ...jobOf('a'), name: `No. ${at}` }, at);
+  const versions = await versionsOf('a');
+  expect(versions.filter(({ leftOut }) => leftOut.length)).toMatchObject([{ original: damaged }]);
+});
+
+test('what could not be read again is not kept', async () => {
+  await store.keepJob(jobOf('a'), 1);
+  const far = { ...jobOf('a'), plan: { ...jobOf('a').plan, gap: 5000 } };
+  await expect(store.keepJob(far, 2)).rejects.toThrow('5000 is too large');
+  await expect(store.keepJobWithArt({ job: far, art: new Map() }, 2)).rejects.toThrow('gap');
+  expect((await store.allJobs()).jobs).toMatchObject([{ changed: 1 }]);
+});
+
+test('a job that a tab has open is left to that tab', async () => {
+  await store.keepJob(jobOf('a', HASH('a')), 1);
+  await store.keepJob(jobOf('b', HASH('a')), 1);
+  const art = jobOf('a', HASH('a')).art[HASH('a')]!;
+  openElsewhere.add('little-peel-writer:a');
+  try {
+    expect(await drawer.changeArt({ ...art, name: 'teasel' }, 2)).toEqual({
+      count: 1,
+      open: ['Job a'],
+    });
+    expect(await store.deleteJob('a')).toBe(false);
+  } finally {
+    openElsewhere.clear();
+  }
+  const names = (await store.allJobs()).jobs.map(({ job }) => job.art[HASH('a')]?.name);
+  expect(names).toEqual(['teasel', 'thistle']);
+});
+
 test('a job that cannot be read is counted and does not hide the others', async () => {
   await store.keepJob(jobOf('a'), 1);
   await database.jobs.setItem('broken', {
@@ -91,7 +137,8 @@ test('a job that cannot be read is counted and does not hide the others', async 
     isDemo: false,
   });
   const { jobs, unread } = await store.allJobs();
-  expect([jobs.length, unread]).toEqual([1, 1]);
+  expect(jobs).toHaveLength(1);
+  expect(unread).toMatchObject([{ id: 'broken', name: 'Later', problem: { code: 'job/newer' } }]);
   expect((await store.findJob('broken'))?.ok).toBe(false);
   expect(await database.jobs.keys()).toContain('broken');
 });
@@ -130,7 +177,7 @@ test('a backup brings jobs, art, runs and samples into an empty workshop', async
   await store.keepRun(run);
   const file = await backUp();
   await empty();
-  expect(await restore(file, 'backup.zip', 50)).toEqual({ jobs: 2, damaged: 0 });
+  expect(await restore(file, 'backup.zip', 50)).toEqual({ jobs: 2, damaged: 0, open: [] });
   const { jobs } = await store.allJobs();
   expect(jobs.map(({ job, isDemo }) => [job.id, isDemo]).sort()).toEqual([
     ['a', true],
@@ -312,7 +359,10 @@ test('a picture is replaced in every job that shows it, and in no other', async 
   await store.keepJob(using('a', leafArt()), 1);
   await store.keepJob(using('b', leafArt()), 2);
   await store.keepJob(jobOf('c'), 3);
-  expect(await drawer.replaceArtEverywhere(leafArt().id, leafArt(better), 9)).toBe(2);
+  expect(await drawer.replaceArtEverywhere(leafArt().id, leafArt(better), 9)).toEqual({
+    count: 2,
+    open: [],
+  });
   const { jobs } = await store.allJobs();
   expect(jobs.map(({ job }) => Object.keys(job.art))).toEqual([
     [contentHash(better)],

@@ -1,4 +1,4 @@
-import { filesOf, parseJob, type Job } from '../../core/job/index.ts';
+import { mendJob, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
 
 /** A job as it once was. */
@@ -6,25 +6,60 @@ export interface JobVersion {
   /** Milliseconds since 1970. */
   readonly at: number;
   readonly job: Job;
+  /** What of it could not be read, in words; nothing where it is whole. */
+  readonly leftOut: readonly string[];
+  /** As it is kept. */
+  readonly original: unknown;
+}
+
+/** A version as it is kept. */
+interface KeptVersion {
+  readonly at: number;
+  readonly job: unknown;
+  /** It was kept because not all of it could be read: it does not make room for others. */
+  readonly damaged?: true;
 }
 
 const MOST = 20;
 
-/** The versions of a job that can be read, the latest first. */
+const keptVersions = async (id: string): Promise<KeptVersion[]> =>
+  (await database.versions.getItem<KeptVersion[]>(id)) ?? [];
+
+/** The versions of a job, read as far as they can be, the latest first. */
 export async function versionsOf(id: string): Promise<JobVersion[]> {
-  const kept = (await database.versions.getItem<JobVersion[]>(id)) ?? [];
-  return kept.flatMap(({ at, job }) => {
-    const read = parseJob(job);
-    return read.ok ? [{ at, job: read.value }] : [];
+  return (await keptVersions(id)).flatMap(({ at, job }) => {
+    const read = mendJob(job);
+    return read.ok ? [{ at, original: job, ...read.value }] : [];
   });
+}
+
+async function keep(id: string, version: KeptVersion, before: KeptVersion[]): Promise<void> {
+  const kept = [version, ...before].filter(({ damaged }, at) => damaged || at < MOST);
+  await database.versions.setItem(id, kept);
 }
 
 /** Keeps a job as it is now beside its earlier versions, unless it is as the latest of them. */
 export async function keepVersion(job: Job, now: number): Promise<void> {
-  const kept = (await database.versions.getItem<JobVersion[]>(job.id)) ?? [];
+  const kept = await keptVersions(job.id);
   const [latest] = kept;
   if (latest && JSON.stringify(latest.job) === JSON.stringify(job)) return;
-  await database.versions.setItem(job.id, [{ at: now, job }, ...kept].slice(0, MOST));
+  await keep(job.id, { at: now, job }, kept);
+}
+
+/** Keeps a job that could not be read whole as it was, once. */
+export async function keepOriginal(id: string, job: unknown, at: number): Promise<void> {
+  const kept = await keptVersions(id);
+  const same = JSON.stringify(job);
+  if (kept.some((one) => one.damaged && JSON.stringify(one.job) === same)) return;
+  await keep(id, { at, job, damaged: true }, kept);
+}
+
+/** The files that kept documents name, whatever else is wrong with them. */
+export function filesNamedBy(document: unknown): string[] {
+  const { art, typefaces } = (document ?? {}) as { art?: unknown; typefaces?: unknown };
+  return [art, typefaces].flatMap((part) =>
+    typeof part === 'object' && part !== null ? Object.keys(part) : [],
+  );
 }
 
 /** The art that versions of the jobs there are name; versions of other jobs are forgotten. */
@@ -35,8 +70,8 @@ export async function artOfVersions(jobs: ReadonlySet<string>): Promise<Set<stri
       await database.versions.removeItem(id);
       continue;
     }
-    for (const { job } of (await database.versions.getItem<JobVersion[]>(id)) ?? [])
-      filesOf(job).forEach((file) => named.add(file));
+    for (const { job } of await keptVersions(id))
+      filesNamedBy(job).forEach((file) => named.add(file));
   }
   return named;
 }

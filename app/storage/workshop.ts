@@ -1,7 +1,6 @@
 import { expectGood } from '../../core/base/index.ts';
 import { runRecordSchema } from '../../core/run/index.ts';
 import {
-  filesOf,
   isDesign,
   parseBackup,
   parsePeel,
@@ -19,13 +18,13 @@ import {
   keepRun,
   withArt,
   type KeptArt,
-  type KeptJob,
 } from './jobs.ts';
 import { NO_HOUSE_STYLE } from '../../core/designs/index.ts';
 import { houseStyle, keepHouseStyle, readHouseStyle } from './house-style.ts';
 import { keepOwnTypefaces, ownTypefaces, readOwnTypefaces } from './own-typefaces.ts';
 import { filesOfDesigns, keepDesign, ownDesigns } from './designs.ts';
-import { artOfVersions } from './versions.ts';
+import { artOfVersions, filesNamedBy } from './versions.ts';
+import { asWriter } from './writer-lock.ts';
 import { keepStockRoom, mergedStockRoom, readStockRoom, stockRoom } from './stock-room.ts';
 
 const DEMO_SHOWN = 'demo-shown';
@@ -43,14 +42,16 @@ export async function bringDemo(now: number): Promise<void> {
   const names = (await (await fetch('/demo/index.json')).json()) as string[];
   for (const [index, name] of names.entries()) {
     const bytes = new Uint8Array(await (await fetch(`/demo/${name}`)).arrayBuffer());
-    await keepJobWithArt(expectGood(parsePeel(bytes, name)), now - index, true);
+    const whole = expectGood(parsePeel(bytes, name));
+    await asWriter(whole.job.id, () => keepJobWithArt(whole, now - index, true));
   }
 }
 
 /** Takes all demo jobs from the shelf for good. */
 export async function removeDemo(): Promise<void> {
   const { jobs } = await allJobs();
-  for (const { job } of jobs.filter(({ isDemo }) => isDemo)) await database.jobs.removeItem(job.id);
+  for (const { job } of jobs.filter(({ isDemo }) => isDemo))
+    await asWriter(job.id, () => database.jobs.removeItem(job.id));
 }
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -64,9 +65,9 @@ export async function sweep(now: number): Promise<void> {
     await database.trash.clear();
     const named = new Set<string>();
     const jobs = new Set<string>();
-    await database.jobs.iterate<KeptJob, undefined>(({ job }) => {
-      jobs.add(job.id);
-      filesOf(job).forEach((id) => named.add(id));
+    await database.jobs.iterate<{ job?: unknown } | null, undefined>((kept, id) => {
+      jobs.add(id);
+      filesNamedBy(kept?.job).forEach((file) => named.add(file));
       return undefined;
     });
     for (const id of await artOfVersions(jobs)) named.add(id);
@@ -117,12 +118,18 @@ export async function restore(
   bytes: Uint8Array,
   name: string,
   now: number,
-): Promise<{ jobs: number; damaged: number }> {
+): Promise<{ jobs: number; damaged: number; open: readonly string[] }> {
   const { jobs, documents, damaged, art } = expectGood(parseBackup(bytes, name));
   const demo = new Set(Array.isArray(documents.demo) ? (documents.demo as string[]) : []);
-  for (const [index, { job, art: own }] of jobs.entries())
+  const open: string[] = [];
+  for (const [index, { job, art: own }] of jobs.entries()) {
     if (isDesign(job)) await keepDesign(job, own, now);
-    else await keepJobWithArt({ job, art: own }, now - index, demo.has(job.id));
+    else {
+      const put = (): Promise<void> =>
+        keepJobWithArt({ job, art: own }, now - index, demo.has(job.id));
+      if (!(await asWriter(job.id, put))) open.push(job.name);
+    }
+  }
   for (const [id, content] of art) await keepArt(id, content, now);
   await restoreDrawer(documents.drawer);
   const here = await ownTypefaces();
@@ -141,7 +148,7 @@ export async function restore(
     const run = runRecordSchema.safeParse(kept);
     if (run.success) await keepRun(run.data);
   }
-  return { jobs: jobs.length, damaged: damaged.length };
+  return { jobs: jobs.length - open.length, damaged: damaged.length, open };
 }
 
 /** Asks the browser to keep this workshop for good; asked once, at the first own work. */

@@ -22,8 +22,44 @@ export function askToWrite(job: string, watch: WriterWatch, take = false): Write
   return navigator.locks ? byLock(job, watch, take) : byLease(job, watch, take);
 }
 
+/** How long another tab of this job is waited for that may just be closing it, ms. */
+const PATIENCE = 1500;
+
+const lockName = (job: string): string => `little-peel-writer:${job}`;
+
+/**
+ * Does something as the only writer of a job; says whether it was done: not where the job is open for
+ * writing in a tab.
+ */
+export async function asWriter(job: string, work: () => Promise<unknown>): Promise<boolean> {
+  if (!navigator.locks) return asLeaseholder(job, work);
+  let done = false;
+  const signal = AbortSignal.timeout(PATIENCE);
+  try {
+    await navigator.locks.request(lockName(job), { signal }, async () => {
+      await work();
+      done = true;
+    });
+  } catch (error) {
+    if (!(error instanceof DOMException)) throw error;
+  }
+  return done;
+}
+
+async function asLeaseholder(job: string, work: () => Promise<unknown>): Promise<boolean> {
+  const lease = readLease(job);
+  if (lease && lease.until >= Date.now()) return false;
+  keepLease(job, `${Date.now()}-${Math.random()}`);
+  try {
+    await work();
+    return true;
+  } finally {
+    localStorage.removeItem(lockName(job));
+  }
+}
+
 function byLock(job: string, watch: WriterWatch, take: boolean): WriterLock {
-  const name = `little-peel-writer:${job}`;
+  const name = lockName(job);
   let letGo: () => void = () => undefined;
   let ended = false;
   const held = new Promise<void>((resolve) => (letGo = resolve));
@@ -55,19 +91,23 @@ interface Lease {
   readonly until: number;
 }
 
+function readLease(job: string): Lease | undefined {
+  const text = localStorage.getItem(lockName(job));
+  return text ? (JSON.parse(text) as Lease) : undefined;
+}
+
+function keepLease(job: string, tab: string): void {
+  const lease: Lease = { tab, until: Date.now() + LEASE };
+  localStorage.setItem(lockName(job), JSON.stringify(lease));
+}
+
 function byLease(job: string, watch: WriterWatch, take: boolean): WriterLock {
-  const key = `little-peel-writer:${job}`;
   const tab = `${Date.now()}-${Math.random()}`;
   let writes: boolean | undefined;
-  const read = (): Lease | undefined => {
-    const text = localStorage.getItem(key);
-    return text ? (JSON.parse(text) as Lease) : undefined;
-  };
   const renew = (forced: boolean): void => {
-    const lease = read();
+    const lease = readLease(job);
     const mine = forced || !lease || lease.tab === tab || lease.until < Date.now();
-    if (mine)
-      localStorage.setItem(key, JSON.stringify({ tab, until: Date.now() + LEASE } satisfies Lease));
+    if (mine) keepLease(job, tab);
     if (mine !== writes) {
       writes = mine;
       if (mine) watch.onWriter();
@@ -79,7 +119,7 @@ function byLease(job: string, watch: WriterWatch, take: boolean): WriterLock {
   return {
     release() {
       clearInterval(timer);
-      if (writes) localStorage.removeItem(key);
+      if (writes) localStorage.removeItem(lockName(job));
     },
   };
 }

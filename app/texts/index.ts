@@ -86,8 +86,14 @@ export const texts = {
     opened: (name: string): string => `“${name}” was brought in.`,
     restored: (count: number): string => `${texts.shelf.jobs(count)} restored.`,
     damaged: (count: number): string => ` ${count} could not be read.`,
-    unread: (count: number): string =>
-      `${texts.shelf.jobs(count)} on this shelf cannot be read by this version.`,
+    leftOut: (count: number): string =>
+      count === 1 ? 'A part could not be read' : `${count} parts could not be read`,
+    mended: (name: string, leftOut: readonly string[]): string =>
+      `Of “${name}” this could not be read: ${leftOut.slice(0, 4).join('; ')}${leftOut.length > 4 ? ` and ${leftOut.length - 4} more` : ''}. As it was it stands in its history.`,
+    mendedFile: (name: string, leftOut: readonly string[]): string =>
+      `“${name}” was brought in, but for what could not be read of it: ${leftOut.slice(0, 4).join('; ')}.`,
+    cannotOpen: 'This job cannot be opened',
+    saveAsIs: 'Save it as it is',
     run: (day: string): string => `run ${day}`,
     rename: 'Rename',
     duplicate: 'Duplicate',
@@ -197,6 +203,10 @@ export const texts = {
   lock: {
     reader: 'This job is open in another tab, which keeps its changes. You are reading along.',
     take: 'Take over here',
+    open: (jobs: readonly string[]): { what: string; remedy: string } => ({
+      what: `${jobs.map((name) => `“${name}”`).join(', ')} could not be changed: open in another tab.`,
+      remedy: 'Close it there, then do this again.',
+    }),
   },
   problem: {
     what: 'That did not work.',

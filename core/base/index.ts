@@ -1,5 +1,8 @@
+export { findFault } from './faults.ts';
+export { apart, calendarDate, plainId } from './fields.ts';
 export { contentHash, freeId } from './id.ts';
 export { licenceSchema, withLicence, type Licence } from './licence.ts';
+export { changedAt, findLimit, valueAt, withinLimits, type ValuePath } from './limits.ts';
 export { remembering, type Platform } from './port.ts';
 export {
   bad,

@@ -1,4 +1,8 @@
 import type { Command } from './command.ts';
+import { MOST_ACCEPTED } from './schema.ts';
+
+/** What an acceptance keeps of what a finding says. */
+export const acceptedWhat = (what: string): string => what.slice(0, MOST_ACCEPTED);
 
 /** What somebody has looked at and takes as it is. */
 export const ACCEPT_COMMANDS = {
@@ -7,7 +11,10 @@ export const ACCEPT_COMMANDS = {
     label: () => 'accept a finding',
     run: (job, { key, what, note }) => ({
       ...job,
-      accepted: { ...job.accepted, [key]: { what, note: note.trim().slice(0, 300) } },
+      accepted: {
+        ...job.accepted,
+        [key]: { what: acceptedWhat(what), note: note.trim().slice(0, 300) },
+      },
     }),
   } satisfies Command<{ key: string; what: string; note: string }>,
 

@@ -1,7 +1,7 @@
 import { unzipSync, zipSync, type Zippable } from 'fflate';
 import { bad, contentHash, good, sortedKeys, type Result } from '../base/index.ts';
 import type { Art } from '../art/index.ts';
-import { parseJob } from './migrations.ts';
+import { mendJob } from './mend.ts';
 import type { ArtBytes } from './resources.ts';
 import type { Job } from './schema.ts';
 
@@ -40,10 +40,11 @@ const FIXED_TIME = new Date(1980, 0, 1);
 /**
  * Writes a `.peel` archive: a ZIP of `job.json`, the art under `art/` and own typefaces under
  * `typefaces/`, with sorted entries and fixed times, so that the same job gives the same bytes.
+ * @param document what goes into it as the job, where that cannot be read whole
  */
-export function writePeel({ job, art }: JobWithArt): Uint8Array {
+export function writePeel({ job, art }: JobWithArt, document: unknown = job): Uint8Array {
   const files: Record<string, Uint8Array> = {
-    'job.json': new TextEncoder().encode(`${JSON.stringify(sortedKeys(job), null, 2)}\n`),
+    'job.json': new TextEncoder().encode(`${JSON.stringify(sortedKeys(document), null, 2)}\n`),
   };
   for (const [id, known] of Object.entries(job.art)) {
     const bytes = art.get(id);
@@ -58,6 +59,23 @@ export function writePeel({ job, art }: JobWithArt): Uint8Array {
 
 /** Reads a `.peel` archive; art that is missing or damaged leaves its place empty. */
 export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
+  const read = mendPeel(bytes, name);
+  if (!read.ok) return read;
+  const { leftOut, ...whole } = read.value;
+  if (leftOut.length === 0) return good(whole);
+  return bad(
+    'job/unread',
+    `“${name}” is damaged: ${leftOut[0]}.`,
+    'Open it in the application, which reads the rest of it, or use an earlier export.',
+    name,
+  );
+}
+
+/** A `.peel` archive as far as it can be read, and what of its job cannot be, in words. */
+export function mendPeel(
+  bytes: Uint8Array,
+  name: string,
+): Result<JobWithArt & { readonly leftOut: readonly string[] }> {
   const files = unzip(bytes, name);
   if (!files.ok) return files;
   const document = files.value.get('job.json');
@@ -79,18 +97,19 @@ export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
       name,
     );
   }
-  const job = parseJob(plain, `“${name}”`);
-  if (!job.ok) return job;
+  const read = mendJob(plain, `“${name}”`);
+  if (!read.ok) return read;
+  const { job, leftOut } = read.value;
   const art = new Map<string, Uint8Array>();
   const kept = [
-    ...Object.entries(job.value.art).map(([id, known]) => [id, artFile(known)] as const),
-    ...Object.keys(job.value.typefaces ?? {}).map((id) => [id, typefaceFile(id)] as const),
+    ...Object.entries(job.art).map(([id, known]) => [id, artFile(known)] as const),
+    ...Object.keys(job.typefaces ?? {}).map((id) => [id, typefaceFile(id)] as const),
   ];
   for (const [id, file] of kept) {
     const found = files.value.get(file);
     if (found && contentHash(found) === id) art.set(id, found);
   }
-  return good({ job: job.value, art });
+  return good({ job, art, leftOut });
 }
 
 /**
@@ -130,9 +149,9 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   const documents: Record<string, unknown> = {};
   for (const [file, content] of files.value) {
     if (file.startsWith('jobs/') && file.endsWith('.peel')) {
-      const read = parsePeel(content, file);
+      const read = mendPeel(content, file);
       if (read.ok) jobs.push(read.value);
-      else damaged.push(file);
+      if (!read.ok || read.value.leftOut.length) damaged.push(file);
     } else if (file.startsWith('art/')) {
       if (contentHash(content) === file.slice(4)) art.set(file.slice(4), content);
       else damaged.push(file);

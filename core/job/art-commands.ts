@@ -6,7 +6,7 @@ import { copyId, type HandPlace } from '../sheet/index.ts';
 import { withArtReplaced } from './art-use.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withBuild, withBuiltSize } from './edges.ts';
-import { refused } from './refusals.ts';
+import { refused, refusedBy } from './refusals.ts';
 import type { Job } from './schema.ts';
 
 /** The changes that go from art to edges and pieces. */
@@ -16,10 +16,7 @@ export const ART_COMMANDS = {
     label: ({ doing }) => doing ?? 'change the edge',
     run: (job, { piece, also = [], build }) => {
       const read = edgeBuildSchema.safeParse(build);
-      if (!read.success) {
-        const [issue] = read.error.issues;
-        return refused(`“${issue?.path.join(' ')}”`, issue?.message.toLowerCase());
-      }
+      if (!read.success) return refusedBy(read.error, build);
       let now: Job = job;
       for (const id of [piece, ...also]) {
         const made = withPiece(now, id, (found) => withBuild(found, read.data));
@@ -69,7 +66,7 @@ export const ART_COMMANDS = {
       const added: Piece[] = [];
       for (const piece of pieces) {
         const read = pieceSchema.safeParse({ ...piece, id: freeId('piece', ids) });
-        if (!read.success) return refused(`“${piece.name}”`, read.error.issues[0]?.message);
+        if (!read.success) return refusedBy(read.error, piece);
         ids.push(read.data.id);
         added.push(read.data);
       }

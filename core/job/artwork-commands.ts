@@ -69,7 +69,7 @@ export const ARTWORK_COMMANDS = {
     label: ({ doing }) => doing ?? 'start again',
     run: (job, { piece, ground, elements, art = [] }) => {
       const read = fillSchema.nullable().safeParse(ground);
-      if (!read.success) return refused('This ground', read.error.issues[0]?.message);
+      if (!read.success) return refused('This ground', 'it is not what can fill a label');
       const made = withOwnPiece(job, piece, (found) =>
         withAdded({ ...found, ground, elements: [] }, elements, 0),
       );

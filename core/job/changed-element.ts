@@ -13,6 +13,7 @@ export function changedElement(
   const { id, kind } = element;
   const whole = { ...element, ...changes, id, kind };
   const given = Object.entries(whole).filter(([, value]) => value !== undefined);
-  const read = elementSchema.safeParse(Object.fromEntries(given));
-  return read.success ? read.data : refusedBy(read.error);
+  const made = Object.fromEntries(given);
+  const read = elementSchema.safeParse(made);
+  return read.success ? read.data : refusedBy(read.error, made);
 }

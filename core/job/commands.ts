@@ -1,4 +1,5 @@
-import { isProblem, type Problem } from '../base/index.ts';
+import { findFault, isProblem, type Problem } from '../base/index.ts';
+import { MOST_HELD } from '../piece/index.ts';
 import type { Plan } from '../sheet/index.ts';
 import {
   checkSpots,
@@ -7,16 +8,17 @@ import {
   type Material,
   type Stock,
 } from '../stock/index.ts';
-import { trySize, type Thing } from '../things/index.ts';
+import { thingSchema, trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
-import { refused } from './refusals.ts';
-import type { Job } from './schema.ts';
+import { refused, refusedBy, refusedJob } from './refusals.ts';
+import { jobSchema, type Job } from './schema.ts';
 import { ACCEPT_COMMANDS } from './accept-commands.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
 import type { Command } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
+import { endlessElements } from './endless.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
@@ -47,7 +49,10 @@ export const COMMANDS = {
   /** New measurements: every piece takes the new edge, and its artwork is scaled with it. */
   'measure-thing': {
     label: () => 'measure again',
-    run: (job, { thing }) => {
+    run: (job, { thing: given }) => {
+      const read = thingSchema.safeParse(given);
+      if (!read.success) return refusedBy(read.error, given);
+      const thing = read.data;
       if (thing.kind !== 'label-sheet') {
         const size = trySize(thing);
         if (!size.ok) return size.problem;
@@ -67,7 +72,7 @@ export const COMMANDS = {
     label: ({ stock }) => `choose ${stock.name}`,
     run: (job, { stock, material = job.material, used = [] }) => {
       const read = stockSchema.safeParse(stock);
-      if (!read.success) return refused('This sheet', read.error.issues[0]?.message);
+      if (!read.success) return refusedBy(read.error, stock);
       const closes = checkSpots(stock);
       if (!closes.ok) return closes.problem;
       const spots = stock.spots !== null;
@@ -97,9 +102,7 @@ export const COMMANDS = {
     label: ({ material }) => `choose ${material.name.toLowerCase()}`,
     run: (job, { material }) => {
       const read = materialSchema.safeParse(material);
-      return read.success
-        ? { ...job, material: read.data }
-        : refused('This material', read.error.issues[0]?.message);
+      return read.success ? { ...job, material: read.data } : refusedBy(read.error, material);
     },
   } satisfies Command<{ material: Material }>,
 };
@@ -112,13 +115,25 @@ export type CommandCall = {
   [N in CommandName]: { readonly name: N; readonly args: CommandArgs<N> };
 }[CommandName];
 
-/** Runs a command; a failed one leaves the job as it was. */
+/**
+ * Runs a command; a failed one leaves the job as it was. What it makes is a job that can be kept and
+ * read again, or it is refused.
+ */
 export function runCommand(job: Job, call: CommandCall): { job: Job; label: string } | Problem {
   const command = COMMANDS[call.name] as unknown as Command<unknown>;
   const changed = command.run(job, call.args);
-  return isProblem(changed)
-    ? changed
-    : { job: rimmed(followFront(followBase(changed))), label: command.label(call.args, job) };
+  if (isProblem(changed)) return changed;
+  const made = rimmed(followFront(followBase(changed)));
+  return tryJob(made) ?? { job: made, label: command.label(call.args, job) };
+}
+
+/** Why a job could not be read again if it were kept; undefined where it can be. */
+export function tryJob(job: Job): Problem | undefined {
+  const fault = findFault(jobSchema, job);
+  if (fault) return refusedJob(job, fault);
+  return endlessElements(job).size === 0
+    ? undefined
+    : refused('A piece in this one', `it would hold itself, or more than ${MOST_HELD} pieces`);
 }
 
 /** The job as a command would leave it, to be looked at only; undefined when it would fail. */

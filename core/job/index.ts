@@ -1,3 +1,4 @@
+export { acceptedWhat } from './accept-commands.ts';
 export { backOf, frontsOf } from './backs.ts';
 export { changedSince, printKeys } from './print-keys.ts';
 export {
@@ -15,6 +16,7 @@ export {
   filesOf,
   jobWithArt,
   parseBackup,
+  mendPeel,
   parsePeel,
   writeBackup,
   writePeel,
@@ -28,6 +30,7 @@ export {
   COMMANDS,
   runCommand,
   tryCommand,
+  tryJob,
   type CommandArgs,
   type CommandCall,
   type CommandName,
@@ -45,6 +48,7 @@ export { runForCopy, seenByCopy } from './run-for-copy.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { withBuild } from './edges.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';
+export { mendJob, type MendedJob } from './mend.ts';
 export { parseJob } from './migrations.ts';
 export {
   findTypeface,

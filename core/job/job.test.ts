@@ -292,6 +292,9 @@ test('a backup brings back every job, and a damaged one does not take the others
   const rest = parseBackup(broken, 'all.zip');
   expect(rest.ok && rest.value.damaged).toEqual(['jobs/a.peel']);
   expect(rest.ok && rest.value.jobs).toHaveLength(1);
+  const partly = zipSync({ 'job.json': strToU8(JSON.stringify({ ...lid(), today: 'now' })) });
+  const mended = parseBackup(zipSync({ 'jobs/c.peel': partly }), 'all.zip');
+  expect(mended.ok && [mended.value.jobs.length, mended.value.damaged.length]).toEqual([1, 1]);
 });
 
 test('a colour is changed wherever it is used, in one piece or in all, whatever its letters', () => {

@@ -1,5 +1,6 @@
 import { artSchema, type Art } from '../art/index.ts';
-import { isProblem, seededRandom, type Problem } from '../base/index.ts';
+import type { z } from 'zod';
+import { isProblem, seededRandom, valueAt, type Problem } from '../base/index.ts';
 import {
   color,
   columnName,
@@ -12,6 +13,7 @@ import {
   type ListRow,
 } from '../piece/index.ts';
 import { withArt, type Command } from './command.ts';
+import { issueInWords } from './place-in-words.ts';
 import { refused } from './refusals.ts';
 import type { Job } from './schema.ts';
 
@@ -21,9 +23,16 @@ const rowsOf = (count: number): string => (count === 1 ? 'a row' : `${count} row
 function withList(job: Job, list: List): Job | Problem {
   const read = listSchema.safeParse(list);
   if (read.success) return { ...job, list: read.data };
-  const [issue] = read.error.issues;
-  const at = typeof issue?.path[1] === 'number' ? `Row ${issue.path[1] + 1}` : 'This list';
-  return refused(at, issue?.message.toLowerCase());
+  return refusedList(list, read.error);
+}
+
+/** Why a list cannot be, with the row in which it is. */
+function refusedList(list: List, { issues: [first] }: z.ZodError): Problem {
+  const row = first?.path[0] === 'rows' ? first.path[1] : undefined;
+  return refused(
+    typeof row === 'number' ? `Row ${row + 1}` : 'This list',
+    first && issueInWords(first, valueAt(list, first.path)),
+  );
 }
 
 /** The list of a job changed, with what has not changed left as it is. */
@@ -66,7 +75,7 @@ export const LIST_COMMANDS = {
         const rows = list.rows.map((row): ListRow => {
           const own = fields[row.key];
           if (!own) return row;
-          const next = [...row.fields];
+          const next = list.columns.map((_, column) => row.fields[column] ?? '');
           for (const [column, text] of Object.entries(own)) {
             const at = atColumn(list, column);
             if (isProblem(at)) failure = at;
@@ -104,13 +113,14 @@ export const LIST_COMMANDS = {
           const put = (old: string, place: number): string => fields[place - at]?.trim() ?? old;
           rows[start + line] = {
             ...before,
-            fields: before.fields.map((old, place) => (place < at ? old : put(old, place))),
+            fields: list.columns.map((_, place) => {
+              const old = before.fields[place] ?? '';
+              return place < at ? old : put(old, place);
+            }),
           };
         }
         const read = listSchema.safeParse({ ...list, rows });
-        return read.success
-          ? read.data
-          : refused(`${rows.length} rows`, read.error.issues[0]?.message.toLowerCase());
+        return read.success ? read.data : refusedList({ ...list, rows }, read.error);
       }),
   } satisfies Command<{
     row: string;
@@ -327,7 +337,9 @@ export const LIST_COMMANDS = {
           (number < 0 ? '-' : '') + String(Math.abs(number)).padStart(digits, '0');
         const rows = list.rows.map((row, place) => ({
           ...row,
-          fields: row.fields.with(at, written(numbers[place] ?? 0)),
+          fields: list.columns.map((_, column) =>
+            column === at ? written(numbers[place] ?? 0) : (row.fields[column] ?? ''),
+          ),
         }));
         return { ...list, rows };
       }),

@@ -1,8 +1,9 @@
 import { bad, good, type Result } from '../base/index.ts';
 import { MATT_PAPER, stockFromVersion2, USUAL_MARKS } from '../stock/index.ts';
+import { withoutEndless } from './endless.ts';
 import { jobSchema, VERSION, type Job } from './schema.ts';
 
-type Plain = Record<string, unknown>;
+export type Plain = Record<string, unknown>;
 
 /** The material was part of a plain sheet's name. */
 const plainName = (name: unknown): unknown =>
@@ -50,6 +51,22 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
 
 /** Reads a job document of this or an earlier version. */
 export function parseJob(document: unknown, where = 'the job'): Result<Job> {
+  const migrated = tryMigrate(document, where);
+  if (!migrated.ok) return migrated;
+  const read = jobSchema.safeParse(migrated.value);
+  // What cannot be drawn is as if it was not there.
+  if (read.success) return good(withoutEndless(read.data));
+  const [issue] = read.error.issues;
+  return bad(
+    'job/unread',
+    `${where} is damaged at ${issue?.path.join('.') || 'its start'}.`,
+    'Use an earlier export or a backup.',
+    where,
+  );
+}
+
+/** A job document of this or an earlier version as one of this version, not yet looked at. */
+export function tryMigrate(document: unknown, where: string): Result<Plain> {
   if (typeof document !== 'object' || document === null) {
     return bad('job/unread', `${where} holds no job.`, 'Export it again.', where);
   }
@@ -82,13 +99,5 @@ export function parseJob(document: unknown, where = 'the job'): Result<Job> {
       where,
     );
   }
-  const read = jobSchema.safeParse(plain);
-  if (read.success) return good(read.data);
-  const [issue] = read.error.issues;
-  return bad(
-    'job/unread',
-    `${where} is damaged at ${issue?.path.join('.') || 'its start'}.`,
-    'Use an earlier export or a backup.',
-    where,
-  );
+  return good(plain);
 }

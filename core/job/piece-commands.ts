@@ -2,7 +2,7 @@ import type { Art } from '../art/index.ts';
 import { freeId, type Problem } from '../base/index.ts';
 import { pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
 import { resizedShape } from '../shape/index.ts';
-import { trySize, type MeasuredThing } from '../things/index.ts';
+import { measuredSchema, trySize, type MeasuredThing } from '../things/index.ts';
 import { follows } from './added.ts';
 import { backOf } from './backs.ts';
 import { withArt, withPiece, withPieces, type Command, type Of } from './command.ts';
@@ -17,13 +17,17 @@ function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
     'piece',
     job.pieces.map((one) => one.id),
   );
+  const name = (given.name ?? like.name).slice(0, MOST_LETTERS);
   const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[like.id] ?? 0 };
   return {
     ...job,
-    pieces: [...job.pieces, { ...like, ...given, id }],
+    pieces: [...job.pieces, { ...like, ...given, name, id }],
     plan: { ...job.plan, wanted },
   };
 }
+
+/** Of a piece's name. */
+const MOST_LETTERS = 120;
 
 /** What a piece that follows another can have of its own beside its elements. */
 const OWN: readonly string[] = ['name', 'ground'];
@@ -38,7 +42,7 @@ export const PIECE_COMMANDS = {
       if (!base || base.variant) return gone('piece');
       if (job.thing.kind === 'label-sheet')
         return refused('Another size', 'the bought sheet decides the size');
-      const name = `${base.name}, ${sizesOf(job, piece).length + 2}`.slice(0, 120);
+      const name = `${base.name}, ${sizesOf(job, piece).length + 2}`;
       return withPieceLike(job, base, {
         name,
         variant: { base: piece, thing: job.thing, overrides: {} },
@@ -94,7 +98,10 @@ export const PIECE_COMMANDS = {
   /** New measurements of one size alone. */
   'measure-size': {
     label: () => 'measure a size again',
-    run: (job, { piece, thing }) => {
+    run: (job, { piece, thing: given }) => {
+      const read = measuredSchema.safeParse(given);
+      if (!read.success) return refusedBy(read.error, given);
+      const thing = read.data;
       const size = trySize(thing);
       if (!size.ok) return size.problem;
       return withPiece(job, piece, (found) =>
@@ -152,7 +159,7 @@ export const PIECE_COMMANDS = {
       const { id, name, edge, bleed, safe, ground } = front;
       const back: Piece = {
         id: '',
-        name: `${name}, other side`.slice(0, 120),
+        name: `${name}, other side`,
         edge,
         bleed,
         safe,
@@ -192,6 +199,7 @@ function changedPiece(job: Job, found: Piece, changes: PieceChanges): Piece | Pr
     found.variant && changes.ground !== undefined
       ? { variant: { ...found.variant, ground: changes.ground } }
       : {};
-  const read = pieceSchema.safeParse({ ...rest, ...changes, ...own, id: found.id });
-  return read.success ? read.data : refusedBy(read.error);
+  const made = { ...rest, ...changes, ...own, id: found.id };
+  const read = pieceSchema.safeParse(made);
+  return read.success ? read.data : refusedBy(read.error, made);
 }

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import { problem, type Problem } from '../base/index.ts';
+import { problem, valueAt, type Problem } from '../base/index.ts';
+import { issueInWords, placeInWords } from './place-in-words.ts';
 
 /** What a command was to change is not there. */
 export const gone = (what: string): Problem =>
@@ -13,7 +14,17 @@ export const refused = (what: string, why: string | undefined): Problem =>
     'Give a value within its limits.',
   );
 
-/** A value that its schema refuses, named by where it stands. */
-export function refusedBy({ issues: [first] }: z.ZodError): Problem {
-  return refused(`“${first?.path.join(' ') ?? 'the value'}”`, first?.message.toLowerCase());
+/** A value that its schema refuses, named by where it stands in it. */
+export function refusedBy({ issues: [first] }: z.ZodError, value?: unknown): Problem {
+  if (!first) return refused('The value', undefined);
+  const named = first.path.filter((key) => typeof key === 'string').join(' ');
+  return refused(`“${named || 'the value'}”`, issueInWords(first, valueAt(value, first.path)));
 }
+
+/** A job that would not be one any more: what of it cannot be, and why. */
+export const refusedJob = (job: unknown, issue: z.core.$ZodIssue): Problem =>
+  problem(
+    'job/refused',
+    `This cannot be done: ${placeInWords(job, issue.path)}: ${issueInWords(issue, valueAt(job, issue.path))}.`,
+    'Choose a value within its limits.',
+  );

@@ -1,7 +1,7 @@
 import { isProblem, isSame, problem, type Problem } from '../base/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { copyParts } from '../sheet/index.ts';
-import { runCommand, type CommandCall } from './commands.ts';
+import { runCommand, tryJob, type CommandCall } from './commands.ts';
 import { copyOf } from './copies.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
@@ -54,12 +54,14 @@ export function runForCopy(
   const out = job.oneOffs?.[copy]?.out;
   const oneOffs = { ...job.oneOffs, [copy]: { ...own, ...(out ? { out } : {}) } };
   const kept = withOneOffs({ ...done.job, pieces: job.pieces }, oneOffs);
-  return { job: kept, label: `${done.label} on one copy` };
+  return tryJob(kept) ?? { job: kept, label: `${done.label} on one copy` };
 }
 
 /** What of the pieces belongs to all copies of one of them. */
 const belongings = ({ pieces }: Job, id: string): unknown =>
   pieces.map((piece) => {
+    // What follows it is made anew from the piece that all copies have.
+    if (piece.variant?.base === id) return piece.variant;
     if (piece.id !== id) return piece;
     const { ground, elements, variant, ...rest } = piece;
     void [ground, elements, variant];

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { artSchema } from '../art/index.ts';
+import { apart, calendarDate, plainId } from '../base/index.ts';
 import { listSchema, pieceSchema } from '../piece/index.ts';
 import { oneOffSchema } from './one-offs.ts';
 import { planSchema } from '../sheet/index.ts';
@@ -10,15 +11,18 @@ import { ownTypefaceSchema } from '../type/index.ts';
 /** The one version of `.peel` files, backups and storage. */
 export const VERSION = 9;
 
+/** How much of what a finding said is kept when it is accepted, letters. */
+export const MOST_ACCEPTED = 1000;
+
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({
   version: z.literal(VERSION),
-  id: z.string().min(1).max(100),
+  id: plainId,
   name: z.string().min(1).max(120),
   /** The job's own calendar date, YYYY-MM-DD. */
-  today: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+  today: calendarDate,
   thing: thingSchema,
-  pieces: z.array(pieceSchema).min(1).max(200),
+  pieces: z.array(pieceSchema).min(1).max(200).check(apart('id')),
   /** A copy of the stock as it was when it was chosen. */
   stock: stockSchema,
   /** A copy of what the sheets are made of. */
@@ -32,7 +36,10 @@ export const jobSchema = z.object({
   oneOffs: z.record(z.string(), oneOffSchema).optional(),
   /** Findings that were taken as they are: what they said, and why. */
   accepted: z
-    .record(z.string(), z.object({ what: z.string().max(1000), note: z.string().max(300) }))
+    .record(
+      z.string(),
+      z.object({ what: z.string().max(MOST_ACCEPTED), note: z.string().max(300) }),
+    )
     .optional(),
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),

@@ -45,8 +45,7 @@ export const SHEET_COMMANDS = {
   'change-plan': {
     label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
     run: (job, { changes }) => {
-      const read = planSchema.safeParse({ ...job.plan, ...changes });
-      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+      return withPlan(job, { ...job.plan, ...changes });
     },
   } satisfies Command<{ changes: Partial<Plan> }>,
 
@@ -67,8 +66,7 @@ export const SHEET_COMMANDS = {
         turns,
         wanted,
       };
-      const read = planSchema.safeParse(plan);
-      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+      return withPlan(job, plan);
     },
   } satisfies Command<{
     sheets: readonly (readonly NestedCopy[])[];
@@ -184,8 +182,7 @@ export const SHEET_COMMANDS = {
       }
       const wanted = { ...plan.wanted, ...count };
       const moved = { ...plan.moved, ...made };
-      const read = planSchema.safeParse({ ...plan, wanted, moved });
-      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+      return withPlan(job, { ...plan, wanted, moved });
     },
   } satisfies Command<{
     copies: readonly CopyId[];
@@ -209,10 +206,7 @@ export const SHEET_COMMANDS = {
       const rest = Object.entries(stocks).filter(([at]) => at !== String(sheet));
       const own = stock && stock.id !== job.stock.id ? [[String(sheet), stock] as const] : [];
       const next = Object.fromEntries([...rest, ...own]);
-      const read = planSchema.safeParse(
-        Object.keys(next).length ? { ...plan, stocks: next } : plan,
-      );
-      return read.success ? { ...job, plan: read.data } : refusedBy(read.error);
+      return withPlan(job, Object.keys(next).length ? { ...plan, stocks: next } : plan);
     },
   } satisfies Command<{ sheet: number; stock: Stock | undefined }>,
 
@@ -271,12 +265,20 @@ export const SHEET_COMMANDS = {
   } satisfies Command<{ sheet: number }>,
 };
 
+/** The job with another plan, or why it cannot have it. */
+function withPlan(job: Job, plan: unknown): Job | Problem {
+  const read = planSchema.safeParse(plan);
+  return read.success ? { ...job, plan: read.data } : refusedBy(read.error, plan);
+}
+
 const pinnedOnly = (moved: Plan['moved']): Plan['moved'] =>
   Object.fromEntries(Object.entries(moved).filter(([, { pinned }]) => pinned));
 
 function withMoved(job: Job, moved: Readonly<Record<string, HandPlace>>): Job | Problem {
   const read = planSchema.shape.moved.safeParse(moved);
-  return read.success ? { ...job, plan: { ...job.plan, moved: read.data } } : refusedBy(read.error);
+  return read.success
+    ? { ...job, plan: { ...job.plan, moved: read.data } }
+    : refusedBy(read.error, moved);
 }
 
 /** Where every copy lies. */

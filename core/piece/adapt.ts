@@ -1,12 +1,26 @@
-import { elementSize, resizedElement, scaledElement, type PieceElement } from './elements/index.ts';
+import { withinLimits } from '../base/index.ts';
+import {
+  elementSchema,
+  elementSize,
+  resizedElement,
+  scaledElement,
+  type PieceElement,
+} from './elements/index.ts';
 
 interface Size {
   readonly width: number;
   readonly height: number;
 }
 
-/** An element of a piece that was `before` large, as it stands in one that is `after` large; mm. */
+/**
+ * An element of a piece that was `before` large, as it stands in one that is `after` large; mm. What
+ * would be larger or smaller than an element can be stops at the limit.
+ */
 export function adapted(element: PieceElement, before: Size, after: Size): PieceElement {
+  return withinLimits(elementSchema, fitted(element, before, after));
+}
+
+function fitted(element: PieceElement, before: Size, after: Size): PieceElement {
   const across = after.width / before.width;
   const down = after.height / before.height;
   switch (element.adapt) {

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { apart } from '../base/index.ts';
 import { color } from './fill.ts';
 
 /** What a list may hold at most. */
@@ -17,7 +18,7 @@ export type ListRow = z.infer<typeof listRowSchema>;
 export const listSchema = z.object({
   /** As they stand in placeholders: `{name}`. */
   columns: z.array(z.string().min(1).max(40)).min(1).max(LIST_LIMITS.columns),
-  rows: z.array(listRowSchema).max(LIST_LIMITS.rows),
+  rows: z.array(listRowSchema).max(LIST_LIMITS.rows).check(apart('key')),
   /** The column that says how many copies a row gives. */
   quantity: z.string().optional(),
   /** Colours of the pieces that a column says anew, in small letters. */

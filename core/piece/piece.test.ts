@@ -5,11 +5,13 @@ import {
   elementSize,
   resizedElement,
   createCompiler,
+  findEndless,
   findPictureDpi,
   pictureSize,
+  type Piece,
   type PieceElement,
 } from './index.ts';
-import { createJob, type CommandCall, type Job } from '../job/index.ts';
+import { createJob, runCommand, type CommandCall, type Job } from '../job/index.ts';
 import type { Art } from '../art/index.ts';
 
 const place = { id: 'a', x: 1, y: 2, angle: 0, locked: false };
@@ -140,14 +142,20 @@ test('a piece in a piece is drawn at its width, and one that holds itself does n
       },
     },
   );
-  const made = await compiled(job, new Map());
-  const [, holder] = made.compiled.pieces.get('piece-2')?.elements ?? [];
+  const drawn = await compiled(job, new Map());
+  const [, holder] = drawn.compiled.pieces.get('piece-2')?.elements ?? [];
   expect(JSON.stringify(holder?.node)).toContain('"transform":[0.5,0,0,0.5,0,0]');
-  const endless = runAll(job, {
-    name: 'add-element',
-    args: { piece: 'piece-1', element: { ...EXAMPLES.piece, piece: 'piece-1' } as PieceElement },
-  });
-  expect(none.compile(endless.pieces[0] as Job['pieces'][0], endless).elements).toHaveLength(2);
+  const [first] = job.pieces as [Piece];
+  const own = { ...EXAMPLES.piece, piece: 'piece-1' } as PieceElement;
+  const [one, other, third] = ['a', 'b', 'c'].map((id) => ({ ...own, id }));
+  const made = [one, other, third] as PieceElement[];
+  const endless = { ...job, pieces: [{ ...first, elements: made }] };
+  // It cannot be made, is not read, and is drawn with an end.
+  expect(
+    runCommand(job, { name: 'add-element', args: { piece: 'piece-1', element: own } }),
+  ).toMatchObject({ code: 'job/refused' });
+  expect([...findEndless(endless.pieces)]).toEqual(made);
+  expect(none.compile({ ...first, elements: [own] }, endless).elements).toHaveLength(1);
 });
 
 test('a picture covers, stands whole in, or is stretched to its frame, and knows its dpi there', () => {

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { apart, plainId } from '../base/index.ts';
 import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
 import { thingSchema } from '../things/index.ts';
 import { elementSchema } from './elements/index.ts';
@@ -8,7 +9,7 @@ const creaseEnd = z.object({ x: z.number(), y: z.number() });
 
 /** One label, sticker or tag: an edge with print inside. Elements print from first to last. */
 export const pieceSchema = z.object({
-  id: z.string().min(1),
+  id: plainId,
   name: z.string().min(1).max(120),
   edge: edgeShapeSchema,
   /** How far the ground prints beyond the edge, mm. */
@@ -17,7 +18,7 @@ export const pieceSchema = z.object({
   safe: z.number().min(0).max(50),
   /** What fills the piece out to the bleed; null prints none. */
   ground: fillSchema.nullable(),
-  elements: z.array(elementSchema).max(500),
+  elements: z.array(elementSchema).max(500).check(apart('id')),
   /** How the edge was made, where it was built from shapes; what it gives stands in `edge`. */
   build: edgeBuildSchema.optional(),
   /** Straight creases of its own, beside the folds of its thing; from end to end. */

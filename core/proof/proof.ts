@@ -1,4 +1,4 @@
-import type { CompiledJob } from '../job/index.ts';
+import { acceptedWhat, type CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import {
   findingKey,
@@ -106,7 +106,9 @@ export function quickFindings(
   const { accepted = {} } = compiled.job;
   const told = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
     const taken = accepted[findingKey(finding)];
-    return taken?.what === finding.what ? { ...finding, accepted: taken.note } : finding;
+    return taken?.what === acceptedWhat(finding.what)
+      ? { ...finding, accepted: taken.note }
+      : finding;
   });
   return told.sort((one, other) => WEIGHT[one.severity] - WEIGHT[other.severity]);
 }

@@ -24,7 +24,7 @@ import {
   type Ring,
 } from '../geometry/index.ts';
 import { centredOutline, pathNodes } from './kinds/outline.ts';
-import { edgeShapeSchema, shapePath, type EdgeShape } from './shape.ts';
+import { edgeShapeSchema, shapePath, shapeSize, type EdgeShape } from './shape.ts';
 
 const place = z.number().min(-2000).max(2000);
 
@@ -105,6 +105,14 @@ export interface BuiltEdge {
 
 const FLAT = 0.004; // mm
 const FIT = { tolerance: 0.012, blur: 0 };
+/** Of its longer side: what is larger than a sheet is followed as closely as its size is worth. */
+const FINENESS = 2e-5;
+
+/** How many times more coarsely than usual a shape of that size is followed. */
+function coarseness(shape: EdgeShape): number {
+  const { width, height } = shapeSize(shape);
+  return Math.max(1, (Math.max(width, height) * FINENESS) / FLAT);
+}
 
 /** Makes an edge. Fails where nothing is left of it. */
 export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
@@ -123,7 +131,8 @@ export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
       'Nothing is left of this edge.',
       'Take a smaller inward offset, or cut less away.',
     );
-  const { path, nodes } = fitCurves(region, FIT);
+  const tolerance = FIT.tolerance * Math.max(...build.parts.map(({ shape }) => coarseness(shape)));
+  const { path, nodes } = fitCurves(region, { ...FIT, tolerance });
   const { shape, centre } = centredOutline(pathNodes(path));
   const read = edgeShapeSchema.safeParse(shape);
   if (!read.success)
@@ -154,7 +163,7 @@ function findUntouched(build: EdgeBuild): BuiltEdge | undefined {
     build.smooth === 0 &&
     build.punched.length === 0;
   if (!plain) return undefined;
-  const rings = flatten(shapePath(part.shape), FLAT);
+  const rings = flatten(shapePath(part.shape), FLAT * coarseness(part.shape));
   const parts = rings.filter((ring) => signedArea(ring) > 0).length;
   const touched =
     (build.holes !== 'keep' && parts < rings.length) || (build.join !== 'apart' && parts > 1);
@@ -172,7 +181,7 @@ function findUntouched(build: EdgeBuild): BuiltEdge | undefined {
 
 /** The rings of a part at its place. */
 export function partRings({ shape, x, y, angle }: EdgePart): Ring[] {
-  const rings = flatten(shapePath(shape), FLAT);
+  const rings = flatten(shapePath(shape), FLAT * coarseness(shape));
   const map = placed(x, y, angle);
   return unionOf(rings.map((ring) => mapRing(ring, map)));
 }

@@ -4,6 +4,7 @@ export { largerThing } from './larger.ts';
 export { domeSurplus } from './kinds/lid.ts';
 export {
   THING_KINDS,
+  measuredSchema,
   thingSchema,
   trySize,
   usualThing,

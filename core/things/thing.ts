@@ -17,7 +17,8 @@ import { wrap, wrapSchema } from './kinds/wrap.ts';
 /** A bought label sheet: its labels are the size. */
 export const labelSheetSchema = z.object({ kind: z.literal('label-sheet') });
 
-const measuredSchema = z.discriminatedUnion('kind', [
+/** A thing that is measured. */
+export const measuredSchema = z.discriminatedUnion('kind', [
   lidSchema,
   wrapSchema,
   taperSchema,

@@ -135,7 +135,9 @@ export const useJobStore = defineStore('job', () => {
     void own.load();
     show(found.value.job);
     state.value = 'open';
-    noteVersion(found.value.job);
+    const { job: opened, leftOut = [] } = found.value;
+    if (leftOut.length) messages.say(texts.shelf.mended(opened.name, leftOut));
+    noteVersion(opened);
     write(id, false);
     stopHearing = hearKept((kept) => {
       if (kept === id && keepState.value === 'reading') void refresh(id);
@@ -172,8 +174,9 @@ export const useJobStore = defineStore('job', () => {
 
   function close(): void {
     settle();
-    void saving.flush();
-    lock?.release();
+    // Nobody else writes it before what waits here is kept.
+    const held = lock;
+    void saving.flush().finally(() => held?.release());
     lock = undefined;
     stopHearing();
     history.value = undefined;

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { Art } from '../../art/index.ts';
+import { withinLimits } from '../../base/index.ts';
 import type { CompiledElement, ElementContext, ElementKind } from './common.ts';
 import { CAPTION_TYPEFACE, code, codeSchema } from './code.ts';
 import { combined, combinedSchema } from './combined.ts';
@@ -43,10 +44,10 @@ export function resizedElement(element: PieceElement, width: number, height: num
   return kindOf(element).resized(element, width, height);
 }
 
-/** The element so many times as large and as far from the middle of its piece. */
+/** The element so many times as large and as far from the middle of its piece, as far as its limits go. */
 export function scaledElement(element: PieceElement, factor: number): PieceElement {
   const made = kindOf(element).scaled(element, factor);
-  return { ...made, x: element.x * factor, y: element.y * factor };
+  return withinLimits(elementSchema, { ...made, x: element.x * factor, y: element.y * factor });
 }
 
 /** The element as a drawing about its own centre. */
@@ -69,6 +70,11 @@ export function typefacesOfElement(element: PieceElement): string[] {
 
 /** An element as the edge of its piece wants it: what keeps to the rim or follows the bend. */
 export function alongEdge(element: PieceElement, edge: EdgeShape): PieceElement {
+  const made = followed(element, edge);
+  return made === element ? element : withinLimits(elementSchema, made);
+}
+
+function followed(element: PieceElement, edge: EdgeShape): PieceElement {
   if (element.kind === 'plate') return alongRim(element, edge);
   return element.kind === 'words' ? alongBend(element, edge) : element;
 }

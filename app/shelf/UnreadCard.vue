@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { UnreadJob } from '../storage/index.ts';
+import { texts } from '../texts/index.ts';
+import { useShelf } from './shelf-store.ts';
+
+/** A job that cannot be opened: why, and what can be done with it. */
+defineProps<{ job: UnreadJob }>();
+const shelf = useShelf();
+</script>
+
+<template>
+  <article class="unread">
+    <h3 class="display" :title="job.name">{{ job.name }}</h3>
+    <p>
+      <strong>{{ texts.shelf.cannotOpen }}.</strong> {{ job.problem.what }} {{ job.problem.remedy }}
+    </p>
+    <p class="acts">
+      <button class="link" type="button" @click="shelf.saveAsIs(job)">
+        {{ texts.shelf.saveAsIs }}
+      </button>
+      <button class="link" type="button" @click="shelf.remove(job)">
+        {{ texts.shelf.delete }}
+      </button>
+    </p>
+  </article>
+</template>
+
+<style scoped>
+.unread {
+  display: flex;
+  flex-direction: column;
+  border: 1px dashed var(--amber);
+  border-radius: var(--r-job);
+  padding: 18px 20px;
+  background: var(--card);
+}
+h3 {
+  margin: 0 0 8px;
+  overflow: hidden;
+  font-size: 17px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+p {
+  margin: 0 0 10px;
+  font-size: 13.5px;
+}
+.acts {
+  display: flex;
+  gap: 18px;
+  margin: auto 0 0;
+}
+</style>
