@@ -88,6 +88,20 @@ test('folds come before kiss cuts, and these before what falls out; holes before
   ]);
 });
 
+test('of an edge with two outlines, what lies within either is cut before both, ever deeper first', () => {
+  const [one, other] = [circle(50, 50, 20).rings[0], circle(100, 50, 20).rings[0]] as Ring[];
+  const [hole, otherHole] = [circle(50, 40, 8).rings[0], circle(100, 40, 8).rings[0]] as Ring[];
+  const [island] = circle(50, 40, 3).rings as readonly Ring[];
+  const rings = [one, hole, other, otherHole, island] as Ring[];
+  expect(knifeRings({ rings: cut(rings).rings, open: false })).toEqual([
+    island,
+    hole,
+    otherHole,
+    other,
+    one,
+  ]);
+});
+
 test('a square begins at a corner, and every ring keeps its points', () => {
   const shape: EdgeShape = { kind: 'rectangle', width: 20, height: 10, radius: 0 };
   const rings = edgeRings(shape);

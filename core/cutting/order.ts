@@ -1,4 +1,4 @@
-import type { Point, Ring } from '../geometry/index.ts';
+import { boxOf, isInside, type Box, type Point, type Ring } from '../geometry/index.ts';
 import { edgePart, joinedEdges, startedAt, type CutKind } from '../shape/index.ts';
 import type { SheetCut } from '../sheet/index.ts';
 import { shortTour, type Visit } from './tour.ts';
@@ -136,10 +136,42 @@ function turned(cut: SheetCut, start: number, backwards: boolean): Omit<OrderedC
   return { ...cut, of: cut, starts, backwards: false, rings: startedAt(rings, starts) };
 }
 
-/** The rings of a cut in the order of the knife: holes before the outline around them. */
+const knifeOrders = new WeakMap<readonly Ring[], readonly Ring[]>();
+
+/** The rings of a cut in the order of the knife: what lies within others first, the first outline last. */
 export function knifeRings({ rings, open }: Pick<SheetCut, 'rings' | 'open'>): readonly Ring[] {
-  return open ? rings : [...rings.slice(1), ...rings.slice(0, 1)];
+  if (open || rings.length < 2) return rings;
+  const before = knifeOrders.get(rings);
+  if (before) return before;
+  const depths = new Map(depthsOf(rings).map((depth, at) => [rings[at], depth]));
+  const depth = (ring: Ring): number => depths.get(ring) ?? 0;
+  const sorted = [...rings.slice(1), ...rings.slice(0, 1)].sort(
+    (one, other) => depth(other) - depth(one),
+  );
+  knifeOrders.set(rings, sorted);
+  return sorted;
 }
+
+/** Within how many of the other rings each of some lies. */
+function depthsOf(rings: readonly Ring[]): number[] {
+  const boxes = rings.map((ring) => boxOf(ring));
+  return rings.map((ring, at) => {
+    const [point] = ring;
+    const box = boxes[at];
+    if (!point || !box) return 0;
+    const around = rings.filter((other, index) => {
+      const whole = boxes[index];
+      return index !== at && whole && holds(whole, box) && isInside(point, [other]);
+    });
+    return around.length;
+  });
+}
+
+const holds = (outer: Box, inner: Box): boolean =>
+  outer.left <= inner.left &&
+  outer.top <= inner.top &&
+  outer.right >= inner.right &&
+  outer.bottom >= inner.bottom;
 
 /** Where the knife is when it has gone along all lines of a cut. */
 function endOf(cut: OrderedCut | undefined): Point | undefined {

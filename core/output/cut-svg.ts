@@ -2,7 +2,7 @@ import { pathData, written } from '../drawing/index.ts';
 import { linesPath, ringsPath } from '../geometry/index.ts';
 import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
-import { orderCuts } from '../cutting/index.ts';
+import { knifeRings, orderCuts } from '../cutting/index.ts';
 
 const COLORS = { crease: '#8a640c', kiss: '#0f7c86', through: '#3b3a9c' } as const;
 
@@ -14,8 +14,8 @@ export function cutSvg(sheet: CompiledSheet): string {
     const paths = cuts
       .filter((cut) => cut.kind === kind)
       .map(
-        ({ rings, copies, open }) =>
-          `<path data-copy="${escaped(copies.join(' '))}" d="${pathData(open ? linesPath(rings) : ringsPath(rings))}"/>`,
+        (cut) =>
+          `<path data-copy="${escaped(cut.copies.join(' '))}" d="${pathData(cut.open ? linesPath(cut.rings) : ringsPath(knifeRings(cut)))}"/>`,
       );
     return paths.length
       ? [

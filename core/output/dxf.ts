@@ -1,7 +1,7 @@
 import { flatten, type Point } from '../geometry/index.ts';
 import { markPath } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
-import { orderCuts } from '../cutting/index.ts';
+import { knifeRings, orderCuts } from '../cutting/index.ts';
 
 /** A layer for each kind of cut and one for the marks, with the colour number that viewers show. */
 const LAYERS = { KISS: 4, THROUGH: 5, CREASE: 30, MARKS: 7 } as const;
@@ -20,8 +20,10 @@ export function cutDxf(sheet: CompiledSheet): string {
     ...sheet.marks.flatMap((mark) =>
       flatten(markPath(mark), MARK_TOLERANCE).map((ring) => polyline('MARKS', ring, true, height)),
     ),
-    ...orderCuts(sheet.cuts).flatMap(({ kind, rings, open }) =>
-      rings.map((ring) => polyline(kind.toUpperCase() as Layer, ring, !open, height)),
+    ...orderCuts(sheet.cuts).flatMap((cut) =>
+      knifeRings(cut).map((ring) =>
+        polyline(cut.kind.toUpperCase() as Layer, ring, !cut.open, height),
+      ),
     ),
   ];
   const corner = (name: string, x: number, y: number): Pairs => [
@@ -42,6 +44,9 @@ export function cutDxf(sheet: CompiledSheet): string {
       [1, 'AC1009'],
       ...corner('$EXTMIN', 0, 0),
       ...corner('$EXTMAX', width, height),
+      // Both say mm: programs look at one or the other.
+      [9, '$INSUNITS'],
+      [70, 4],
       [9, '$MEASUREMENT'],
       [70, 1],
     ]),

@@ -1,4 +1,6 @@
+import { createJob } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
+import { compiled, runAll } from '../testing/example-job.ts';
 import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { exportFiles, type MadeFile } from './index.ts';
@@ -67,11 +69,66 @@ test('DXF, SVG and HPGL describe the same cut lines, which are those of the stat
     }
 });
 
+test('a DXF says that it is in mm', () => {
+  const header = textOf(file('dxf')).split('ENDSEC')[0] ?? '';
+  const said = [...header.matchAll(/\$(INSUNITS|MEASUREMENT)\s+70\s+(\d+)/g)];
+  expect(said.map(([, name, value]) => [name, value])).toEqual([
+    ['INSUNITS', '4'],
+    ['MEASUREMENT', '1'],
+  ]);
+});
+
+test('every file cuts a hole before the outline around it', async () => {
+  const holed = runAll(createJob('tag', { id: 'tags', today: '2026-04-18' }), {
+    name: 'change-plan',
+    args: { changes: { cut: 'through' } },
+  });
+  const { compiled: tags, resources } = await compiled(holed, new Map());
+  const files = await exportFiles(tags, {
+    platform: nodePlatform,
+    resources,
+    formats: ['svg', 'dxf', 'hpgl', 'json'],
+  });
+  const [svg = '', dxf = '', hpgl = '', json = ''] = ['svg', 'dxf', 'hpgl', 'json'].map((format) =>
+    files
+      .filter((one) => one.format === format)
+      .map(textOf)
+      .join(''),
+  );
+  const widths = (rings: number[][][]): number[] =>
+    rings.map((ring) => {
+      const across = ring.map(([x = 0]) => x);
+      return Math.round(Math.max(...across) - Math.min(...across));
+    });
+  const { sheets } = JSON.parse(json) as { sheets: { cuts: { rings: number[][][] }[] }[] };
+  const [stated] = (sheets[0]?.cuts ?? []).map(({ rings }) => widths(rings));
+  expect(stated).toHaveLength(2);
+  const [hole = 0, outline = 0] = stated ?? [];
+  expect(hole).toBeLessThan(outline / 3);
+  const through = dxfLines(dxf).filter(({ layer }) => layer === 'THROUGH');
+  expect(widths(through.slice(0, 2).map(({ points }) => points))).toEqual([hole, outline]);
+  const inSvg = /<g id="through"[^]*? d="([^"]+)"/.exec(svg)?.[1] ?? '';
+  const inPaths = inSvg
+    .split('M')
+    .slice(1)
+    .map((part) => {
+      const numbers = (part.match(/-?[\d.]+/g) ?? []).map(Number);
+      return numbers.flatMap((x, at) => (at % 2 ? [] : [[x, numbers[at + 1] ?? 0]]));
+    });
+  expect(widths(inPaths)).toEqual([hole, outline]);
+  const strokes = [...hpgl.matchAll(/PU[^;]+;PD([^;]+);/g)].slice(0, 2).map(([, way = '']) => {
+    const numbers = way.split(',').map((units) => Number(units) / 40);
+    return numbers.flatMap((x, at) => (at % 2 ? [] : [[x, numbers[at + 1] ?? 0]]));
+  });
+  expect(widths(strokes)).toEqual([hole, outline]);
+});
+
 test('the marks of a DXF stand on a layer of their own', () => {
   const marks = dxfLines(textOf(file('dxf'))).filter(({ layer }) => layer === 'MARKS');
   const { sheets } = JSON.parse(textOf(file('json'))) as {
     sheets: { height: number; marks: { x: number; y: number; size: number }[] }[];
   };
+  expect(sheets[0]?.marks).toHaveLength(4);
   for (const { x, y } of sheets[0]?.marks ?? []) {
     const around = marks.some(({ points }) => {
       const middle = points.reduce(([sx, sy], [px, py]) => [sx + px, sy + py], [0, 0]);

@@ -79,6 +79,7 @@ test('labels are printed where the statement says they are', async () => {
     expect(at(bounds[0] ?? 0, y)).toEqual([244, 233, 212]);
     expect(at((bounds[0] ?? 0) - 1.3, y)).toEqual([244, 233, 212]);
   }
+  expect(sheet?.marks).toHaveLength(4);
   for (const { x, y } of sheet?.marks ?? []) expect(at(x, y)).toEqual([0, 0, 0]);
 });
 

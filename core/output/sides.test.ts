@@ -88,7 +88,12 @@ const at = ({ width, data }: RgbaImage, x: number, y: number): string =>
     .join('');
 
 interface Stated {
-  sheets: { placements: { x: number; y: number; angle: number; trim: number[][][] }[] }[];
+  sheets: {
+    side?: string;
+    cuts: unknown[];
+    files: { page: number };
+    placements: { x: number; y: number; angle: number; trim: number[][][] }[];
+  }[];
 }
 
 test.each([
@@ -119,6 +124,24 @@ test.each([
     expect(tool('qpdf', '--check', keep('sides.pdf', file('pdf').bytes))).toContain('No syntax');
   },
 );
+
+test('the statement has an entry for every page: fronts with their cuts, other sides without', async () => {
+  const job = twoSided({ name: 'want', args: { piece: FRONT, count: 40 } });
+  const { file, json } = await files(job, ['pdf', 'json']);
+  const { sheets } = json() as Stated;
+  expect(sheets.map(({ files: { page: number } }) => number)).toEqual(
+    sheets.map((_, at) => at + 1),
+  );
+  expect(sheets).toHaveLength(file('pdf').pages ?? 0);
+  expect(sheets.length).toBeGreaterThan(2);
+  for (const [at, sheet] of sheets.entries()) {
+    expect(sheet.side).toBe(at % 2 ? 'back' : undefined);
+    expect(sheet.cuts.length > 0).toBe(at % 2 === 0);
+    expect(sheet.placements.length).toBe(sheets[at - (at % 2)]?.placements.length);
+  }
+  const [first, back] = sheets;
+  expect(back?.placements[0]?.x).toBeCloseTo(210 - (first?.placements[0]?.x ?? 0), 3);
+});
 
 test('other sides have the edge of their front, its rows and numbers, and are pictured beside it', async () => {
   const job = twoSided(

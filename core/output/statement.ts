@@ -1,9 +1,9 @@
 import { apply, flatten, mapRing, type Ring } from '../geometry/index.ts';
-import type { CompiledJob } from '../job/index.ts';
+import { printedSides, type CompiledJob } from '../job/index.ts';
 import { shapePath } from '../shape/index.ts';
 import type { CompiledSheet, SheetCopy } from '../sheet/index.ts';
-import { orderCuts } from '../cutting/index.ts';
-import type { SheetFiles } from './names.ts';
+import { knifeRings, orderCuts } from '../cutting/index.ts';
+import { sideFile, type SheetFiles } from './names.ts';
 import { HPGL_UNITS } from './hpgl.ts';
 
 const rounded = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
@@ -13,12 +13,25 @@ const pairs = (rings: readonly Ring[]): number[][][] =>
 /** States where everything is, so that an outsider can verify all other files: mm, y down. */
 export function statement(job: CompiledJob, files: readonly SheetFiles[]): unknown {
   return {
-    sheets: job.sheets.map((sheet, index) => sheetStatement(sheet, files[index])),
+    sheets: printedSides(job).map(({ sheet, of, side }, page) =>
+      side === 'front'
+        ? sheetStatement(sheet, files[of])
+        : { side, ...sheetStatement(sheet, backFiles(files[of], page)) },
+    ),
     hpgl: HPGL_UNITS,
   };
 }
 
-function sheetStatement(sheet: CompiledSheet, files: SheetFiles | undefined): unknown {
+/** The files that the other side of a sheet stands in, on a page counted from 0. */
+const backFiles = (front: SheetFiles | undefined, page: number): Partial<SheetFiles> | undefined =>
+  front && {
+    pdf: front.pdf,
+    page: page + 1,
+    jpeg: sideFile(front.jpeg, 'back'),
+    png: sideFile(front.png, 'back'),
+  };
+
+function sheetStatement(sheet: CompiledSheet, files: Partial<SheetFiles> | undefined): object {
   return {
     width: sheet.drawing.width,
     height: sheet.drawing.height,
@@ -31,14 +44,14 @@ function sheetStatement(sheet: CompiledSheet, files: SheetFiles | undefined): un
       ...(style === 'corner' ? { turn: turn ?? 0 } : {}),
     })),
     placements: sheet.copies.map(placementStatement),
-    cuts: orderCuts(sheet.cuts).map(({ kind, copies, open, order, rings }) => ({
-      kind,
-      copy: copies[0],
+    cuts: orderCuts(sheet.cuts).map((cut) => ({
+      kind: cut.kind,
+      copy: cut.copies[0],
       // Whose edges a line is part of where neighbours share it; it is open then.
-      ...(copies.length > 1 ? { shared: copies } : {}),
-      ...(open ? { open } : {}),
-      order,
-      rings: pairs(rings),
+      ...(cut.copies.length > 1 ? { shared: cut.copies } : {}),
+      ...(cut.open ? { open: cut.open } : {}),
+      order: cut.order,
+      rings: pairs(knifeRings(cut)),
     })),
     files,
   };
