@@ -13,7 +13,7 @@ import {
 } from '../core/job/index.ts';
 import { createCompiler, elementSize } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
-import { flatten, mapRing, placed } from '../core/geometry/index.ts';
+import { boxesMeet, flatten, grown, mapRing, placed } from '../core/geometry/index.ts';
 import { shapePath } from '../core/shape/index.ts';
 import { arrange, findFaults, madeOf } from '../core/sheet/index.ts';
 import { keepClear, printable } from '../core/stock/index.ts';
@@ -162,6 +162,20 @@ test('they are the same at every build and survive a trip through a file', async
     expect(other && writePeel(other)).toEqual(bytes);
     const read = parsePeel(bytes, 'demo.peel');
     expect(read.ok && read.value.job).toEqual(one.job);
+  }
+});
+
+test('no bleed is cut off by a mark where the sheet has room', async () => {
+  const backs = jobs.find(({ job: { id } }) => id === 'demo-packet-backs') as JobWithArt;
+  const { compiled } = await compiledOf(backs);
+  expect(compiled.sheets).toHaveLength(1);
+  const [sheet] = compiled.sheets;
+  expect(sheet?.copies).toHaveLength(6);
+  const zones = keepClear(backs.job.stock, backs.job.plan.marks);
+  expect(zones).toHaveLength(4);
+  for (const copy of sheet?.copies ?? []) {
+    expect(copy.bleed).toBe(2);
+    expect(zones.some((zone) => boxesMeet(grown(copy.box, copy.bleed), zone, 0.01))).toBe(false);
   }
 });
 

@@ -14,7 +14,7 @@ import {
 } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { PROOF_CASES } from '../testing/proof-cases.ts';
-import { ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
+import { move, ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
 import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 
 async function findings(
@@ -243,4 +243,27 @@ test('corners are cut by turning the knife; what it cannot follow is a point, a 
     );
   expect(await cut(slit(0.4))).toBe(true);
   expect(await cut(slit(1.5))).toBe(false);
+});
+
+test('bleed that would show nothing is not missed: paper on paper, one colour beside itself', async () => {
+  const codes = async (...calls: CommandCall[]): Promise<string[]> =>
+    quickFindings((await compiled(plain(...calls), new Map())).compiled).map(({ code }) => code);
+  const near: CommandCall = { name: 'change-plan', args: { changes: { gap: 1 } } };
+  const ground = (color: string | null): CommandCall => ({
+    name: 'change-piece',
+    args: { piece: PIECE, changes: { ground: color } },
+  });
+  const white = plain().material.color;
+  expect(await codes(near)).not.toContain('bleeds-meet');
+  expect(await codes(near, ground(white.toUpperCase()))).not.toContain('bleeds-meet');
+  const other: CommandCall[] = [
+    { name: 'want', args: { piece: PIECE, count: 5 } },
+    { name: 'copy-piece', args: { piece: PIECE, name: 'Other' } },
+    { name: 'change-piece', args: { piece: 'piece-2', changes: { ground: white } } },
+  ];
+  expect(await codes(near, ground(null), ...other)).not.toContain('bleeds-meet');
+  expect(await codes(near, ...other)).toContain('bleeds-meet');
+  const atMark = move(40, 40);
+  expect(await codes(atMark)).toContain('bleed-cut-off');
+  expect(await codes(atMark, ground(white))).not.toContain('bleed-cut-off');
 });

@@ -8,6 +8,7 @@ import {
   type Severity,
 } from './finding.ts';
 import {
+  bleedCutOff,
   bleedsMeet,
   doubledCuts,
   gapTooSmall,
@@ -93,6 +94,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   scissorsShape,
   gapTooSmall,
   bleedsMeet,
+  bleedCutOff,
 ];
 
 const WEIGHT: Record<Severity, number> = { blocker: 0, warning: 1, note: 2 };

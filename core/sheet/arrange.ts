@@ -233,6 +233,26 @@ function spotsFor(
   );
 }
 
+/**
+ * The free places for one shape, clear of the marks' zones by its bleed, which is cut off in them;
+ * nearer to them only where fewer of those that are wanted would have a place otherwise.
+ */
+function spotsWithBleed(
+  job: Arrangeable,
+  shape: Repeated,
+  {
+    taken,
+    bleed,
+    wanted,
+  }: { readonly taken: readonly Box[]; readonly bleed: number; readonly wanted: number },
+): readonly Spot[] {
+  const nearer = spotsFor(job, shape, taken);
+  const zones = keepClear(job.stock, job.plan.marks).map((zone) => grown(zone, bleed));
+  if (bleed === 0 || zones.length === 0) return nearer;
+  const clear = spotsFor(job, shape, [...taken, ...zones]);
+  return clear.length >= Math.min(nearer.length, wanted) ? clear : nearer;
+}
+
 const MOST_REMEMBERED = 200;
 const known = new Map<string, readonly Spot[]>();
 
@@ -282,7 +302,9 @@ function fillRows(
         shape.height === leader.shape.height,
     );
     if (leader.left.length === 0 || alike.length === 0) continue;
-    for (const spot of spotsFor(job, leader.shape, taken)) {
+    const bleed = Math.max(...alike.map(({ piece }) => piece.bleed));
+    const count = alike.reduce((sum, { left }) => sum + left.length, 0);
+    for (const spot of spotsWithBleed(job, leader.shape, { taken, bleed, wanted: count })) {
       const next = alike.find(({ left }) => left.length > 0);
       if (!next) break;
       sheet.push(take(next, spot));

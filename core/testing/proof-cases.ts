@@ -1,7 +1,7 @@
 import { isProblem } from '../base/index.ts';
 import { runForCopy, type Job } from '../job/index.ts';
 import { plainBuild } from '../shape/index.ts';
-import { MATT_PAPER, type Cutter } from '../stock/index.ts';
+import { keepClear, MATT_PAPER, type Cutter } from '../stock/index.ts';
 import { usualThing } from '../things/index.ts';
 import { examplePicture } from './example-job.ts';
 import {
@@ -18,6 +18,14 @@ import {
   stickerSheet,
   words,
 } from './proof-jobs.ts';
+
+/** The first copy of the round label that far from the zone of the first mark, mm. */
+function besideMark(away: number): ReturnType<typeof move> {
+  const job = plain();
+  const [zone] = keepClear(job.stock, job.plan.marks);
+  const aside = (58 / 2 + away) * Math.SQRT1_2;
+  return move((zone?.right ?? 0) + aside, (zone?.bottom ?? 0) + aside);
+}
 
 /** For each kind: a job that has it, and the number that its sentence must name. */
 export const PROOF_CASES: Readonly<
@@ -241,9 +249,20 @@ export const PROOF_CASES: Readonly<
     mends: true,
   },
   'bleeds-meet': {
-    job: () => plain({ name: 'change-plan', args: { changes: { gap: 1 } } }),
+    job: () =>
+      plain(
+        { name: 'copy-piece', args: { piece: PIECE, name: 'Other' } },
+        { name: 'change-piece', args: { piece: 'piece-2', changes: { ground: '#203020' } } },
+        { name: 'want', args: { piece: PIECE, count: 5 } },
+        { name: 'want', args: { piece: 'piece-2', count: 5 } },
+        { name: 'change-plan', args: { changes: { gap: 1 } } },
+      ),
     says: /leave 0\.5 mm of bleed instead of 2 mm/,
     mends: true,
+  },
+  'bleed-cut-off': {
+    job: () => plain(besideMark(0.5)),
+    says: /“Label”, no\. 1 lacks 1\.5 mm of its bleed beside a mark/,
   },
   'bleed-missing': {
     job: () => plain({ name: 'change-piece', args: { piece: PIECE, changes: { bleed: 0 } } }),

@@ -53,6 +53,7 @@ const LINE_OF: Readonly<Record<string, LineId>> = {
   'does-not-fit': 'copies',
   'nothing-wanted': 'copies',
   'bleeds-meet': 'copies',
+  'bleed-cut-off': 'copies',
   'doubled-cuts': 'copies',
   'gap-too-small': 'copies',
   'scissors-gap': 'copies',

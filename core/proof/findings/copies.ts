@@ -1,6 +1,14 @@
-import { boxWithin } from '../../geometry/index.ts';
+import { boxesMeet, boxWithin, corners, distanceBetween, grown } from '../../geometry/index.ts';
+import type { CompiledPiece } from '../../piece/index.ts';
 import { printable } from '../../stock/index.ts';
-import { findGap, meetsZone, type CompiledSheet, type SheetCopy } from '../../sheet/index.ts';
+import {
+  copyParts,
+  findGap,
+  meetsZone,
+  type CompiledSheet,
+  type SheetCopy,
+} from '../../sheet/index.ts';
+import { findBleedInk } from '../bleed-ink.ts';
 import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
 
 /** A finding about copies of one sheet, told once for all of them. */
@@ -205,20 +213,32 @@ function widened({ compiled }: ProofContext, least: number, gap: number): Fix | 
   return { label: `Gap of ${gap} mm`, call: { name: 'change-plan', args: { changes: { gap } } } };
 }
 
+/** The colour in which a copy prints beyond its edge, where that is one. */
+const inkOf = ({ piece }: SheetCopy, { compiled: { job } }: ProofContext): string | undefined =>
+  findBleedInk(piece, { material: job.material.color, art: job.art });
+
+/** The least bleed of copies of a piece whose neighbours print another colour there, and its sheet. */
+function leastBleed(piece: CompiledPiece, context: ProofContext): { least: number; sheet: number } {
+  let found = { least: piece.piece.bleed, sheet: -1 };
+  for (const [sheet, { copies }] of context.compiled.sheets.entries())
+    for (const copy of copies) {
+      if (copy.piece !== piece || copy.bleed >= found.least - 1e-6) continue;
+      const ink = inkOf(copy, context);
+      const shows = (other: SheetCopy): boolean =>
+        other !== copy &&
+        (ink === undefined || ink !== inkOf(other, context)) &&
+        findGap(copy, other, copy.piece.piece.bleed + other.piece.piece.bleed) !== undefined;
+      if (copies.some(shows)) found = { least: copy.bleed, sheet };
+    }
+  return found;
+}
+
 export const bleedsMeet: FindingKind = {
   code: 'bleeds-meet',
-  check(context) {
-    const { compiled } = context;
-    return [...compiled.pieces.values()].flatMap((piece): Finding[] => {
-      const least = Math.min(
-        ...compiled.sheets.flatMap(({ copies }) =>
-          copies.filter((copy) => copy.piece === piece).map(({ bleed }) => bleed),
-        ),
-      );
-      const sheet = compiled.sheets.findIndex(({ copies }) =>
-        copies.some((copy) => copy.piece === piece && copy.bleed === least),
-      );
-      if (sheet < 0 || least >= piece.piece.bleed - 1e-6) return [];
+  check: (context) =>
+    [...context.compiled.pieces.values()].flatMap((piece): Finding[] => {
+      const { least, sheet } = leastBleed(piece, context);
+      if (sheet < 0) return [];
       const gap = 2 * piece.piece.bleed;
       const fix = widened(context, gap, gap);
       return [
@@ -231,6 +251,51 @@ export const bleedsMeet: FindingKind = {
           ...(fix ? { fix } : {}),
         },
       ];
-    });
-  },
+    }),
+};
+
+/** How much of a copy's bleed the zones of marks take away, mm. */
+function bleedLost(copy: SheetCopy, { zones }: CompiledSheet): number {
+  const near = zones.filter((zone) => boxesMeet(grown(copy.box, copy.bleed), zone));
+  const away = near.map((zone) => distanceBetween(copy.trim, [corners(zone)], copy.bleed));
+  return copy.bleed - Math.max(0, Math.min(copy.bleed, ...away));
+}
+
+/** Less is not seen, mm. */
+const LOST = 0.05;
+
+export const bleedCutOff: FindingKind = {
+  code: 'bleed-cut-off',
+  check: (context) =>
+    perSheet(
+      context,
+      (sheet) => {
+        const paper = context.compiled.job.material.color.toLowerCase();
+        return sheet.copies.filter(
+          (copy) => bleedLost(copy, sheet) > LOST && inkOf(copy, context) !== paper,
+        );
+      },
+      (copies, count, sheet) => {
+        const lost = copies.map((copy) => bleedLost(copy, sheet));
+        const worst = lost.indexOf(Math.max(...lost));
+        const { placement, piece } = copies[worst] as SheetCopy;
+        const named = `“${piece.piece.name}”, no. ${copyParts(placement.copy).which}`;
+        const most = (lost[worst] ?? 0).toFixed(1);
+        return {
+          code: 'bleed-cut-off',
+          severity: 'note',
+          what:
+            copies.length === 1
+              ? `${named} lacks ${most} mm of its bleed beside a mark.`
+              : `${count} lack bleed beside marks: ${named} most of all, by ${most} mm.`,
+          why: 'A cut that is off towards the mark shows paper there. Move the label away, or take smaller marks.',
+        };
+      },
+    ).map(withoutFix),
+};
+
+/** Free places are judged by edges: a copy would be left where it is. */
+const withoutFix = ({ fix, ...finding }: Finding): Finding => {
+  void fix;
+  return finding;
 };
