@@ -1,5 +1,5 @@
 import { ProblemError } from '../core/base/index.ts';
-import { length, needed, readOptions, whole } from './arguments.ts';
+import { decimal, length, needed, readOptions, whole } from './arguments.ts';
 
 const said = (act: () => unknown): string => {
   try {
@@ -12,14 +12,16 @@ const said = (act: () => unknown): string => {
 };
 
 test('options, switches and what stands alone are told apart', () => {
-  const given = readOptions(['job.peel', '--out', 'here', '--json', '--draft'], ['out'], ['draft']);
+  const given = readOptions(['job.peel', '--out', 'here', '--json', '--draft'], ['out'], {
+    switches: ['draft'],
+  });
   expect(given.rest).toEqual(['job.peel']);
   expect(given.options).toMatchObject({ out: 'here', json: true, draft: true });
   expect(readOptions(['--out=there'], ['out']).options).toMatchObject({ out: 'there' });
 });
 
 test('an unknown option names those that are accepted', () => {
-  const text = said(() => readOptions(['--colour', 'red'], ['out'], ['draft']));
+  const text = said(() => readOptions(['--colour', 'red'], ['out'], { switches: ['draft'] }));
   expect(text).toContain('--colour');
   expect(text).toContain('--out, --draft, --json');
   expect(text.split('\n')).toHaveLength(1);
@@ -48,4 +50,29 @@ test('whole numbers are digits only', () => {
   expect(whole(readOptions([], ['seed']), 'seed', 7)).toBe(7);
   for (const bad of ['-1', '2.5', 'many', '', '0x10'])
     expect(said(() => of(bad))).toContain('--seed');
+});
+
+test('a value may begin with a minus', () => {
+  const given = readOptions(['--offset', '-1.5mm', '--draft', 'a'], ['offset'], {
+    switches: ['draft'],
+  });
+  expect([length(given, 'offset'), given.rest]).toEqual([-1.5, ['a']]);
+  expect(length(readOptions(['--offset', '-.5'], ['offset']), 'offset')).toBe(-0.5);
+  expect(said(() => readOptions(['--offset', '-x'], ['offset']))).toContain('--offset');
+  expect(said(() => readOptions(['-5'], ['offset']))).toContain('-5');
+});
+
+test('an option that is given twice and a word too many are refused', () => {
+  expect(said(() => readOptions(['--out', 'a', '--out', 'b'], ['out']))).toContain(
+    '--out was given twice',
+  );
+  expect(said(() => readOptions(['a', 'b'], ['out']))).toContain('“b” is one word too many');
+  expect(said(() => readOptions(['a'], [], { words: 0 }))).toContain('“a”');
+});
+
+test('numbers are digits alone', () => {
+  const of = (text: string) => decimal(readOptions(['--angle', text], ['angle']), 'angle', 360);
+  expect([of('90'), of('-4.5'), of('1,5')]).toEqual([90, -4.5, 1.5]);
+  for (const text of ['', ' ', '0x10', '1e3', 'Infinity', '9 0'])
+    expect(said(() => of(text))).toContain('is not a number');
 });

@@ -13,24 +13,44 @@ export interface Given {
   readonly rest: readonly string[];
 }
 
-/** Reads options; `switches` take no value. */
+/** What a command takes beside options with a value. */
+interface Takes {
+  /** Options without one. */
+  readonly switches?: readonly string[];
+  /** How many words stand without a name. */
+  readonly words?: number;
+}
+
+/** Reads options. A value may begin with a minus; nothing is passed over in silence. */
 export function readOptions(
   argv: readonly string[],
   names: readonly string[],
-  switches: readonly string[] = [],
+  { switches = [], words = 1 }: Takes = {},
 ): Given {
   const options: NonNullable<ParseArgsConfig['options']> = {};
   for (const name of names) options[name] = { type: 'string' };
   for (const name of [...switches, 'json']) options[name] = { type: 'boolean' };
   try {
-    const { values, positionals } = parseArgs({
-      args: [...argv],
+    const { values, positionals, tokens } = parseArgs({
+      args: withMinus(argv, names),
       options,
       allowPositionals: true,
       strict: true,
+      tokens: true,
     });
+    const seen = new Set<string>();
+    for (const token of tokens) {
+      if (token.kind !== 'option') continue;
+      if (seen.has(token.name))
+        refuse(`--${token.name} was given twice.`, 'Give it once.', `--${token.name}`);
+      seen.add(token.name);
+    }
+    const more = positionals[words];
+    if (more !== undefined)
+      refuse(`“${more}” is one word too many.`, 'Put words with spaces between quotes.', more);
     return { options: values as Given['options'], rest: positionals };
   } catch (error) {
+    if (error instanceof ProblemError) throw error;
     const said =
       error instanceof Error ? (error.message.split('. ')[0] ?? error.message) : String(error);
     return refuse(
@@ -38,6 +58,28 @@ export function readOptions(
       `Accepted options: ${[...names, ...switches, 'json'].map((name) => `--${name}`).join(', ')}.`,
     );
   }
+}
+
+/** The arguments with values that begin with a minus and a digit bound to their options. */
+function withMinus(argv: readonly string[], names: readonly string[]): string[] {
+  const bound: string[] = [];
+  for (const word of argv) {
+    const last = bound[bound.length - 1];
+    if (/^-[\d.]/.test(word) && last?.startsWith('--') && names.includes(last.slice(2)))
+      bound[bound.length - 1] = `${last}=${word}`;
+    else bound.push(word);
+  }
+  return bound;
+}
+
+/** An option that is a number, written in digits. */
+export function decimal({ options }: Given, name: string, other: number): number {
+  const value = options[name];
+  if (value === undefined) return other;
+  const read = /^[+-]?(\d+([.,]\d+)?|[.,]\d+)$/.exec(String(value).trim());
+  return read
+    ? Number(read[0].replace(',', '.'))
+    : refuse(`--${name}: “${value}” is not a number.`, 'Write digits only.', `--${name}`);
 }
 
 /** An option that must be there. */

@@ -28,6 +28,38 @@ beforeAll(() => {
   execFileSync(process.execPath, ['bin/peel.mjs', 'demo', '--out', folder]);
 });
 
+test('the version, and what a command is for with an example', () => {
+  const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string };
+  expect(peel('--version')).toEqual({ exit: 0, out: `${version}\n`, err: '' });
+  const { exit, out } = peel('trace', '--help');
+  expect(exit).toBe(0);
+  expect(out).toMatch(
+    /Traces an edge.*\n\npeel trace IMAGE[^]*For example:\n {2}peel trace thistle\.png/,
+  );
+  expect(peel('--help').out).toContain('peel COMMAND --help');
+});
+
+test('an offset may be negative', () => {
+  const path = join(folder, 'leaves.png');
+  writeFileSync(path, encodePngImage(leaves, 254));
+  const areaAt = (offset: string): number => {
+    const made = peel('trace', path, '--out', join(folder, 'in.svg'), '--offset', offset, '--json');
+    expect([made.exit, made.err]).toEqual([0, '']);
+    return (JSON.parse(made.out) as { area: number }).area;
+  };
+  expect(areaAt('-1.5mm')).toBeLessThan(areaAt('0') - 50);
+});
+
+test('what is wrong in a picture is told with its file, whichever command reads it', () => {
+  const path = join(folder, 'cut-off.png');
+  writeFileSync(path, encodePngImage(leaves, 254).slice(0, 900));
+  for (const command of ['clear', 'trace', 'split']) {
+    const { exit, err } = peel(command, path, '--out', join(folder, 'x'));
+    expect([exit, err.trim().split('\n').length]).toEqual([2, 1]);
+    expect(err).toContain(`${path}: `);
+  }
+});
+
 test('a lid is sized in the unit that is named, as one JSON document', () => {
   const { exit, out, err } = peel(
     'size',
@@ -58,8 +90,11 @@ test.each([
   [['size', 'cube'], /“cube” is not a kind of thing.*lid, wrap, taper/],
   [['size', 'lid', '--diameter', '40', '--clearance', '20'], /leaves nothing/],
   [['size', 'taper', '--top', '90', '--bottom', '65'], /--height is missing/],
-  [['size', 'band', '--width', '0', '--depth', '3', '--height', '4'], /--width is 0/],
-  [['size', 'wrap', '--diameter', '70', '--height', '80', '--angle', '400'], /--angle is 400/],
+  [['size', 'band', '--width', '0', '--depth', '3', '--height', '4'], /--width: 0 is too small/],
+  [
+    ['size', 'wrap', '--diameter', '70', '--height', '80', '--angle', '400'],
+    /--angle: 400 is too large/,
+  ],
   [['size', 'tag', '--width', '5', '--height', '9', '--hole', '2', '--slot', '3'], /both given/],
   [
     ['size', 'band', '--width', '9', '--depth', '3', '--height', '4', '--around', 'x'],
@@ -80,6 +115,15 @@ test.each([
   [['run', 'x.peel', '--out', 'x', '--printer', 'lp0'], /--printer: “lp0” is no address.*Or: sim/],
   [['run', 'x.peel', '--out', 'x', '--cutter', 'tcp://c'], /--cutter: .*no port.*tcp:\/\//],
   [['check', 'x.peel', '--colour', 'red'], /Accepted options/],
+  [
+    ['trace', 'app/theme/mark.svg', '--out', 'x.svg', '--width', '-5mm'],
+    /--width: -5 mm is too small/,
+  ],
+  [['size', 'wrap', '--diameter', '70', '--height', '80', '--angle', ''], /--angle: “” is not/],
+  [['size', 'lid', '--diameter', '70', 'mm'], /“mm” is one word too many/],
+  [['size', 'lid', '--diameter', '70', '--diameter', '80'], /--diameter was given twice/],
+  [['size', 'band', '--width', '1000', '--depth', '900', '--height', '40'], /3800 mm.*2000 mm/],
+  [['clear', 'a.png', 'b.png', '--out', 'x.png'], /“b\.png” is one word too many/],
   [['dance'], /“dance” is not a command/],
 ])('bad input %j gives exit 2 and one line', async (args, said) => {
   const [out, err]: [string[], string[]] = [[], []];

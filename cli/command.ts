@@ -11,5 +11,9 @@ export interface Answer {
 /** One command of `peel`. */
 export interface CliCommand {
   readonly usage: string;
+  /** One sentence: what it is for. */
+  readonly does: string;
+  /** A call as somebody would write it. */
+  readonly example: string;
   run(argv: readonly string[]): Promise<Answer>;
 }

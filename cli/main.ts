@@ -1,3 +1,4 @@
+import settings from '../package.json';
 import { ProblemError } from '../core/base/index.ts';
 import { refuse } from './arguments.ts';
 import type { CliCommand } from './command.ts';
@@ -23,11 +24,14 @@ const COMMANDS: Readonly<Record<string, CliCommand>> = {
   demo,
 };
 
+const OF_PEEL = ['peel --version', 'peel COMMAND --help'];
+
 function usage(): string {
-  return Object.values(COMMANDS)
-    .map((command) => command.usage)
-    .join('\n');
+  return [...Object.values(COMMANDS).map((command) => command.usage), ...OF_PEEL].join('\n');
 }
+
+const helpOf = ({ does, usage, example }: CliCommand): string =>
+  [does, '', usage, '', 'For example:', `  ${example}`].join('\n');
 
 /** Where a command prints. */
 export interface Lines {
@@ -38,6 +42,10 @@ export interface Lines {
 /** Runs one command and gives its exit code: 0 done, 1 done with blockers, 2 bad input. */
 export async function main(argv: readonly string[], lines: Lines): Promise<number> {
   const [name, ...rest] = argv;
+  if (name === '--version') {
+    lines.out(settings.version);
+    return 0;
+  }
   if (name === undefined || name === '--help' || name === 'help') {
     lines.out(usage());
     return name === undefined ? 2 : 0;
@@ -49,6 +57,10 @@ export async function main(argv: readonly string[], lines: Lines): Promise<numbe
         `“${name}” is not a command.`,
         `Accepted: ${Object.keys(COMMANDS).join(', ')}.`,
       );
+    if (rest.includes('--help')) {
+      lines.out(helpOf(command));
+      return 0;
+    }
     const answer = await command.run(rest);
     lines.out(rest.includes('--json') ? JSON.stringify(answer.document) : answer.text);
     return answer.exit;

@@ -1,16 +1,15 @@
 import { basename } from 'node:path';
-import { expectGood, ProblemError } from '../core/base/index.ts';
+import { ProblemError, type Result } from '../core/base/index.ts';
 import { readArt, readPixels, type Art, type ReadArt } from '../core/art/index.ts';
 import type { RgbaImage } from '../core/raster/index.ts';
-import { refuse, type Given } from './arguments.ts';
+import { decimal, refuse, type Given } from './arguments.ts';
 import { readBytes } from './files.ts';
 import { nodePlatform } from '../devices/wire/index.ts';
 
 /** The one file that a command was given. */
 export function namedFile({ rest }: Given, what: string): string {
-  const [path, more] = rest;
-  if (!path) return refuse(`No ${what} was named.`, `Give the path of a ${what}.`);
-  return more ? refuse(`“${more}” is one file too many.`, `Give one ${what}.`, more) : path;
+  const [path] = rest;
+  return path || refuse(`No ${what} was named.`, `Give the path of a ${what}.`);
 }
 
 /** Reads a picture file; a problem names the path that was given. */
@@ -18,13 +17,18 @@ export async function readPicture(path: string): Promise<ReadArt> {
   const read = await readArt(nodePlatform, readBytes(path), basename(path));
   if (!read.ok && read.problem.code === 'art/several')
     return refuse(`${path} can hold several pictures.`, 'Use “peel split” for it.', path);
-  if (!read.ok) throw new ProblemError({ ...read.problem, what: `${path}: ${read.problem.what}` });
-  return read.value;
+  return expectIn(path, read);
+}
+
+/** A result that was found in a file; a problem names the path that was given. */
+export function expectIn<T>(path: string, result: Result<T>): T {
+  if (result.ok) return result.value;
+  throw new ProblemError({ ...result.problem, what: `${path}: ${result.problem.what}` });
 }
 
 /** The pixels of a picture as it is seen. */
-export async function pixelsOf({ art, bytes }: ReadArt): Promise<RgbaImage> {
-  return expectGood(await readPixels(nodePlatform, bytes, art.name));
+export async function pixelsOf({ art, bytes }: ReadArt, path: string): Promise<RgbaImage> {
+  return expectIn(path, await readPixels(nodePlatform, bytes, art.name));
 }
 
 /** Dots for each inch of a picture of pixels. */
@@ -38,8 +42,8 @@ export function number(
 ): number {
   const value = options[name];
   if (value === undefined) return range.other;
-  const read = Number(value);
-  if (String(value).trim() === '' || !(read >= range.least && read <= range.most))
+  const read = decimal({ options: { [name]: value }, rest: [] }, name, range.other);
+  if (!(read >= range.least && read <= range.most))
     return refuse(
       `--${name}: “${value}” is not accepted.`,
       `Write a number from ${range.least} to ${range.most}.`,

@@ -6,6 +6,8 @@ import { callsFor } from '../ready.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 export const check: CliCommand = {
+  does: 'Says what the proof has found in a job.',
+  example: 'peel check seals.peel --json',
   usage: 'peel check JOB.peel [--today YYYY-MM-DD] [--json]',
   async run(argv) {
     const given = readOptions(argv, ['today']);

@@ -37,6 +37,8 @@ function place({ options }: Given, width: number, height: number): [number, numb
 }
 
 export const clear: CliCommand = {
+  does: 'Clears the background of a picture.',
+  example: 'peel clear thistle.png --out thistle-clear.png --tolerance 0.1',
   usage:
     'peel clear IMAGE --out OUT.png [--color HEX | --at X,Y] [--tolerance E] [--reach border|everywhere] [--json]',
   async run(argv) {
@@ -59,7 +61,7 @@ export const clear: CliCommand = {
         'Take out its shapes that you do not want.',
         path,
       );
-    const image = await pixelsOf(read);
+    const image = await pixelsOf(read, path);
     const at = place(given, image.width, image.height);
     const cleared = clearBackground(image, {
       ...USUAL_CLEARING,

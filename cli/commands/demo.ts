@@ -7,9 +7,11 @@ import { writeInto } from '../files.ts';
 import { nodePlatform } from '../../devices/wire/index.ts';
 
 export const demo: CliCommand = {
+  does: 'Writes every sample job as a .peel file.',
+  example: 'peel demo --out samples',
   usage: 'peel demo --out DIR [--json]',
   async run(argv) {
-    const out = needed(readOptions(argv, ['out']), 'out');
+    const out = needed(readOptions(argv, ['out'], { words: 0 }), 'out');
     const files = (await demoJobs(nodePlatform)).map((one) => ({
       name: `${fileStem(one.job.name)}.peel`,
       bytes: writePeel(one),

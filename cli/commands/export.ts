@@ -23,6 +23,8 @@ function formats(list: string | boolean | undefined): Format[] {
 }
 
 export const exportCommand: CliCommand = {
+  does: 'Writes the print file and the cut files of every sheet of a job.',
+  example: 'peel export seals.peel --out files --formats pdf,svg',
   usage: `peel export JOB.peel --out DIR [--formats ${FORMATS.join(',')}] [--today YYYY-MM-DD] [--json]`,
   async run(argv) {
     const given = readOptions(argv, ['out', 'formats', 'today']);

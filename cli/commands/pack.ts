@@ -14,6 +14,8 @@ function roundsOf(given: number, capped: boolean): { rounds?: number } {
 }
 
 export const pack: CliCommand = {
+  does: 'Fills sheets with outlines.',
+  example: 'peel pack request.json --out layout.json --seconds 10',
   usage:
     'peel pack REQUEST.json [--out LAYOUT.json] [--effort N] [--seconds S] [--seed N] [--json]',
   async run(argv) {

@@ -14,6 +14,8 @@ import { terminalTask } from '../terminal-task.ts';
 const rounded = (value: number): number => Math.round(value * 1e4) / 1e4;
 
 export const run: CliCommand = {
+  does: 'Prints and cuts a job; on simulated devices it is a rehearsal.',
+  example: 'peel run seals.peel --out rehearsal --seed 7',
   usage:
     'peel run JOB.peel --out DIR [--printer sim|ipp://…] [--cutter sim|tcp://…] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
   async run(argv) {

@@ -8,7 +8,7 @@ import {
   type FlatSize,
   type MeasuredThing,
 } from '../../core/things/index.ts';
-import { length, readOptions, refuse, type Given } from '../arguments.ts';
+import { decimal, length, readOptions, refuse, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 
 type Kind = MeasuredThing['kind'];
@@ -45,13 +45,11 @@ function oneOf(given: Given, name: string, accepted: readonly string[]): string 
   );
 }
 
-function number({ options }: Given, name: string, other: number): number {
+/** An angle or a count; an angle may have its sign. */
+function number({ options, rest }: Given, name: string, other: number): number {
   const value = options[name];
-  if (value === undefined) return other;
-  const read = Number(String(value).replace(/°$/, ''));
-  return Number.isFinite(read)
-    ? read
-    : refuse(`--${name}: “${value}” is not a number.`, 'Write digits only.', `--${name}`);
+  const plain = typeof value === 'string' ? value.replace(/°$/, '') : value;
+  return decimal({ rest, options: { [name]: plain } }, name, other);
 }
 
 const KINDS: Readonly<Record<Kind, SizeOptions>> = {
@@ -161,6 +159,10 @@ const KINDS: Readonly<Record<Kind, SizeOptions>> = {
   },
 };
 
+/** What is wrong with a number, by the code of its schema. */
+const saysOf = (code: string | undefined): string =>
+  code === 'too_small' ? 'too small' : code === 'too_big' ? 'too large' : 'not accepted';
+
 /** The measured thing, once every number is one that a ruler can say. */
 function checked(kind: Kind, read: Measurements): MeasuredThing {
   const thing = thingSchema.safeParse({ kind, ...read });
@@ -169,7 +171,7 @@ function checked(kind: Kind, read: Measurements): MeasuredThing {
   const field = String(issue?.path[0] ?? '');
   const option = field === 'size' ? String(read.measured) : field;
   return refuse(
-    `--${option} is ${String(read[field])}: ${issue?.message.toLowerCase() ?? 'not allowed'}.`,
+    `--${option}: ${String(read[field])} is ${saysOf(issue?.code)}.`,
     'A measurement is more than nothing and within 2000 mm.',
     `--${option}`,
   );
@@ -192,6 +194,8 @@ function document(flat: FlatSize): Record<string, unknown> {
 }
 
 export const size: CliCommand = {
+  does: 'Computes the flat label of a thing from its measurements.',
+  example: 'peel size wrap --diameter 72 --height 80 --overlap 10 --json',
   usage: `peel size ${THING_KINDS.join('|')} … --json`,
   run(argv) {
     const [name, ...rest] = argv;
@@ -201,7 +205,7 @@ export const size: CliCommand = {
         `Accepted: ${THING_KINDS.join(', ')}.`,
       );
     const kind = name as Kind;
-    const given = readOptions(rest, KINDS[kind].options);
+    const given = readOptions(rest, KINDS[kind].options, { words: 0 });
     const flat = expectGood(trySize(checked(kind, KINDS[kind].read(given))));
     const lines = [`${flat.width.toFixed(1)} x ${flat.height.toFixed(1)} mm`, ...flat.warnings];
     return Promise.resolve({ exit: 0, document: document(flat), text: lines.join('\n') });

@@ -14,23 +14,27 @@ import {
 } from '../../core/art/index.ts';
 import { drawShapes } from '../../core/output/index.ts';
 import { encodePngImage, type RgbaImage } from '../../core/raster/index.ts';
-import { expectGood } from '../../core/base/index.ts';
 import { length, needed, readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readBytes, writeInto } from '../files.ts';
 import { nodePlatform } from '../../devices/wire/index.ts';
-import { namedFile, number } from '../pictures.ts';
+import { expectIn, namedFile, number } from '../pictures.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 const USUAL_DPI = 300;
 
-async function pageImage({ art, bytes }: TakenArt, dpi: number): Promise<RgbaImage> {
+async function pageImage(
+  { art, bytes }: TakenArt,
+  { path, dpi }: { path: string; dpi: number },
+): Promise<RgbaImage> {
   return art.kind === 'vector'
     ? drawShapes(nodePlatform, { ...artSize(art), nodes: vectorNodes(bytes) }, dpi)
-    : expectGood(await readPixels(nodePlatform, bytes, art.name));
+    : expectIn(path, await readPixels(nodePlatform, bytes, art.name));
 }
 
 export const split: CliCommand = {
+  does: 'Splits a picture, a PDF or a ZIP of pages into pieces of art.',
+  example: 'peel split page.pdf --out pieces --gap 1.5mm',
   usage: 'peel split FILE --out DIR [--dpi N] [--gap MM] [--min-area MM2] [--json]',
   async run(argv) {
     const given = readOptions(argv, ['out', 'dpi', 'gap', 'min-area']);
@@ -57,7 +61,10 @@ export const split: CliCommand = {
       // A drawn page has the resolution asked for; --dpi also replaces that of a picture.
       const own = page.art.kind === 'pixels' ? page.art.dpi : asked;
       const dpi = given.options.dpi === undefined ? own : asked;
-      const { image } = clearBackground(await pageImage(page, asked), USUAL_CLEARING);
+      const { image } = clearBackground(
+        await pageImage(page, { path, dpi: asked }),
+        USUAL_CLEARING,
+      );
       const done = splitPage(image, { perMm: dpi / 25.4, gap, least });
       for (const part of done.parts) {
         const file = `piece-${String(pieces.length + 1).padStart(Math.max(2, digits), '0')}.png`;

@@ -1,4 +1,3 @@
-import { expectGood } from '../../core/base/index.ts';
 import {
   clearBackground,
   traceImage,
@@ -25,7 +24,7 @@ import { buildEdge, pathPart, plainBuild, shapePath } from '../../core/shape/ind
 import { length, needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { writeWhole } from '../files.ts';
-import { namedFile, number, oneOf, pixelsOf, readPicture } from '../pictures.ts';
+import { expectIn, namedFile, number, oneOf, pixelsOf, readPicture } from '../pictures.ts';
 
 interface Sized {
   readonly traced: Traced;
@@ -41,26 +40,30 @@ interface Size {
 }
 
 /** A picture that is opaque all over stands on paper: its paper is cleared first, if that leaves something. */
-async function tracePixels(read: ReadArt, { width, dpi }: Size, tolerance: number): Promise<Sized> {
-  const seen = await pixelsOf(read);
+async function tracePixels(
+  read: ReadArt,
+  { width, dpi }: Size,
+  { path, tolerance }: { path: string; tolerance: number },
+): Promise<Sized> {
+  const seen = await pixelsOf(read, path);
   const opaque = seen.data.every((value, at) => at % 4 !== 3 || value > 250);
   const cleared = opaque ? clearBackground(seen, USUAL_CLEARING).image : seen;
   const something = cleared.data.some((value, at) => at % 4 === 3 && value > 127);
   const own = read.art.kind === 'pixels' ? read.art.dpi : 300;
   const perMm = width === undefined ? (dpi ?? own) / 25.4 : seen.width / width;
   const image = something ? cleared : seen;
-  const traced = expectGood(traceImage(image, { perMm, tolerance, least: USUAL_SPECK }));
+  const traced = expectIn(path, traceImage(image, { perMm, tolerance, least: USUAL_SPECK }));
   return { traced, width: seen.width / perMm, height: seen.height / perMm };
 }
 
-function traceShapes({ art, bytes }: ReadArt, { width, dpi }: Size): Sized {
+function traceShapes({ art, bytes }: ReadArt, { width, dpi }: Size, path: string): Sized {
   if (art.kind !== 'vector') throw new TypeError('no vector picture');
   const scale = width === undefined ? 96 / (dpi ?? 96) : width / art.width;
   const nodes = [
     { kind: 'group' as const, transform: scaling(scale), children: vectorNodes(bytes) },
   ];
   return {
-    traced: expectGood(traceVector(nodes)),
+    traced: expectIn(path, traceVector(nodes)),
     width: art.width * scale,
     height: art.height * scale,
   };
@@ -80,6 +83,8 @@ function svgOf(path: Path, { width, height }: Sized): string {
 }
 
 export const trace: CliCommand = {
+  does: 'Traces an edge around a picture, as SVG in mm.',
+  example: 'peel trace thistle.png --out edge.svg --offset -1.5mm',
   usage:
     'peel trace IMAGE --out EDGE.svg [--width MM | --dpi N] [--offset MM] [--corners round|miter|bevel] [--holes keep|fill] [--tolerance MM] [--json]',
   async run(argv) {
@@ -98,7 +103,11 @@ export const trace: CliCommand = {
       refuse('--width and --dpi were both given.', 'Give one of them.', '--dpi');
     const width = given.options.width === undefined ? undefined : length(given, 'width');
     if (width !== undefined && !(width > 0 && width <= 2000))
-      refuse(`--width: ${width} mm is not accepted.`, 'Write a width up to 2000 mm.', '--width');
+      refuse(
+        `--width: ${width} mm is too ${width > 0 ? 'large' : 'small'}.`,
+        'Write a width of more than nothing and up to 2000 mm.',
+        '--width',
+      );
     const dpi =
       given.options.dpi === undefined
         ? undefined
@@ -114,10 +123,11 @@ export const trace: CliCommand = {
     const read = await readPicture(path);
     const sized =
       read.art.kind === 'vector'
-        ? traceShapes(read, { width, dpi })
-        : await tracePixels(read, { width, dpi }, tolerance);
+        ? traceShapes(read, { width, dpi }, path)
+        : await tracePixels(read, { width, dpi }, { path, tolerance });
     const { traced } = sized;
-    const built = expectGood(
+    const built = expectIn(
+      path,
       buildEdge({
         ...plainBuild({ kind: 'circle', diameter: 1 }, 'trace'),
         parts: [pathPart(traced.path, 'trace')],

@@ -59,7 +59,7 @@ export function dotsAlong(
     const line = new Measured(points, closed);
     const gaps = Math.max(1, Math.round(line.length / step));
     return Array.from({ length: closed ? gaps : gaps + 1 }, (_, at) =>
-      ellipsePath(line.place((line.length * at) / gaps), radius, radius),
+      ellipsePath(line.place((line.length * at) / gaps), radius, radius, 4),
     ).flat();
   });
 }

@@ -57,6 +57,7 @@ export {
   distanceBetween,
   clockwise,
   largestRing,
+  outlineFirstWay,
   distanceToRings,
   distanceToSegment,
   insideParts,

@@ -17,20 +17,41 @@ export type Ring = readonly Point[];
 /** How far a quarter circle's handles stand from its ends, as a share of the radius. */
 export const KAPPA = 0.5522847498307936;
 
-/** The path of an ellipse about a centre, from its rightmost point clockwise. */
-export function ellipsePath(centre: Point, radiusX: number, radiusY: number): Path {
-  const { x, y } = centre;
-  const kx = radiusX * KAPPA;
-  const ky = radiusY * KAPPA;
-  return [
-    ['M', x + radiusX, y],
-    ['C', x + radiusX, y + ky, x + kx, y + radiusY, x, y + radiusY],
-    ['C', x - kx, y + radiusY, x - radiusX, y + ky, x - radiusX, y],
-    ['C', x - radiusX, y - ky, x - kx, y - radiusY, x, y - radiusY],
-    ['C', x + kx, y - radiusY, x + radiusX, y - ky, x + radiusX, y],
-    ['Z'],
-  ];
+/**
+ * The path of an ellipse about a centre, from its rightmost point clockwise. Eight curves leave the true
+ * line by 4 millionths of the radius at most, four by 3 in ten thousand.
+ *
+ * Source: handles of 4/3·tan(θ/4) of the radius for an arc of θ.
+ */
+export function ellipsePath(
+  { x, y }: Point,
+  radiusX: number,
+  radiusY: number,
+  curves: 4 | 8 = 8,
+): Path {
+  const step = (2 * Math.PI) / curves;
+  const handle = (4 / 3) * Math.tan(step / 4);
+  const at = (index: number): { c: number; s: number } => {
+    const turn = (index % curves) * step;
+    return { c: unit(Math.cos(turn)), s: unit(Math.sin(turn)) };
+  };
+  const steps = Array.from({ length: curves }, (_, index): PathStep => {
+    const [from, to] = [at(index), at(index + 1)];
+    return [
+      'C',
+      x + radiusX * (from.c - handle * from.s),
+      y + radiusY * (from.s + handle * from.c),
+      x + radiusX * (to.c + handle * to.s),
+      y + radiusY * (to.s - handle * to.c),
+      x + radiusX * to.c,
+      y + radiusY * to.s,
+    ];
+  });
+  return [['M', x + radiusX, y], ...steps, ['Z']];
 }
+
+/** A sine or cosine that is 0 where it should be. */
+const unit = (value: number): number => (Math.abs(value) < 1e-12 ? 0 : value);
 
 /** The path of an upright rectangle about a centre; `radius` rounds its corners. */
 export function rectanglePath(centre: Point, width: number, height: number, radius = 0): Path {

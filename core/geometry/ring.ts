@@ -15,6 +15,12 @@ export function signedArea(ring: Ring): number {
   return twice / 2;
 }
 
+/** Rings as they are with the largest running clockwise as seen: all turned where it runs the other way. */
+export function outlineFirstWay(rings: readonly Ring[]): readonly Ring[] {
+  const largest = largestRing(rings);
+  return signedArea(largest) < 0 ? rings.map((ring) => [...ring].reverse()) : rings;
+}
+
 /** The ring clockwise as seen, as outlines of regions run. */
 export const clockwise = (ring: Ring): Ring => (signedArea(ring) < 0 ? [...ring].reverse() : ring);
 

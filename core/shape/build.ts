@@ -16,6 +16,7 @@ import {
   offsetRegion,
   placed,
   rectanglePath,
+  outlineFirstWay,
   signedArea,
   simplifiedRing,
   unionOf,
@@ -163,7 +164,7 @@ function findUntouched(build: EdgeBuild): BuiltEdge | undefined {
     build.smooth === 0 &&
     build.punched.length === 0;
   if (!plain) return undefined;
-  const rings = flatten(shapePath(part.shape), FLAT * coarseness(part.shape));
+  const rings = outlineFirstWay(flatten(shapePath(part.shape), FLAT * coarseness(part.shape)));
   const parts = rings.filter((ring) => signedArea(ring) > 0).length;
   const touched =
     (build.holes !== 'keep' && parts < rings.length) || (build.join !== 'apart' && parts > 1);

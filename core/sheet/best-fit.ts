@@ -1,6 +1,6 @@
 // As many equal rectangles as fit into a rectangle, upright and lying mixed.
 //
-// Sides are whole thousandths of a mm; the gap is part of each side, and the room is one gap larger.
+// Sides are whole tenths of a µm, rounded up, so that no gap is less than asked for; the gap is part of each side, and the room is one gap larger.
 // Placing: the recursive five-block heuristic (R. Morabito and S. Morales, A simple and effective
 // recursive procedure for the manufacturer's pallet loading problem, 1998): a room is cut into five
 // blocks around a pinwheel, each of them filled the same way, over raster points (J. Terno and
@@ -8,11 +8,12 @@
 // A room is done when it meets its bound by area (`rectangle-bounds.ts`).
 
 import {
+  atLeast,
+  atMost,
   mostByArea,
   reachable,
   reached,
   UNIT,
-  whole,
   type Sides,
   type Size,
 } from './rectangle-bounds.ts';
@@ -44,8 +45,8 @@ interface Instance extends Sides {
  * @returns places in mm from the room's upper left corner
  */
 export function bestFit(room: Size, rect: Size, gap: number): FittedRect[] {
-  const [width, height] = [whole(room.width + gap), whole(room.height + gap)];
-  const [a, b] = [whole(rect.width + gap), whole(rect.height + gap)];
+  const [width, height] = [atMost(room.width + gap), atMost(room.height + gap)];
+  const [a, b] = [atLeast(rect.width + gap), atLeast(rect.height + gap)];
   if (Math.min(width, height) < Math.min(a, b) || Math.min(a, b) <= 0) return [];
   const lengths = reachable(a, b, Math.max(width, height));
   const instance: Instance = {

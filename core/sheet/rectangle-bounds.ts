@@ -1,12 +1,12 @@
 // How many equal rectangles a room can hold at most, upright and lying mixed.
 //
-// Sides are whole thousandths of a mm; the gap is part of each side, and the room is one gap larger.
+// Sides are whole tenths of a µm; the gap is part of each side, and the room is one gap larger.
 // The area of the room reduced to sides that rows can reach; F. Barnes (Packing the maximum number of
 // m x n tiles in a large p x q rectangle, 1979); and efficient partitions (H. Isermann, 1987): along
 // every level and every upright line only some mixtures of upright and lying fit.
 
 /** Units to the mm. */
-export const UNIT = 1000;
+export const UNIT = 10_000;
 
 export interface Size {
   readonly width: number;
@@ -21,8 +21,9 @@ export interface Sides {
 
 /** A bound on how many rectangles fit into an empty room that they may be turned in; mm. */
 export function mostRectangles(room: Size, rect: Size, gap: number): number {
-  const [width, height] = [whole(room.width + gap), whole(room.height + gap)];
-  const sides = { a: whole(rect.width + gap), b: whole(rect.height + gap) };
+  // No rectangle smaller and no room larger than it is: what is proved holds.
+  const [width, height] = [atLeast(room.width + gap), atLeast(room.height + gap)];
+  const sides = { a: atMost(rect.width + gap), b: atMost(rect.height + gap) };
   const lengths = reachable(sides.a, sides.b, Math.max(width, height));
   const [x, y] = [width, height].map((side) => lengths[reached(lengths, side)] ?? 0) as [
     number,
@@ -31,8 +32,14 @@ export function mostRectangles(room: Size, rect: Size, gap: number): number {
   return Math.min(mostByArea(sides, x, y), mostByPartitions(sides, x, y));
 }
 
-/** mm as units. */
-export const whole = (mm: number): number => Math.round(mm * UNIT);
+/** What a sum of decimals may be off by, units. */
+const NOISE = 1e-3;
+
+/** mm as units, not less than they are. */
+export const atLeast = (mm: number): number => Math.ceil(mm * UNIT - NOISE);
+
+/** mm as units, not more than they are. */
+export const atMost = (mm: number): number => Math.floor(mm * UNIT + NOISE);
 
 /** All sums of two sides up to a length, ascending. */
 export function reachable(a: number, b: number, most: number): Int32Array {

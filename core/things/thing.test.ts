@@ -274,7 +274,7 @@ describe('flat things', () => {
 
   test('a hem lies outside the finished edge and is folded along it', () => {
     for (const thing of [
-      usualThing('face', { width: 80, height: 50, clearance: 0, allowance: 5 }),
+      usualThing('face', { width: 80, height: 50, radius: 0, clearance: 0, allowance: 5 }),
       usualThing('own', { width: 80, height: 50, allowance: 5 }),
     ]) {
       const flat = sized(thing);
@@ -320,7 +320,7 @@ describe('flat things', () => {
     const insert = sized(usualThing('case'));
     expect(insert.width).toBe(138 + 13);
     expect(insert.folds.map((fold) => fold[0]?.x)).toEqual([-69, 69]);
-    expect(sized(usualThing('case', { for: 'slim' })).folds).toEqual([]);
+    expect(sized(usualThing('case', { for: 'slim', spine: 0 })).folds).toEqual([]);
   });
 
   test('a picture keeps its shape at an exact side', () => {
@@ -332,5 +332,64 @@ describe('flat things', () => {
     const seal = usualThing('envelope', { use: 'seal', width: 30, height: 30 });
     expect(sized(seal).shape).toEqual({ kind: 'circle', diameter: 30 });
     expect(sized(usualThing('envelope')).shape).toMatchObject({ width: 99, height: 38 });
+  });
+});
+
+describe('what was passed over', () => {
+  const tag = (given: Partial<Extract<MeasuredThing, { kind: 'tag' }>>): readonly string[] =>
+    sized(usualThing('tag', given)).warnings;
+
+  test('a hole is measured to every part of the edge: outside, at a clipped corner, at the foot, at a fold', () => {
+    expect(tag({})).toEqual([]);
+    expect(tag({ rim: 300 })).toEqual(['The hole reaches over the edge of the tag.']);
+    // 50 wide, clipped by 24: at 6 mm from the top the slope stands 7 mm from the middle, 2.5 of it hole.
+    expect(tag({ corner: 24, rim: 3.5 })).toEqual([
+      expect.stringMatching(/^The hole is 2\.\d mm from the edge/),
+    ]);
+    expect(tag({ height: 40, corner: 0, rim: 34 })).toEqual([
+      'The hole is 1 mm from the edge and would tear out: leave 3 mm.',
+    ]);
+    expect(tag({ sides: 'fold', height: 40, corner: 0, rim: 34 })).toHaveLength(1);
+    expect(tag({ sides: 'fold', height: 40, corner: 0, rim: 44 })).toHaveLength(1);
+  });
+
+  test('a label of 200 m is refused, one of 2 m is not', () => {
+    expect(refused(usualThing('wrap', { size: 2000, angle: 360 }))).toContain('The label would be');
+    expect(refused(usualThing('own', { width: 2000, height: 2000 }))).toBe('');
+    expect(refused(usualThing('own', { width: 2000, height: 2000, allowance: 500 }))).not.toBe('');
+    expect(
+      refused(usualThing('taper', { top: 2000, bottom: 1999, size: 100, overlap: 0 })),
+    ).not.toBe('');
+  });
+
+  test('a hem keeps round corners and goes around ovals', () => {
+    const face = usualThing('face', {
+      width: 60,
+      height: 40,
+      radius: 6,
+      clearance: 0,
+      allowance: 5,
+    });
+    expect(sized(face).shape).toEqual({ kind: 'rectangle', width: 70, height: 50, radius: 11 });
+    const oval = usualThing('own', { shape: 'ellipse', width: 60, height: 40, allowance: 5 });
+    expect(sized(oval)).toMatchObject({ width: 70, height: 50, shape: { kind: 'ellipse' } });
+    expect(sized(oval).zones.map(({ name }) => name)).toEqual(['front', 'hem']);
+    const [front] = sized(oval).zones;
+    expect(Math.abs(area(front?.rings ?? []) - Math.PI * 30 * 20)).toBeLessThan(1.5);
+    const round = usualThing('own', { shape: 'circle', width: 60, height: 60, allowance: 5 });
+    expect(sized(round).shape).toEqual({ kind: 'circle', diameter: 70 });
+  });
+
+  test('a slim case has the spine that was measured', () => {
+    const slim = sized(usualThing('case', { for: 'slim', width: 120, height: 120, spine: 4 }));
+    expect([slim.width, slim.folds.length]).toEqual([124, 1]);
+    expect(slim.zones.map(({ name }) => name)).toEqual(['spine', 'front']);
+  });
+
+  test('an overlap that is longer than the label is told of a bent one, too', () => {
+    const short = usualThing('taper', { angle: 20, overlap: 40 });
+    expect(sized(short).warnings).toEqual([
+      'An overlap of 40 mm is more than the label itself is wide.',
+    ]);
   });
 });

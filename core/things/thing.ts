@@ -1,5 +1,7 @@
 import * as z from 'zod';
-import type { Result } from '../base/index.ts';
+import { bad, type Result } from '../base/index.ts';
+import { edgeShapeSchema } from '../shape/index.ts';
+import { formatLength } from '../units/index.ts';
 import type { FlatSize } from './flat.ts';
 import { band, bandSchema } from './kinds/band.ts';
 import { caseKind, caseSchema } from './kinds/case.ts';
@@ -38,6 +40,9 @@ export type Thing = z.infer<typeof thingSchema>;
 /** A thing whose label follows from measuring it. */
 export type MeasuredThing = z.infer<typeof measuredSchema>;
 
+/** Of a label, mm. */
+const LONGEST = 2000;
+
 const KINDS: { readonly [K in MeasuredThing['kind']]: unknown } = {
   lid,
   wrap,
@@ -68,5 +73,13 @@ export function usualThing<K extends MeasuredThing['kind']>(
 
 /** The flat label that a thing asks for, or what is wrong with its measurements. */
 export function trySize(thing: MeasuredThing): Result<FlatSize> {
-  return kindOf(thing.kind).size(thing);
+  const size = kindOf(thing.kind).size(thing);
+  if (!size.ok) return size;
+  const { shape, width, height } = size.value;
+  if (edgeShapeSchema.safeParse(shape).success && Math.max(width, height) <= LONGEST) return size;
+  return bad(
+    'size/too-large',
+    `The label would be ${formatLength(width, 'mm')} x ${formatLength(height, 'mm')}.`,
+    `It can be ${formatLength(LONGEST, 'mm')} long at most: measure again, cover less, or make it in parts.`,
+  );
 }

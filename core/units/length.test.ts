@@ -13,6 +13,12 @@ test.each([
   ['  .5 in ', 12.7],
   ['-3 mm', -3],
   ['10 INCHES', 254],
+  ['1-1/2 in', 38.1],
+  ['1 – 1/2 in', 38.1],
+  ['⅓ in', 8.4667],
+  ['2⅔″', 67.7333],
+  ['1′′', 25.4],
+  ['-1/2 in', -12.7],
 ])('%s is read as %d mm', (text, mm) => {
   const read = parseLength(text);
   expect(read.ok && read.value).toBeCloseTo(mm, 3);
@@ -31,6 +37,9 @@ test.each([
   ['5 bananas', 'length/unit'],
   ['1/0 in', 'length/unread'],
   ['1 2 mm', 'length/unread'],
+  ['1.5 1/2 in', 'length/unread'],
+  ['1.5½ in', 'length/unread'],
+  ['1′ 2′′', 'length/feet'],
   ['3.4.5', 'length/unit'],
 ])('"%s" is refused with %s', (text, code) => {
   const read = parseLength(text);

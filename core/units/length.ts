@@ -25,6 +25,8 @@ const NAMES: Record<string, Unit> = {
   '”': 'in',
   '″': 'in',
   "''": 'in',
+  '′′': 'in',
+  '’’': 'in',
   pt: 'pt',
   point: 'pt',
   points: 'pt',
@@ -37,7 +39,16 @@ const FRACTIONS: Record<string, string> = {
   '⅜': '3/8',
   '⅝': '5/8',
   '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
 };
+const SIGNS = new RegExp(`\\s*([${Object.keys(FRACTIONS).join('')}])`, 'g');
 const ACCEPTED = 'Write a length such as 58, 58 mm, 5.8 cm, 2 1/4 in or 12 pt.';
 
 /**
@@ -52,7 +63,10 @@ export function parseLength(text: string, unit: Unit = 'mm'): Result<number> {
   if (/\d\s*(['’′](?!['’′])|ft\b|foot|feet)/i.test(read)) {
     return bad('length/feet', `“${read}” is in feet.`, 'Write it in inches: 1 foot is 12 in.');
   }
-  const plain = read.replace(/\s*([½¼¾⅛⅜⅝⅞])/g, (_, sign: string) => ` ${FRACTIONS[sign]}`).trim();
+  const plain = read
+    .replace(SIGNS, (_, sign: string) => ` ${FRACTIONS[sign]}`)
+    .replace(/(\d)\s*[-–]\s*(\d+\s*\/)/, '$1 $2')
+    .trim();
   const match =
     /^([-+]?)(\d+(?:[.,]\d+)?|[.,]\d+)?(?:\s*(?:(?<=\d)\s+|^|(?<=^[-+]))(\d+)\s*\/\s*(\d+))?\s*([^\d\s].*)?$/.exec(
       plain,
@@ -66,6 +80,12 @@ export function parseLength(text: string, unit: Unit = 'mm'): Result<number> {
   if (whole === undefined) return bad('length/unread', `“${read}” is not a length.`, ACCEPTED);
   const named = name === undefined ? unit : NAMES[name.trim().toLowerCase()];
   if (!named) return bad('length/unit', `“${name?.trim()}” is not a unit of length.`, ACCEPTED);
+  if (top !== undefined && /[.,]/.test(whole))
+    return bad(
+      'length/unread',
+      `“${read}” has a decimal and a fraction.`,
+      'Write one of them: 1.5 in or 1 1/2 in.',
+    );
   if (bottom !== undefined && Number(bottom) === 0) {
     return bad('length/unread', `“${read}” divides by zero.`, ACCEPTED);
   }

@@ -6,6 +6,7 @@ import {
   flatten,
   mapPath,
   placed,
+  outlineFirstWay,
   signedArea,
   type Point,
 } from '../../../core/geometry/index.ts';
@@ -54,7 +55,9 @@ export function useEdgeState(desk: DeskState) {
     () => piece.value?.elements.filter((one): one is Picture => one.kind === 'picture') ?? [],
   );
   const follows = computed(() => piece.value?.variant !== undefined);
-  const rings = computed(() => (piece.value ? flatten(shapePath(piece.value.edge)) : []));
+  const rings = computed(() =>
+    piece.value ? outlineFirstWay(flatten(shapePath(piece.value.edge))) : [],
+  );
   const facts = computed(() => ({
     parts: rings.value.filter((ring) => signedArea(ring) > 0).length,
     nodes:

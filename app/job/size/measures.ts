@@ -101,7 +101,9 @@ export function measuredAgain(
   if (key === 'for' && value !== (thing as { for?: string }).for)
     return {
       ...again,
-      ...(value === 'slim' ? { width: 120, height: 120 } : { width: 138, height: 118 }),
+      ...(value === 'slim'
+        ? { width: 120, height: 120, spine: 0 }
+        : { width: 138, height: 118, spine: 6.5 }),
     } as MeasuredThing;
   return again;
 }

@@ -1,4 +1,4 @@
-import { flatten, signedArea } from '../../geometry/index.ts';
+import { flatten, outlineFirstWay, signedArea } from '../../geometry/index.ts';
 import type { Piece } from '../../piece/index.ts';
 import { plainBuild, rimOf, shapePath } from '../../shape/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
@@ -6,7 +6,7 @@ import type { Finding, FindingKind } from '../finding.ts';
 const THIN = 2; // mm of material beside a hole
 
 const outers = (piece: Piece) =>
-  flatten(shapePath(piece.edge)).filter((ring) => signedArea(ring) > 0);
+  outlineFirstWay(flatten(shapePath(piece.edge))).filter((ring) => signedArea(ring) > 0);
 
 export const thinRim: FindingKind = {
   code: 'thin-rim',

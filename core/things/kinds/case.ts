@@ -7,21 +7,25 @@ export const caseSchema = z.object({
   for: z.enum(['disc', 'slim']),
   width: mm,
   height: mm,
-  /** How thick the case is, mm; a slim one has no spine to print. */
+  /** How thick the case is, mm; most slim ones have no spine to print. */
   spine: some,
 });
 export type Case = z.infer<typeof caseSchema>;
 
-/** A back with a folded spine at each side; a slim case takes one flat card. */
+/** A back with a folded spine at each side; a slim case takes one flat card, with a spine where it has one. */
 export const caseKind: ThingKind<Case> = {
   usual: { kind: 'case', for: 'disc', width: 138, height: 118, spine: 6.5 },
   size({ for: holds, width, height, spine }) {
-    if (holds === 'slim' || spine === 0) return flat(rectangleOf(width, height));
+    if (spine === 0) return flat(rectangleOf(width, height));
     const row = panelRow(
       [
         { name: 'spine', length: spine },
-        { name: 'back', length: width },
-        { name: 'spine', length: spine },
+        ...(holds === 'slim'
+          ? [{ name: 'front' as const, length: width }]
+          : [
+              { name: 'back' as const, length: width },
+              { name: 'spine' as const, length: spine },
+            ]),
       ],
       height,
     );

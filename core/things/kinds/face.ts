@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { corners, type Box } from '../../geometry/index.ts';
+import { corners, flatten, type Box } from '../../geometry/index.ts';
+import { shapePath, type EdgeShape } from '../../shape/index.ts';
 import type { Fold, Zone } from '../flat.ts';
 import { boxZone, flat, mm, nothingLeft, rectangleOf, some, type ThingKind } from './kind.ts';
 
@@ -14,6 +15,16 @@ export const faceSchema = z.object({
   allowance: some.default(0),
 });
 export type Face = z.infer<typeof faceSchema>;
+
+/** What is finished and the hem around it. */
+export function hemZones(inner: EdgeShape, outer: EdgeShape): Zone[] {
+  const [front, around] = [inner, outer].map((shape) => flatten(shapePath(shape), 0.01));
+  const holes = (front ?? []).map((ring) => [...ring].reverse());
+  return [
+    { name: 'front', rings: front ?? [] },
+    { name: 'hem', rings: [...(around ?? []), ...holes] },
+  ];
+}
 
 /** The finished box inside a hem, the zones of both, and the folds between them. */
 export function hemmed(
@@ -48,8 +59,11 @@ export const face: ThingKind<Face> = {
         ? ['The corner radius is more than half of the shorter side; the ends become half circles.']
         : [];
     if (allowance > 0) {
-      const shape = rectangleOf(width + 2 * allowance, height + 2 * allowance);
-      return flat(shape, { ...hemmed(width, height, allowance), warnings });
+      const inner = rectangleOf(width, height, Math.max(0, face.radius - clearance));
+      const radius = inner.kind === 'rectangle' && inner.radius > 0 ? inner.radius + allowance : 0;
+      const shape = rectangleOf(width + 2 * allowance, height + 2 * allowance, radius);
+      const { folds } = hemmed(width, height, allowance);
+      return flat(shape, { zones: hemZones(inner, shape), folds, warnings });
     }
     return flat(rectangleOf(width, height, Math.max(0, face.radius - clearance)), { warnings });
   },

@@ -76,6 +76,10 @@ export function overlapWarning(overlap: number): string[] {
       ];
 }
 
+/** Said of an overlap that is longer than what it lies on. */
+export const overlapTooLong = (overlap: number): string =>
+  `An overlap of ${formatLength(overlap, 'mm')} is more than the label itself is wide.`;
+
 export const nothingLeft = (across: number, gap: number): Result<never> =>
   bad(
     'size/nothing-left',

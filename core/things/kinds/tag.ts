@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { formatLength } from '../../units/index.ts';
-import type { TagShape } from '../../shape/index.ts';
+import { flatten } from '../../geometry/index.ts';
+import { rimOf, shapePath, type TagShape } from '../../shape/index.ts';
 import type { Fold, Zone } from '../flat.ts';
 import { boxZone, flat, mm, some, type ThingKind } from './kind.ts';
 
@@ -22,6 +23,15 @@ export type Tag = z.infer<typeof tagSchema>;
 
 /** A slot is this much lower than it is wide, and never too low for a ribbon. */
 const slotHeight = (width: number): number => Math.max(2, Math.min(4, width / 4));
+
+/** The least distance of the first hole to any part of the edge or fold, mm; negative over it. */
+function rimAround(shape: TagShape, folds: boolean): number {
+  const [hole] = shape.holes;
+  if (!hole) return Infinity;
+  const outline = flatten(shapePath({ ...shape, holes: [] }), 0.01);
+  const toFold = folds ? -hole.y - hole.height / 2 : Infinity;
+  return Math.min(rimOf({ ...hole, angle: 0 }, outline), toFold);
+}
 
 /** The outline with clipped or round corners and the opening; a fold-over is both sides in one. */
 export const tag: ThingKind<Tag> = {
@@ -60,13 +70,14 @@ export const tag: ThingKind<Tag> = {
     ];
     const warnings: string[] = [];
     if (opening !== 'none') {
-      const side = (width - hole) / 2;
-      const least = Math.min(rim, side);
-      if (least < Math.max(3, high / 2))
-        warnings.push(
-          `The hole is ${formatLength(Math.max(0, least), 'mm')} from the edge and would tear out: leave ${formatLength(Math.max(3, high / 2), 'mm')}.`,
-        );
+      const least = rimAround(shape, fold);
+      const wanted = Math.max(3, high / 2);
       if (hole >= width) warnings.push('The opening is wider than the tag.');
+      if (least < 0) warnings.push('The hole reaches over the edge of the tag.');
+      else if (least < wanted - 1e-6)
+        warnings.push(
+          `The hole is ${formatLength(least, 'mm')} from the edge and would tear out: leave ${formatLength(wanted, 'mm')}.`,
+        );
     }
     return flat(shape, {
       warnings,

@@ -4,7 +4,7 @@ import type { Ring } from '../../geometry/index.ts';
 import { arcPoint, type ArcShape } from '../../shape/index.ts';
 import { formatLength } from '../../units/index.ts';
 import type { FlatSize, Zone } from '../flat.ts';
-import { flat, mm, overlapWarning, some, type ThingKind } from './kind.ts';
+import { flat, mm, overlapTooLong, overlapWarning, some, type ThingKind } from './kind.ts';
 import { viewsBetween, wrap } from './wrap.ts';
 
 /** A wall that is wider at one end: a flower pot, a cup. Diameters at the label's edges. */
@@ -90,6 +90,10 @@ export const taper: ThingKind<Taper> = {
     }));
     if (over > 0)
       zones.push({ name: 'overlap', rings: [sector(shape, start + own, start + own + over)] });
-    return flat(shape, { zones, parts, warnings: angle === 360 ? overlapWarning(overlap) : [] });
+    const warnings = [
+      ...(angle === 360 ? overlapWarning(overlap) : []),
+      ...(over > own ? [overlapTooLong(overlap)] : []),
+    ];
+    return flat(shape, { zones, parts, warnings });
   },
 };

@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import type { Result } from '../../base/index.ts';
-import { formatLength } from '../../units/index.ts';
 import type { FlatSize, Zone, ZoneName } from '../flat.ts';
 import {
   boxZone,
   flat,
   mm,
   nothingLeft,
+  overlapTooLong,
   overlapWarning,
   rectangleOf,
   some,
@@ -83,10 +83,7 @@ export const wrap: ThingKind<Wrap> = {
     if (overlap > 0)
       zones.push(boxZone('overlap', { left: left + own, right: width / 2, top, bottom }));
     const warnings = angle === 360 ? overlapWarning(overlap) : [];
-    if (overlap > own)
-      warnings.push(
-        `An overlap of ${formatLength(overlap, 'mm')} is more than the label itself is wide.`,
-      );
+    if (overlap > own) warnings.push(overlapTooLong(overlap));
     return flat(rectangleOf(width, high), { zones, warnings, parts });
   },
 };
