@@ -31,6 +31,10 @@ export const sheet = {
   makeStickers: 'Make a sticker sheet of these',
   intoLabels: 'into the sheet’s labels',
   proved: (count: number): string => `${count}: no arrangement can hold ${count + 1}`,
+  provedStraight: (count: number): string =>
+    `${count}: upright and lying, no arrangement can hold ${count + 1}`,
+  atMostStraight: (count: number, most: number): string =>
+    `${count}; upright and lying, no arrangement can hold ${most + 1}`,
   atMost: (count: number, most: number): string => `${count}; no arrangement can hold ${most + 1}`,
   how: 'How',
   gapLong: 'Gap, edge to edge',

@@ -105,7 +105,11 @@ test('what cannot be a code is refused in a sentence that says what to do', () =
   expect(refused('ean-13', '12a')).toMatch(/^code\/digits/);
   expect(refused('upc-a', '')).toMatch(/^code\/digits/);
   expect(refused('qr', '')).toMatch(/^code\/empty/);
-  expect(refused('qr', 'x'.repeat(1201))).toMatch(/^code\/long/);
+  // 2,331 bytes are what version 40 holds at level M.
+  expect(refused('qr', 'x'.repeat(2331))).toBeUndefined();
+  expect(refused('qr', 'x'.repeat(2332))).toMatch(/^code\/long: .*2332 bytes/);
+  expect(refused('qr', '草'.repeat(777))).toBeUndefined();
+  expect(refused('qr', '草'.repeat(800))).toMatch(/^code\/long: .*2400 bytes/);
   expect(refused('code-128', 'Größe')).toMatch(/^code\/characters/);
   expect(refused('code-128', 'LOT 1')).toBeUndefined();
 });

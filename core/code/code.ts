@@ -53,20 +53,22 @@ export function tryEncode(symbology: Symbology, text: string): Result<EncodedCod
   }
 }
 
-const QR_MOST = 1200; // characters: more is larger than a label takes
+/** Bytes that the largest QR code holds at level M. Source: ISO/IEC 18004, table 7. */
+const QR_MOST = 2331;
 
 function tryQr(text: string): Result<EncodedCode> {
   if (text === '')
     return bad('code/empty', 'The code says nothing yet.', 'Type an address or a text for it.');
-  if (text.length > QR_MOST)
+  // As bytes of UTF-8, which every reader of today expects.
+  const bytes = new TextEncoder().encode(text);
+  if (bytes.length > QR_MOST)
     return bad(
       'code/long',
-      `The code would say ${text.length} characters.`,
-      `Keep it below ${QR_MOST}.`,
+      `The code would say ${bytes.length} bytes, and a QR code holds ${QR_MOST}.`,
+      'Shorten it: a letter of most scripts takes two or three bytes.',
     );
   const code = qrcode(0, 'M');
-  // As bytes of UTF-8, which every reader of today expects.
-  code.addData(String.fromCharCode(...new TextEncoder().encode(text)), 'Byte');
+  code.addData(String.fromCharCode(...bytes), 'Byte');
   code.make();
   const side = code.getModuleCount();
   const dark = Array.from({ length: side * side }, (_, at) =>

@@ -93,6 +93,13 @@ export {
   type ReadList,
   type Separator,
 } from './read-list.ts';
-export { fieldsOf, hasPlaceholders, filledText, countsUp, type CopyFacts } from './placeholders.ts';
+export {
+  fieldsOf,
+  hasPlaceholders,
+  filledText,
+  countsUp,
+  unreadPlaceholders,
+  type CopyFacts,
+} from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
 export { pieceSchema, pieceSize, type Piece } from './piece.ts';

@@ -80,7 +80,8 @@ export function freshKeys(count: number, taken: Iterable<string>): string[] {
 /** A column's name as it can stand in a placeholder, unlike those that are taken. */
 export function columnName(typed: string, taken: readonly string[], number: number): string {
   const plain = typed
-    .replace(/[^\p{L}\p{N}_-]+/gu, ' ')
+    .normalize('NFC')
+    .replace(/[^\p{L}\p{M}\p{N}_-]+/gu, ' ')
     .replace(/^[^\p{L}_]+/u, '')
     .trim()
     .slice(0, 36);

@@ -1,6 +1,6 @@
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import { createJob } from '../job/index.ts';
-import { countsUp, filledText, hasPlaceholders } from './placeholders.ts';
+import { countsUp, filledText, hasPlaceholders, unreadPlaceholders } from './placeholders.ts';
 
 const facts = { today: '2026-04-18', number: 3 };
 
@@ -17,6 +17,14 @@ test.each([
   ['{Name} for {Bed 2}', 'Borage for {Bed 2}'],
   ['a } b { c', 'a } b { c'],
   ['{today:nonsense bbbbbbbbb}', '{today:nonsense bbbbbbbbb}'],
+  ['{today:dd.mm.yyyy}', '{today:dd.mm.yyyy}'],
+  ['{today:HH}', '{today:HH}'],
+  ['{today:zzz}', '{today:zzz}'],
+  ["{today:d 'm' MMM}", '18 m Apr'],
+  ['{#9007199254740993}', '9007199254740995'],
+  ['{#000000000000000000000000000009}', '000000000000000000000000000011'],
+  ['{constructor} {toString} {__proto__}', '{constructor} {toString} {__proto__}'],
+  ['{Größe}', '{Größe}'],
 ])('“%s” of the third copy is “%s”', (text, says) => {
   expect(filledText(text, { ...facts, row: { Name: 'Borage' } })).toBe(says);
 });
@@ -57,4 +65,24 @@ test('on a sheet each copy has its number, copies of others stay one drawing', a
   for (const text of ['Pot 01, 2026', 'Pot 02, 2026', 'Pot 03, 2026', 'Always the same'])
     expect(said.filter((nodes) => nodes.includes(text))).toHaveLength(1);
   expect(new Set(sheet?.copies.map(({ symbol }) => symbol)).size).toBe(4);
+});
+
+test.each([
+  ['{today:dd.mm.yyyy}', '{today:dd.MM.yyyy}'],
+  ['{today:DD.MM.YYYY}', '{today:dd.MM.yyyy}'],
+  ['{today+90 days}', '{today+90d}'],
+  ['{today+1x}', '{today+1d}'],
+  ['{Today}', '{today}'],
+  ['{#}', '{#1}'],
+  ['{# 001}', '{#001}'],
+  ['{2 for 1}', undefined],
+])('%s is not understood; %s may be meant', (typed, meant) => {
+  const [found, ...more] = unreadPlaceholders(`No ${typed}!`);
+  expect([found?.typed, found?.meant, more]).toEqual([typed, meant, []]);
+  if (meant) expect(unreadPlaceholders(meant)).toEqual([]);
+});
+
+test('what is understood is not told', () => {
+  const fine = '{name} {Größe} {#001} {#1+5} {today} {today-1w:EEE d MMM} {today:yyyy} a { b } {}';
+  expect(unreadPlaceholders(fine)).toEqual([{ typed: '{ b }' }]);
 });

@@ -17,7 +17,7 @@ export interface CopyFacts {
 
 const COUNTER = /\{#(\d+)(?:\+(\d+))?\}/g;
 const DATE = /\{today(?:([+-])(\d{1,5})([dwmy]))?(?::([^{}]{1,40}))?\}/g;
-const FIELD = /\{([\p{L}_][\p{L}\p{N} _-]{0,39})\}/gu;
+const FIELD = /\{([\p{L}_][\p{L}\p{M}\p{N} _-]{0,39})\}/gu;
 const USUAL_DATE = 'd MMM yyyy';
 const ADD = { d: addDays, w: addWeeks, m: addMonths, y: addYears } as const;
 
@@ -44,7 +44,8 @@ export function filledText(text: string, facts: CopyFacts): string {
   if (!text.includes('{')) return text;
   return text
     .replace(COUNTER, (_, from: string, step?: string) => {
-      const count = Number(from) + (facts.number - 1) * Number(step ?? 1);
+      // Numbers of any length: lot numbers have more digits than a double holds.
+      const count = BigInt(from) + BigInt(facts.number - 1) * BigInt(step ?? 1);
       return String(count).padStart(from.length, '0');
     })
     .replace(DATE, (whole: string, ...parts: (string | undefined)[]) => {
@@ -53,10 +54,62 @@ export function filledText(text: string, facts: CopyFacts): string {
       const add = ADD[(unit ?? 'd') as keyof typeof ADD];
       return written(add(parse(facts.today, 'yyyy-MM-dd', new Date(0)), by), as) ?? whole;
     })
-    .replace(FIELD, (whole: string, name: string) => facts.row?.[name] ?? whole);
+    .replace(FIELD, (whole: string, name: string) =>
+      facts.row && Object.hasOwn(facts.row, name) ? (facts.row[name] ?? whole) : whole,
+    );
+}
+
+/** A placeholder that is not understood and printed as it is typed. */
+export interface UnreadPlaceholder {
+  readonly typed: string;
+  /** What was meant, as far as it can be told. */
+  readonly meant?: string;
+}
+
+/** What stands between braces in a text and fills nothing. */
+export function unreadPlaceholders(text: string): UnreadPlaceholder[] {
+  const rest = text.replace(COUNTER, '').replace(DATE, (whole, sign, amount, unit, as?: string) => {
+    void [sign, amount, unit];
+    return as === undefined || isDateFormat(as) ? '' : whole;
+  });
+  return [...rest.matchAll(/\{([^{}]+)\}/g)].flatMap(([typed, inner = '']): UnreadPlaceholder[] => {
+    if (!/^(today\b|#)/i.test(inner) && typed.replace(FIELD, '') === '') return [];
+    const meant = meantBy(inner);
+    return [{ typed, ...(meant ? { meant: `{${meant}}` } : {}) }];
+  });
+}
+
+/** Parts of a format that say a day. Source: Unicode TR 35, date field symbols, as date-fns reads them. */
+const DAY_PARTS = /^[GyRuQqMLwIdEeicPo]+$/;
+
+const isDateFormat = (as: string): boolean =>
+  lettersOf(as).every((letters) => DAY_PARTS.test(letters)) &&
+  written(new Date(0), as) !== undefined;
+
+/** The runs of letters in a format that stand for something: what stands between quotes is said as it is. */
+const lettersOf = (as: string): string[] => as.replace(/'[^']*'/g, ' ').match(/[A-Za-z]+/g) ?? [];
+
+/** Letters that other programs use for parts of a day. */
+const USUAL_LETTERS: Readonly<Record<string, string>> = { m: 'M', D: 'd', Y: 'y' };
+
+/** What somebody meant who typed this between braces; undefined where that cannot be told. */
+function meantBy(inner: string): string | undefined {
+  const [, add = '', as] = /^today([^:]*)(?::(.*))?$/i.exec(inner) ?? [];
+  if (/^today/i.test(inner)) {
+    const [, sign, amount, unit = ''] = /^\s*([+-])\s*(\d{1,5})\s*([a-z]*)\s*$/i.exec(add) ?? [];
+    const known = 'dwmy'.includes(unit[0]?.toLowerCase() ?? '?') ? unit[0]?.toLowerCase() : 'd';
+    const by = amount ? `${sign}${amount}${known}` : '';
+    const format = as?.replace(/[mDY]/g, (letter) => USUAL_LETTERS[letter] ?? letter);
+    if (format === undefined) return `today${by}`;
+    return isDateFormat(format) ? `today${by}:${format}` : `today${by}:${USUAL_DATE}`;
+  }
+  const [, from, step] = /^#\s*(\d+)?\s*(?:\+\s*(\d+))?/.exec(inner) ?? [];
+  if (inner.startsWith('#')) return `#${from ?? 1}${step ? `+${step}` : ''}`;
+  return undefined;
 }
 
 function written(day: Date, as = USUAL_DATE): string | undefined {
+  if (!lettersOf(as).every((letters) => DAY_PARTS.test(letters))) return undefined;
   try {
     return format(day, as);
   } catch {

@@ -2,6 +2,7 @@ import { readArt, type Art } from '../art/index.ts';
 import { expectGood } from '../base/index.ts';
 import { ringsPath, type Ring } from '../geometry/index.ts';
 import type { CommandCall, Job } from '../job/index.ts';
+import type { Code } from '../piece/index.ts';
 import { pathNodes, plainBuild } from '../shape/index.ts';
 import { MATT_PAPER, USUAL_CUTTER, type Cutter } from '../stock/index.ts';
 import {
@@ -14,7 +15,7 @@ import {
 } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { PROOF_CASES } from '../testing/proof-cases.ts';
-import { move, ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
+import { code, listed, move, ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
 import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 
 async function findings(
@@ -266,4 +267,22 @@ test('bleed that would show nothing is not missed: paper on paper, one colour be
   const atMark = move(40, 40);
   expect(await codes(atMark)).toContain('bleed-cut-off');
   expect(await codes(atMark, ground(white))).not.toContain('bleed-cut-off');
+});
+
+test('codes are judged by what each row makes of them, and rows that are wrong are named', async () => {
+  const ask = async (symbology: Code['symbology'], rows: string, text = '{code}') => {
+    const job = listed(`name\tcode\n${rows}`, code({ symbology, text, width: 40, height: 14 }));
+    const each = runAll(job, { name: 'want-rows', args: { piece: PIECE, each: 1 } });
+    return (await findings(each)).filter(({ code: kind }) => kind === 'code-unread');
+  };
+  expect(await ask('ean-13', 'Rue\t2000000000015\nIvy\t200000000002')).toEqual([]);
+  expect(await ask('ean-13', 'Rue\t2000000000015\nIvy\t2000000000011')).toMatchObject([
+    { severity: 'blocker', what: '“Ivy”: The check digit of 2000000000011 should be 5.' },
+  ]);
+  expect(await ask('code-128', `Rue\tGröße\nIvy\tLOT 1\nSage\t${'9'.repeat(60)}`)).toMatchObject([
+    { what: expect.stringMatching(/^2 codes, of “Rue”, “Sage”: Code 128 takes up to 48/) },
+  ]);
+  expect(await ask('qr', `Rue\t${'草'.repeat(800)}`)).toMatchObject([
+    { what: expect.stringContaining('2400 bytes') },
+  ]);
 });

@@ -12,7 +12,7 @@ import { pieceSize, type List, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
 import { findCopy, isPrinted, madeOf, printedNames } from './made-copies.ts';
 import { copyParts, type CopyId, type HandPlace, type Plan } from './plan.ts';
-import { mostThatFit } from './bound.ts';
+import { mostThatFit, type BoundTurns } from './bound.ts';
 import { fillBest } from './fill-best.ts';
 import { reserved, stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
 
@@ -95,14 +95,16 @@ export function copiesOfSize(job: Arrangeable, shape: Repeated): number {
 /**
  * How many copies of the first piece that is wanted any arrangement of a sheet can hold at most. What
  * fills a die-cut sheet is its spots.
+ * @param turns how copies may be turned
  */
-export function mostPerSheet(job: Arrangeable): number {
+export function mostPerSheet(job: Arrangeable, turns: BoundTurns = 'quarter'): number {
   const first = leadPiece(job);
   if (!first) return 0;
   const { stock, plan } = job;
   if (stock.spots) return spotPlaces(stock.spots).length;
   return mostThatFit(repeated(first), printable(stock), plan.gap, {
     taken: keepClear(stock, plan.marks),
+    turns,
   });
 }
 

@@ -105,3 +105,54 @@ test('peel pack mixes both directions, proves it, and keeps out of what is to be
     proved: true,
   });
 });
+
+const packed = async (sheet: Sides, rect: Sides, turns: unknown, gap = 0) => {
+  const answer = await tryPack({
+    sheet: { width: sheet[0], height: sheet[1] },
+    gap,
+    pieces: [{ id: 'a', shape: { rect }, quantity: 'max', turns }],
+  });
+  if (!answer.ok) throw new Error(answer.problem.what);
+  const { placed, bound, proved } = answer.value;
+  return { placed: placed.a ?? 0, bound: bound?.a ?? 0, proved };
+};
+
+test('what may lie askew is laid askew, and nothing is proved that only holds for straight ones', async () => {
+  // Two strips of 130 x 5 lie along the diagonal of a square of 100.
+  const strip = await packed([100, 100], [130, 5], 'any');
+  expect(strip.placed).toBeGreaterThanOrEqual(1);
+  expect(strip.bound).toBe(15);
+  expect(strip.proved).toBe(false);
+  expect(await packed([100, 100], [130, 5], 'quarter')).toEqual({
+    placed: 0,
+    bound: 0,
+    proved: true,
+  });
+  // Five squares of side 1 fit into one of side 2 + 1/√2, one of them askew (Göbel 1979).
+  const five = await packed([54.2, 54.2], [20, 20], 45);
+  expect([five.placed >= 4, five.bound, five.proved]).toEqual([true, 7, false]);
+  expect(await packed([54.2, 54.2], [20, 20], 'quarter')).toMatchObject({
+    placed: 4,
+    proved: true,
+  });
+});
+
+test('a gap is kept to the last bit of what was asked for', () => {
+  for (const gap of [1 / 3, 2.0004, 0.12345, Math.PI]) {
+    const { places } = fit([210, 297], [33.33337, 21.21214], gap);
+    expect(places.length).toBeGreaterThan(40);
+    const sizes = ({ lying }: FittedRect): Sides =>
+      lying ? [21.21214, 33.33337] : [33.33337, 21.21214];
+    let least = Infinity;
+    places.forEach((one, at) => {
+      for (const other of places.slice(at + 1)) {
+        const [w, h] = sizes(one);
+        const [v, k] = sizes(other);
+        const across = Math.max(one.x - other.x - v, other.x - one.x - w);
+        const down = Math.max(one.y - other.y - k, other.y - one.y - h);
+        least = Math.min(least, Math.max(across, down));
+      }
+    });
+    expect(least).toBeGreaterThan(gap - 1e-9);
+  }
+});

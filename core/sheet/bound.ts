@@ -10,19 +10,22 @@ import {
 import { mostRectangles, type Size } from './rectangle-bounds.ts';
 import type { Repeated, Room } from './step-and-repeat.ts';
 
+/** How copies may be turned that a bound counts: not or by half turns, by quarters too, or in any way. */
+export type BoundTurns = 'none' | 'quarter' | 'any';
+
 /**
  * An upper bound on how many copies of one outline fit into an area, whatever the arrangement.
  *
  * Rectangles: each copy with half the gap around it keeps to itself in the area grown by half the
  * gap, less the inside of what is taken; in an empty area also what rows of both directions can reach,
- * or of one where they may not be turned. Circles: Oler's inequality (N. Oler, 1961) for the centres,
+ * or of one where they may not be turned; where they may lie askew, by area alone. Circles: Oler's inequality (N. Oler, 1961) for the centres,
  * which keep a distance of diameter + gap in the rectangle of possible centres.
  */
 export function mostThatFit(
   shape: Repeated,
   area: Box,
   gap: number,
-  { taken = [], mayTurn = true }: { taken?: readonly Box[]; mayTurn?: boolean } = {},
+  { taken = [], turns = 'quarter' }: { taken?: readonly Box[]; turns?: BoundTurns } = {},
 ): number {
   const width = area.right - area.left;
   const height = area.bottom - area.top;
@@ -37,14 +40,17 @@ export function mostThatFit(
   }
   const least = Math.min(shape.width, shape.height);
   if (Math.min(width, height) < least - 1e-9) return 0;
-  if (Math.max(width, height) < Math.max(shape.width, shape.height) - 1e-9) return 0;
   const free = grownRoom({ area, taken, gap });
+  if (turns === 'any') {
+    const { width: w, height: h } = shape;
+    return Math.floor(free / (w * h + (w + h) * gap + (Math.PI * gap * gap) / 4) + 1e-9);
+  }
+  if (Math.max(width, height) < Math.max(shape.width, shape.height) - 1e-9) return 0;
   const byArea = Math.floor(free / ((shape.width + gap) * (shape.height + gap)) + 1e-9);
   if (taken.some((box) => boxesMeet(box, area))) return byArea;
-  const turns = mayTurn && shape.width !== shape.height;
   return Math.min(
     byArea,
-    turns
+    turns === 'quarter' && shape.width !== shape.height
       ? mostRectangles({ width, height }, shape, gap)
       : gridCount({ width, height }, shape, gap),
   );

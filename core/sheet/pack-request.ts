@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
 import { signedArea, type Ring } from '../geometry/index.ts';
+import type { BoundTurns } from './bound.ts';
 import type { Repeated } from './step-and-repeat.ts';
 
 /** So many steps of a turn are tried at most. */
@@ -56,7 +57,8 @@ export interface Lot {
   /** The outline about its own origin, mm. A circle's lies outside the true one. */
   readonly ring: Ring;
   readonly angles: readonly number[];
-  readonly mayTurn: boolean;
+  /** How far its turns reach, for bounds. */
+  readonly turns: BoundTurns;
   /** Of a circle, mm. */
   readonly diameter?: number;
   /** mm² */
@@ -140,7 +142,7 @@ function toLot({ id, shape, quantity, turns }: PackRequest['pieces'][number]): L
       (left, hole) => left - Math.abs(signedArea(hole)),
       Math.abs(signedArea(ring)),
     );
-    return { id, shape: undefined, ring, angles, mayTurn: true, area, most, wanted };
+    return { id, shape: undefined, ring, angles, turns: 'any', area, most, wanted };
   }
   const round = 'circle' in shape;
   const [width, height] = round ? [shape.circle, shape.circle] : shape.rect;
@@ -162,7 +164,13 @@ function toLot({ id, shape, quantity, turns }: PackRequest['pieces'][number]): L
     ring,
     angles: round ? [0] : angles,
     ...(round ? { diameter: width } : {}),
-    mayTurn: !round && angles.includes(90),
+    turns: round
+      ? 'none'
+      : angles.some((angle) => angle % 90)
+        ? 'any'
+        : angles.includes(90)
+          ? 'quarter'
+          : 'none',
     area: round ? (Math.PI * width * width) / 4 : width * height,
     most,
     wanted,

@@ -78,7 +78,7 @@ function placeSome(
   const { spots: found, method } = fillBest(
     row.shape,
     { area, taken: sheet.taken, gap },
-    { mayTurn: row.lot.mayTurn, enough: whole ? limit : 0 },
+    { mayTurn: row.lot.angles.includes(90), enough: whole ? limit : 0 },
   );
   const spots = found.slice(0, limit);
   if (method === 'best-fit') sheet.mixed = true;

@@ -57,7 +57,8 @@ export async function tryPack(
   const plain = lots.every(({ shape }) => shape);
   const rows = plain ? packRows(lots, room, most) : undefined;
   const full = rows && areaOf(lots, rows) > 0.999 * rows.sheets.length * freeArea(room);
-  const alone = lots.length === 1 && lots[0]?.diameter === undefined;
+  // Rows hold copies that stand and lie; what may lie askew is tried askew.
+  const alone = lots.length === 1 && !lots[0]?.diameter && lots[0]?.turns !== 'any';
   const done = rows && (alone || full || everything(lots, rows));
   if (rows && done) return good(answer(request, lots, { packed: rows, room, stopped: false }));
   const { over = () => false } = effort;
@@ -157,7 +158,7 @@ function answer(
   };
 }
 
-const mostOnSheet = ({ shape, ring, mayTurn }: Lot, { area, taken, gap }: Room): number =>
+const mostOnSheet = ({ shape, ring, turns }: Lot, { area, taken, gap }: Room): number =>
   shape
-    ? mostThatFit(shape, area, gap, { taken, mayTurn })
+    ? mostThatFit(shape, area, gap, { taken, turns })
     : mostOutlines(ring, { area, taken, gap });

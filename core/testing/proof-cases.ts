@@ -97,6 +97,11 @@ export const PROOF_CASES: Readonly<
     job: () => plain(words({ text: '{name}' })),
     says: /{name} on “Label” waits for a list/,
   },
+  'placeholder-unread': {
+    job: () => plain(words({ text: 'best by {today+90d:DD.MM.YYYY}' })),
+    says: /\{today\+90d:DD\.MM\.YYYY\} on “Label” is printed as it is typed; \{today\+90d:dd\.MM\.yyyy\}/,
+    mends: true,
+  },
   'value-missing': {
     job: () => listed('name\tbed\nRue\tNorth\nIvy\t\nYarrow\t', words({ text: '{name} {bed}' })),
     says: /2 rows have no bed: “Ivy”, “Yarrow”\./,

@@ -13,9 +13,13 @@ import ColorSlots from './fill/ColorSlots.vue';
 /** What a code says and how it looks, with what scanners need. */
 const props = defineProps<{ desk: DeskState; code: Code }>();
 const words = texts.ornaments;
-const said = computed(() => tryEncode(props.code.symbology, props.code.text));
-const trouble = computed(() => (said.value.ok ? undefined : said.value.problem));
-const layout = computed(() => findCodeLayout(props.code));
+/** What it says on the copy that is shown: the row of a list may fill it. */
+const made = computed(() => {
+  const shown = props.desk.compiled.value?.elements.find(({ element }) => element === props.code);
+  return shown?.compiled.code?.made ?? tryEncode(props.code.symbology, props.code.text);
+});
+const trouble = computed(() => (made.value.ok ? undefined : made.value.problem));
+const layout = computed(() => findCodeLayout(props.code, made.value));
 const isQr = computed(() => props.code.symbology === 'qr');
 const slots = computed(() => [
   { key: 'color', label: words.ink, color: props.code.color },

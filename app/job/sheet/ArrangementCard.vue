@@ -37,8 +37,13 @@ const proof = computed(() => {
   if (job.plan.arrangement === 'nest' && !(full && edge.kind === 'circle')) return undefined;
   if (edge.kind !== 'circle' && (edge.kind !== 'rectangle' || edge.radius > 0)) return undefined;
   const count = store.settledLayout?.perSheet ?? 0;
+  const round = edge.kind === 'circle';
+  if (count === mostPerSheet(job, round ? 'none' : 'any')) return texts.sheet.proved(count);
   const most = mostPerSheet(job);
-  return count === most ? texts.sheet.proved(count) : texts.sheet.atMost(count, most);
+  if (round) return texts.sheet.atMost(count, most);
+  return count === most
+    ? texts.sheet.provedStraight(count)
+    : texts.sheet.atMostStraight(count, most);
 });
 
 /** What neighbours without a gap save by cutting the line between them once. */

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { Result } from '../../base/index.ts';
 import { SYMBOLOGIES, tryEncode, type EncodedCode } from '../../code/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import { rectanglePath, translation, type PathStep } from '../../geometry/index.ts';
@@ -40,8 +41,10 @@ export interface CodeLayout {
 }
 
 /** Lays a code out in its box; undefined when its text cannot be encoded. */
-export function findCodeLayout(code: Code): CodeLayout | undefined {
-  const made = tryEncode(code.symbology, code.text);
+export function findCodeLayout(
+  code: Code,
+  made: Result<EncodedCode> = tryEncode(code.symbology, code.text),
+): CodeLayout | undefined {
   if (!made.ok) return undefined;
   const { columns, rows, quiet } = made.value;
   const across = columns + quiet.before + quiet.behind;
@@ -80,17 +83,19 @@ export const code: ElementKind<Code> = {
   title: ({ text, symbology }) => `${symbology === 'qr' ? 'QR code' : 'Bar code'} ${text}`.trim(),
   compile(element, context) {
     const { width, height, ground } = element;
-    const layout = findCodeLayout(element);
+    const made = tryEncode(element.symbology, element.text);
+    const layout = findCodeLayout(element, made);
+    const code = { said: element.text, made };
     const typeface = layout?.caption ? context.typeface(CAPTION_TYPEFACE) : undefined;
     if (layout?.caption && !typeface)
       return emptyFrame(width, height, [{ kind: 'typeface', id: CAPTION_TYPEFACE }]);
     const back: DrawingNode[] = ground
       ? [{ kind: 'path', path: rectanglePath({ x: 0, y: 0 }, width, height), fill: solid(ground) }]
       : [];
-    if (!layout) return { nodes: [...back, unread(element)], width, height, needs: [] };
+    if (!layout) return { nodes: [...back, unread(element)], width, height, needs: [], code };
     const bars: DrawingNode = { kind: 'path', path: darkPath(layout), fill: solid(element.color) };
     const below = typeface ? [captionNode(element, layout, typeface)] : [];
-    return { nodes: [...back, bars, ...below], width, height, needs: [] };
+    return { nodes: [...back, bars, ...below], width, height, needs: [], code };
   },
 };
 

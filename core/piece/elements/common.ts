@@ -1,4 +1,6 @@
 import * as z from 'zod';
+import type { Result } from '../../base/index.ts';
+import type { EncodedCode } from '../../code/index.ts';
 import type { Art, VectorNodes } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import type { EdgeRings } from '../../shape/index.ts';
@@ -87,6 +89,8 @@ export interface CompiledElement {
   readonly reach?: number;
   /** Edges within it that are kiss-cut where it is used. */
   readonly kisses?: EdgeRings;
+  /** What a code says on this copy, and how that is encoded, or why it cannot be. */
+  readonly code?: { readonly said: string; readonly made: Result<EncodedCode> };
   /** The characters that no letter could be drawn for. */
   readonly missing?: readonly string[];
 }

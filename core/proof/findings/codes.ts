@@ -1,29 +1,58 @@
 import { contrastRatio, luminance, rgbOf } from '../../color/index.ts';
-import { SMALLEST_MODULE, tryEncode } from '../../code/index.ts';
+import { SMALLEST_MODULE } from '../../code/index.ts';
 import { boxesMeet, flatten, isInside, corners } from '../../geometry/index.ts';
 import {
   elementTitle,
   findCodeLayout,
+  hasPlaceholders,
   leadColor,
   seenBox,
   type Code,
   type CompiledPiece,
   type PlacedElement,
 } from '../../piece/index.ts';
+import { copyOf, type Job } from '../../job/index.ts';
 import { shapePath } from '../../shape/index.ts';
+import { copyParts, type CopyId } from '../../sheet/index.ts';
 import type { Finding, FindingKind, ProofContext, Where } from '../finding.ts';
+import { rowName, some } from '../row-names.ts';
 
 interface PlacedCode extends PlacedElement {
   readonly element: Code;
   readonly piece: CompiledPiece;
 }
 
-const allCodes = ({ compiled }: ProofContext): PlacedCode[] =>
-  [...compiled.pieces.values()].flatMap((piece) =>
-    piece.elements.flatMap((placed): PlacedCode[] =>
-      placed.element.kind === 'code' ? [{ ...placed, element: placed.element, piece }] : [],
-    ),
+const codesOf = (piece: CompiledPiece): PlacedCode[] =>
+  piece.elements.flatMap((placed): PlacedCode[] =>
+    placed.element.kind === 'code' ? [{ ...placed, element: placed.element, piece }] : [],
   );
+
+const allCodes = ({ compiled }: ProofContext): PlacedCode[] =>
+  [...compiled.pieces.values()].flatMap(codesOf);
+
+/** A code as it is on one copy, with how people know that copy; nothing where all copies say the same. */
+interface SaidCode extends PlacedCode {
+  readonly of: string;
+}
+
+/** A code with each that is printed of it: one where all copies say the same. */
+function saidCodes(found: PlacedCode, { compiled }: ProofContext): SaidCode[] {
+  if (!found.piece.numbered || !hasPlaceholders(found.element.text)) return [{ ...found, of: '' }];
+  const copies = compiled.sheets.flatMap((sheet) => sheet.copies);
+  return copies.flatMap(({ piece, placement: { copy } }): SaidCode[] =>
+    piece.piece.id === found.piece.piece.id
+      ? codesOf(piece)
+          .filter(({ element }) => element.id === found.element.id)
+          .map((one) => ({ ...one, of: copyName(compiled.job, copy) }))
+      : [],
+  );
+}
+
+/** A copy as people know it: by its row, or by its number. */
+function copyName(job: Job, copy: CopyId): string {
+  const row = copyOf(job, copy)?.row;
+  return job.list && row ? rowName(job.list, row) : `no. ${copyParts(copy).which}`;
+}
 
 const place = ({ piece, element }: PlacedCode, box: Where['box']): Where => ({
   piece: piece.piece.id,
@@ -37,18 +66,23 @@ export const codeUnread: FindingKind = {
   code: 'code-unread',
   check: (context) =>
     allCodes(context).flatMap((found): Finding[] => {
-      const made = tryEncode(found.element.symbology, found.element.text);
-      if (made.ok) return [];
+      const wrong = saidCodes(found, context).flatMap(({ compiled: { code }, of }) =>
+        code && !code.made.ok ? [{ of, said: code.said, problem: code.made.problem }] : [],
+      );
+      const [first] = wrong;
+      if (!first) return [];
       const { piece, element } = found;
-      const right = element.text.replace(/[\s-]/g, '').slice(0, -1);
+      const rows = [...new Set(wrong.map(({ of }) => of).filter(Boolean))];
+      const who = rows.length === 1 ? `${rows[0]}: ` : `${rows.length} codes, of ${some(rows)}: `;
+      const right = first.said.replace(/[\s-]/g, '').slice(0, -1);
       return [
         {
           code: 'code-unread',
           severity: 'blocker',
           where: place(found, seenBox(found)),
-          what: made.problem.what,
-          why: made.problem.remedy,
-          ...(made.problem.code === 'code/check-digit'
+          what: (rows.length ? who : '') + first.problem.what,
+          why: first.problem.remedy,
+          ...(first.problem.code === 'code/check-digit' && rows.length === 0
             ? {
                 fix: {
                   label: 'Set the right check digit',
@@ -68,26 +102,31 @@ export const codeUnread: FindingKind = {
     }),
 };
 
+/** The width of the smallest bar of a code as it is printed; undefined where it cannot be written. */
+const moduleOf = ({ element, compiled: { code } }: PlacedCode): number | undefined =>
+  code && findCodeLayout(element, code.made)?.module;
+
 /** Codes whose smallest bar is finer than scanners and phones read from a print. */
 export const codeTooSmall: FindingKind = {
   code: 'code-too-small',
   check: (context) =>
     allCodes(context).flatMap((found): Finding[] => {
-      const layout = findCodeLayout(found.element);
+      const modules = saidCodes(found, context).flatMap((one) => moduleOf(one) ?? []);
+      const module = modules.reduce((finest, one) => Math.min(finest, one), Infinity);
       const least = SMALLEST_MODULE[found.element.symbology];
-      if (!layout || layout.module >= least - 0.004) return [];
+      if (module >= least - 0.004) return [];
       const { piece, element } = found;
-      const scale = least / layout.module;
+      const scale = least / module;
       const [width, height] = [
         element.width * scale,
-        element.height * (layout.encoded.rows > 1 ? scale : 1),
+        element.height * (element.symbology === 'qr' ? scale : 1),
       ];
       return [
         {
           code: 'code-too-small',
           severity: 'warning',
           where: place(found, seenBox(found)),
-          what: `The smallest bar of “${named(element)}” is ${layout.module.toFixed(2)} mm; ${least} mm can be read.`,
+          what: `The smallest bar of “${named(element)}” is ${module.toFixed(2)} mm; ${least} mm can be read.`,
           why: 'Ink spreads, and finer bars run together.',
           fix: {
             label: `Make it ${width.toFixed(0)} mm wide`,

@@ -6,11 +6,14 @@ import {
   findQuantity,
   rowsOn,
   textsOf,
+  unreadPlaceholders,
+  withTexts,
   type List,
   type ListRow,
 } from '../../piece/index.ts';
 import { copyParts, MOST_COPIES } from '../../sheet/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
+import { rowName, some } from '../row-names.ts';
 
 export const columnMissing: FindingKind = {
   code: 'column-missing',
@@ -43,16 +46,42 @@ export const columnMissing: FindingKind = {
   },
 };
 
-/** Some of what is meant, by name, and how many more there are. */
-const some = (names: readonly string[]): string => {
-  const more = names.length - SHOWN;
-  return names.slice(0, SHOWN).join(', ') + (more > 0 ? ` and ${more} more` : '');
+export const placeholderUnread: FindingKind = {
+  code: 'placeholder-unread',
+  check: ({ compiled: { job } }) =>
+    job.pieces.flatMap((piece) =>
+      piece.elements.flatMap((element): Finding[] => {
+        const [first] = textsOf(element).flatMap(unreadPlaceholders);
+        if (!first) return [];
+        const { typed, meant } = first;
+        const mended = meant && withTexts(element, (text) => text.replaceAll(typed, () => meant));
+        return [
+          {
+            code: 'placeholder-unread',
+            severity: 'warning',
+            where: { piece: piece.id, element: element.id },
+            what: `${typed} on “${piece.name}” is printed as it is typed${meant ? `; ${meant} may be meant` : ''}.`,
+            why: 'Numbers are {#001}, days {today}, {today+90d} or {today:dd.MM.yyyy}, columns of a list {name}.',
+            ...(mended && (mended.kind === 'words' || mended.kind === 'code')
+              ? {
+                  fix: {
+                    label: `Write ${meant}`,
+                    call: {
+                      name: 'change-elements',
+                      args: {
+                        piece: piece.id,
+                        changes: { [element.id]: { text: mended.text } },
+                        doing: 'mend',
+                      },
+                    },
+                  },
+                }
+              : {}),
+          },
+        ];
+      }),
+    ),
 };
-const SHOWN = 3;
-
-/** A row as people know it. */
-const nameOf = (list: List, row: ListRow): string =>
-  `“${row.fields.find((field) => field !== '') ?? `row ${list.rows.indexOf(row) + 1}`}”`;
 
 /** What rows that print say in a column, each value once. */
 const said = (list: List, column: string): string[] => [
@@ -85,8 +114,8 @@ export const valueMissing: FindingKind = {
           where,
           what:
             empty.length === 1
-              ? `${nameOf(list, empty[0] as ListRow)} has no ${column}.`
-              : `${empty.length} rows have no ${column}: ${some(empty.map((row) => nameOf(list, row)))}.`,
+              ? `${rowName(list, empty[0] as ListRow)} has no ${column}.`
+              : `${empty.length} rows have no ${column}: ${some(empty.map((row) => rowName(list, row)))}.`,
           why: 'Their labels would have a gap there.',
           fix: {
             label:
@@ -113,7 +142,7 @@ export const quantityUnread: FindingKind = {
         code: 'quantity-unread',
         severity: 'warning',
         where: {},
-        what: `“${first}” is no number of copies for ${some(unread.map((row) => nameOf(list, row)))}.`,
+        what: `“${first}” is no number of copies for ${some(unread.map((row) => rowName(list, row)))}.`,
         why: `Rows whose ${column} is not read as a whole number up to 1,000 print nothing.`,
         fix: {
           label: 'Print one of each',
