@@ -91,8 +91,52 @@ test('a column of whole numbers that is named like a quantity counts copies, oth
 });
 
 test('cells that are pasted keep their empty fields and quoted breaks', () => {
-  expect(parseTable('a\t\tc\n"two\nlines"\tx\t', '\t')).toEqual([
+  expect(expectGood(parseTable('a\t\tc\n"two\nlines"\tx\t', '\t'))).toEqual([
     ['a', '', 'c'],
     ['two\nlines', 'x'],
   ]);
+});
+
+const utf16Bare = (text: string): Uint8Array => utf16(text).slice(2);
+const swapped = (file: Uint8Array): Uint8Array =>
+  file.map((_, at) => file[at % 2 === 0 ? at + 1 : at - 1] ?? 0);
+
+test.each([
+  ['UTF-16', utf16Bare('name;bed\nРепа;Küche\n'), 'utf-16le'],
+  ['UTF-16, the other way round', swapped(utf16Bare('name;bed\nРепа;Küche\n')), 'utf-16be'],
+])('%s without a mark is found by its zeros', async (_, file, encoding) => {
+  const read = expectGood(await readListFile(file));
+  expect([read.encoding, read.list.rows[0]?.fields]).toEqual([encoding, ['Репа', 'Küche']]);
+});
+
+test('names of columns may have line ends between quotes, and keep their marks', () => {
+  const quoted = expectGood(parseList('"plant\nname";"bed; row"\nRue;3\nIvy;4'));
+  expect(quoted.columns).toEqual(['plant name', 'bed row']);
+  expect(quoted.rows.map(({ fields: row }) => row)).toEqual([
+    ['Rue', '3'],
+    ['Ivy', '4'],
+  ]);
+  expect(expectGood(parseList('Gro\u0308ße\tनाम\n1\t2')).columns).toEqual(['Größe', 'नाम']);
+});
+
+test('a line that tells the separator is no header', () => {
+  const list = expectGood(parseList('sep=;\r\nname, full;bed\r\nRue;3'));
+  expect([list.columns, list.rows[0]?.fields]).toEqual([
+    ['name full', 'bed'],
+    ['Rue', '3'],
+  ]);
+});
+
+test.each([
+  ['name;note\nRue;fine\nIvy;"5 inch\nSage;dry', /row 3 .*never ends/],
+  ['name;note\nRue;"fine" indeed\nIvy;dry', /row 2 .*behind a closed quote/],
+])('a quote that swallows rows is told: %j', (text, says) => {
+  const read = parseList(text);
+  expect(!read.ok && read.problem.what).toMatch(says);
+});
+
+test('a file that is no text is told', async () => {
+  const file = Uint8Array.from({ length: 999 }, (_, at) => (at % 7 ? at % 256 : 0));
+  const read = await readListFile(file, { encoding: 'utf-8' });
+  expect(!read.ok && read.problem.what).toContain('no text');
 });

@@ -47,6 +47,12 @@ export async function readListFile(
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readTables(bytes, choices.table);
   const encoding = choices.encoding ?? encodingOf(bytes);
   const text = new TextDecoder(encoding).decode(bytes);
+  if (text.includes('\0'))
+    return bad(
+      'list/unread',
+      'This file is no text: it holds bytes that stand for no letter.',
+      'Save the table as CSV or .xlsx and take that.',
+    );
   const separator = choices.separator ?? separatorOf(text);
   const list = parseList(text, separator);
   return list.ok ? good({ list: list.value, encoding, separator }) : list;
@@ -58,15 +64,30 @@ export async function readListFile(
  * the first row. A column that is named like a quantity and holds numbers alone counts copies.
  */
 export function parseList(text: string, separator?: Separator): Result<List> {
-  return listFrom(parseTable(text, separator));
+  const table = parseTable(text, separator);
+  return table.ok ? listFrom(table.value) : table;
 }
 
 /** The rows of a table that is written as text, field by field. */
-export function parseTable(text: string, separator?: Separator): string[][] {
-  const plain = text.replace(/^\uFEFF/, '').trimEnd();
-  const delimiter = separator ?? separatorOf(plain);
-  return Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter }).data;
+export function parseTable(text: string, separator?: Separator): Result<string[][]> {
+  const whole = text.replace(/^\uFEFF/, '').trimEnd();
+  const delimiter = separator ?? separatorOf(whole);
+  const plain = whole.replace(SEPARATOR_LINE, '');
+  const { data, errors } = Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter });
+  const broken = errors.find(({ type }) => type === 'Quotes');
+  if (!broken) return good(data);
+  const at = (broken.row ?? 0) + 1;
+  return bad(
+    'list/quotes',
+    broken.code === 'MissingQuotes'
+      ? `In row ${at} of this table a quote begins that never ends.`
+      : `In row ${at} of this table something stands behind a closed quote.`,
+    'Close the quote, or write it twice where it is a sign of its own: "5"" pot".',
+  );
 }
+
+/** A first line by which spreadsheets tell the separator. */
+const SEPARATOR_LINE = /^sep=(.)\r?\n/i;
 
 /** A list from the rows of a table, names of the columns first. */
 function listFrom(data: readonly (readonly string[])[]): Result<List> {
@@ -113,7 +134,11 @@ const isCount = (field = ''): boolean => /^\d{0,3}$/.test(field);
 
 /** What stands most often between the names of the columns; a single column may have commas in it. */
 function separatorOf(text: string): Separator {
-  const head = (/^.*$/m.exec(text.trimStart())?.[0] ?? '').replace(/"[^"]*"/g, '');
+  const told = SEPARATOR_LINE.exec(text.replace(/^\uFEFF/, ''))?.[1];
+  const known = SEPARATORS.find((mark) => mark === told);
+  if (known) return known;
+  // Between quotes a name may hold anything, line ends too.
+  const head = /^.*$/m.exec(text.trimStart().replace(/"(?:[^"]|"")*"/g, ''))?.[0] ?? '';
   const count = (mark: string): number => head.split(mark).length - 1;
   return SEPARATORS.reduce((best, mark) => (count(mark) > count(best) ? mark : best));
 }
@@ -122,6 +147,8 @@ function separatorOf(text: string): Separator {
 function encodingOf(bytes: Uint8Array): Encoding {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
+  const [even, odd] = zerosOf(bytes.subarray(0, 10_000));
+  if (even + odd > 0) return odd > even ? 'utf-16le' : 'utf-16be';
   try {
     new TextDecoder('utf-8', { fatal: true }).decode(bytes);
     return 'utf-8';
@@ -130,6 +157,15 @@ function encodingOf(bytes: Uint8Array): Encoding {
     const found = names.find((name) => name === 'iso-8859-2' || name === 'iso-8859-1');
     return found === 'iso-8859-2' ? 'windows-1250' : 'windows-1252';
   }
+}
+
+/** How many bytes at even and at odd places are 0, as half of each plain letter is in UTF-16. */
+function zerosOf(bytes: Uint8Array): readonly [number, number] {
+  const zeros: [number, number] = [0, 0];
+  bytes.forEach((byte, at) => {
+    if (byte === 0) zeros[at % 2 === 0 ? 0 : 1]++;
+  });
+  return zeros;
 }
 
 const MOST_UNPACKED = 60_000_000;

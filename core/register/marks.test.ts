@@ -10,7 +10,15 @@ import {
 } from '../geometry/index.ts';
 import { seededRandom } from '../base/index.ts';
 import { blankImage, type RgbaImage } from '../raster/index.ts';
-import { findMarks, markBox, markPath, tryMarks, type MarkPlace } from './index.ts';
+import {
+  findMarks,
+  markBox,
+  markPath,
+  TRUSTED,
+  tryMarks,
+  whyNotTrusted,
+  type MarkPlace,
+} from './index.ts';
 
 const MARKS: MarkPlace[] = [
   { x: 12, y: 12, size: 5, style: 'ring' },
@@ -154,4 +162,60 @@ test('smaller marks are found less often, and the tries can be repeated', () => 
   expect(usual?.found).toBe(24);
   expect(usual?.error).toBeLessThan(0.05);
   expect(tryMarks({ size: 3, style: 'dot' }, 24)).toEqual(small);
+});
+
+const SIX = (style: 'cross' | 'corner'): MarkPlace[] => {
+  const side = style === 'corner' ? 'cross' : style;
+  return [
+    { x: 12, y: 12, size: 5, style: 'ring' },
+    { x: 198, y: 12, size: 10, style, turn: 90 },
+    { x: 198, y: 285, size: 10, style, turn: 180 },
+    { x: 12, y: 285, size: 10, style, turn: 270 },
+    { x: 198, y: 148.5, size: 10, style: side },
+    { x: 12, y: 148.5, size: 10, style: side },
+  ];
+};
+/** Marks as they stand on a sheet that lies the other way round. */
+const upsideDown = (marks: readonly MarkPlace[]): MarkPlace[] =>
+  marks.map((mark) => ({
+    ...mark,
+    x: 210 - mark.x,
+    y: 297 - mark.y,
+    ...(mark.turn === undefined ? {} : { turn: ((mark.turn + 180) % 360) as 0 | 90 | 180 | 270 }),
+  }));
+
+test.each(['cross', 'corner'] as const)(
+  'six marks of %s: upside down with the ring hidden they are not trusted, the right way they are',
+  (style) => {
+    const marks = SIX(style);
+    const hidden = (sheet: readonly MarkPlace[]) =>
+      findMarks({ image: picture(LIES, sheet), dpi: DPI }, marks);
+    const wrong = hidden(upsideDown(marks).filter((mark) => mark.style !== 'ring'));
+    expect(wrong.confidence).toBe(0);
+    expect(whyNotTrusted(wrong)).toMatch(/which way round/);
+    const right = hidden(marks.filter((mark) => mark.style !== 'ring'));
+    expect(right.confidence).toBeGreaterThan(TRUSTED);
+  },
+);
+
+test('marks that were printed elsewhere are not trusted', () => {
+  const at13 = MARKS.map((mark) => ({
+    ...mark,
+    x: mark.x < 100 ? mark.x + 2 : mark.x - 2,
+    y: mark.y < 100 ? mark.y + 2 : mark.y - 2,
+  }));
+  const found = findMarks({ image: picture(placed(0, 0, 0), at13), dpi: DPI }, MARKS);
+  expect(found.confidence).toBe(0);
+  expect(whyNotTrusted(found)).toMatch(/may be another one/);
+});
+
+test.each([
+  ['6 mm of skew', [1, 0, 6 / 297, 1, 0, 0], false],
+  ['0.4 degrees of skew', [1, 0, Math.tan((0.4 * Math.PI) / 180), 1, 0, 0], true],
+  ['1.7 % of stretch one way', [1.017, 0, 0, 1, 0, 0], false],
+  ['1.2 % of stretch one way', [1.012, 0, 0, 1, 0, 0], true],
+] as const)('%s: trusted %s', (_, map, trusted) => {
+  const found = findMarks({ image: picture(map, MARKS), dpi: DPI }, MARKS);
+  expect(found.found.every(Boolean)).toBe(true);
+  expect(found.confidence > TRUSTED).toBe(trusted);
 });

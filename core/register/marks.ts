@@ -34,6 +34,8 @@ export interface Registration {
   readonly confidence: number;
   /** Whether the ring dot stands where another mark was expected: the sheet lies the other way round. */
   readonly turned: boolean;
+  /** Whether the ring dot was seen, or that another mark stands where it is on a sheet the other way round. */
+  readonly wayKnown: boolean;
 }
 
 /** Something that shows parts of a loaded sheet. */
@@ -48,7 +50,8 @@ const WIDE = 21; // mm: a sheet that lies far askew
 const SURE = 5; // mm around a place that other marks tell
 const LARGE = 0.05; // mm of residual that asks whether one of the marks is none
 const NOTHING = 0.125; // mm of residual at which nothing is left of the confidence
-const STRETCH = 0.03; // the most that paper or print are longer or shorter, as a share
+const STRETCH = 0.015; // the most that paper or print are longer or shorter, as a share
+const SKEW = 0.5; // the most that a sheet's sides leave a right angle, degrees
 
 /** The least confidence with which a sheet is cut. */
 export const TRUSTED = 0.6;
@@ -97,14 +100,16 @@ export function findMarks(
   candidates = withoutFalse(inks, candidates);
   const pairs = paired();
   const turned = isTurned(sensor, marks, candidates);
+  const wayKnown = isWayKnown(marks, candidates);
   const found = candidates.map((one) => one?.centre);
-  if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned };
+  if (pairs.length < 2) return { found, residual: Infinity, confidence: 0, turned, wayKnown };
   const map = fitted(pairs);
   const residual = residualOf(map, pairs);
   const least = pairs.length > 2 ? 1 : TRUSTED - 0.1;
   const share = Math.min(least, pairs.length / marks.length);
-  const trusted = turned || isStretched(map) ? 0 : share * Math.max(0, 1 - residual / NOTHING);
-  return { map, found, residual, confidence: trusted, turned };
+  const likely = wayKnown && !turned && !isDistorted(map);
+  const confidence = likely ? share * Math.max(0, 1 - residual / NOTHING) : 0;
+  return { map, found, residual, confidence, turned, wayKnown };
 }
 
 const fitted = (pairs: readonly PointPair[]): Affine =>
@@ -134,8 +139,28 @@ function withoutFalse(
   return best && best.residual < LARGE ? best.others : [...candidates];
 }
 
-const isStretched = ([a, b, c, d]: Affine): boolean =>
-  [Math.hypot(a, b), Math.hypot(c, d)].some((scale) => Math.abs(scale - 1) > STRETCH);
+/** Whether a sheet would have to be longer or shorter, or skewed, by more than paper and print are. */
+function isDistorted([a, b, c, d]: Affine): boolean {
+  const [across, down] = [Math.hypot(a, b), Math.hypot(c, d)];
+  const skew = (Math.asin((a * c + b * d) / (across * down)) * 180) / Math.PI;
+  return [across, down].some((scale) => Math.abs(scale - 1) > STRETCH) || Math.abs(skew) > SKEW;
+}
+
+/**
+ * Whether it was seen which way round the sheet lies: by the ring, or by a mark without one at the
+ * opposite corner, where the ring would be.
+ */
+function isWayKnown(
+  marks: readonly MarkPlace[],
+  candidates: readonly (Seen | undefined)[],
+): boolean {
+  const at = marks.findIndex(({ style }) => style === 'ring');
+  const ring = marks[at];
+  if (!ring) return true;
+  const away = marks.map(({ x, y }) => Math.hypot(x - ring.x, y - ring.y));
+  const opposite = candidates[away.indexOf(Math.max(...away))];
+  return candidates[at]?.ringed === true || opposite?.ringed === false;
+}
 
 /** Whether the ring dot stands where another mark should. */
 function isTurned(
@@ -162,11 +187,14 @@ export function whyNotTrusted({
   map,
   residual,
   turned,
+  wayKnown,
 }: Registration): string | undefined {
   if (confidence >= TRUSTED) return undefined;
   if (turned) return 'The sheet lies the other way round: the ring dot is not where it should be.';
   const count = found.filter(Boolean).length;
-  if (map && (isStretched(map) || residual > LARGE))
+  if (map && found.filter(Boolean).length > 2 && !wayKnown)
+    return 'Neither the ring dot nor the mark opposite it was seen, so it is not known which way round the sheet lies. Nothing was cut.';
+  if (map && (isDistorted(map) || residual > LARGE))
     return 'The marks do not stand as they do on this sheet: it may be another one, or something was taken for a mark. Nothing was cut.';
   return count === 0
     ? `None of the ${found.length} marks was found, so nothing was cut.`

@@ -3,6 +3,7 @@ import { mdiClose, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref, watch } from 'vue';
 import { parseTable } from '../../../core/piece/index.ts';
 import { texts } from '../../texts/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from '../artwork/desk-state.ts';
 import ColumnMenu from './ColumnMenu.vue';
 import { useSeenRows, type ListState } from './list-state.ts';
@@ -69,7 +70,9 @@ function paste(event: ClipboardEvent, row: string, column: string): void {
   event.stopPropagation();
   if (!/[\t\n]/.test(text.trimEnd())) return;
   event.preventDefault();
-  store.act({ name: 'paste-fields', args: { row, column, table: parseTable(text, '\t') } });
+  const table = parseTable(text, '\t');
+  if (table.ok) store.act({ name: 'paste-fields', args: { row, column, table: table.value } });
+  else useMessages().sayProblem(table.problem);
 }
 
 async function addRow(): Promise<void> {
