@@ -1,13 +1,13 @@
-import { unzipSync } from 'fflate';
 import {
   bad,
   good,
-  problem,
-  ProblemError,
+  readZip,
   type Platform,
   type Problem,
   type Result,
   type Task,
+  type ZipBudget,
+  type ZipFault,
 } from '../base/index.ts';
 import { countPdfPages, readPdfShapes, renderPdf } from '../pdf/index.ts';
 import { sniffFormat } from './header.ts';
@@ -87,39 +87,35 @@ interface Entry {
 const isOwn = (path: string): boolean =>
   path.endsWith('/') || /(^|\/)(__MACOSX\/|\.|Thumbs\.db$|desktop\.ini$)/i.test(path);
 
+/** What may come out of one archive, once for each that is given. */
+const zipBudget = (): ZipBudget => ({
+  entries: ART_LIMITS.zipEntries,
+  bytes: ART_LIMITS.zipBytes,
+  ratio: ART_LIMITS.zipRatio,
+});
+
+const ZIP_FAULTS: Readonly<Record<ZipFault, string>> = {
+  broken: 'is damaged or locked with a password',
+  entries: `holds more than ${ART_LIMITS.zipEntries} files`,
+  size: 'unpacks to far more than it seems to hold',
+  name: 'holds a file whose name leads out of its folder',
+};
+
 function unpacked(bytes: Uint8Array, name: string): Result<Entry[]> {
-  let [entries, whole] = [0, 0];
-  const refuse = (code: string, what: string): never => {
-    throw new ProblemError(
-      problem(`art/${code}`, what, 'Unpack it and choose the pictures that you need.', name),
-    );
-  };
-  try {
-    const files = unzipSync(bytes, {
-      filter({ name: path, size, originalSize }) {
-        if (isOwn(path)) return false;
-        entries++;
-        whole += originalSize;
-        if (entries > ART_LIMITS.zipEntries)
-          refuse('zip-entries', `“${name}” holds more than ${ART_LIMITS.zipEntries} files.`);
-        if (whole > ART_LIMITS.zipBytes || originalSize > ART_LIMITS.zipRatio * Math.max(size, 64))
-          refuse('zip-size', `“${name}” unpacks to far more than it seems to hold.`);
-        return true;
-      },
-    });
-    const found = Object.entries(files).map(([path, content]) => ({ path, bytes: content }));
-    return found.length === 0
-      ? bad('art/zip-empty', `“${name}” holds no file.`, 'Choose a ZIP with pictures in it.', name)
-      : good(found.sort((one, other) => (one.path < other.path ? -1 : 1)));
-  } catch (error) {
-    if (error instanceof ProblemError) return { ok: false, problem: error.problem };
+  const read = readZip(bytes, zipBudget(), (path) => !isOwn(path));
+  if ('fault' in read)
     return bad(
-      'art/zip-broken',
-      `“${name}” is damaged or locked with a password.`,
-      'Unpack it and choose the pictures, or fetch it again.',
+      `art/zip-${read.fault}`,
+      `“${name}” ${ZIP_FAULTS[read.fault]}.`,
+      read.fault === 'broken'
+        ? 'Unpack it and choose the pictures, or fetch it again.'
+        : 'Unpack it and choose the pictures that you need.',
       name,
     );
-  }
+  const found = read.entries.map(({ name: path, bytes: content }) => ({ path, bytes: content }));
+  return found.length === 0
+    ? bad('art/zip-empty', `“${name}” holds no file.`, 'Choose a ZIP with pictures in it.', name)
+    : good(found.sort((one, other) => (one.path < other.path ? -1 : 1)));
 }
 
 async function readPages(

@@ -16,4 +16,5 @@ export {
 } from './problem.ts';
 export { seededRandom, type Random } from './random.ts';
 export { isSame, sortedKeys } from './same.ts';
+export { readZip, type ZipBudget, type ZipFault } from './zip.ts';
 export { Cancelled, unwatched, watchedTask, type Task } from './task.ts';

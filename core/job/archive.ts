@@ -1,5 +1,13 @@
-import { unzipSync, zipSync, type Zippable } from 'fflate';
-import { bad, contentHash, good, sortedKeys, type Result } from '../base/index.ts';
+import { zipSync, type Zippable } from 'fflate';
+import {
+  bad,
+  contentHash,
+  good,
+  readZip,
+  sortedKeys,
+  type Result,
+  type ZipBudget,
+} from '../base/index.ts';
 import type { Art } from '../art/index.ts';
 import { mendJob } from './mend.ts';
 import type { ArtBytes } from './resources.ts';
@@ -75,8 +83,9 @@ export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
 export function mendPeel(
   bytes: Uint8Array,
   name: string,
+  budget = archiveBudget(),
 ): Result<JobWithArt & { readonly leftOut: readonly string[] }> {
-  const files = unzip(bytes, name);
+  const files = unzip(bytes, name, budget);
   if (!files.ok) return files;
   const document = files.value.get('job.json');
   if (!document)
@@ -141,7 +150,8 @@ export interface Backup {
 
 /** Reads a backup; a damaged job does not stop the others. */
 export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
-  const files = unzip(bytes, name);
+  const budget = archiveBudget();
+  const files = unzip(bytes, name, budget);
   if (!files.ok) return files;
   const jobs: JobWithArt[] = [];
   const damaged: string[] = [];
@@ -149,7 +159,7 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   const documents: Record<string, unknown> = {};
   for (const [file, content] of files.value) {
     if (file.startsWith('jobs/') && file.endsWith('.peel')) {
-      const read = mendPeel(content, file);
+      const read = mendPeel(content, file, budget);
       if (read.ok) jobs.push(read.value);
       if (!read.ok || read.value.leftOut.length) damaged.push(file);
     } else if (file.startsWith('art/')) {
@@ -191,32 +201,27 @@ function zip(files: Readonly<Record<string, Uint8Array>>): Uint8Array {
   return zipSync(entries);
 }
 
-function unzip(bytes: Uint8Array, name: string): Result<Map<string, Uint8Array>> {
-  let entries = 0;
-  let total = 0;
-  try {
-    const files = unzipSync(bytes, {
-      filter: ({ originalSize }) => {
-        entries++;
-        total += originalSize;
-        return entries <= ARCHIVE_LIMITS.entries && total <= ARCHIVE_LIMITS.bytes;
-      },
-    });
-    if (entries > ARCHIVE_LIMITS.entries || total > ARCHIVE_LIMITS.bytes) {
-      return bad(
-        'archive/too-large',
-        `“${name}” unpacks to more than ${ARCHIVE_LIMITS.bytes / 1048576} MB or ${ARCHIVE_LIMITS.entries} files.`,
-        'Bring its jobs in one by one.',
-        name,
-      );
-    }
-    return good(new Map(Object.entries(files)));
-  } catch {
+const archiveBudget = (): ZipBudget => ({ ...ARCHIVE_LIMITS });
+
+function unzip(
+  bytes: Uint8Array,
+  name: string,
+  budget: ZipBudget,
+): Result<Map<string, Uint8Array>> {
+  const read = readZip(bytes, budget);
+  if ('entries' in read)
+    return good(new Map(read.entries.map(({ name: file, bytes: content }) => [file, content])));
+  if (read.fault === 'entries' || read.fault === 'size')
     return bad(
-      'archive/broken',
-      `“${name}” is damaged or not a Little Peel file.`,
-      'Use an earlier export or a backup.',
+      'archive/too-large',
+      `“${name}” unpacks to more than ${ARCHIVE_LIMITS.bytes / 1048576} MB or ${ARCHIVE_LIMITS.entries} files.`,
+      'Bring its jobs in one by one.',
       name,
     );
-  }
+  return bad(
+    'archive/broken',
+    `“${name}” is damaged or not a Little Peel file.`,
+    'Use an earlier export or a backup.',
+    name,
+  );
 }

@@ -1,8 +1,8 @@
 import { analyse } from 'chardet';
-import { strFromU8, unzipSync, zipSync } from 'fflate';
+import { zipSync } from 'fflate';
 import Papa from 'papaparse';
 import readWorkbook from 'read-excel-file/universal';
-import { bad, good, type Result } from '../base/index.ts';
+import { bad, good, readZip, type Result } from '../base/index.ts';
 import { columnName, freshKeys, LIST_LIMITS, listSchema, type List } from './list.ts';
 
 /** What may stand between the fields of a table that is written as text. */
@@ -177,10 +177,10 @@ async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<Re
     'Save it again as .xlsx or as CSV, then take that.',
   );
   try {
-    let size = 0;
-    const files = unzipSync(bytes, { filter: ({ originalSize }) => (size += originalSize) > 0 });
-    if (size > MOST_UNPACKED || !files['xl/workbook.xml']) return unread;
-    if (strFromU8(files['xl/workbook.xml']).length === 0) return unread;
+    const zip = readZip(bytes, { entries: 2000, bytes: MOST_UNPACKED });
+    if ('fault' in zip) return unread;
+    const files = Object.fromEntries(zip.entries.map((entry) => [entry.name, entry.bytes]));
+    if (!files['xl/workbook.xml']?.length) return unread;
     // Stored and not packed, its reader starts no worker of its own.
     const stored = zipSync(files, { level: 0 });
     const found = await readWorkbook(stored.buffer, { trim: false });
