@@ -1,7 +1,10 @@
 import { encode } from 'fast-png';
+import { expectGood } from '../base/index.ts';
+import { decodePixels } from '../raster/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { apply } from '../geometry/index.ts';
 import { walkDrawing, type PathNode } from '../drawing/index.ts';
+import { sniffFormat } from './header.ts';
 import { artSize, orientationMap, parseSvg, readArt, vectorNodes } from './index.ts';
 
 const text = (value: string): Uint8Array => new TextEncoder().encode(value);
@@ -217,4 +220,86 @@ test('a clip path of the file clips the drawing', () => {
       if (node.kind === 'group' && node.clip) clips.push(node.clip[0]);
     });
   expect(clips).toEqual([['M', 10, 5]]);
+});
+
+test('every colour name of CSS is known, and hsl(); what is none is told and painted as its parent', () => {
+  const shapes = (fills: readonly string[]): string =>
+    `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><g fill="#123456">${fills.map((fill) => `<rect width="1" height="1" fill="${fill}"/>`).join('')}</g></svg>`;
+  const colorsOf = (fills: readonly string[]): { colors: string[]; leftOut: readonly string[] } => {
+    const read = expectGood(parseSvg(shapes(fills), 'x.svg'));
+    const colors: string[] = [];
+    JSON.stringify(read.nodes, (key, value: unknown) => {
+      if (key === 'color') colors.push(String(value));
+      return value;
+    });
+    return { colors, leftOut: read.leftOut };
+  };
+  expect(
+    colorsOf([
+      'rebeccapurple',
+      'AliceBlue',
+      'darkolivegreen',
+      'hsl(120, 100%, 25%)',
+      'hsl(330deg 60% 50%)',
+    ]),
+  ).toEqual({
+    colors: ['#663399', '#f0f8ff', '#556b2f', '#008000', '#cc3380'],
+    leftOut: [],
+  });
+  expect(colorsOf(['#0f08', 'rgb(100% 0% 50%)', 'rgb(300, -5, 1e1)']).colors).toEqual([
+    '#00ff00',
+    '#ff0080',
+    '#ff000a',
+  ]);
+  expect(colorsOf(['mossy', 'constructor'])).toEqual({
+    colors: ['#123456', '#123456'],
+    leftOut: ['colour “mossy”', 'colour “constructor”'],
+  });
+});
+
+test('what an editor keeps for itself is dropped without a word', () => {
+  const text =
+    '<svg xmlns="http://www.w3.org/2000/svg" xmlns:ed="http://editor.example" width="9" height="9"><ed:view zoom="2"><ed:grid/></ed:view><metadata><x/></metadata><rect width="1" height="1"/><ed:guide/></svg>';
+  expect(expectGood(parseSvg(text, 'x.svg')).leftOut).toEqual([]);
+});
+
+test('references that bring each other again and again end soon', () => {
+  const levels = Array.from(
+    { length: 8 },
+    (_, at) => `<g id="l${at + 1}">${`<use href="#l${at}"/>`.repeat(12)}</g>`,
+  );
+  const bomb = `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><defs><g id="l0"/>${levels.join('')}</defs><use href="#l8"/></svg>`;
+  const before = performance.now();
+  expect(parseSvg(bomb, 'bomb.svg')).toMatchObject({
+    ok: false,
+    problem: { code: 'art/too-many-shapes' },
+  });
+  expect(performance.now() - before).toBeLessThan(5000);
+});
+
+test('a picture that says it has more pixels than can be decoded is refused where it is decoded', async () => {
+  const png = encode({ width: 2, height: 2, channels: 3, data: new Uint8Array(12) });
+  new DataView(png.buffer, png.byteOffset).setUint32(16, 50_000);
+  new DataView(png.buffer, png.byteOffset).setUint32(20, 50_000);
+  await expect(decodePixels(nodePlatform, 'png', png)).rejects.toThrow('at most 60 million');
+});
+
+test('the kind of a text file is told in a blink, whatever stands before its first element', () => {
+  const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+  const before = performance.now();
+  expect(sniffFormat(bytes('<!---->'.repeat(60)))).toBeUndefined();
+  expect(sniffFormat(bytes('<!-- -->\n'.repeat(5000)))).toBeUndefined();
+  expect(performance.now() - before).toBeLessThan(300);
+  const svg = '<svg xmlns="http://www.w3.org/2000/svg"/>';
+  for (const head of [
+    '',
+    '\uFEFF',
+    '<?xml version="1.0"?>\n',
+    '<!---->'.repeat(30),
+    '<!-- <svg> -->',
+    '<!DOCTYPE svg PUBLIC "-//x" "y">',
+    '<!DOCTYPE svg [ <!ATTLIST a b CDATA #IMPLIED> ]>\n<!-- x -->',
+  ])
+    expect(sniffFormat(bytes(head + svg))).toBe('svg');
+  expect(sniffFormat(bytes('<html><svg/></html>'))).toBeUndefined();
 });

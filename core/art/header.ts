@@ -1,7 +1,7 @@
 import exifr from 'exifr';
 import { isDxf } from './dxf.ts';
 import { bad, good, type Result } from '../base/index.ts';
-import type { DecodedFormat } from '../raster/index.ts';
+import { pictureSize, type DecodedFormat } from '../raster/index.ts';
 
 /** What the head of a picture file says. */
 export interface PixelHeader {
@@ -27,6 +27,9 @@ export const isPixels = (
 ): format is DecodedFormat =>
   format !== undefined && !(OTHERS as readonly string[]).includes(format);
 
+/** How much of a text is looked at, bytes. */
+const HEAD = 65_536;
+
 /** The kind of picture file by its first bytes, whatever its name says. */
 export function sniffFormat(bytes: Uint8Array): DecodedFormat | OtherFormat | undefined {
   const text = String.fromCharCode(...bytes.subarray(0, 12));
@@ -37,12 +40,35 @@ export function sniffFormat(bytes: Uint8Array): DecodedFormat | OtherFormat | un
   if (/^ftypavi[fs]/.test(text.slice(4))) return 'avif';
   if (text.startsWith('%PDF-')) return 'pdf';
   if (text.startsWith('PK\x03\x04')) return 'zip';
-  const head = new TextDecoder().decode(bytes.subarray(0, 4096));
+  const head = new TextDecoder().decode(bytes.subarray(0, HEAD));
   if (isDxf(head)) return 'dxf';
-  return /^\uFEFF?\s*(<\?xml[^>]*>\s*|<!--[\s\S]*?-->\s*|<!DOCTYPE[^>]*>\s*)*<svg[\s>]/i.test(head)
-    ? 'svg'
-    : undefined;
+  return isSvg(head) ? 'svg' : undefined;
 }
+
+/** Whether a text begins with an SVG element, behind declarations and comments. */
+function isSvg(head: string): boolean {
+  const text = head.replace(/^\uFEFF/, '');
+  for (let at = 0; ;) {
+    while (/\s/.test(text[at] ?? '')) at++;
+    const [opens, closes] = ASIDES.find(([begins]) => text.startsWith(begins, at)) ?? [];
+    if (!opens || !closes) return /^<(svg:)?svg[\s>]/i.test(text.slice(at, at + 12));
+    // The inner part of a document type holds marks of its own.
+    const inner = opens === '<!' ? text.slice(at).search(/[[>]/) : -1;
+    const end =
+      inner >= 0 && text[at + inner] === '['
+        ? text.indexOf('>', text.indexOf(']', at) + 1)
+        : text.indexOf(closes, at);
+    if (end < 0) return false;
+    at = end + closes.length;
+  }
+}
+
+/** What may stand before the first element, by how it begins and ends. */
+const ASIDES = [
+  ['<!--', '-->'],
+  ['<?', '?>'],
+  ['<!', '>'],
+] as const;
 
 /** Reads size, resolution and orientation without decoding a pixel. */
 export async function parseHeader(
@@ -50,19 +76,8 @@ export async function parseHeader(
   bytes: Uint8Array,
   name: string,
 ): Promise<Result<PixelHeader>> {
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   try {
-    if (format === 'png') return good({ format, orientation: 1, ...pngHeader(view) });
-    if (format === 'webp') return good({ format, orientation: 1, ...webpHeader(view) });
-    if (format === 'gif')
-      return good({
-        format,
-        orientation: 1,
-        width: view.getUint16(6, true),
-        height: view.getUint16(8, true),
-      });
-    if (format === 'avif') return good({ format, orientation: 1, ...avifHeader(view) });
-    const { inks, ...frame } = jpegHeader(view);
+    const { inks, ...size } = pictureSize(format, bytes);
     if (inks === 4)
       return bad(
         'art/cmyk',
@@ -70,75 +85,12 @@ export async function parseHeader(
         'Save it as RGB: as PNG, or as JPEG with the profile sRGB.',
         name,
       );
-    const turned = await exifr.orientation(bytes).catch(() => undefined);
-    return good({ format, orientation: turned ?? 1, ...frame });
+    const turned =
+      format === 'jpeg' ? await exifr.orientation(bytes).catch(() => undefined) : undefined;
+    return good({ format, orientation: turned ?? 1, ...size });
   } catch {
     return broken(name);
   }
-}
-
-type SizeAndDpi = Pick<PixelHeader, 'width' | 'height' | 'dpi'>;
-
-/** PNG specification, 11.2.2 (IHDR) and 11.3.4.3 (pHYs). */
-function pngHeader(view: DataView): SizeAndDpi {
-  const size = { width: view.getUint32(16), height: view.getUint32(20) };
-  for (let at = 33; at + 12 <= view.byteLength;) {
-    const length = view.getUint32(at);
-    const type = view.getUint32(at + 4);
-    if (type === 0x49444154) break; // IDAT
-    if (type === 0x70485973 && view.getUint8(at + 16) === 1) {
-      return { ...size, dpi: Math.round(view.getUint32(at + 8) * 0.0254 * 100) / 100 };
-    }
-    at += 12 + length;
-  }
-  return size;
-}
-
-/** JFIF 1.02, APP0, and the frame header of ITU T.81, B.2.2. */
-function jpegHeader(view: DataView): SizeAndDpi & { inks: number } {
-  let dpi: number | undefined;
-  for (let at = 2; ;) {
-    if (view.getUint8(at) !== 0xff) throw new RangeError('no marker');
-    const marker = view.getUint8(at + 1);
-    const length = view.getUint16(at + 2);
-    if (marker === 0xe0 && view.getUint32(at + 4) === 0x4a464946) {
-      const unit = view.getUint8(at + 11);
-      const density = view.getUint16(at + 12);
-      if (unit > 0 && density > 1) dpi = unit === 1 ? density : density * 2.54;
-    }
-    const frame = marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker);
-    if (frame) {
-      const inks = view.getUint8(at + 9);
-      const size = { width: view.getUint16(at + 7), height: view.getUint16(at + 5), inks };
-      return dpi === undefined ? size : { ...size, dpi };
-    }
-    at += 2 + length;
-  }
-}
-
-/** WebP container specification: VP8X, VP8L and VP8 headers. */
-function webpHeader(view: DataView): SizeAndDpi {
-  const chunk = view.getUint32(12);
-  const low24 = (at: number): number => view.getUint16(at, true) + view.getUint8(at + 2) * 65536;
-  if (chunk === 0x56503858) return { width: low24(24) + 1, height: low24(27) + 1 };
-  if (chunk === 0x5650384c) {
-    const bits = view.getUint32(21, true);
-    return { width: (bits & 0x3fff) + 1, height: ((bits >>> 14) & 0x3fff) + 1 };
-  }
-  return { width: view.getUint16(26, true) & 0x3fff, height: view.getUint16(28, true) & 0x3fff };
-}
-
-/** HEIF (ISO/IEC 23008-12), the box `ispe`: the largest of a file is that of its picture. */
-function avifHeader(view: DataView): SizeAndDpi {
-  let found = { width: 0, height: 0 };
-  const end = Math.min(view.byteLength - 20, 1 << 16);
-  for (let at = 0; at < end; at++) {
-    if (view.getUint32(at) !== 0x69737065) continue; // ispe
-    const [width, height] = [view.getUint32(at + 8), view.getUint32(at + 12)];
-    if (width * height > found.width * found.height) found = { width, height };
-  }
-  if (found.width === 0) throw new RangeError('no size');
-  return found;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { findRgb, toHex } from '../color/index.ts';
+import { findNamedColor, toHex } from '../color/index.ts';
 import { solid, type GradientPaint, type Paint, type Stroke } from '../drawing/index.ts';
 import {
   apply,
@@ -59,13 +59,16 @@ const share = (text: string | undefined, other: number): number => {
   return Number.isFinite(value) ? Math.min(1, Math.max(0, value)) : other;
 };
 
+const paintOf = (value: string | undefined, parent: string): string =>
+  value === undefined || value === 'inherit' || !isSvgPaint(value) ? parent : value;
+
 /** The style of an element from its attributes and what it inherits. */
 export function inheritStyle(parent: SvgStyle, at: Attributes): SvgStyle {
   const color = at.color ?? parent.color;
   const dash = at['stroke-dasharray'];
   return {
-    fill: at.fill ?? parent.fill,
-    stroke: at.stroke ?? parent.stroke,
+    fill: paintOf(at.fill, parent.fill),
+    stroke: paintOf(at.stroke, parent.stroke),
     fillOpacity: share(at['fill-opacity'], parent.fillOpacity),
     strokeOpacity: share(at['stroke-opacity'], parent.strokeOpacity),
     strokeWidth: findPx(at['stroke-width']) ?? parent.strokeWidth,
@@ -83,48 +86,45 @@ export function inheritStyle(parent: SvgStyle, at: Attributes): SvgStyle {
   };
 }
 
-const NAMED: Record<string, string> = {
-  black: '#000000',
-  white: '#ffffff',
-  red: '#ff0000',
-  green: '#008000',
-  blue: '#0000ff',
-  yellow: '#ffff00',
-  orange: '#ffa500',
-  purple: '#800080',
-  pink: '#ffc0cb',
-  brown: '#a52a2a',
-  gray: '#808080',
-  grey: '#808080',
-  silver: '#c0c0c0',
-  gold: '#ffd700',
-  navy: '#000080',
-  teal: '#008080',
-  olive: '#808000',
-  maroon: '#800000',
-  lime: '#00ff00',
-  cyan: '#00ffff',
-  magenta: '#ff00ff',
-  beige: '#f5f5dc',
-  ivory: '#fffff0',
-  tan: '#d2b48c',
-  coral: '#ff7f50',
-};
+const NUMBER = String.raw`([-+]?[\d.]+(?:e[-+]?\d+)?)`;
+const RGB = new RegExp(`^rgba?\\(\\s*${NUMBER}(%?)[\\s,]+${NUMBER}(%?)[\\s,]+${NUMBER}(%?)`);
+const HSL = new RegExp(`^hsla?\\(\\s*${NUMBER}(?:deg)?[\\s,]+${NUMBER}%?[\\s,]+${NUMBER}%?`);
 
-/** Reads a CSS colour in hex, `rgb()` or a common name; undefined for anything else. */
+/** Reads a colour of CSS in hex, `rgb()`, `hsl()` or by its name; undefined for anything else. */
 export function findCssColor(text: string): string | undefined {
   const plain = text.trim().toLowerCase();
-  const parts = /^rgba?\(\s*([\d.]+%?)[\s,]+([\d.]+%?)[\s,]+([\d.]+%?)/.exec(plain);
-  if (parts) {
-    const channel = (part = '0'): number => parseFloat(part) / (part.endsWith('%') ? 100 : 255);
-    return toHex({ r: channel(parts[1]), g: channel(parts[2]), b: channel(parts[3]) });
+  const rgb = RGB.exec(plain);
+  if (rgb) {
+    const channel = (at: number): number =>
+      Math.min(1, Math.max(0, Number(rgb[at]) / (rgb[at + 1] === '%' ? 100 : 255)));
+    return toHex({ r: channel(1), g: channel(3), b: channel(5) });
   }
-  if (NAMED[plain]) return NAMED[plain];
-  const rgb = plain.startsWith('#')
-    ? findRgb(plain.length === 9 ? plain.slice(0, 7) : plain)
-    : undefined;
-  return rgb && toHex(rgb);
+  const hsl = HSL.exec(plain);
+  if (hsl) return hslColor(Number(hsl[1]), Number(hsl[2]) / 100, Number(hsl[3]) / 100);
+  // An alpha at its end is that of the shape's paint, which is told by its opacity.
+  const opaque = /^#([0-9a-f]{8}|[0-9a-f]{4})$/.test(plain)
+    ? plain.slice(0, plain.length === 9 ? 7 : 4)
+    : plain;
+  return findNamedColor(opaque);
 }
+
+/** Source: CSS Color 4, 7.1. */
+function hslColor(hue: number, saturation: number, lightness: number): string {
+  const [s, l] = [saturation, lightness].map((part) => Math.min(1, Math.max(0, part))) as [
+    number,
+    number,
+  ];
+  const channel = (n: number): number => {
+    const k = (((n + hue / 30) % 12) + 12) % 12;
+    return l - s * Math.min(l, 1 - l) * Math.max(-1, Math.min(k - 3, 9 - k, 1));
+  };
+  return toHex({ r: channel(0), g: channel(8), b: channel(4) });
+}
+
+/** Whether a value says how something is painted; what does not is as if it was not there. */
+export const isSvgPaint = (value: string): boolean =>
+  /^(none|transparent|currentcolor|inherit|context-(fill|stroke))$|^url\(/i.test(value.trim()) ||
+  findCssColor(value) !== undefined;
 
 /** The paint of a shape; undefined when it has none. Gradients are laid over the shape's own box. */
 export function svgPaint(
@@ -139,7 +139,7 @@ export function svgPaint(
     const gradient = gradients.get(link);
     return gradient && laidGradient(gradient, gradients, shape);
   }
-  const color = findCssColor(value === 'currentColor' ? style.color : value) ?? '#000000';
+  const color = findCssColor(/^currentcolor$/i.test(value) ? style.color : value) ?? '#000000';
   return solid(color, shape.opacity);
 }
 

@@ -13,6 +13,7 @@ import {
   findCssColor,
   FIRST_STYLE,
   inheritStyle,
+  isSvgPaint,
   svgPaint,
   withDeclarations,
   type SvgGradient,
@@ -77,6 +78,9 @@ const HIDDEN_PARENTS = new Set([
 /** How deep references may name each other. */
 const MOST_REFERENCES = 8;
 
+/** Elements that are looked at, with all that references bring again and again. */
+const MOST_VISITS = 5 * ART_LIMITS.shapes;
+
 /**
  * Reads SVG into drawing nodes in mm. Known by an allow list of elements and attributes: scripts,
  * outside references, entities and event handlers are never looked at. Of style sheets the plain
@@ -105,6 +109,7 @@ class SvgReader {
   private readonly leftOut = new Set<string>();
   private ids: ReadonlyMap<string, SvgElement> = new Map();
   private rules: StyleRules = readStyles('');
+  private visits = 0;
   private gradient: SvgGradient | undefined;
   private root: Attributes | undefined;
   private nodes: DrawingNode[] = [];
@@ -130,6 +135,7 @@ class SvgReader {
   }
 
   private visit(element: SvgElement, depth = 0): void {
+    if (++this.visits > MOST_VISITS) this.refuseShapes();
     const name = element.name.replace(/^svg:/, '');
     const attributes = withDeclarations(this.rules.over(name, element.attributes));
     this.open(name, attributes);
@@ -194,6 +200,7 @@ class SvgReader {
       attributes.display === 'none' ||
       parent.name === 'hidden';
     this.define(name, attributes);
+    if (SHAPES.has(name) || name === 'g' || name === 'stop') this.noteColors(attributes);
     const style = inheritStyle(parent.style, attributes);
     const map = compose(parent.map, readTransform(attributes.transform));
     const opacity = Number(attributes.opacity ?? 1);
@@ -216,7 +223,8 @@ class SvgReader {
     }
     if (SHAPES.has(name) && !hidden)
       this.shapes.push({ name, attributes, style, map, into: this.slot(children) });
-    else if (!SILENT.has(name) && !hidden) this.leftOut.add(name);
+    // What an editor keeps for itself, in a namespace of its own, is no part of the drawing.
+    else if (!SILENT.has(name) && !hidden && !name.includes(':')) this.leftOut.add(name);
     const known = SILENT.has(name) || SHAPES.has(name) || HIDDEN_PARENTS.has(name);
     this.levels.push({
       name: hidden || !known ? (HIDDEN_PARENTS.has(name) ? name : 'hidden') : name,
@@ -225,16 +233,24 @@ class SvgReader {
       children,
       opacity,
     });
-    if (this.shapes.length > ART_LIMITS.shapes) {
-      throw new ProblemError(
-        problem(
-          'art/too-many-shapes',
-          `“${this.name}” has more than ${ART_LIMITS.shapes.toLocaleString('en')} shapes.`,
-          'Simplify it, or save it as PNG.',
-          this.name,
-        ),
-      );
-    }
+    if (this.shapes.length > ART_LIMITS.shapes) this.refuseShapes();
+  }
+
+  private refuseShapes(): never {
+    throw new ProblemError(
+      problem(
+        'art/too-many-shapes',
+        `“${this.name}” has more than ${ART_LIMITS.shapes.toLocaleString('en')} shapes.`,
+        'Simplify it, or save it as PNG.',
+        this.name,
+      ),
+    );
+  }
+
+  /** Notes the colours of an element that nobody knows: what has them is painted as what holds it. */
+  private noteColors({ fill, stroke, 'stop-color': stop }: Attributes): void {
+    for (const value of [fill, stroke, stop])
+      if (value !== undefined && !isSvgPaint(value)) this.leftOut.add(`colour “${value}”`);
   }
 
   /** Keeps the place of a shape among its siblings until the gradients are all known. */

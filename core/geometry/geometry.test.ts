@@ -183,3 +183,19 @@ test('the path of a circle leaves the circle by less than 5 millionths of its ra
   const away = ring.map(({ x, y }) => Math.abs(Math.hypot(x, y) / 100 - 1));
   expect(Math.max(...away)).toBeLessThan(5e-6);
 });
+
+test('what goes on after a close begins where the closed line began', () => {
+  expect(findPath('M10 10h4v4zl-5 0v-5zm1 1h2')).toEqual([
+    ['M', 10, 10],
+    ['L', 14, 10],
+    ['L', 14, 14],
+    ['Z'],
+    ['M', 10, 10],
+    ['L', 5, 10],
+    ['L', 5, 5],
+    ['Z'],
+    ['M', 11, 11],
+    ['L', 13, 11],
+  ]);
+  expect(flatten(findPath('M0 0h4v4zL-5 0v-5z') ?? [])).toHaveLength(2);
+});

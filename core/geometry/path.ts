@@ -120,13 +120,18 @@ export function findPath(data: string): Path | undefined {
   const failure = (read as unknown as { err?: string }).err;
   if (failure) return undefined;
   const steps: PathStep[] = [];
+  let start: PathStep = ['M', 0, 0];
   read
     .abs()
     .unshort()
     .unarc()
     .iterate((segment, _index, x, y) => {
       const step = pathStep(segment as readonly (string | number)[], x, y);
-      if (step) steps.push(step);
+      if (!step) return;
+      if (step[0] === 'M') start = step;
+      // What goes on after a close begins where that line began.
+      else if (step[0] !== 'Z' && steps[steps.length - 1]?.[0] === 'Z') steps.push(start);
+      steps.push(step);
     });
   return steps;
 }

@@ -22,7 +22,11 @@ export async function seenSources(
 ): Promise<PdfSources> {
   const small = new Map<string, RgbaImage>();
   for (const { id, art, bytes, width } of finerPictures(pages, sources, { dpi, worth: WORTH }))
-    small.set(id, await shrunk(platform, art, { bytes, width }));
+    try {
+      small.set(id, await shrunk(platform, art, { bytes, width }));
+    } catch {
+      continue; // a damaged picture is not drawn, and the proof tells it
+    }
   return { ...sources, pixels: (id) => small.get(id) ?? sources.pixels?.(id) };
 }
 

@@ -25,7 +25,8 @@ export async function smallSources(
   const small = new Map<string, { art: PixelArt; bytes: Uint8Array }>();
   const wanted = { dpi: DPI, worth: WORTH };
   for (const { id, art, bytes, width } of finerPictures(pages, sources, wanted)) {
-    const image = await decodePixels(platform, art.format, bytes);
+    const image = await decodePixels(platform, art.format, bytes).catch(() => undefined);
+    if (!image) continue; // a damaged picture is not drawn, and the proof tells it
     const made = shrunkImage(image, image.width / width);
     const format = isOpaque(made) ? 'jpeg' : 'png';
     const kept =

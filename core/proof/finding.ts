@@ -50,6 +50,8 @@ export interface ProofContext {
   readonly contrasts: ReadonlyMap<string, MeasuredContrast>;
   /** The cutter that the sheets go into, where it is known. */
   readonly machine?: Cutter | undefined;
+  /** Pictures whose files cannot be decoded, by their hashes. */
+  readonly damaged?: ReadonlySet<string>;
 }
 
 /** The contrast of words against what lies beneath them at printed size. */

@@ -1,5 +1,6 @@
 import { readArt, type Art } from '../art/index.ts';
-import { expectGood } from '../base/index.ts';
+import { contentHash, expectGood } from '../base/index.ts';
+import { exportFiles } from '../output/index.ts';
 import { ringsPath, type Ring } from '../geometry/index.ts';
 import type { CommandCall, Job } from '../job/index.ts';
 import type { Code } from '../piece/index.ts';
@@ -285,4 +286,32 @@ test('codes are judged by what each row makes of them, and rows that are wrong a
   expect(await ask('qr', `Rue\t${'草'.repeat(800)}`)).toMatchObject([
     { what: expect.stringContaining('2400 bytes') },
   ]);
+});
+
+test('a picture whose file is damaged is a blocker, and nothing throws', async () => {
+  const png = plainPng(240, [9, 9, 9]);
+  const broken = png.slice();
+  broken.fill(0x55, 45, 60);
+  const id = contentHash(broken);
+  const { art } = expectGood(await readArt(nodePlatform, png, 'leaf.png'));
+  for (const size of [8, 50]) {
+    const element = examplePicture(id, { width: size, height: size });
+    const job = plain(words({}), {
+      name: 'add-element',
+      args: { piece: PIECE, element, art: { ...art, id } },
+    });
+    const made = await compiled(job, new Map([[id, broken]]));
+    const { resources } = made;
+    const found = await allFindings(made.compiled, { platform: nodePlatform, resources });
+    expect(found.filter(({ severity }) => severity === 'blocker')).toMatchObject([
+      { code: 'art-missing', what: 'The file of “leaf” on “Label” is damaged or too large.' },
+    ]);
+    const files = await exportFiles(made.compiled, {
+      platform: nodePlatform,
+      resources,
+      formats: ['pdf', 'png'],
+      choices: { smallPictures: true, dpi: 72 },
+    });
+    expect(files).toHaveLength(2);
+  }
 });

@@ -1,5 +1,6 @@
 import { acceptedWhat, type CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
+import { damagedArt } from './damaged-art.ts';
 import {
   findingKey,
   type Finding,
@@ -104,9 +105,9 @@ const WEIGHT: Record<Severity, number> = { blocker: 0, warning: 1, note: 2 };
 /** The findings of what is known without rendering: fast enough for every change. */
 export function quickFindings(
   compiled: CompiledJob,
-  { contrasts = new Map(), machine }: Partial<Omit<ProofContext, 'compiled'>> = {},
+  { contrasts = new Map(), ...known }: Partial<Omit<ProofContext, 'compiled'>> = {},
 ): Finding[] {
-  const context = { compiled, contrasts, machine };
+  const context = { compiled, contrasts, ...known };
   const { accepted = {} } = compiled.job;
   const told = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
     const taken = accepted[findingKey(finding)];
@@ -124,6 +125,7 @@ export async function allFindings(
 ): Promise<Finding[]> {
   return quickFindings(compiled, {
     contrasts: await measureContrasts(compiled, options),
+    damaged: await damagedArt(compiled, options),
     machine,
   });
 }

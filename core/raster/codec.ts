@@ -9,6 +9,7 @@ import { decode as decodePng, encode as encodePng } from 'fast-png';
 import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
 import type { RgbaImage } from './image.ts';
+import { checkPixels } from './picture-size.ts';
 
 /** The kinds of picture file that are kept as they are. */
 export type PixelFormat = 'png' | 'jpeg' | 'webp';
@@ -51,14 +52,16 @@ const DECODERS = {
 };
 
 /**
- * Decodes a picture file, the first frame of one that moves, the same to the last bit on every platform. Rejects with a plain Error
- * when the bytes are broken. The EXIF orientation is not applied.
+ * Decodes a picture file, the first frame of one that moves, the same to the last bit on every platform.
+ * Rejects with a problem where it has too many pixels, and with a plain Error when the bytes are broken.
+ * The EXIF orientation is not applied.
  */
 export async function decodePixels(
   platform: Platform,
   format: DecodedFormat,
   bytes: Uint8Array,
 ): Promise<RgbaImage> {
+  checkPixels(format, bytes);
   if (format === 'png') return toRgba(decodePng(bytes));
   if (format === 'gif') return firstFrame(bytes);
   const { wasm, init, decode } = DECODERS[format];

@@ -10,5 +10,6 @@ export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { dilateMask } from './dilate.ts';
 export { blankImage, cropImage, darkness, shrunkImage, type RgbaImage } from './image.ts';
 export { boxBlur, gaussianBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
+export { checkPixels, MOST_PIXELS, pictureSize, type PictureSize } from './picture-size.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';

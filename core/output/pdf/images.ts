@@ -1,16 +1,20 @@
 import type { Platform } from '../../base/index.ts';
 import type { PixelArt } from '../../art/index.ts';
 import { rgbOf } from '../../color/index.ts';
-import { decodePixels, type GreyImage, type RgbaImage } from '../../raster/index.ts';
+import { checkPixels, decodePixels, type GreyImage, type RgbaImage } from '../../raster/index.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
-/** Embeds a picture of pixels once: JPEG and plain PNG as they are, others decoded and packed. */
+/**
+ * Embeds a picture of pixels once: JPEG and plain PNG as they are, others decoded and packed. Rejects
+ * where it is damaged or too large.
+ */
 export async function embedPicture(
   objects: PdfObjects,
   platform: Platform,
   art: PixelArt,
   bytes: Uint8Array,
 ): Promise<PdfRef> {
+  checkPixels(art.format, bytes);
   const size = { Width: art.pixelWidth, Height: art.pixelHeight };
   if (art.format === 'jpeg') {
     const grey = jpegChannels(bytes) === 1;

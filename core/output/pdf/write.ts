@@ -195,8 +195,12 @@ async function embedPictures(
     }
     const art = sources.art(id);
     const bytes = sources.bytes(id);
-    if (art?.kind === 'pixels' && bytes)
+    if (art?.kind !== 'pixels' || !bytes) continue;
+    try {
       pictures.set(id, await embedPicture(objects, platform, art, bytes));
+    } catch {
+      continue; // a damaged picture is not drawn, and the proof tells it
+    }
   }
   return pictures;
 }

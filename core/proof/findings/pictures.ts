@@ -1,6 +1,14 @@
 import { boxAbout } from '../../geometry/index.ts';
-import { elementSize, elementTitle, findPictureDpi, type Picture } from '../../piece/index.ts';
-import type { Finding, FindingKind } from '../finding.ts';
+import {
+  artOfElement,
+  artOfFill,
+  elementSize,
+  elementTitle,
+  findPictureDpi,
+  type Picture,
+  type PieceElement,
+} from '../../piece/index.ts';
+import type { Finding, FindingKind, ProofContext } from '../finding.ts';
 
 const LEAST = 200; // dpi
 
@@ -43,24 +51,48 @@ function smaller(piece: string, element: Picture, scale: number): NonNullable<Fi
   };
 }
 
-export const artMissing: FindingKind = {
-  code: 'art-missing',
-  check: ({ compiled }) =>
-    [...compiled.pieces.values()].flatMap((piece) =>
-      piece.elements.flatMap(({ element, compiled: drawn }): Finding[] =>
-        drawn.needs.map(({ kind }) => ({
+/** Pictures of pieces whose files are damaged: nothing of them is drawn. */
+function damagedIn({ compiled: { job }, damaged }: ProofContext): Finding[] {
+  if (!damaged?.size) return [];
+  return job.pieces.flatMap((piece) => {
+    const places: [PieceElement | undefined, readonly string[]][] = [
+      [undefined, artOfFill(piece.ground)],
+      ...piece.elements.map((one): [PieceElement, readonly string[]] => [one, artOfElement(one)]),
+    ];
+    return places.flatMap(([element, ids]) =>
+      ids
+        .filter((id) => damaged.has(id))
+        .map((id): Finding => ({
           code: 'art-missing',
           severity: 'blocker',
-          where: {
-            piece: piece.piece.id,
-            element: element.id,
-            box: boxAbout(element, drawn.width, drawn.height),
-          },
-          what:
-            { art: 'A picture', typeface: 'A typeface', piece: 'A piece' }[kind] +
-            ` that “${piece.piece.name}” uses is missing.`,
-          why: 'An empty place would be printed.',
+          where: { piece: piece.id, ...(element ? { element: element.id } : {}) },
+          what: `The file of “${job.art[id]?.name ?? 'a picture'}” on “${piece.name}” is damaged or too large.`,
+          why: 'An empty place would be printed. Take the picture in again in its place.',
         })),
-      ),
-    ),
+    );
+  });
+}
+
+export const artMissing: FindingKind = {
+  code: 'art-missing',
+  check: (context) => [...damagedIn(context), ...missingIn(context)],
 };
+
+const missingIn = ({ compiled }: ProofContext): Finding[] =>
+  [...compiled.pieces.values()].flatMap((piece) =>
+    piece.elements.flatMap(({ element, compiled: drawn }): Finding[] =>
+      drawn.needs.map(({ kind }) => ({
+        code: 'art-missing',
+        severity: 'blocker',
+        where: {
+          piece: piece.piece.id,
+          element: element.id,
+          box: boxAbout(element, drawn.width, drawn.height),
+        },
+        what:
+          { art: 'A picture', typeface: 'A typeface', piece: 'A piece' }[kind] +
+          ` that “${piece.piece.name}” uses is missing.`,
+        why: 'An empty place would be printed.',
+      })),
+    ),
+  );

@@ -1,0 +1,107 @@
+import { problem, ProblemError } from '../base/index.ts';
+import type { DecodedFormat } from './codec.ts';
+
+/** Pixels of one picture at most, width times height. */
+export const MOST_PIXELS = 60_000_000;
+
+/** What the head of a picture file says of its size. */
+export interface PictureSize {
+  readonly width: number;
+  readonly height: number;
+  /** Undefined where the file names no resolution. */
+  readonly dpi?: number;
+  /** How many channels a JPEG has. */
+  readonly inks?: number;
+}
+
+/** Reads size and resolution without decoding a pixel. Throws where the head is damaged. */
+export function pictureSize(format: DecodedFormat, bytes: Uint8Array): PictureSize {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  switch (format) {
+    case 'png':
+      return pngHeader(view);
+    case 'webp':
+      return webpHeader(view);
+    case 'gif':
+      return { width: view.getUint16(6, true), height: view.getUint16(8, true) };
+    case 'avif':
+      return avifHeader(view);
+    case 'jpeg':
+      return jpegHeader(view);
+  }
+}
+
+/** Throws a problem for a picture that has more pixels than can be decoded. */
+export function checkPixels(format: DecodedFormat, bytes: Uint8Array): void {
+  const { width, height } = pictureSize(format, bytes);
+  if (width * height > MOST_PIXELS)
+    throw new ProblemError(
+      problem(
+        'art/too-large',
+        `A picture has ${width} x ${height} pixels; at most ${MOST_PIXELS / 1e6} million can be taken in.`,
+        'Save it smaller: a label needs 300 pixels for each inch of its width.',
+      ),
+    );
+}
+
+/** PNG specification, 11.2.2 (IHDR) and 11.3.4.3 (pHYs). */
+function pngHeader(view: DataView): PictureSize {
+  const size = { width: view.getUint32(16), height: view.getUint32(20) };
+  for (let at = 33; at + 12 <= view.byteLength;) {
+    const length = view.getUint32(at);
+    const type = view.getUint32(at + 4);
+    if (type === 0x49444154) break; // IDAT
+    if (type === 0x70485973 && view.getUint8(at + 16) === 1) {
+      return { ...size, dpi: Math.round(view.getUint32(at + 8) * 0.0254 * 100) / 100 };
+    }
+    at += 12 + length;
+  }
+  return size;
+}
+
+/** JFIF 1.02, APP0, and the frame header of ITU T.81, B.2.2. */
+function jpegHeader(view: DataView): PictureSize {
+  let dpi: number | undefined;
+  for (let at = 2; ;) {
+    if (view.getUint8(at) !== 0xff) throw new RangeError('no marker');
+    const marker = view.getUint8(at + 1);
+    const length = view.getUint16(at + 2);
+    if (marker === 0xe0 && view.getUint32(at + 4) === 0x4a464946) {
+      const unit = view.getUint8(at + 11);
+      const density = view.getUint16(at + 12);
+      if (unit > 0 && density > 1) dpi = unit === 1 ? density : density * 2.54;
+    }
+    const frame = marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker);
+    if (frame) {
+      const inks = view.getUint8(at + 9);
+      const size = { width: view.getUint16(at + 7), height: view.getUint16(at + 5), inks };
+      return dpi === undefined ? size : { ...size, dpi };
+    }
+    at += 2 + length;
+  }
+}
+
+/** WebP container specification: VP8X, VP8L and VP8 headers. */
+function webpHeader(view: DataView): PictureSize {
+  const chunk = view.getUint32(12);
+  const low24 = (at: number): number => view.getUint16(at, true) + view.getUint8(at + 2) * 65536;
+  if (chunk === 0x56503858) return { width: low24(24) + 1, height: low24(27) + 1 };
+  if (chunk === 0x5650384c) {
+    const bits = view.getUint32(21, true);
+    return { width: (bits & 0x3fff) + 1, height: ((bits >>> 14) & 0x3fff) + 1 };
+  }
+  return { width: view.getUint16(26, true) & 0x3fff, height: view.getUint16(28, true) & 0x3fff };
+}
+
+/** HEIF (ISO/IEC 23008-12), the box `ispe`: the largest of a file is that of its picture. */
+function avifHeader(view: DataView): PictureSize {
+  let found = { width: 0, height: 0 };
+  const end = Math.min(view.byteLength - 20, 1 << 16);
+  for (let at = 0; at < end; at++) {
+    if (view.getUint32(at) !== 0x69737065) continue; // ispe
+    const [width, height] = [view.getUint32(at + 8), view.getUint32(at + 12)];
+    if (width * height > found.width * found.height) found = { width, height };
+  }
+  if (found.width === 0) throw new RangeError('no size');
+  return found;
+}
