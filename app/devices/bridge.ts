@@ -1,6 +1,7 @@
 import { Cancelled, expectGood, type Problem, type Result } from '../../core/base/index.ts';
 import type { Faults } from '../../core/run/index.ts';
 import type { PrintChoices } from '../../core/stock/index.ts';
+import { confirmedAddresses, keepConfirmed } from '../storage/index.ts';
 
 /** What a printer in the house says of itself. */
 export interface PrinterTold {
@@ -74,10 +75,33 @@ const json = (body: unknown): RequestInit => ({
   body: JSON.stringify(body),
 });
 
-/** Lets the bridge send to an address that the user has entered; gives it as it is written in full. */
-export async function confirmDevice(kind: DeviceKind, address: string): Promise<Result<string>> {
+async function letThrough(kind: DeviceKind, address: string): Promise<Result<string>> {
   const done = await answered<Result<string>>(await asked('devices', json({ kind, address })));
   return done.ok ? done.value : done;
+}
+
+/** Lets the bridge send to an address that the user has entered; gives it as it is written in full. */
+export async function confirmDevice(kind: DeviceKind, address: string): Promise<Result<string>> {
+  const done = await letThrough(kind, address);
+  if (done.ok) await keepConfirmed(kind, done.value);
+  return done;
+}
+
+/** Whether somebody confirmed an address at this computer. */
+export const isConfirmed = async (kind: DeviceKind, address: string): Promise<boolean> =>
+  (await confirmedAddresses()).has(`${kind} ${address}`);
+
+/** Lets the bridge, which may have been started anew, send to an address that was confirmed before. */
+export async function openDevice(kind: DeviceKind, address: string): Promise<Result<string>> {
+  if (await isConfirmed(kind, address)) return letThrough(kind, address);
+  return {
+    ok: false,
+    problem: {
+      code: 'bridge/not-confirmed',
+      what: `Nobody has confirmed ${address} at this computer: it came with a backup.`,
+      remedy: 'Look at it in the Stock room and confirm it there.',
+    },
+  };
 }
 
 /** Asks a confirmed printer what it can. */
@@ -133,8 +157,7 @@ function working(
 ): AtWork {
   const stop = new AbortController();
   const run = async (): Promise<Result<unknown>> => {
-    // The user confirmed this address; the server may have been started since.
-    const confirmed = await confirmDevice(kind, address);
+    const confirmed = await openDevice(kind, address);
     if (!confirmed.ok) return confirmed;
     const headers = { 'Content-Type': type };
     const answer = await asked(path, { method: 'POST', headers, body, signal: stop.signal });

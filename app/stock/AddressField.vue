@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { confirmDevice, type DeviceKind } from '../devices/bridge.ts';
+import { confirmDevice, isConfirmed, type DeviceKind } from '../devices/bridge.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 
@@ -15,18 +15,25 @@ const props = defineProps<{
 const emit = defineEmits<{ confirmed: [address: string] }>();
 const messages = useMessages();
 const typed = ref(props.address);
+/** Whether the address that is kept came from elsewhere, and nobody has confirmed it here. */
+const fromElsewhere = ref(false);
 watch(
   () => props.address,
-  (address) => (typed.value = address),
+  async (address) => {
+    typed.value = address;
+    fromElsewhere.value = address !== '' && !(await isConfirmed(props.kind, address));
+  },
+  { immediate: true },
 );
 
 async function confirm(): Promise<void> {
   const text = typed.value.trim();
-  if (text === props.address) return;
+  if (text === props.address && !fromElsewhere.value) return;
   if (!text) return emit('confirmed', '');
   const done = await confirmDevice(props.kind, text);
   if (!done.ok) return messages.sayProblem(done.problem);
   typed.value = done.value;
+  fromElsewhere.value = false;
   emit('confirmed', done.value);
   messages.say(texts.devices.confirm(done.value));
 }
@@ -45,7 +52,7 @@ async function confirm(): Promise<void> {
         @keydown.enter="confirm"
       />
       <v-btn
-        v-if="typed.trim() !== address"
+        v-if="typed.trim() !== address || fromElsewhere"
         color="primary"
         variant="tonal"
         height="32"
@@ -53,6 +60,7 @@ async function confirm(): Promise<void> {
         >{{ texts.confirm }}</v-btn
       >
     </span>
+    <span v-if="fromElsewhere" class="look">{{ texts.devices.fromElsewhere }}</span>
     <span class="quiet">{{ hint }}</span>
   </label>
 </template>
@@ -70,6 +78,10 @@ async function confirm(): Promise<void> {
 .row input {
   flex: 1;
   min-width: 0;
+}
+.look {
+  color: var(--amber-text);
+  font-size: 12.5px;
 }
 .quiet {
   font-size: 12.5px;

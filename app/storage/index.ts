@@ -9,6 +9,7 @@ export {
   type DrawerArt,
   type UsedArt,
 } from './art-drawer.ts';
+export { confirmedAddresses, keepConfirmed } from './confirmed-addresses.ts';
 export { isFull } from './database.ts';
 export { dropDesign, keepDesign, ownDesigns } from './designs.ts';
 export { bytesOf, chooseFiles, download } from './files.ts';

@@ -35,6 +35,7 @@ const { EMPTY_STOCK_ROOM, keepStockRoom, mergedStockRoom, stockRoom } =
 const { sweep, backUp, restore, removeDemo } = await import('./workshop.ts');
 const drawer = await import('./art-drawer.ts');
 const { keepVersion, versionsOf } = await import('./versions.ts');
+const { confirmedAddresses, keepConfirmed } = await import('./confirmed-addresses.ts');
 const { houseStyle, keepHouseStyle } = await import('./house-style.ts');
 
 const DAY = 24 * 60 * 60 * 1000;
@@ -422,4 +423,17 @@ test('the house style is kept, travels in a backup, and one that is there stays'
   await keepHouseStyle({ ...style, maker: 'Other' });
   await restore(file, 'x.backup', Date.now());
   expect((await houseStyle()).maker).toBe('Other');
+});
+
+test('an address that comes with a backup is not confirmed here, one that was typed here is', async () => {
+  const cutter = { id: 'a', name: 'Bench cutter', ...USUAL_CUTTER, address: 'tcp://10.0.0.9:9100' };
+  await keepStockRoom({ ...EMPTY_STOCK_ROOM, cutters: [cutter] });
+  const file = await backUp();
+  expect([...(await confirmedAddresses())]).toEqual(['cutter tcp://10.0.0.9:9100']);
+  await empty();
+  await restore(file, 'backup.zip', 1);
+  expect((await stockRoom()).cutters).toMatchObject([{ address: 'tcp://10.0.0.9:9100' }]);
+  expect([...(await confirmedAddresses())]).toEqual([]);
+  await keepConfirmed('cutter', 'tcp://10.0.0.9:9100');
+  expect([...(await confirmedAddresses())]).toEqual(['cutter tcp://10.0.0.9:9100']);
 });

@@ -7,6 +7,7 @@ import {
   writeBackup,
   type JobWithArt,
 } from '../../core/job/index.ts';
+import { confirmedAddresses } from './confirmed-addresses.ts';
 import { database } from './database.ts';
 import { drawerEntries, restoreDrawer } from './art-drawer.ts';
 import {
@@ -137,6 +138,8 @@ export async function restore(
     ({ id }) => !here.some((one) => one.id === id),
   );
   if (added.length) await keepOwnTypefaces([...here, ...added]);
+  // Before addresses come in, so that only those from here count as confirmed.
+  await confirmedAddresses();
   const runs = Array.isArray(documents.runs) ? documents.runs : [];
   // Earlier backups have the measured sheets alone.
   const room = readStockRoom(documents.stock ?? { sheets: documents.sheets });

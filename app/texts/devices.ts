@@ -10,6 +10,8 @@ export const devices = {
   cutterExample: 'tcp://192.168.1.30:9100',
   confirm: (address: string): string =>
     `Files are sent to ${address} from now on, when you start a run.`,
+  fromElsewhere:
+    'This address came with a backup: nothing is sent to it before you have confirmed it.',
   tells: (name: string): string => `It calls itself “${name}”.`,
   scales: 'It does not promise to print without scaling: measure the first sheet.',
   noPdf: 'It does not take PDF files: print from another program.',

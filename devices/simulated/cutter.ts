@@ -40,7 +40,7 @@ const UNAIDED: Registration = {
   residual: 0,
   confidence: 1,
   turned: false,
-        wayKnown: true,
+  wayKnown: true,
 };
 
 /** A cutter that sees its sheet, finds the marks by itself and follows the HPGL it is given. */

@@ -107,3 +107,33 @@ test('any bytes are read or refused, and nothing else', () => {
     { numRuns: 2000 },
   );
 });
+
+test('a message of groups, of values or of bytes without an end is refused at once', () => {
+  const head = [1, 1, 0, 2, 0, 0, 0, 7];
+  const groups = new Uint8Array(64_000_000).fill(1);
+  groups.set(head);
+  const value = [0x44, 0, 1, 97, 0, 1, 98];
+  const values = Uint8Array.from([
+    ...head,
+    1,
+    ...value,
+    ...Array(9000).fill([0x44, 0, 0, 0, 1, 98]).flat(),
+  ]);
+  const long = (name: number): number[] => [0x30, 0, 1, name, 0x7f, 0xff, ...Array(0x7fff).fill(1)];
+  const bytes = Uint8Array.from([
+    ...head,
+    1,
+    ...Array.from({ length: 130 }, (_, at) => long(at + 1)).flat(),
+    3,
+  ]);
+  const before = performance.now();
+  for (const [message, says] of [
+    [groups, 'too many groups'],
+    [values, 'too many attributes'],
+    [bytes, 'too long'],
+  ] as const) {
+    const read = parseIpp(message);
+    expect(!read.ok && read.problem.what).toContain(says);
+  }
+  expect(performance.now() - before).toBeLessThan(1000);
+});

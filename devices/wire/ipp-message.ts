@@ -75,7 +75,9 @@ export const ipp = {
     of(TAG.collection)(new Map(Object.entries(members))),
 } as const;
 
-const MOST_ATTRIBUTES = 4000;
+const MOST_ATTRIBUTES = 4000; // with all their values
+const MOST_GROUPS = 500; // printers tell each of their jobs in one
+const MOST_HEAD = 4_000_000; // bytes before the document
 const DEEPEST = 8;
 const LONGEST = 0x7fff; // bytes of a name or value
 
@@ -142,6 +144,7 @@ export function parseIpp(bytes: Uint8Array): Result<{ message: IppMessage; docum
     const groups: IppGroup[] = [];
     for (let tag = reader.byte(); tag !== GROUP.end; tag = reader.byte()) {
       if (tag > 0x0f) throw new Malformed('a value outside of a group');
+      if (groups.length >= MOST_GROUPS) throw new Malformed('it has too many groups');
       groups.push({ tag, attributes: reader.attributes() });
     }
     return good({ message: { version, code, request, groups }, document: reader.rest() });
@@ -169,6 +172,7 @@ class Reader {
   private take(count: number): number {
     const from = this.at;
     if (from + count > this.bytes.length) throw new Malformed('it ends too soon');
+    if (from + count > MOST_HEAD) throw new Malformed('it is too long');
     this.at += count;
     return from;
   }
@@ -218,7 +222,8 @@ class Reader {
 
   private add(to: Map<string, IppAttribute>, name: string, tag: number, value: IppValue): void {
     const before = to.get(name);
-    to.set(name, before ? { tag: before.tag, values: [...before.values, value] } : of(tag)(value));
+    if (before) (before.values as IppValue[]).push(value);
+    else to.set(name, { tag, values: [value] });
   }
 
   private value(tag: number, depth: number): IppValue {

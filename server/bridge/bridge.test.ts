@@ -244,3 +244,15 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
     ok: true,
   });
 });
+
+test('only the route of the token is open, whatever an address begins with', async () => {
+  for (const url of [
+    'token/../stand-ins',
+    'tokens',
+    'token%2f..%2fstand-ins',
+    'token/x',
+    '//token',
+  ])
+    expect((await asked({ url, method: 'GET', headers: OWN })).statusCode).not.toBe(200);
+  expect((await asked({ url: 'token?x=1', method: 'GET', headers: OWN })).statusCode).toBe(200);
+});

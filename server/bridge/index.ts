@@ -26,6 +26,11 @@ const NOT_UNDERSTOOD = problem(
   'Reload the workshop, and try again.',
 );
 
+/** What is said of a route: whether a page of our own may ask it before it has the token. */
+interface RouteConfig {
+  readonly open?: boolean;
+}
+
 const deviceSchema = z.strictObject({
   kind: z.enum(['printer', 'cutter']),
   address: z.string().max(300),
@@ -66,7 +71,7 @@ export async function bridge(
     (_, body, done) => done(null, body),
   );
   server.addHook('onRequest', async (request, reply) => {
-    const open = request.url.startsWith('/api/bridge/token');
+    const { open } = request.routeOptions.config as RouteConfig;
     if (open ? !guard.isOwn(request) : !guard.mayPass(request)) return guard.refuse(reply);
     return undefined;
   });
@@ -118,7 +123,9 @@ export async function bridge(
     return reply;
   }
 
-  server.get('/token', () => ({ token: guard.token }));
+  server.get('/token', { config: { open: true } satisfies RouteConfig }, () => ({
+    token: guard.token,
+  }));
 
   server.post('/devices', { bodyLimit: 2000 }, (request, reply) => {
     const read = deviceSchema.safeParse(request.body);

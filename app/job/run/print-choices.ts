@@ -5,7 +5,7 @@ import {
   type PrinterOffers,
   type PrinterProfile,
 } from '../../../core/stock/index.ts';
-import { askPrinter, confirmDevice } from '../../devices/bridge.ts';
+import { askPrinter, openDevice } from '../../devices/bridge.ts';
 import { nameOf, offersOf } from '../../stock/printers/printer-facts.ts';
 import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -58,7 +58,7 @@ export function usePrintChoices(printer: () => PrinterProfile | undefined) {
   async function learn(): Promise<void> {
     const now = printer();
     if (!now?.address || now.offers) return;
-    const confirmed = await confirmDevice('printer', now.address);
+    const confirmed = await openDevice('printer', now.address);
     const told = confirmed.ok ? await askPrinter(confirmed.value) : confirmed;
     if (told.ok) await room.keepPrinter({ ...now, offers: offersOf(told.value) });
   }
