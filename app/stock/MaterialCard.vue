@@ -131,10 +131,10 @@ async function copy(): Promise<void> {
       @update:model-value="change({ tool: $event })"
     />
     <SelectRow
-      :label="words.carrier"
-      :model-value="material.carrier"
-      :choices="words.carriers"
-      @update:model-value="change({ carrier: $event })"
+      :label="words.tack"
+      :model-value="material.tack"
+      :choices="words.tacks"
+      @update:model-value="change({ tack: $event })"
     />
     <p v-if="material.tested" class="quiet">
       {{

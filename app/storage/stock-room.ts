@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import {
+  materialFromVersion9,
   materialSchema,
   cutterSchema,
   printerSchema,
@@ -59,7 +60,7 @@ export function readStockRoom(kept: unknown): StockRoom {
   const found = (typeof kept === 'object' && kept !== null ? kept : {}) as Record<string, unknown>;
   return {
     sheets: listOf(stockSchema, found.sheets, stockFromVersion2),
-    materials: listOf(materialSchema, found.materials),
+    materials: listOf(materialSchema, found.materials, materialFromVersion9),
     supplies: listOf(supplySchema, found.supplies),
     printers: listOf(printerSchema, found.printers),
     cutters: listOf(cutterSchema, found.cutters),

@@ -437,3 +437,12 @@ test('an address that comes with a backup is not confirmed here, one that was ty
   await keepConfirmed('cutter', 'tcp://10.0.0.9:9100');
   expect([...(await confirmedAddresses())]).toEqual(['cutter tcp://10.0.0.9:9100']);
 });
+
+test('materials that were kept with a grip of a mat have a tack', async () => {
+  const { tack, ...old } = MATT_PAPER;
+  expect(tack).toBe('none');
+  await database.workshop.setItem('stock-room', {
+    materials: [{ ...old, id: 'own', name: 'Card', carrier: 'light' }],
+  });
+  expect((await stockRoom()).materials).toMatchObject([{ id: 'own', tack: 'low' }]);
+});

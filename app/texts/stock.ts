@@ -187,13 +187,13 @@ export const stock = {
       Material['tool'],
       string
     >,
-    carrier: 'Cutting mat',
-    carriers: {
-      none: 'Own backing',
-      light: 'Light grip',
-      standard: 'Standard grip',
-      strong: 'Strong grip',
-    } satisfies Record<Material['carrier'], string>,
+    tack: 'Carrier',
+    tacks: {
+      none: 'None, own backing',
+      low: 'Low tack',
+      medium: 'Medium tack',
+      high: 'High tack',
+    } satisfies Record<Material['tack'], string>,
     cuts: { kiss: 'Kiss cut', through: 'Through cut', crease: 'Crease' },
     force: 'Force, g',
     speed: 'Speed, mm/s',

@@ -21,14 +21,14 @@ interface Settings {
   printer: string;
   /** What runs print and cut on: ids of the Stock room, or another way. */
   devices: { printer: string; cutter: string };
-  /** The mat that sheets are laid on to be cut, mm. */
-  mat: { width: number; height: number };
+  /** The carrier that sheets are laid on to be cut, mm. */
+  carrier: { width: number; height: number };
   /** What a printer was last asked for, by its id and the material's. */
   prints: Readonly<Record<string, PrintChoices>>;
 }
 
 const NO_DEVICES: Settings['devices'] = { printer: 'file', cutter: 'file' };
-const USUAL_MAT: Settings['mat'] = { width: 305, height: 305 };
+const USUAL_CARRIER: Settings['carrier'] = { width: 305, height: 305 };
 const NO_FILES: Settings['files'] = { formats: ['pdf'], choices: {} };
 
 /** A screen of 96 px to the inch. */
@@ -37,7 +37,11 @@ export const USUAL_PX_PER_MM = 96 / 25.4;
 function read(): Settings {
   const preferred = matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>;
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings> & {
+      /** What a carrier was called at first. */
+      mat?: Settings['carrier'];
+    };
+    const carrier = kept.carrier ?? kept.mat;
     return {
       unit: UNITS.find((unit) => unit === kept.unit) ?? 'mm',
       theme: kept.theme === 'dark' || kept.theme === 'light' ? kept.theme : preferred,
@@ -53,7 +57,7 @@ function read(): Settings {
         typeof kept.devices?.printer === 'string' && typeof kept.devices.cutter === 'string'
           ? kept.devices
           : NO_DEVICES,
-      mat: isSize(kept.mat) ? kept.mat : USUAL_MAT,
+      carrier: isSize(carrier) ? carrier : USUAL_CARRIER,
       prints: Object.fromEntries(
         Object.entries(kept.prints ?? {}).filter(([, one]) => areChoices(one)),
       ),
@@ -66,13 +70,13 @@ function read(): Settings {
       files: NO_FILES,
       printer: '',
       devices: NO_DEVICES,
-      mat: USUAL_MAT,
+      carrier: USUAL_CARRIER,
       prints: {},
     };
   }
 }
 
-const isSize = (size: Settings['mat'] | undefined): size is Settings['mat'] =>
+const isSize = (size: Settings['carrier'] | undefined): size is Settings['carrier'] =>
   size !== undefined && size.width > 0 && size.height > 0;
 
 const areChoices = ({ tray, type, quality, color }: PrintChoices): boolean =>
@@ -92,11 +96,11 @@ export const useSettings = defineStore('settings', () => {
   const files = ref(kept.files);
   const printer = ref(kept.printer);
   const devices = ref(kept.devices);
-  const mat = ref(kept.mat);
+  const carrier = ref(kept.carrier);
   const prints = ref(kept.prints);
   const vuetifyTheme = useTheme();
   watch(
-    [unit, theme, currency, grid, pxPerMm, files, printer, devices, mat, prints],
+    [unit, theme, currency, grid, pxPerMm, files, printer, devices, carrier, prints],
     () => {
       vuetifyTheme.change(theme.value);
       document.documentElement.dataset.theme = theme.value;
@@ -111,12 +115,12 @@ export const useSettings = defineStore('settings', () => {
           files: files.value,
           printer: printer.value,
           devices: devices.value,
-          mat: mat.value,
+          carrier: carrier.value,
           prints: prints.value,
         } satisfies Settings),
       );
     },
     { immediate: true },
   );
-  return { unit, theme, currency, grid, pxPerMm, files, printer, devices, mat, prints };
+  return { unit, theme, currency, grid, pxPerMm, files, printer, devices, carrier, prints };
 });

@@ -92,7 +92,7 @@ export interface UseNode {
   readonly transform: Affine;
 }
 
-/** The silhouette of what it holds, in one colour and blurred. */
+/** The outline of what it covers, filled in one colour and blurred. */
 export interface ShadowNode {
   readonly kind: 'shadow';
   readonly children: readonly DrawingNode[];

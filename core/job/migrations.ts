@@ -1,5 +1,10 @@
 import { bad, good, type Result } from '../base/index.ts';
-import { MATT_PAPER, stockFromVersion2, USUAL_MARKS } from '../stock/index.ts';
+import {
+  materialFromVersion9,
+  MATT_PAPER,
+  stockFromVersion2,
+  USUAL_MARKS,
+} from '../stock/index.ts';
 import { withoutEndless } from './endless.ts';
 import { jobSchema, VERSION, type Job } from './schema.ts';
 
@@ -8,6 +13,11 @@ export type Plain = Record<string, unknown>;
 /** The material was part of a plain sheet's name. */
 const plainName = (name: unknown): unknown =>
   typeof name === 'string' ? name.replace(/ matt sticker paper$/, '') : name;
+
+function withoutSlimSpine(thing: unknown): unknown {
+  const { kind, for: holds } = (thing ?? {}) as Plain;
+  return kind === 'case' && holds === 'slim' ? { ...(thing as Plain), spine: 0 } : thing;
+}
 
 /** From each version to the next. Pure; each has an example in `examples/`. */
 const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
@@ -47,6 +57,18 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
     const keyed = rows.map((fields, at) => ({ key: `r${at + 1}`, fields }));
     return { ...rest, version: 9, list: { columns, rows: keyed } };
   },
+  /** Carriers for cutting have a tack; slim cases have the spine that was measured, which nobody was asked for. */
+  9: ({ material, thing, pieces, ...rest }) => ({
+    ...rest,
+    version: 10,
+    material: materialFromVersion9(material),
+    thing: withoutSlimSpine(thing),
+    pieces: (pieces as Plain[]).map(({ variant, ...piece }) => {
+      if (!variant) return piece;
+      const { thing: own, ...follows } = variant as Plain;
+      return { ...piece, variant: own ? { ...follows, thing: withoutSlimSpine(own) } : follows };
+    }),
+  }),
 };
 
 /** Reads a job document of this or an earlier version. */

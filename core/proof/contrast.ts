@@ -174,7 +174,7 @@ function window(nodes: readonly DrawingNode[], box: Box): Drawing {
   };
 }
 
-/** The silhouette of the letters themselves, without their outlines. */
+/** What the letters themselves cover, without the lines around them. */
 function blackened(letters: readonly DrawingNode[]): DrawingNode[] {
   return letters.slice(-1).map((node): DrawingNode => {
     if (node.kind === 'glyphs') return { ...node, fill: solid('#000000') };

@@ -21,7 +21,7 @@ import { sheetPdf, type SheetOfJob } from './sheet-pdf.ts';
 export interface LoadedPicture {
   readonly bytes: Uint8Array;
   readonly name: string;
-  /** What the corners in the picture are of, mm: the sheet itself, or the mat that it lies on, corner to corner. */
+  /** What the corners in the picture are of, mm: the sheet itself, or the carrier that it lies on, corner to corner. */
   readonly frame: { readonly width: number; readonly height: number };
   /** Where its corners are as shares of the picture, when a hand has set them; else they are looked for. */
   readonly corners?: SheetCorners;

@@ -26,11 +26,14 @@ export {
 export {
   labelCost,
   MATERIAL_KINDS,
+  materialFromVersion9,
   materialSchema,
+  TACKS,
   type CutSetting,
   type Material,
   type MaterialKind,
   type Pack,
+  type Tack,
 } from './material.ts';
 export { MATT_PAPER, SHIPPED_MATERIALS } from './materials.ts';
 export {

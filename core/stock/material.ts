@@ -19,6 +19,23 @@ export type MaterialKind = (typeof MATERIAL_KINDS)[number];
 export const FINISHES = ['none', 'laminate', 'foil'] as const;
 export type Finish = (typeof FINISHES)[number];
 
+/** How strongly carriers hold what lies on them; `none` where no carrier is needed. */
+export const TACKS = ['none', 'low', 'medium', 'high'] as const;
+export type Tack = (typeof TACKS)[number];
+
+const OLD_TACKS: Readonly<Record<string, Tack>> = {
+  light: 'low',
+  standard: 'medium',
+  strong: 'high',
+};
+
+/** A material as versions up to 9 kept it: carriers for cutting were mats of a grip. */
+export function materialFromVersion9(old: unknown): unknown {
+  if (typeof old !== 'object' || old === null || !('carrier' in old)) return old;
+  const { carrier, ...rest } = old;
+  return { ...rest, tack: OLD_TACKS[String(carrier)] ?? 'none' };
+}
+
 /** How a knife goes through a material, for one kind of cut. */
 const cutSettingSchema = z.object({
   /** Of the knife on the material, grams of force; null where the tool has no setting for it. */
@@ -59,8 +76,8 @@ export const materialSchema = z.object({
   /** What to choose in the print dialog of another program. */
   print: z.object({ paper: line, quality: line }),
   tool: z.enum(['knife', 'scissors', 'trimmer']),
-  /** How strongly the cutting mat holds it; a material on its own backing needs none. */
-  carrier: z.enum(['none', 'light', 'standard', 'strong']),
+  /** How strongly the carrier holds it that it lies on while it is cut; on its own backing it needs none. */
+  tack: z.enum(TACKS),
   /** What is done with the print before it is cut. */
   finish: z.enum(FINISHES).optional(),
   cut: z.object({

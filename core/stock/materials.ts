@@ -15,7 +15,7 @@ export const MATT_PAPER: Material = {
   mirrored: false,
   print: { paper: 'Plain or labels', quality: 'Normal' },
   tool: 'knife',
-  carrier: 'none',
+  tack: 'none',
   cut: { kiss: set(80, 200), through: set(160, 150, 2), crease: null },
   applying: 'Clean and dry the place. Set one edge down, then smooth from there to the other.',
   wear: 'Drip water on a spare label and wipe after a minute: paper labels are for dry places.',
@@ -43,7 +43,7 @@ const SHINY: Partial<Material> = {
 const CARD: Partial<Material> = {
   thickness: 0.3,
   tool: 'knife',
-  carrier: 'standard',
+  tack: 'medium',
   print: { paper: 'Card or heavy paper', quality: 'Normal' },
   cut: { kiss: null, through: set(280, 80, 2), crease: set(120, 100) },
   applying: 'Thread through the hole, or fold along the creases and glue the flap.',
@@ -146,7 +146,7 @@ export const SHIPPED_MATERIALS: readonly Material[] = [
     needsWhite: true,
     thickness: 0.6,
     tool: 'trimmer',
-    carrier: 'strong',
+    tack: 'high',
   }),
   material({
     id: 'disc-face',

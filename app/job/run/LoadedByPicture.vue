@@ -25,17 +25,17 @@ const words = texts.run.byPicture;
 const store = useJobStore();
 const settings = useSettings();
 const messages = useMessages();
-const onMat = (store.settled?.material.carrier ?? 'none') !== 'none';
-const lain = ref<keyof typeof words.frames>(onMat ? 'mat' : 'sheet');
-const matSide = (side: 'width' | 'height') =>
+const onCarrier = (store.settled?.material.tack ?? 'none') !== 'none';
+const lain = ref<keyof typeof words.frames>(onCarrier ? 'carrier' : 'sheet');
+const carrierSide = (side: 'width' | 'height') =>
   computed({
-    get: () => settings.mat[side],
-    set: (length: number) => (settings.mat = { ...settings.mat, [side]: length }),
+    get: () => settings.carrier[side],
+    set: (length: number) => (settings.carrier = { ...settings.carrier, [side]: length }),
   });
-const [matWidth, matHeight] = [matSide('width'), matSide('height')];
+const [carrierWidth, carrierHeight] = [carrierSide('width'), carrierSide('height')];
 const frame = computed(() =>
-  lain.value === 'mat'
-    ? { width: matWidth.value, height: matHeight.value }
+  lain.value === 'carrier'
+    ? { width: carrierWidth.value, height: carrierHeight.value }
     : { width: props.width, height: props.height },
 );
 const taken = shallowRef<{ bytes: Uint8Array; name: string }>();
@@ -137,10 +137,10 @@ onBeforeUnmount(cancel);
         <strong>{{ words.title }}</strong> {{ words.hint }}
       </p>
       <ChoicesRow v-model="lain" :label="words.corners" :choices="words.frames" />
-      <div v-if="lain === 'mat'" class="mat">
-        <LengthField v-model="matWidth" :label="words.matWidth" :min="50" :max="1500" />
+      <div v-if="lain === 'carrier'" class="carrier">
+        <LengthField v-model="carrierWidth" :label="words.carrierWidth" :min="50" :max="1500" />
         ×
-        <LengthField v-model="matHeight" :label="words.matHeight" :min="50" :max="1500" />
+        <LengthField v-model="carrierHeight" :label="words.carrierHeight" :min="50" :max="1500" />
       </div>
       <div class="ways">
         <v-btn color="primary" @click="choose">{{ words.choose }}</v-btn>
@@ -189,7 +189,7 @@ p {
   border-radius: 50%;
   transform: translate(-50%, -50%);
 }
-.mat,
+.carrier,
 .ways {
   display: flex;
   flex-wrap: wrap;

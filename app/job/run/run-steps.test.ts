@@ -44,9 +44,9 @@ test('scissors need one step for all sheets, a foil one between print and cut, d
 
 test('what is printed mirrored is said, and the tool of a carrier', async () => {
   const { job, art } = await exampleJob();
-  const steps = await stepsOf(on(job, { mirrored: true, carrier: 'strong' }), FILES, art);
+  const steps = await stepsOf(on(job, { mirrored: true, tack: 'high' }), FILES, art);
   expect(steps[0]?.text).toContain('mirrored');
-  expect(steps.find(({ kind }) => kind === 'cut')?.text).toContain('strong-grip mat');
+  expect(steps.find(({ kind }) => kind === 'cut')?.text).toContain('with high tack');
 });
 
 test('backs are printed in a step of their own, unless the printer turns sheets over', async () => {

@@ -82,7 +82,7 @@ export function runSteps({ sheets, backs, job }: CompiledJob, ways: Ways): RunSt
                   sheet: at,
                   title: say.cutSheet(at + 1, sheets.length),
                   text: [
-                    say.carrier[material.carrier],
+                    say.carrier[material.tack],
                     sheet.marks.length ? say.layMarks : say.layBare,
                     say.through(sheet.cuts.some(({ kind }) => kind === 'through')),
                   ].join(' '),

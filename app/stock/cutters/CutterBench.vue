@@ -28,7 +28,7 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
       @click="$emit('open', one.id)"
     >
       <svg viewBox="0 0 120 76" aria-hidden="true">
-        <path class="mat" d="M24 10h72v56H24z" />
+        <path class="carrier" d="M24 10h72v56H24z" />
         <path class="body" d="M6 26h108v18H6z" />
         <path class="rail" d="M12 35h96" />
         <path class="head" d="M62 20h16v30l-8 9-8-9z" />
@@ -75,7 +75,7 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
 .cutter svg {
   width: 130px;
 }
-.mat {
+.carrier {
   fill: var(--release, #efe6d6);
   stroke: var(--line);
 }

@@ -15,7 +15,7 @@ const DPI = 300;
 const known = new WeakMap<ShadowNode, Shade>();
 
 /**
- * Draws shadows, since PDF knows no blur: each silhouette is rendered at 300 dpi and blurred.
+ * Draws shadows, since PDF knows no blur: each outline is filled, rendered at 300 dpi and blurred.
  * @param write makes a PDF of pages
  */
 export async function drawShadows(
