@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page` or `desk` runs one part.
+// `npm run bench -- art`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -7,6 +7,7 @@ import { benchList } from './list.ts';
 import { benchNest } from './nest.ts';
 import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
+import { benchPeel } from './peel.ts';
 import { benchRehearsal } from './rehearsal.ts';
 import { benchSheets } from './sheets.ts';
 import { benchStock } from './stock.ts';
@@ -25,6 +26,7 @@ const BENCHES = {
   rehearsal: benchRehearsal,
   page: benchPage,
   desk: benchDesk,
+  peel: benchPeel,
 };
 const asked = process.argv.slice(2);
 const rows: Row[] = [];

@@ -37,7 +37,13 @@ import {
 } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler, readListFile, type ListChoices, type ReadList } from './piece/index.ts';
-import { findLegibility, type Legibility, allFindings, type Finding } from './proof/index.ts';
+import {
+  allFindings,
+  findLegibility,
+  openBlockers,
+  type Finding,
+  type Legibility,
+} from './proof/index.ts';
 import {
   calibrationPdf,
   fitTestPdf,
@@ -129,6 +135,8 @@ export interface Calls {
     task: Task,
   ): Promise<Result<ReadList>>;
   findings(args: { job: Job; machine?: Cutter | undefined }, task: Task): Promise<Finding[]>;
+  /** What alone stops a run; much quicker than all findings. */
+  blockers(args: { job: Job }, task: Task): Promise<Finding[]>;
   /** How well words can be read, and what would help. */
   legibility(
     args: { job: Job; piece: string; element: string },
@@ -215,6 +223,11 @@ export function createCalls(ground: CallGround): Calls {
       const { compiled, resources } = await ready(job);
       await task.breathe();
       return allFindings(compiled, { platform, resources, task, machine });
+    },
+    async blockers({ job }, task) {
+      const { compiled, resources } = await ready(job);
+      await task.breathe();
+      return openBlockers(compiled, { platform, resources });
     },
     async legibility({ job, ...where }, task) {
       const { compiled, resources } = await ready(job);

@@ -1,4 +1,4 @@
-import { unaccepted } from '../../core/run/index.ts';
+import { isOpenBlocker } from '../../core/proof/index.ts';
 import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
@@ -18,7 +18,7 @@ export const check: CliCommand = {
         `${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,
     );
     return {
-      exit: unaccepted(findings, []).length ? 1 : 0,
+      exit: findings.some(isOpenBlocker) ? 1 : 0,
       document: { findings },
       text: lines.join('\n') || 'Nothing to say: it can be printed.',
     };

@@ -1,5 +1,4 @@
 import { FORMATS, type Format } from '../../core/output/index.ts';
-import { unaccepted } from '../../core/run/index.ts';
 import { needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
@@ -34,7 +33,7 @@ export const exportCommand: CliCommand = {
     const calls = callsFor(job);
     const files = await calls.exportFiles({ job: job.job, formats: wanted }, terminalTask());
     for (const { name, bytes } of files) writeInto(out, name, bytes);
-    const blockers = unaccepted(await calls.findings({ job: job.job }, terminalTask()), []);
+    const blockers = await calls.blockers({ job: job.job }, terminalTask());
     return {
       exit: blockers.length ? 1 : 0,
       document: {

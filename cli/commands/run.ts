@@ -4,10 +4,10 @@ import type { Devices } from '../../core/run/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
 import { ippPrinter, nodePlatform, parseAddress, tcpCutter } from '../../devices/wire/index.ts';
 import { fileStem } from '../../core/output/index.ts';
-import { encodePngImage } from '../../core/raster/index.ts';
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
+import { runPicture } from '../png-file.ts';
 import { callsFor } from '../ready.ts';
 import { terminalTask } from '../terminal-task.ts';
 
@@ -51,14 +51,15 @@ export const run: CliCommand = {
     const report = expectGood(done);
     const stem = fileStem(job.job.name);
     writeInto(out, `${stem}.pdf`, report.pdf);
-    report.sheets.forEach((sheet, index) => {
+    const pictures = report.sheets.flatMap((sheet, index) => {
       const name = `${stem}-${index + 1}`;
       writeInto(out, `${name}.hpgl`, report.hpgl[index] ?? '');
-      for (const kind of ['printed', 'cut', 'peeled'] as const) {
+      return (['printed', 'cut', 'peeled'] as const).map(async (kind) => {
         const image = sheet[kind];
-        if (image) writeInto(out, `${name}-${kind}.png`, encodePngImage(image));
-      }
+        if (image) writeInto(out, `${name}-${kind}.png`, await runPicture(image));
+      });
     });
+    await Promise.all(pictures);
     const sheets = report.sheets.map(({ registration, copies, stopped }) => ({
       ...(registration
         ? {

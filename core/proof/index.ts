@@ -10,4 +10,4 @@ export {
 } from './finding.ts';
 export { findLegibility, type Legibility } from './legibility.ts';
 export type { WayToRead } from './ways-to-read.ts';
-export { allFindings, FINDING_KINDS, quickFindings } from './proof.ts';
+export { allFindings, FINDING_KINDS, isOpenBlocker, openBlockers, quickFindings } from './proof.ts';

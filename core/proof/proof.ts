@@ -118,6 +118,25 @@ export function quickFindings(
   return told.sort((one, other) => WEIGHT[one.severity] - WEIGHT[other.severity]);
 }
 
+/**
+ * What has to be mended before a job is printed, as far as nobody has taken it as it is. Contrast, which
+ * takes rendering, never stops a run: it is not measured.
+ */
+export async function openBlockers(
+  compiled: CompiledJob,
+  {
+    machine,
+    ...options
+  }: Pick<ContrastOptions, 'platform' | 'resources'> & Pick<ProofContext, 'machine'>,
+): Promise<Finding[]> {
+  const damaged = await damagedArt(compiled, options);
+  return quickFindings(compiled, { damaged, machine }).filter(isOpenBlocker);
+}
+
+/** Whether a finding stops a run, and nobody has taken it as it is. */
+export const isOpenBlocker = ({ severity, accepted }: Finding): boolean =>
+  severity === 'blocker' && accepted === undefined;
+
 /** All findings, with the contrast of words measured. Blockers come first. */
 export async function allFindings(
   compiled: CompiledJob,

@@ -21,7 +21,7 @@ export {
   type PrintStop,
 } from './faults.ts';
 export { readLoaded, type LoadedPicture, type LoadedSheet, type SeenLoaded } from './loaded.ts';
-export { runJob, unaccepted, type RunOrder, type RunReport, type SheetRun } from './run.ts';
+export { runJob, type RunOrder, type RunReport, type SheetRun } from './run.ts';
 export {
   CUTTER_SPREAD,
   grainOf,

@@ -17,7 +17,7 @@ import {
   type JobResources,
 } from '../job/index.ts';
 import { cutHpgl, printPdf } from '../output/index.ts';
-import { allFindings, type Finding } from '../proof/index.ts';
+import { openBlockers } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { whyNotTrusted, type Registration } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
@@ -63,14 +63,6 @@ export interface RunOrder {
   readonly task?: Task;
 }
 
-/** The blockers of a job that a run does not pass. */
-export function unaccepted(findings: readonly Finding[], accept: readonly string[]): Finding[] {
-  return findings.filter(
-    ({ severity, code, accepted }) =>
-      severity === 'blocker' && accepted === undefined && !accept.includes(code),
-  );
-}
-
 /**
  * Prints and cuts a job. Blockers stop it before anything is sent. The devices get bytes, the mark
  * layout and the sheet's size, and nothing else.
@@ -78,7 +70,8 @@ export function unaccepted(findings: readonly Finding[], accept: readonly string
 export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Result<RunReport>> {
   const { platform, resources, devices, accept, align, task = unwatched } = order;
   task.progress(0, 'Looking at the proof');
-  const [blocker] = unaccepted(await allFindings(whole, { platform, resources }), accept);
+  const blockers = await openBlockers(whole, { platform, resources });
+  const blocker = blockers.find(({ code }) => !accept.includes(code));
   if (blocker)
     return bad('run/blocked', blocker.what, `Mend it, or accept “${blocker.code}”.`, blocker.code);
   await task.breathe();

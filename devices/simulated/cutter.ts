@@ -32,6 +32,7 @@ import {
 
 const UNITS_PER_MM = 40;
 const BED = [232, 229, 224, 255] as const;
+const GRAINS = 65_521; // a prime, so that rows of no picture repeat
 const TORN = 4; // of how many lines a dull blade tears one
 
 const UNAIDED: Registration = {
@@ -114,9 +115,15 @@ function layIn(
   );
   const back = nested(scaling(dpi / 25.4), invert(truth), scaling(25.4 / dpi));
   const sensor = warpImage(image, back, image, BED);
-  for (let at = 0; at < sensor.data.length; at += 4) {
-    const grain = grainOf(random, CUTTER_SPREAD.noise);
-    for (let c = 0; c < 3; c++) sensor.data[at + c] = (sensor.data[at + c] ?? 0) + grain;
+  // Drawn once and laid over the picture again and again: marks see no more than a few rows of it.
+  const grains = Float32Array.from({ length: GRAINS }, () => grainOf(random, CUTTER_SPREAD.noise));
+  const { data } = sensor;
+  for (let at = 0, from = 0; at < data.length; at += 4) {
+    const grain = grains[from] as number;
+    from = from + 1 < GRAINS ? from + 1 : 0;
+    data[at] = (data[at] as number) + grain;
+    data[at + 1] = (data[at + 1] as number) + grain;
+    data[at + 2] = (data[at + 2] as number) + grain;
   }
   return { sensor: { image: sensor, dpi }, truth };
 }

@@ -5,7 +5,8 @@ import type { CallArgs } from '../../../core/calls.ts';
 import { IDENTITY, type Point } from '../../../core/geometry/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import { sheetMarks } from '../../../core/stock/index.ts';
-import { unaccepted, type Faults, type RunReport } from '../../../core/run/index.ts';
+import { isOpenBlocker } from '../../../core/proof/index.ts';
+import type { Faults, RunReport } from '../../../core/run/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -39,7 +40,7 @@ const look = ref<keyof typeof texts.run.seen>('peeled');
 let ongoing: Ongoing<'run'> | undefined;
 const run = useRealRun(() => mode.value === 'real');
 
-const blockers = computed(() => unaccepted(store.findings.list, []));
+const blockers = computed(() => store.findings.list.filter(isOpenBlocker));
 const seen = computed(() => report.value?.sheets[sheet.value]);
 const shown = computed(() => seen.value?.[look.value === 'thing' ? 'peeled' : look.value]);
 /** How what came of a rehearsal is looked at; a label on its thing where that can be drawn. */
