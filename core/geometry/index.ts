@@ -1,3 +1,4 @@
+export { countCrossings } from './crossings.ts';
 export {
   apply,
   compose,

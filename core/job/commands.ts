@@ -1,5 +1,5 @@
 import { findFault, isProblem, type Problem } from '../base/index.ts';
-import { MOST_HELD } from '../piece/index.ts';
+import { MOST_DRAWN } from '../piece/index.ts';
 import type { Plan } from '../sheet/index.ts';
 import {
   checkSpots,
@@ -18,7 +18,7 @@ import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
 import type { Command } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
-import { endlessElements } from './endless.ts';
+import { tooMuchIn } from './too-much.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
@@ -131,9 +131,12 @@ export function runCommand(job: Job, call: CommandCall): { job: Job; label: stri
 export function tryJob(job: Job): Problem | undefined {
   const fault = findFault(jobSchema, job);
   if (fault) return refusedJob(job, fault);
-  return endlessElements(job).size === 0
+  return tooMuchIn(job).size === 0
     ? undefined
-    : refused('A piece in this one', `it would hold itself, or more than ${MOST_HELD} pieces`);
+    : refused(
+        'So much in one piece',
+        `it would hold itself, or more than ${MOST_DRAWN.toLocaleString('en')} letters and shapes`,
+      );
 }
 
 /** The job as a command would leave it, to be looked at only; undefined when it would fail. */

@@ -10,7 +10,7 @@ import {
   type ValuePath,
 } from '../base/index.ts';
 import { createJob } from './create.ts';
-import { endlessElements, withoutEndless } from './endless.ts';
+import { tooMuchIn, withoutTooMuch } from './too-much.ts';
 import { tryMigrate, type Plain } from './migrations.ts';
 import { placeInWords } from './place-in-words.ts';
 import { jobSchema, type Job } from './schema.ts';
@@ -59,11 +59,11 @@ function withFitting(plain: Plain, issues: readonly z.core.$ZodIssue[], leftOut:
 }
 
 function drawable(job: Job, leftOut: string[]): MendedJob {
-  const endless = endlessElements(job);
+  const tooMuch = tooMuchIn(job);
   for (const [at, { elements }] of job.pieces.entries())
     for (const [place, element] of elements.entries())
-      if (endless.has(element)) leftOut.push(placeInWords(job, ['pieces', at, 'elements', place]));
-  return { job: withoutEndless(job), leftOut: counted(leftOut) };
+      if (tooMuch.has(element)) leftOut.push(placeInWords(job, ['pieces', at, 'elements', place]));
+  return { job: withoutTooMuch(job), leftOut: counted(leftOut) };
 }
 
 /** Names, each once, with how often it came. */

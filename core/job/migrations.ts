@@ -5,7 +5,7 @@ import {
   stockFromVersion2,
   USUAL_MARKS,
 } from '../stock/index.ts';
-import { withoutEndless } from './endless.ts';
+import { withoutTooMuch } from './too-much.ts';
 import { jobSchema, VERSION, type Job } from './schema.ts';
 
 export type Plain = Record<string, unknown>;
@@ -77,7 +77,7 @@ export function parseJob(document: unknown, where = 'the job'): Result<Job> {
   if (!migrated.ok) return migrated;
   const read = jobSchema.safeParse(migrated.value);
   // What cannot be drawn is as if it was not there.
-  if (read.success) return good(withoutEndless(read.data));
+  if (read.success) return good(withoutTooMuch(read.data));
   const [issue] = read.error.issues;
   return bad(
     'job/unread',

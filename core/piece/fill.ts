@@ -84,7 +84,7 @@ export function findPaint(
     case 'gradient':
       return gradientPaint(fill, box);
     case 'pattern':
-      return patternPaint(fill);
+      return patternPaint({ ...fill, scale: drawnScale(fill, box) });
     case 'picture':
       return findPicturePaint(fill, box, source);
   }
@@ -115,6 +115,24 @@ function gradientPaint(
       };
 }
 
+/** Tiles of one fill at most: what is finer is no pattern to the eye, and takes minutes to draw. */
+const MOST_TILES = 20_000;
+
+/** The side of a tile of a shape below which more tiles than can be drawn fill a box; mm. */
+const leastTile = (
+  { width, height }: { readonly width: number; readonly height: number },
+  ratio: number,
+): number => Math.sqrt((width * height) / MOST_TILES / ratio);
+
+/** The scale at which a pattern is drawn in a box: coarser than it says where its tiles would be too many. */
+export function drawnScale(
+  { pattern, scale, inks }: PatternFill,
+  box: { readonly width: number; readonly height: number },
+): number {
+  const tile = patternOf(pattern).tile(inks);
+  return Math.max(scale, leastTile(box, tile.height / tile.width) / tile.width);
+}
+
 function patternPaint({ pattern, ground, inks, scale, angle }: PatternFill): Paint {
   const kind = patternOf(pattern);
   const last = inks[inks.length - 1] ?? '#000000';
@@ -128,7 +146,7 @@ function patternPaint({ pattern, ground, inks, scale, angle }: PatternFill): Pai
 }
 
 function findPicturePaint(
-  { art: id, tile, angle, view }: PictureFill,
+  { art: id, tile: asked, angle, view }: PictureFill,
   box: { width: number; height: number },
   source: FillSource,
 ): Paint | undefined {
@@ -136,6 +154,7 @@ function findPicturePaint(
   const nodes = art && findPictureNodes(art, source);
   if (!art || !nodes) return undefined;
   const own = artSize(art);
+  const tile = asked && Math.max(asked, leastTile(box, own.height / own.width));
   if (tile !== undefined)
     return {
       kind: 'tile',

@@ -48,6 +48,7 @@ export {
   artOfFill,
   color,
   colorsOfFill,
+  drawnScale,
   fillSchema,
   findPaint,
   isPlain,
@@ -61,7 +62,7 @@ export {
   type PictureFill,
 } from './fill.ts';
 export { adapted } from './adapt.ts';
-export { findEndless, MOST_HELD } from './held-pieces.ts';
+export { findTooMuch, MOST_DRAWN } from './drawn-amount.ts';
 export { artOfElement, withFills } from './element-fills.ts';
 export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';

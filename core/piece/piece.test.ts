@@ -5,7 +5,7 @@ import {
   elementSize,
   resizedElement,
   createCompiler,
-  findEndless,
+  findTooMuch,
   findPictureDpi,
   pictureSize,
   type Piece,
@@ -154,7 +154,7 @@ test('a piece in a piece is drawn at its width, and one that holds itself does n
   expect(
     runCommand(job, { name: 'add-element', args: { piece: 'piece-1', element: own } }),
   ).toMatchObject({ code: 'job/refused' });
-  expect([...findEndless(endless.pieces)]).toEqual(made);
+  expect([...findTooMuch(endless.pieces)]).toEqual(made);
   expect(none.compile({ ...first, elements: [own] }, endless).elements).toHaveLength(1);
 });
 

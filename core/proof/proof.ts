@@ -27,6 +27,7 @@ import {
 } from './findings/cutting.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
 import { hairline } from './findings/lines.ts';
+import { patternTooFine } from './findings/patterns.ts';
 import {
   colorUnread,
   columnMissing,
@@ -88,6 +89,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   tightCurve,
   bleedMissing,
   hairline,
+  patternTooFine,
   markTooSmall,
   forceOutOfRange,
   licence,

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
 import {
   commonOf,
+  countCrossings,
   compose,
   differenceOf,
   clockwise,
@@ -315,12 +316,21 @@ export function rimOf(hole: Punched, edge: readonly Ring[]): number {
   }, Infinity);
 }
 
+/** Lines that cross each other so often are no outline. */
+const TANGLED = 5000;
+
 /** What lines enclose by the even-odd rule or the non-zero rule, as the outline of a part. */
 export function outlinePart(
   paths: readonly Path[],
   { evenOdd, name }: { evenOdd: boolean; name: string },
 ): Result<EdgePart> {
   const rings = paths.flatMap((path) => flatten(path, FLAT));
+  if (countCrossings(rings, TANGLED) >= TANGLED)
+    return bad(
+      'edge/tangled',
+      `The lines of “${name}” cross each other too often to be an outline.`,
+      'Choose a file with plain outlines, or trace its picture.',
+    );
   const region = evenOdd ? evenOddRegion(rings) : unionOf(rings);
   if (region.length === 0)
     return bad(

@@ -30,6 +30,7 @@ export type { ShapeMeasure } from './kinds/kind.ts';
 export {
   centredOutline,
   mapNodes,
+  isTangled,
   outlineNodeSchema,
   pathNodes,
   wayPath,

@@ -274,6 +274,29 @@ export const PROOF_CASES: Readonly<
     says: /“Label” is printed up to its edge with 0 mm of bleed/,
     mends: true,
   },
+  'pattern-too-fine': {
+    job: () =>
+      plain(
+        { name: 'measure-thing', args: { thing: usualThing('own', { width: 900, height: 900 }) } },
+        {
+          name: 'change-piece',
+          args: {
+            piece: PIECE,
+            changes: {
+              ground: {
+                kind: 'pattern',
+                pattern: 'dots',
+                ground: '#ffffff',
+                inks: ['#2a1b2e'],
+                scale: 0.1,
+                angle: 0,
+              },
+            },
+          },
+        },
+      ),
+    says: /The ground of “Label” has its pattern at 10 %; it is drawn at \d+ %/,
+  },
   hairline: {
     job: () => plain(lined(0.05)),
     says: /A line of “.+” is 0\.05 mm thin/,

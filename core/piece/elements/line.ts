@@ -1,7 +1,13 @@
 import * as z from 'zod';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { boxOfRings, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
-import { mapNodes, outlineNodeSchema, wayPath, type OutlineNode } from '../../shape/index.ts';
+import {
+  isTangled,
+  mapNodes,
+  outlineNodeSchema,
+  wayPath,
+  type OutlineNode,
+} from '../../shape/index.ts';
 import { fillSchema, findPaint } from '../fill.ts';
 import { placeFields, type ElementKind } from './common.ts';
 import { scaledStroke, stroked, strokeSchema } from './stroke.ts';
@@ -10,7 +16,11 @@ import { scaledStroke, stroked, strokeSchema } from './stroke.ts';
 export const lineSchema = z.object({
   ...placeFields,
   kind: z.literal('line'),
-  nodes: z.array(outlineNodeSchema).min(2).max(2000),
+  nodes: z
+    .array(outlineNodeSchema)
+    .min(2)
+    .max(2000)
+    .refine((nodes) => !isTangled([nodes]), 'this line crosses itself too often'),
   closed: z.boolean(),
   line: strokeSchema.nullable(),
   /** What fills it when it is closed. */

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import {
   boxOfRings,
+  countCrossings,
   fitCurves,
   flatten,
   offsetRegion,
@@ -29,6 +30,13 @@ export const outlineNodeSchema = z.object({
 });
 export type OutlineNode = z.infer<typeof outlineNodeSchema>;
 
+/** How often a line may cross itself: more is noise, and takes forever to be made an outline. */
+const MOST_CROSSINGS = 2000;
+
+/** Whether lines through nodes cross each other too often to be made an outline. */
+export const isTangled = (rings: readonly (readonly OutlineNode[])[]): boolean =>
+  countCrossings(rings, MOST_CROSSINGS) >= MOST_CROSSINGS;
+
 /** Any outline, as rings of nodes about the middle of its box, mm; later rings may be holes. */
 export const outlineSchema = z
   .object({
@@ -38,7 +46,8 @@ export const outlineSchema = z
   .refine(
     ({ rings }) => rings.reduce((sum, ring) => sum + ring.length, 0) <= MOST_OUTLINE_POINTS,
     `an outline has at most ${MOST_OUTLINE_POINTS} points`,
-  );
+  )
+  .refine(({ rings }) => !isTangled(rings), 'this outline crosses itself too often');
 export type OutlineShape = z.infer<typeof outlineSchema>;
 
 type Rings = OutlineShape['rings'];

@@ -1,23 +1,23 @@
-import { findEndless, type PieceElement } from '../piece/index.ts';
+import { findTooMuch, type PieceElement } from '../piece/index.ts';
 import { copyParts } from '../sheet/index.ts';
 import type { Job } from './schema.ts';
 
 type Holders = Pick<Job, 'pieces' | 'oneOffs'>;
 
-/** The elements of a job by which a piece holds itself, or more pieces than can be drawn. */
-export function endlessElements({ pieces, oneOffs = {} }: Holders): ReadonlySet<PieceElement> {
+/** The elements of a job by which a piece holds itself, or more than can be drawn. */
+export function tooMuchIn({ pieces, oneOffs = {} }: Holders): ReadonlySet<PieceElement> {
   const own = Object.entries(oneOffs).flatMap(([copy, { added }]) =>
     added ? [{ id: copyParts(copy).piece, elements: added }] : [],
   );
-  return findEndless([...pieces, ...own]);
+  return findTooMuch([...pieces, ...own]);
 }
 
 /** A job without such elements; the same job where there are none. */
-export function withoutEndless(job: Job): Job {
-  const endless = endlessElements(job);
-  if (endless.size === 0) return job;
+export function withoutTooMuch(job: Job): Job {
+  const tooMuch = tooMuchIn(job);
+  if (tooMuch.size === 0) return job;
   const kept = <E extends PieceElement>(elements: readonly E[]): E[] =>
-    elements.filter((one) => !endless.has(one));
+    elements.filter((one) => !tooMuch.has(one));
   const oneOffs = Object.entries(job.oneOffs ?? {}).map(([copy, own]) => [
     copy,
     own.added ? { ...own, added: kept(own.added) } : own,
