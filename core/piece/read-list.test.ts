@@ -140,3 +140,12 @@ test('a file that is no text is told', async () => {
   const read = await readListFile(file, { encoding: 'utf-8' });
   expect(!read.ok && read.problem.what).toContain('no text');
 });
+
+test('with a separator that is told, quotes that do not close are signs like others', () => {
+  const text = 'name;size\n"Ivy; dark";3\nRue;"5 inch';
+  expect(expectGood(parseTable(text, ','))).toEqual([
+    ['name;size'],
+    ['"Ivy; dark";3'],
+    ['Rue;"5 inch'],
+  ]);
+});

@@ -54,7 +54,7 @@ export async function readListFile(
       'Save the table as CSV or .xlsx and take that.',
     );
   const separator = choices.separator ?? separatorOf(text);
-  const list = parseList(text, separator);
+  const list = parseList(text, choices.separator);
   return list.ok ? good({ list: list.value, encoding, separator }) : list;
 }
 
@@ -68,14 +68,20 @@ export function parseList(text: string, separator?: Separator): Result<List> {
   return table.ok ? listFrom(table.value) : table;
 }
 
-/** The rows of a table that is written as text, field by field. */
+/**
+ * The rows of a table that is written as text, field by field. Quotes that do not close are a problem,
+ * or are read as signs where the separator is given.
+ */
 export function parseTable(text: string, separator?: Separator): Result<string[][]> {
   const whole = text.replace(/^\uFEFF/, '').trimEnd();
   const delimiter = separator ?? separatorOf(whole);
   const plain = whole.replace(SEPARATOR_LINE, '');
-  const { data, errors } = Papa.parse<string[]>(plain, { skipEmptyLines: 'greedy', delimiter });
+  const settings = { skipEmptyLines: 'greedy', delimiter } as const;
+  const { data, errors } = Papa.parse<string[]>(plain, settings);
   const broken = errors.find(({ type }) => type === 'Quotes');
   if (!broken) return good(data);
+  // Who chose the separator sees each line as it is; a quote is a sign like others then.
+  if (separator) return good(Papa.parse<string[]>(plain, { ...settings, quoteChar: '\0' }).data);
   const at = (broken.row ?? 0) + 1;
   return bad(
     'list/quotes',
