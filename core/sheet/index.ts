@@ -66,7 +66,7 @@ export { distanceOfRings, findFaults, type Faults } from './distance.ts';
 export { nestSheets, type NestEffort } from './nest/nest.ts';
 export { type Nested, type NestPlace, type NestWish } from './nest/sheet-search.ts';
 export { type NestRoom } from './nest/turned.ts';
-export { nestJob, type NestedJob } from './nest/nest-job.ts';
+export { isBetterNest, nestJob, type NestedJob } from './nest/nest-job.ts';
 // What the benchmark's plain way of nesting stands on.
 export { Board } from './nest/board.ts';
 export { gridSize, reachOf, turnedOutline } from './nest/turned.ts';

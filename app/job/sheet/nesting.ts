@@ -1,7 +1,7 @@
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
-import type { NestedJob, Turns } from '../../../core/sheet/index.ts';
+import { isBetterNest, type NestedJob, type Turns } from '../../../core/sheet/index.ts';
 import { nestCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -17,11 +17,6 @@ export interface Heard {
 type NestStep = Extract<CommandCall, { name: 'nest-sheets' }>;
 
 const ROUNDS = 2500; // for each sheet
-
-/** Of two answers the one that places more; of as much the one on fewer sheets. */
-export const isBetter = (one: NestedJob, other: NestedJob): boolean =>
-  one.area > other.area + 1e-6 ||
-  (one.area > other.area - 1e-6 && one.sheets.length < other.sheets.length);
 
 /**
  * Nests the copies of the open job in workers, each with a luck of its own. What is found is shown at
@@ -65,7 +60,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     made = stepOf(turns, fill);
     const hear = (part: unknown): void => {
       const found = part as NestedJob;
-      if (best && !isBetter(found, best)) return;
+      if (best && !isBetterNest(found, best)) return;
       best = found;
       const { used, copies } = found;
       heard.value = [...heard.value, { seconds: (performance.now() - begun) / 1000, used, copies }];
@@ -78,12 +73,11 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     ongoing.value = started;
     const answers = await Promise.allSettled(started.map(({ answer }) => answer));
     if (ongoing.value !== started) return;
-    // The same answers in the same order, whichever worker was quicker.
-    best = undefined;
+    // What is shown is kept, unless one of the answers is better than all that were heard.
     for (const answer of answers) {
       if (answer.status === 'rejected') {
         if (!(answer.reason instanceof Cancelled)) messages.sayError(answer.reason);
-      } else if (!best || isBetter(answer.value, best)) best = answer.value;
+      } else if (!best || isBetterNest(answer.value, best)) best = answer.value;
     }
     keep();
   }

@@ -35,6 +35,7 @@ export class CircleSheet implements SheetSearch {
   private readonly bound: number;
   private readonly diameter: number;
   private readonly area: number;
+  private readonly worth: number;
   private readonly room: Room;
   private readonly random: Random;
   private best: readonly Point[] = [];
@@ -45,6 +46,7 @@ export class CircleSheet implements SheetSearch {
   constructor(wish: NestWish, diameter: number, room: Room, seed: number) {
     this.wanted = wish.wanted;
     this.area = wish.area;
+    this.worth = wish.worth ?? wish.area;
     this.diameter = diameter;
     this.room = room;
     this.random = seededRandom(seed);
@@ -95,6 +97,7 @@ export class CircleSheet implements SheetSearch {
     return {
       places: this.best.map(({ x, y }) => ({ kind: 0, x, y, angle: 0 })),
       area: this.best.length * this.area,
+      worth: this.best.length * this.worth,
       all: !this.left(),
     };
   }

@@ -3,7 +3,15 @@ import { parseList, type Piece } from '../../piece/index.ts';
 import { boxOfRings, flatten, mapRing, placed } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
 import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../../stock/index.ts';
-import { arrange, findFaults, nestJob, type Arrangeable, type Plan } from '../index.ts';
+import {
+  arrange,
+  findFaults,
+  isBetterNest,
+  nestJob,
+  type Arrangeable,
+  type NestedJob,
+  type Plan,
+} from '../index.ts';
 
 const piece = (id: string, edge: EdgeShape): Piece => ({
   id,
@@ -87,7 +95,7 @@ test('nothing that is wanted goes for more of something else', async () => {
     expect(filled.sheets).toHaveLength(1);
     expect(filled.counts.seal).toBeGreaterThanOrEqual(1);
     expect(filled.counts.heart).toBeGreaterThanOrEqual(16);
-    expect(filled.area).toBeGreaterThanOrEqual(first.area);
+    expect(filled.used).toBeGreaterThanOrEqual(first.used);
   }
 });
 
@@ -151,4 +159,42 @@ test('a sheet on a smaller stock is nested within that', async () => {
   );
   expect(findFaults(first, { area: printable(small), taken: [], gap: 2 }).outside).toEqual([]);
   expect(second.length).toBeGreaterThan(first.length);
+});
+
+test('what is heard never gets worse, and nothing that is heard beats the answer', async () => {
+  const asked: [Arrangeable, boolean][] = [
+    [job({ wanted: { seal: 14, heart: 22 } }), false],
+    // Filled up, a wanted small copy counts more than a larger one that was not asked for.
+    [job({ wanted: { seal: 1, heart: 9 } }), true],
+  ];
+  for (const [wanted, fill] of asked) {
+    const heard: NestedJob[] = [];
+    const answer = await nestJob(wanted, {
+      rounds: 60,
+      seed: 3,
+      fill,
+      better: (found) => heard.push(found),
+    });
+    expect(heard.length).toBeGreaterThan(2);
+    heard.forEach((found, at) => {
+      const before = heard[at - 1];
+      if (before) expect(isBetterNest(before, found)).toBe(false);
+      expect(isBetterNest(found, answer)).toBe(false);
+    });
+  }
+});
+
+test('of as much, fewer sheets are better, then an emptier last one', () => {
+  const made = (worth: number, sheets: number, last: number): NestedJob => ({
+    sheets: Array.from({ length: sheets }, () => []),
+    copies: 1,
+    counts: {},
+    used: 0.5,
+    worth,
+    last,
+  });
+  expect(isBetterNest(made(9, 3, 1), made(8, 2, 1))).toBe(true);
+  expect(isBetterNest(made(9, 2, 5), made(9, 3, 1))).toBe(true);
+  expect(isBetterNest(made(9, 2, 1), made(9, 2, 5))).toBe(true);
+  expect(isBetterNest(made(9, 2, 5), made(9, 2, 5))).toBe(false);
 });

@@ -38,9 +38,23 @@ export interface NestedJob {
   readonly counts: Readonly<Record<string, number>>;
   /** The area of the copies by that of the room on the sheets in use, 0 to 1. */
   readonly used: number;
-  /** The area of all copies, mm²: of two answers the one with more on fewer sheets is better. */
-  readonly area: number;
+  /** What all copies count together, as the search has it, mm². */
+  readonly worth: number;
+  /** The area of the copies on the last sheet, mm². */
+  readonly last: number;
 }
+
+/**
+ * Whether an answer is better than another: it places more of what counts, or as much on fewer sheets,
+ * or leaves the last of as many sheets emptier.
+ */
+export function isBetterNest(one: NestedJob, other: NestedJob): boolean {
+  if (Math.abs(one.worth - other.worth) > ALIKE) return one.worth > other.worth;
+  if (one.sheets.length !== other.sheets.length) return one.sheets.length < other.sheets.length;
+  return one.last < other.last - ALIKE;
+}
+
+const ALIKE = 1e-6; // mm²
 
 /** Nests the wanted copies of a job, beginning with what stands nested there now. */
 export async function nestJob(
@@ -102,7 +116,8 @@ export async function nestJob(
       counts: Object.fromEntries(pieces.map(({ id }) => [id, countOf(sheets, id) + staying(id)])),
       copies: sheets.reduce((sum, { places }) => sum + places.length, 0),
       used: sheets.length ? area / sheets.reduce((sum, _, at) => sum + freeArea(roomOf(at)), 0) : 0,
-      area,
+      worth: sheets.reduce((sum, sheet) => sum + sheet.worth, 0),
+      last: sheets[sheets.length - 1]?.area ?? 0,
     };
   };
   const nested = plan.nested && inOrder(plan.nested, plan);

@@ -110,6 +110,7 @@ export class NestedSheet implements SheetSearch {
         return { kind: copy.kind, angle, x: origin.x + copy.x * cell, y: origin.y + copy.y * cell };
       }),
       area: areaOf(this.wishes, this.best),
+      worth: worthOf(this.wishes, this.best),
       all: !this.left(),
     };
   }

@@ -26,6 +26,8 @@ export interface Nested {
   readonly places: readonly NestPlace[];
   /** Of all copies that are placed, mm². */
   readonly area: number;
+  /** What all copies that are placed count together, mm²: a search never gives up some of it. */
+  readonly worth: number;
   /** Whether nothing that is wanted is left over. */
   readonly all: boolean;
 }
