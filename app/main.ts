@@ -7,5 +7,7 @@ import { createApp } from 'vue';
 import App from './App.vue';
 import { router } from './router.ts';
 import { vuetify } from './theme/vuetify.ts';
+import { takeOverOnLeaving } from './storage/index.ts';
 
 createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');
+takeOverOnLeaving();

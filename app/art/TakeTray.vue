@@ -118,7 +118,7 @@ function pick(at: number, event: Event): void {
     <template #foot>
       <v-btn variant="text" @click="tray.close">{{ texts.cancel }}</v-btn>
       <v-btn color="primary" :disabled="tray.wanted.length === 0" @click="tray.finish">
-        {{ words.take(tray.wanted.length, tray.onPiece) }}
+        {{ words.take(tray.wanted.length, tray.purpose) }}
       </v-btn>
     </template>
   </OverlayPanel>

@@ -17,6 +17,9 @@ export interface TrayGroup {
 
 type Take = (reads: readonly ReadArt[]) => void;
 
+/** What pictures are taken in for: to stand on a piece, to be stickers, or to be kept. */
+export type Purpose = 'piece' | 'stickers' | 'drawer';
+
 /**
  * The tray on which files land: each is read in a worker; one picture alone goes straight on, several
  * are shown with what was refused, so that what is wanted can be chosen.
@@ -26,7 +29,7 @@ export const useTray = defineStore('tray', () => {
   const open = ref(false);
   const busy = ref('');
   const share = ref(0);
-  const onPiece = ref(false);
+  const purpose = ref<Purpose>('drawer');
   const dpi = ref(300);
   const groups = shallowRef<readonly TrayGroup[]>([]);
   const refused = shallowRef<TakenIn['refused']>([]);
@@ -44,11 +47,11 @@ export const useTray = defineStore('tray', () => {
   /** Reads files and hands on what is taken of them. */
   async function take(
     given: Iterable<File>,
-    place: { onPiece: boolean; give: Take },
+    place: { purpose: Purpose; give: Take },
   ): Promise<void> {
     files = [...given];
     if (files.length === 0) return;
-    onPiece.value = place.onPiece;
+    purpose.value = place.purpose;
     give = place.give;
     await read();
   }
@@ -142,7 +145,7 @@ export const useTray = defineStore('tray', () => {
     open,
     busy,
     share,
-    onPiece,
+    purpose,
     dpi,
     groups,
     refused,

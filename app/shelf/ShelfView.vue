@@ -35,7 +35,7 @@ function take(files: readonly File[]): void {
   const pictures = files.filter(isPictureFile);
   const others = files.filter((file) => !pictures.includes(file));
   if (others.length) void shelf.take(others);
-  void tray.take(pictures, { onPiece: true, give: (reads) => void beginFrom(reads) });
+  void tray.take(pictures, { purpose: 'stickers', give: (reads) => void beginFrom(reads) });
 }
 
 async function beginFrom(reads: readonly ReadArt[]): Promise<void> {

@@ -12,7 +12,7 @@ import {
   type Job,
 } from '../../core/job/index.ts';
 import { artSize, type Art, type ReadArt } from '../../core/art/index.ts';
-import { picturePiece, type Piece } from '../../core/piece/index.ts';
+import type { Piece } from '../../core/piece/index.ts';
 import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import {
@@ -38,6 +38,7 @@ import {
   type KeptJob,
   type UnreadJob,
 } from '../storage/index.ts';
+import { tracedPiece } from '../art/traced-piece.ts';
 import { useOwnDesigns } from '../job/store/own-designs.ts';
 import { forgetMissing } from '../job/store/page-resources.ts';
 import { texts } from '../texts/index.ts';
@@ -124,7 +125,12 @@ export const useShelf = defineStore('shelf', () => {
     if (!first) return undefined;
     const made = await create('own');
     if (!made) return undefined;
-    const pieces = reads.map(({ art }) => pictureSticker(art));
+    const pieces: Piece[] = [];
+    for (const [at, { art }] of reads.entries()) {
+      if (reads.length > 1) messages.say(texts.shelf.sticker.cutting(at + 1, reads.length));
+      pieces.push(await pictureSticker(art));
+    }
+    if (reads.length > 1) messages.say(texts.shelf.sticker.made(reads.length));
     const filled = runCommand(
       { ...made, name: first.art.name.slice(0, 120) },
       {
@@ -274,9 +280,9 @@ export const useShelf = defineStore('shelf', () => {
 
 const MOST = 180; // mm that a sheet takes
 
-/** A picture as a piece in its frame; its outline becomes the edge on the Edge desk. */
-function pictureSticker(art: Art): Piece {
+/** A picture as a piece, cut around what it shows, as large as a sheet takes. */
+function pictureSticker(art: Art): Promise<Piece> {
   const own = artSize(art);
   const scale = Math.min(1, MOST / own.width, MOST / own.height);
-  return picturePiece(art, { id: 'piece', look: { bleed: 2, safe: 1, ground: null }, scale });
+  return tracedPiece(art, { id: 'piece', look: { bleed: 2, safe: 1, ground: null }, scale });
 }

@@ -31,6 +31,7 @@ export {
   type UnreadJob,
   forgetRun,
 } from './jobs.ts';
+export { takeOverOnLeaving } from './leaving.ts';
 export { houseStyle, keepHouseStyle } from './house-style.ts';
 export { hearKept, tellKept } from './news.ts';
 export { keepOwnTypefaces, ownTypefaces } from './own-typefaces.ts';

@@ -14,6 +14,7 @@ import {
   type Supply,
 } from '../../core/stock/index.ts';
 import { database } from './database.ts';
+import { leaving } from './leaving.ts';
 
 /** What the Stock room keeps of its own, beside what ships. */
 export interface StockRoom {
@@ -43,6 +44,7 @@ export const EMPTY_STOCK_ROOM: StockRoom = {
 };
 
 const KEY = 'stock-room';
+const LEFT = 'little-peel-stock-room';
 /** Where measured sheets stood before there was more to keep. */
 const OLD_SHEETS = 'own-sheets';
 
@@ -69,8 +71,20 @@ export function readStockRoom(kept: unknown): StockRoom {
   };
 }
 
+/** Keeps what a page left behind that could not wait for the database. */
+async function keepWhatWasLeft(): Promise<void> {
+  const left = globalThis.localStorage?.getItem(LEFT);
+  if (!left) return;
+  try {
+    await database.workshop.setItem(KEY, readStockRoom(JSON.parse(left)));
+  } finally {
+    localStorage.removeItem(LEFT);
+  }
+}
+
 /** The Stock room of this workshop. */
 export async function stockRoom(): Promise<StockRoom> {
+  await keepWhatWasLeft();
   const kept = await database.workshop.getItem<unknown>(KEY);
   if (kept !== null) return readStockRoom(kept);
   return readStockRoom({ sheets: await database.workshop.getItem<unknown>(OLD_SHEETS) });
@@ -78,7 +92,10 @@ export async function stockRoom(): Promise<StockRoom> {
 
 /** Keeps the Stock room. */
 export async function keepStockRoom(room: StockRoom): Promise<void> {
+  // The database answers later than a page that is left can wait.
+  if (leaving()) localStorage.setItem(LEFT, JSON.stringify(room));
   await database.workshop.setItem(KEY, room);
+  if (leaving()) localStorage.removeItem(LEFT);
 }
 
 const together = <T extends { readonly id: string }>(

@@ -61,8 +61,12 @@ export const art = {
     refused: 'Not taken in',
     size: (width: string, height: string): string => `${width} × ${height}`,
     assumed: 'names no resolution; 300 dpi taken',
-    take: (count: number, onPiece: boolean): string =>
-      onPiece ? `Put ${count} on the piece` : `Put ${count} into the drawer`,
+    take: (count: number, purpose: 'piece' | 'stickers' | 'drawer'): string =>
+      ({
+        piece: `Put ${count} on the piece`,
+        stickers: count === 1 ? 'Make 1 sticker' : `Make ${count} stickers`,
+        drawer: `Put ${count} into the drawer`,
+      })[purpose],
     none: 'Nothing in there can be taken in.',
     all: 'All',
     noneChosen: 'None',

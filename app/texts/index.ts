@@ -106,6 +106,9 @@ export const texts = {
     sticker: {
       name: 'Stickers from pictures',
       hint: 'Drop them here or choose them: each is cut around what it shows.',
+      cutting: (at: number, of: number): string => `Cutting around picture ${at} of ${of} …`,
+      made: (count: number): string =>
+        `${count} stickers. What has no clear surroundings is cut by its frame: clear its background, and trace it.`,
     },
   },
   art,

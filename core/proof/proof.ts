@@ -26,6 +26,7 @@ import {
   tightCurve,
 } from './findings/cutting.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
+import { acrossFold, inOverlap } from './findings/folds.ts';
 import { hairline } from './findings/lines.ts';
 import { patternTooFine } from './findings/patterns.ts';
 import {
@@ -77,6 +78,8 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   wordsTooSmall,
   lowContrast,
   wordsRunInto,
+  acrossFold,
+  inOverlap,
   codeUnread,
   codeCrowded,
   codePale,

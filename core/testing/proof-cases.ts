@@ -2,7 +2,7 @@ import { isProblem } from '../base/index.ts';
 import { runForCopy, type Job } from '../job/index.ts';
 import { plainBuild } from '../shape/index.ts';
 import { keepClear, MATT_PAPER, type Cutter } from '../stock/index.ts';
-import { usualThing } from '../things/index.ts';
+import { trySize, usualThing } from '../things/index.ts';
 import { examplePicture } from './example-job.ts';
 import {
   code,
@@ -18,6 +18,13 @@ import {
   stickerSheet,
   words,
 } from './proof-jobs.ts';
+
+/** Where the first fold of a usual band begins, mm from its middle. */
+function firstFold(): { x: number; y: number } {
+  const size = trySize(usualThing('band'));
+  const [fold] = size.ok ? size.value.folds : [];
+  return fold?.[0] ?? { x: NaN, y: NaN };
+}
 
 /** The first copy of the round label that far from the zone of the first mark, mm. */
 function besideMark(away: number): ReturnType<typeof move> {
@@ -273,6 +280,24 @@ export const PROOF_CASES: Readonly<
     job: () => plain({ name: 'change-piece', args: { piece: PIECE, changes: { bleed: 0 } } }),
     says: /“Label” is printed up to its edge with 0 mm of bleed/,
     mends: true,
+  },
+  'across-fold': {
+    job: () =>
+      plain(
+        { name: 'measure-thing', args: { thing: usualThing('band') } },
+        words({ text: 'Winter aconite', x: firstFold().x, y: 0, size: 10, width: 30 }),
+      ),
+    says: /“Winter aconite” on “Label” lies across a fold/,
+  },
+  'in-overlap': {
+    job: () => {
+      const thing = usualThing('wrap');
+      return plain(
+        { name: 'measure-thing', args: { thing } },
+        code({ x: (Math.PI * thing.size + thing.overlap) / 2 - 12, width: 20, height: 20 }),
+      );
+    },
+    says: /“QR code https.*” on “Label” stands in the overlap/,
   },
   'pattern-too-fine': {
     job: () =>

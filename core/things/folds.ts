@@ -1,21 +1,31 @@
 import { shapeSize, type EdgeShape } from '../shape/index.ts';
-import type { FlatSize, Fold } from './flat.ts';
+import type { FlatSize, Fold, Zone } from './flat.ts';
 import { trySize, type Thing } from './thing.ts';
 
-const NONE: readonly Fold[] = [];
 const sizes = new WeakMap<Thing, FlatSize>();
 
 /**
- * Where a label for a thing is folded, about its middle, mm; none where its edge is no longer the one
- * that the thing asks for. The same value for the same thing.
+ * The flat label that a thing asks for; undefined where an edge is no longer the one that it asks for.
+ * The same value for the same thing.
  */
-export function foldsOf(thing: Thing, edge: EdgeShape): readonly Fold[] {
-  if (thing.kind === 'label-sheet') return NONE;
+function flatOf(thing: Thing, edge: EdgeShape): FlatSize | undefined {
+  if (thing.kind === 'label-sheet') return undefined;
   const tried = sizes.has(thing) ? undefined : trySize(thing);
   if (tried?.ok) sizes.set(thing, tried.value);
   const size = sizes.get(thing);
-  if (!size || size.folds.length === 0 || edge.kind !== size.shape.kind) return NONE;
+  if (!size || edge.kind !== size.shape.kind) return undefined;
   const { width, height } = shapeSize(edge);
   const same = Math.abs(width - size.width) < 1e-6 && Math.abs(height - size.height) < 1e-6;
-  return same ? size.folds : NONE;
+  return same ? size : undefined;
 }
+
+const NO_FOLDS: readonly Fold[] = [];
+const NO_ZONES: readonly Zone[] = [];
+
+/** Where a label for a thing is folded, about its middle, mm; none where it has another edge by now. */
+export const foldsOf = (thing: Thing, edge: EdgeShape): readonly Fold[] =>
+  flatOf(thing, edge)?.folds ?? NO_FOLDS;
+
+/** What the parts of a label will be on its thing, about its middle; none where it has another edge by now. */
+export const zonesOf = (thing: Thing, edge: EdgeShape): readonly Zone[] =>
+  flatOf(thing, edge)?.zones ?? NO_ZONES;

@@ -1,5 +1,5 @@
 export type { FlatSize, Fold, Zone, ZoneName } from './flat.ts';
-export { foldsOf } from './folds.ts';
+export { foldsOf, zonesOf } from './folds.ts';
 export { largerThing } from './larger.ts';
 export { domeSurplus } from './kinds/lid.ts';
 export {

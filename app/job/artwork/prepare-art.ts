@@ -1,14 +1,10 @@
 import { computed, ref } from 'vue';
-import { artSize, USUAL_TOLERANCE, type Art, type ReadArt } from '../../../core/art/index.ts';
-import { isProblem } from '../../../core/base/index.ts';
-import { mapPath, translation } from '../../../core/geometry/index.ts';
-import { withBuild } from '../../../core/job/index.ts';
-import { picturePiece, type Piece } from '../../../core/piece/index.ts';
+import { artSize, type Art, type ReadArt } from '../../../core/art/index.ts';
+import type { Piece } from '../../../core/piece/index.ts';
 import type { PlacedArt } from '../../../core/prepare/index.ts';
 import type { HandPlace } from '../../../core/sheet/index.ts';
-import { pathPart, plainBuild } from '../../../core/shape/index.ts';
 import { useDrawer } from '../../art/drawer-store.ts';
-import { artCalls } from '../../calls/index.ts';
+import { tracedPiece } from '../../art/traced-piece.ts';
 import { keepInDrawer } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -16,8 +12,6 @@ import type { DeskState } from './desk-state.ts';
 
 /** Lets the desk answer between two pieces of work. */
 const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
-
-const RIM = 2; // mm around a piece that was split from a page
 
 /** Prepares art of the job on the art bench, and takes what comes of it back into the job. */
 export function usePrepareArt(desk: DeskState) {
@@ -50,23 +44,12 @@ export function usePrepareArt(desk: DeskState) {
   }
 
   /** One part of a page as a piece: the picture at its true size, its outline with a rim as the edge. */
-  async function pieceOf({ read }: PlacedArt, like: Piece): Promise<Piece> {
-    const { art: own } = read;
-    const { width, height } = artSize(own);
-    const traced = await artCalls.call('traceArt', { art: own, tolerance: USUAL_TOLERANCE }).answer;
-    const { id: wanted, bleed, safe, ground } = like;
+  function pieceOf(
+    { read }: PlacedArt,
+    { id: wanted, bleed, safe, ground }: Piece,
+  ): Promise<Piece> {
     const look = { bleed, safe: Math.min(safe, 1), ground };
-    const bare = picturePiece(own, { id: wanted, look });
-    if (!traced.ok) return bare;
-    const path = mapPath(traced.value.path, translation(-width / 2, -height / 2));
-    const built = withBuild(bare, {
-      ...plainBuild(bare.edge, own.name),
-      parts: [pathPart(path, own.name)],
-      offset: RIM,
-      holes: 'fill',
-      join: 'offset',
-    });
-    return isProblem(built) ? bare : built;
+    return tracedPiece(read.art, { id: wanted, look });
   }
 
   /** Every part of a page as a piece of the job, in its place on the sheet. */

@@ -33,7 +33,7 @@ export function useTakeFiles(desk: DeskState) {
     if (faces.length && others.length === 0) return;
     const give = (reads: readonly ReadArt[]): void =>
       reads.forEach(({ art }, at) => put(art, at === 0 ? replaces : undefined));
-    await tray.take(others, { onPiece: true, give });
+    await tray.take(others, { purpose: 'piece', give });
   }
 
   /** Adds typefaces to the workshop; words that are chosen are set in the first of them. */
