@@ -107,6 +107,30 @@ proofed('a finding is shown where it is and its fix removes it', async ({ page }
   await proofIs(page, 'Nothing to mend');
 });
 
+proofed(
+  'a press on a fix counts, though what is measured comes while the button is down',
+  async ({ page }) => {
+    await openDesk(page, 'pot-lid-seals', 'artwork');
+    await page.locator('[data-element="words-3"] .hit').click();
+    await page.getByLabel('Size in points', { exact: true }).fill('4');
+    await page.keyboard.press('Enter');
+    await proofIs(page, 'warning');
+    // Another selection, and back: how well the words are read is measured anew.
+    await page.keyboard.press('Escape');
+    await page.locator('[data-element="words-3"] .hit').click();
+    const fix = page
+      .locator('[data-finding="words-too-small"]')
+      .getByRole('button', { name: 'Set to 6 pt' });
+    await fix.hover();
+    const before = await fix.boundingBox();
+    await page.mouse.down();
+    await expect(page.locator('.cards .bar[role="img"]')).toBeVisible();
+    expect(await fix.boundingBox()).toEqual(before);
+    await page.mouse.up();
+    await proofIs(page, 'Nothing to mend');
+  },
+);
+
 proofed('a copy dragged into a mark stops the run until it is put back', async ({ page }) => {
   await openDesk(page, 'pot-lid-seals', 'sheet');
   const copy = page.locator('[data-copy="sea-holly#1"]');

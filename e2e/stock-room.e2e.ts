@@ -158,3 +158,22 @@ test('a sheet is found in a phone picture, corrected by hand, kept and handed on
   await page.locator('[data-line="copies"]').click();
   await expect(page.locator('[data-copy]')).toHaveCount(12);
 });
+
+test('a price that is typed is kept, though the page is left at once by another address', async ({
+  page,
+}) => {
+  await openShelf(page, 'pot-lid-seals');
+  await page.goto('/stock/materials');
+  await page.getByRole('radio', { name: 'Cream laid paper' }).click();
+  await page.getByRole('button', { name: 'Add a price' }).click();
+  const price = page.getByLabel('A pack costs, EUR');
+  await price.fill('17.5');
+  await page.goto('/stock/sheets');
+  await page.goto('/stock/materials');
+  await page.getByRole('radio', { name: 'Cream laid paper' }).click();
+  await expect(price).toHaveValue('17.5');
+  await price.fill('18');
+  await page.reload();
+  await page.getByRole('radio', { name: 'Cream laid paper' }).click();
+  await expect(price).toHaveValue('18');
+});

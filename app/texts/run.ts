@@ -2,6 +2,10 @@
 export const run = {
   labels: 'Labels',
   deviation: 'Cut off the print by',
+  printOff: 'The print is off its label by',
+  boughtHint:
+    'The labels of a bought sheet are cut already, so it is the print that is off. Measure the printer once, and pages are put right for it.',
+  measurePrinter: 'Measure the printer',
   bleedLeft: 'Least bleed left',
   marksFound: 'Marks found',
   marksFitTo: 'Marks fit to',

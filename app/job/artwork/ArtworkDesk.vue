@@ -277,8 +277,6 @@ onBeforeUnmount(() => {
           @list="listOpen = true"
         />
         <LettersCard :desk="desk" :words="chosenWords[0]" />
-        <ReadableCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
-        <MovedLettersCard v-if="chosenWords.length === 1" :desk="desk" :words="chosenWords[0]" />
       </template>
       <PictureCard
         v-else-if="desk.stillOnly.value?.kind === 'picture'"
@@ -328,6 +326,11 @@ onBeforeUnmount(() => {
         :key="finding.code + finding.where.element"
         :finding="finding"
       />
+      <!-- Measured in its own time: what it grows by must not move a finding from under a press. -->
+      <template v-if="chosenWords.length === 1 && chosenWords[0]">
+        <ReadableCard :desk="desk" :words="chosenWords[0]" />
+        <MovedLettersCard :desk="desk" :words="chosenWords[0]" />
+      </template>
       <PlaceCard
         v-if="desk.stillOnly.value"
         :desk="desk"

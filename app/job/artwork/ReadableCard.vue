@@ -90,10 +90,15 @@ watch(found, (measured) => {
         <ShownWays :desk="desk" :ways="ways" @use="desk.store.act($event)" />
       </template>
     </template>
+    <div v-else class="waiting" />
   </CardPanel>
 </template>
 
 <style scoped>
+/* As high as what is measured, so that nothing below it moves when it comes. */
+.waiting {
+  height: 88px;
+}
 .bar {
   position: relative;
   height: 10px;

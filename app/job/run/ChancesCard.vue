@@ -8,6 +8,7 @@ import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../store/job-store.ts';
 import { useManyRehearsals } from './many-rehearsals.ts';
+import MeasurePrinter from './MeasurePrinter.vue';
 import WhatIf from './WhatIf.vue';
 
 /** How likely a sheet is to come out well, by many rehearsals, and what bleed would do. */
@@ -82,6 +83,7 @@ function widen(): void {
       <button v-if="needed > bleed" class="link" type="button" @click="widen">
         {{ words.takeBleed(length(needed)) }}
       </button>
+      <MeasurePrinter v-if="store.settled?.stock.spots && slivers > 0" />
       <WhatIf v-if="store.settled" :job="store.settled" :sheet="sheet" :chances="chances" />
     </template>
     <template v-else>

@@ -5,6 +5,7 @@ import type { RunReport } from '../../../core/run/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { texts } from '../../texts/index.ts';
+import MeasurePrinter from './MeasurePrinter.vue';
 import { copyTitle } from '../sheet/one-off-facts.ts';
 
 /** What came of the run on one sheet: how well the marks were found, and each copy. */
@@ -14,6 +15,8 @@ const props = defineProps<{
   sheet: number;
 }>();
 const done = computed(() => props.report.sheets[props.sheet]);
+/** Labels of a bought sheet are cut already: what is off is the print. */
+const isBought = computed(() => props.job.stock.spots !== null);
 const worst = computed(() =>
   Math.max(0, ...(done.value?.copies.map(({ deviation }) => deviation) ?? [])),
 );
@@ -47,7 +50,7 @@ const tone = computed(() =>
       <FactRow :label="texts.run.labels"
         ><strong>{{ done.copies.length }}</strong></FactRow
       >
-      <FactRow :label="texts.run.deviation"
+      <FactRow :label="isBought ? texts.run.printOff : texts.run.deviation"
         ><strong data-worst>{{ texts.run.mm(worst, 2) }}</strong></FactRow
       >
       <FactRow :label="texts.run.bleedLeft"
@@ -59,6 +62,7 @@ const tone = computed(() =>
       <FactRow v-if="marks" :label="texts.run.marksFitTo"
         ><strong>{{ texts.run.mm(done.registration?.residual ?? 0, 3) }}</strong></FactRow
       >
+      <MeasurePrinter v-if="isBought && slivers" />
     </template>
   </CardPanel>
   <CardPanel v-if="done && !done.stopped" :title="texts.run.eachCopy" :aside="texts.run.ofEachCopy">
