@@ -1,5 +1,5 @@
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { expectGood } from '../core/base/index.ts';
 import { parsePeel, type Job, type JobWithArt } from '../core/job/index.ts';
 import { refuse } from './arguments.ts';
@@ -37,7 +37,9 @@ export function writeWhole(path: string, bytes: Uint8Array | string): void {
   }
 }
 
-/** Writes a file into a folder. */
+/** Writes a file into a folder, and nowhere else: a name that leads out of it is refused. */
 export function writeInto(folder: string, name: string, bytes: Uint8Array | string): void {
+  if (name !== basename(name) || name === '' || name === '.' || name === '..')
+    refuse(`“${name}” leads out of ${folder}.`, 'Give a name without slashes.', name);
   writeWhole(join(folder, name), bytes);
 }

@@ -209,4 +209,9 @@ p {
   width: 20px;
   fill: var(--ink-2);
 }
+.left-out {
+  margin: 2px 0 0;
+  color: var(--amber-text);
+  font-size: 12.5px;
+}
 </style>

@@ -12,7 +12,7 @@ const shelf = useShelf();
   <article class="unread">
     <h3 class="display" :title="job.name">{{ job.name }}</h3>
     <p>
-      <strong>{{ texts.shelf.cannotOpen }}.</strong> {{ job.problem.what }} {{ job.problem.remedy }}
+      <strong>{{ texts.shelf.cannotOpen }}</strong> {{ job.problem.what }} {{ job.problem.remedy }}
     </p>
     <p class="acts">
       <button class="link" type="button" @click="shelf.saveAsIs(job)">

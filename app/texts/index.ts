@@ -92,7 +92,7 @@ export const texts = {
       `Of “${name}” this could not be read: ${leftOut.slice(0, 4).join('; ')}${leftOut.length > 4 ? ` and ${leftOut.length - 4} more` : ''}. As it was it stands in its history.`,
     mendedFile: (name: string, leftOut: readonly string[]): string =>
       `“${name}” was brought in, but for what could not be read of it: ${leftOut.slice(0, 4).join('; ')}.`,
-    cannotOpen: 'This job cannot be opened',
+    cannotOpen: 'This job cannot be opened.',
     saveAsIs: 'Save it as it is',
     run: (day: string): string => `run ${day}`,
     rename: 'Rename',

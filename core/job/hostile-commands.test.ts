@@ -179,10 +179,14 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'replace-art': record({ from: text, to: someArt }),
   'add-pieces': record({
     pieces: times(
-      text.map((name) => ({
-        ...createJob('lid', { id: 'x', today: '2026-01-01' }).pieces[0]!,
-        name,
-      })),
+      text.chain((name) =>
+        fc
+          .constantFrom(...createJob('lid', { id: 'x', today: '2026-01-01' }).pieces)
+          .map((one) => ({
+            ...one,
+            name,
+          })),
+      ),
       220,
     ),
     art: few(someArt),

@@ -68,8 +68,8 @@ export interface UnreadPlaceholder {
 
 /** What stands between braces in a text and fills nothing. */
 export function unreadPlaceholders(text: string): UnreadPlaceholder[] {
-  const rest = text.replace(COUNTER, '').replace(DATE, (whole, sign, amount, unit, as?: string) => {
-    void [sign, amount, unit];
+  const rest = text.replace(COUNTER, '').replace(DATE, (whole: string) => {
+    const as = /:(.*)\}$/s.exec(whole)?.[1];
     return as === undefined || isDateFormat(as) ? '' : whole;
   });
   return [...rest.matchAll(/\{([^{}]+)\}/g)].flatMap(([typed, inner = '']): UnreadPlaceholder[] => {

@@ -9,12 +9,7 @@ import { decode as decodePng, encode as encodePng } from 'fast-png';
 import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
 import type { RgbaImage } from './image.ts';
-import { checkPixels } from './picture-size.ts';
-
-/** The kinds of picture file that are kept as they are. */
-export type PixelFormat = 'png' | 'jpeg' | 'webp';
-/** The kinds of picture file that can be decoded. */
-export type DecodedFormat = PixelFormat | 'gif' | 'avif';
+import { checkPixels, type DecodedFormat } from './picture-size.ts';
 
 class PlainImage {
   readonly data: Uint8ClampedArray;

@@ -1,15 +1,16 @@
-export {
-  decodePixels,
-  encodeJpegImage,
-  encodePngImage,
-  type DecodedFormat,
-  type PixelFormat,
-} from './codec.ts';
+export { decodePixels, encodeJpegImage, encodePngImage } from './codec.ts';
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { dilateMask } from './dilate.ts';
 export { blankImage, cropImage, darkness, shrunkImage, type RgbaImage } from './image.ts';
 export { boxBlur, gaussianBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
-export { checkPixels, MOST_PIXELS, pictureSize, type PictureSize } from './picture-size.ts';
+export {
+  checkPixels,
+  MOST_PIXELS,
+  pictureSize,
+  type DecodedFormat,
+  type PictureSize,
+  type PixelFormat,
+} from './picture-size.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';

@@ -1,5 +1,9 @@
 import { problem, ProblemError } from '../base/index.ts';
-import type { DecodedFormat } from './codec.ts';
+
+/** The kinds of picture file that are kept as they are. */
+export type PixelFormat = 'png' | 'jpeg' | 'webp';
+/** The kinds of picture file that can be decoded. */
+export type DecodedFormat = PixelFormat | 'gif' | 'avif';
 
 /** Pixels of one picture at most, width times height. */
 export const MOST_PIXELS = 60_000_000;
