@@ -161,7 +161,12 @@ test('a job of the third version is read as it was', async () => {
   const { readFileSync } = await import('node:fs');
   const old: unknown = JSON.parse(readFileSync('core/job/examples/version-3.json', 'utf8'));
   const read = parseJob(old);
-  const { version, ...rest } = old as Job;
-  expect(version).toBe(3);
-  expect(read.ok && read.value).toEqual({ ...rest, version: VERSION });
+  const { version, material, ...rest } = old as Job & { material: { carrier: string } };
+  const { carrier, ...sameMaterial } = material;
+  expect([version, carrier]).toEqual([3, 'none']);
+  expect(read.ok && read.value).toEqual({
+    ...rest,
+    material: { ...sameMaterial, tack: 'none' },
+    version: VERSION,
+  });
 });
