@@ -323,7 +323,7 @@ test.each(NAMES)('%s gives a job that can be read again, or says why not', async
   const job = frozen(await fullJob());
   fc.assert(
     fc.property(callOf(name), (call) => wrong(runCommand(job, frozen(call))) === undefined),
-    { numRuns: 60, seed: 7 },
+    { numRuns: 20, seed: 7 },
   );
 });
 
@@ -340,6 +340,6 @@ test('so do commands one after the other, for all copies and for one', async () 
         if (!isProblem(made)) now = frozen(made.job);
       }
     }),
-    { numRuns: 150, seed: 7 },
+    { numRuns: 60, seed: 7 },
   );
 });
