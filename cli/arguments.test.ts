@@ -71,7 +71,8 @@ test('an option that is given twice and a word too many are refused', () => {
 });
 
 test('numbers are digits alone', () => {
-  const of = (text: string) => decimal(readOptions(['--angle', text], ['angle']), 'angle', 360);
+  const of = (text: string) =>
+    decimal('angle', readOptions(['--angle', text], ['angle']).options.angle ?? '');
   expect([of('90'), of('-4.5'), of('1,5')]).toEqual([90, -4.5, 1.5]);
   for (const text of ['', ' ', '0x10', '1e3', 'Infinity', '9 0'])
     expect(said(() => of(text))).toContain('is not a number');

@@ -72,10 +72,8 @@ function withMinus(argv: readonly string[], names: readonly string[]): string[] 
   return bound;
 }
 
-/** An option that is a number, written in digits. */
-export function decimal({ options }: Given, name: string, other: number): number {
-  const value = options[name];
-  if (value === undefined) return other;
+/** The value of an option that is a number, written in digits. */
+export function decimal(name: string, value: string | boolean): number {
   const read = /^[+-]?(\d+([.,]\d+)?|[.,]\d+)$/.exec(String(value).trim());
   return read
     ? Number(read[0].replace(',', '.'))

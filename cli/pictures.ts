@@ -42,7 +42,7 @@ export function number(
 ): number {
   const value = options[name];
   if (value === undefined) return range.other;
-  const read = decimal({ options: { [name]: value }, rest: [] }, name, range.other);
+  const read = decimal(name, value);
   if (!(read >= range.least && read <= range.most))
     return refuse(
       `--${name}: “${value}” is not accepted.`,

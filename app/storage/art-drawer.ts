@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { artSchema, type Art } from '../../core/art/index.ts';
-import { artOfJob, withArtReplaced } from '../../core/job/index.ts';
+import { artOfJob, withArtReplaced, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
-import { allJobs, artBytes, changeJob, keepArt, type KeptJob } from './jobs.ts';
+import { allJobs, artBytes, changeJob, keepArt } from './jobs.ts';
 
 /** A picture in the drawer. */
 export interface DrawerArt {
@@ -61,8 +61,6 @@ export async function allArt(): Promise<UsedArt[]> {
       .map(({ job: { id, name } }) => ({ id, name })),
   }));
 }
-
-type Job = KeptJob['job'];
 
 /** What became of a change of several jobs: in how many it is, and which are open in a tab. */
 export interface ChangedJobs {

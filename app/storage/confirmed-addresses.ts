@@ -23,5 +23,5 @@ export async function confirmedAddresses(): Promise<ReadonlySet<string>> {
 /** Remembers that an address was confirmed. */
 export async function keepConfirmed(kind: string, address: string): Promise<void> {
   const known = await confirmedAddresses();
-  await database.workshop.setItem(KEY, [...known, `${kind} ${address}`]);
+  await database.workshop.setItem(KEY, [...new Set(known).add(`${kind} ${address}`)]);
 }

@@ -83,8 +83,10 @@ export async function findJob(id: string): Promise<Result<KeptJob> | undefined> 
 export async function allJobs(): Promise<{ jobs: KeptJob[]; unread: UnreadJob[] }> {
   const jobs: KeptJob[] = [];
   const unread: UnreadJob[] = [];
-  for (const id of await database.jobs.keys()) {
-    const read = await findJob(id);
+  const ids = await database.jobs.keys();
+  const found = await Promise.all(ids.map(findJob));
+  for (const [at, read] of found.entries()) {
+    const id = ids[at] ?? '';
     if (read?.ok) jobs.push(read.value);
     else if (read) {
       const kept = (await database.jobs.getItem<Kept>(id)) ?? {};

@@ -1,3 +1,5 @@
+import { some } from './some.ts';
+
 /** Words of the history of a job. */
 export const history = {
   open: 'History',
@@ -8,8 +10,7 @@ export const history = {
   versions: 'Earlier versions',
   versionsHint: 'Kept by themselves when the job is opened and every five minutes of work.',
   none: 'No earlier version yet.',
-  leftOut: (parts: readonly string[]): string =>
-    `Without what cannot be read: ${parts.slice(0, 3).join('; ')}${parts.length > 3 ? ` and ${parts.length - 3} more` : ''}.`,
+  leftOut: (parts: readonly string[]): string => `Without what cannot be read: ${some(parts, 3)}.`,
   back: 'Return to it',
   compare: 'Compare',
   returning: (when: string): string => `return to ${when}`,

@@ -9,6 +9,7 @@ import { history } from './history.ts';
 import { ledger } from './ledger.ts';
 import { list } from './list.ts';
 import { ornaments } from './ornaments.ts';
+import { some } from './some.ts';
 import { printers } from './printers.ts';
 import { proof } from './proof.ts';
 import { readable } from './readable.ts';
@@ -89,9 +90,9 @@ export const texts = {
     leftOut: (count: number): string =>
       count === 1 ? 'A part could not be read' : `${count} parts could not be read`,
     mended: (name: string, leftOut: readonly string[]): string =>
-      `Of “${name}” this could not be read: ${leftOut.slice(0, 4).join('; ')}${leftOut.length > 4 ? ` and ${leftOut.length - 4} more` : ''}. As it was it stands in its history.`,
+      `Of “${name}” this could not be read: ${some(leftOut, 4)}. As it was it stands in its history.`,
     mendedFile: (name: string, leftOut: readonly string[]): string =>
-      `“${name}” was brought in, but for what could not be read of it: ${leftOut.slice(0, 4).join('; ')}.`,
+      `“${name}” was brought in, but for what could not be read of it: ${some(leftOut, 4)}.`,
     cannotOpen: 'This job cannot be opened.',
     saveAsIs: 'Save it as it is',
     run: (day: string): string => `run ${day}`,

@@ -46,10 +46,9 @@ function oneOf(given: Given, name: string, accepted: readonly string[]): string 
 }
 
 /** An angle or a count; an angle may have its sign. */
-function number({ options, rest }: Given, name: string, other: number): number {
+function number({ options }: Given, name: string, other: number): number {
   const value = options[name];
-  const plain = typeof value === 'string' ? value.replace(/°$/, '') : value;
-  return decimal({ rest, options: { [name]: plain } }, name, other);
+  return value === undefined ? other : decimal(name, String(value).replace(/°$/, ''));
 }
 
 const KINDS: Readonly<Record<Kind, SizeOptions>> = {

@@ -1,4 +1,4 @@
-import { boxOf, isInside, type Box, type Point, type Ring } from '../geometry/index.ts';
+import { boxOf, boxWithin, isInside, type Point, type Ring } from '../geometry/index.ts';
 import { edgePart, joinedEdges, startedAt, type CutKind } from '../shape/index.ts';
 import type { SheetCut } from '../sheet/index.ts';
 import { shortTour, type Visit } from './tour.ts';
@@ -161,17 +161,11 @@ function depthsOf(rings: readonly Ring[]): number[] {
     if (!point || !box) return 0;
     const around = rings.filter((other, index) => {
       const whole = boxes[index];
-      return index !== at && whole && holds(whole, box) && isInside(point, [other]);
+      return index !== at && whole && boxWithin(box, whole, 0) && isInside(point, [other]);
     });
     return around.length;
   });
 }
-
-const holds = (outer: Box, inner: Box): boolean =>
-  outer.left <= inner.left &&
-  outer.top <= inner.top &&
-  outer.right >= inner.right &&
-  outer.bottom >= inner.bottom;
 
 /** Where the knife is when it has gone along all lines of a cut. */
 function endOf(cut: OrderedCut | undefined): Point | undefined {

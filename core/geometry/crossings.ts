@@ -1,4 +1,5 @@
 import type { Point } from './affine.ts';
+import { boxOf } from './box.ts';
 
 const { ceil, floor, max, min, sqrt } = Math;
 
@@ -32,6 +33,8 @@ export function countCrossings(rings: readonly (readonly Point[])[], most: numbe
   return count;
 }
 
+const NOWHERE = { left: 0, top: 0, right: 0, bottom: 0 };
+
 class Grid {
   private readonly cells = new Map<number, number[]>();
   private readonly across: number;
@@ -40,11 +43,7 @@ class Grid {
   private readonly top: number;
 
   constructor(points: readonly Point[], count: number) {
-    let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-    for (const { x, y } of points) {
-      [left, right] = [min(left, x), max(right, x)];
-      [top, bottom] = [min(top, y), max(bottom, y)];
-    }
+    const { left, top, right, bottom } = boxOf(points) ?? NOWHERE;
     this.across = max(1, ceil(sqrt(count)));
     this.size = max(right - left, bottom - top, 1e-9) / this.across;
     [this.left, this.top] = [left, top];

@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import { isProblem, seededRandom, valueAt, type Problem } from '../base/index.ts';
 import {
   color,
+  fieldsInOrder,
   columnName,
   freshKeys,
   LIST_LIMITS,
@@ -75,7 +76,7 @@ export const LIST_COMMANDS = {
         const rows = list.rows.map((row): ListRow => {
           const own = fields[row.key];
           if (!own) return row;
-          const next = list.columns.map((_, column) => row.fields[column] ?? '');
+          const next = fieldsInOrder(list, row.fields);
           for (const [column, text] of Object.entries(own)) {
             const at = atColumn(list, column);
             if (isProblem(at)) failure = at;
@@ -113,10 +114,9 @@ export const LIST_COMMANDS = {
           const put = (old: string, place: number): string => fields[place - at]?.trim() ?? old;
           rows[start + line] = {
             ...before,
-            fields: list.columns.map((_, place) => {
-              const old = before.fields[place] ?? '';
-              return place < at ? old : put(old, place);
-            }),
+            fields: fieldsInOrder(list, before.fields).map((old, place) =>
+              place < at ? old : put(old, place),
+            ),
           };
         }
         const read = listSchema.safeParse({ ...list, rows });
@@ -144,7 +144,7 @@ export const LIST_COMMANDS = {
       );
       const added = rows.map((fields, at): ListRow => ({
         key: keys[at] ?? '',
-        fields: before.columns.map((_, column) => fields[column] ?? ''),
+        fields: fieldsInOrder(before, fields),
       }));
       const found = before.rows.findIndex(({ key }) => key === behind);
       const at = found < 0 ? before.rows.length : found + 1;
@@ -206,7 +206,7 @@ export const LIST_COMMANDS = {
         columns: [...before.columns, column],
         rows: before.rows.map((row) => ({
           ...row,
-          fields: [...before.columns.map((_, at) => row.fields[at] ?? ''), ''],
+          fields: [...fieldsInOrder(before, row.fields), ''],
         })),
       });
     },
@@ -337,9 +337,7 @@ export const LIST_COMMANDS = {
           (number < 0 ? '-' : '') + String(Math.abs(number)).padStart(digits, '0');
         const rows = list.rows.map((row, place) => ({
           ...row,
-          fields: list.columns.map((_, column) =>
-            column === at ? written(numbers[place] ?? 0) : (row.fields[column] ?? ''),
-          ),
+          fields: fieldsInOrder(list, row.fields).with(at, written(numbers[place] ?? 0)),
         }));
         return { ...list, rows };
       }),

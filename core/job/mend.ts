@@ -63,7 +63,7 @@ function drawable(job: Job, leftOut: string[]): MendedJob {
   for (const [at, { elements }] of job.pieces.entries())
     for (const [place, element] of elements.entries())
       if (tooMuch.has(element)) leftOut.push(placeInWords(job, ['pieces', at, 'elements', place]));
-  return { job: withoutTooMuch(job), leftOut: counted(leftOut) };
+  return { job: withoutTooMuch(job, tooMuch), leftOut: counted(leftOut) };
 }
 
 /** Names, each once, with how often it came. */

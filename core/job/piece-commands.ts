@@ -1,6 +1,6 @@
 import type { Art } from '../art/index.ts';
 import { freeId, type Problem } from '../base/index.ts';
-import { pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
+import { PIECE_NAME_LETTERS, pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
 import { resizedShape } from '../shape/index.ts';
 import { measuredSchema, trySize, type MeasuredThing } from '../things/index.ts';
 import { follows } from './added.ts';
@@ -17,7 +17,7 @@ function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
     'piece',
     job.pieces.map((one) => one.id),
   );
-  const name = (given.name ?? like.name).slice(0, MOST_LETTERS);
+  const name = (given.name ?? like.name).slice(0, PIECE_NAME_LETTERS);
   const wanted = { ...job.plan.wanted, [id]: job.plan.wanted[like.id] ?? 0 };
   return {
     ...job,
@@ -25,9 +25,6 @@ function withPieceLike(job: Job, like: Piece, given: Partial<Piece>): Job {
     plan: { ...job.plan, wanted },
   };
 }
-
-/** Of a piece's name. */
-const MOST_LETTERS = 120;
 
 /** What a piece that follows another can have of its own beside its elements. */
 const OWN: readonly string[] = ['name', 'ground'];

@@ -13,8 +13,7 @@ export function tooMuchIn({ pieces, oneOffs = {} }: Holders): ReadonlySet<PieceE
 }
 
 /** A job without such elements; the same job where there are none. */
-export function withoutTooMuch(job: Job): Job {
-  const tooMuch = tooMuchIn(job);
+export function withoutTooMuch(job: Job, tooMuch = tooMuchIn(job)): Job {
   if (tooMuch.size === 0) return job;
   const kept = <E extends PieceElement>(elements: readonly E[]): E[] =>
     elements.filter((one) => !tooMuch.has(one));

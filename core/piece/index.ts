@@ -66,10 +66,11 @@ export { findTooMuch, MOST_DRAWN } from './drawn-amount.ts';
 export { artOfElement, withFills } from './element-fills.ts';
 export { textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
-export { seenBox, seenBoxOf } from './seen.ts';
+export { placedBoxes, seenBox, seenBoxOf } from './seen.ts';
 export {
   columnName,
   fieldOf,
+  fieldsInOrder,
   fieldsOfRow,
   findQuantity,
   freshKeys,
@@ -103,4 +104,4 @@ export {
   type CopyFacts,
 } from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
-export { pieceSchema, pieceSize, type Piece } from './piece.ts';
+export { PIECE_NAME_LETTERS, pieceSchema, pieceSize, type Piece } from './piece.ts';

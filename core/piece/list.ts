@@ -34,6 +34,12 @@ export const listSchema = z.object({
 });
 export type List = z.infer<typeof listSchema>;
 
+/** What a row says in each column, from first to last; nothing where it has no field. */
+export const fieldsInOrder = (
+  { columns }: Pick<List, 'columns'>,
+  fields: readonly string[],
+): string[] => columns.map((_, at) => fields[at] ?? '');
+
 const fieldsKnown = new WeakMap<ListRow, { columns: unknown; fields: Record<string, string> }>();
 
 /** The fields of a row by the names of their columns. */

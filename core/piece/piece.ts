@@ -7,10 +7,13 @@ import { color, fillSchema } from './fill.ts';
 
 const creaseEnd = z.object({ x: z.number(), y: z.number() });
 
+/** How long the name of a piece may be. */
+export const PIECE_NAME_LETTERS = 120;
+
 /** One label, sticker or tag: an edge with print inside. Elements print from first to last. */
 export const pieceSchema = z.object({
   id: plainId,
-  name: z.string().min(1).max(120),
+  name: z.string().min(1).max(PIECE_NAME_LETTERS),
   edge: edgeShapeSchema,
   /** How far the ground prints beyond the edge, mm. */
   bleed: z.number().min(0).max(20),

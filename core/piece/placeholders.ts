@@ -82,9 +82,7 @@ export function unreadPlaceholders(text: string): UnreadPlaceholder[] {
 /** Parts of a format that say a day. Source: Unicode TR 35, date field symbols, as date-fns reads them. */
 const DAY_PARTS = /^[GyRuQqMLwIdEeicPo]+$/;
 
-const isDateFormat = (as: string): boolean =>
-  lettersOf(as).every((letters) => DAY_PARTS.test(letters)) &&
-  written(new Date(0), as) !== undefined;
+const isDateFormat = (as: string): boolean => written(new Date(0), as) !== undefined;
 
 /** The runs of letters in a format that stand for something: what stands between quotes is said as it is. */
 const lettersOf = (as: string): string[] => as.replace(/'[^']*'/g, ' ').match(/[A-Za-z]+/g) ?? [];

@@ -1,6 +1,6 @@
 import type { Art } from '../art/index.ts';
-import { apply, isInside, type Point } from '../geometry/index.ts';
-import { isPlain, type CompiledPiece, type PlacedElement } from '../piece/index.ts';
+import { isInside } from '../geometry/index.ts';
+import { isPlain, placedBoxes, type CompiledPiece, type PlacedElement } from '../piece/index.ts';
 
 /**
  * The one colour that a piece prints beyond its edge, in small letters: that of its material where it
@@ -18,10 +18,11 @@ export function findBleedInk(
 
 /** Whether an element prints beyond the edge; of pictures that may be clear there it is not assumed. */
 function reachesOut(
-  { element, compiled, maps }: PlacedElement,
+  placed: PlacedElement,
   { rings }: CompiledPiece,
   art: Readonly<Record<string, Art>>,
 ): boolean {
+  const { element } = placed;
   if (element.hidden) return false;
   if (element.kind === 'picture') {
     const drawn = art[element.art];
@@ -29,13 +30,7 @@ function reachesOut(
     if (element.spread !== undefined) return true;
     if (!solid && element.fit !== 'cover') return false;
   }
-  const reach = compiled.reach ?? 0;
-  const [x, y] = [compiled.width / 2 + reach, compiled.height / 2 + reach];
-  const corners: Point[] = [
-    { x: -x, y: -y },
-    { x, y: -y },
-    { x, y },
-    { x: -x, y },
-  ];
-  return maps.some((map) => corners.some((corner) => !isInside(apply(map, corner), rings)));
+  return placedBoxes(placed, placed.compiled.reach ?? 0).some((box) =>
+    box.some((corner) => !isInside(corner, rings)),
+  );
 }

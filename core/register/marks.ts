@@ -192,7 +192,7 @@ export function whyNotTrusted({
   if (confidence >= TRUSTED) return undefined;
   if (turned) return 'The sheet lies the other way round: the ring dot is not where it should be.';
   const count = found.filter(Boolean).length;
-  if (map && found.filter(Boolean).length > 2 && !wayKnown)
+  if (map && count > 2 && !wayKnown)
     return 'Neither the ring dot nor the mark opposite it was seen, so it is not known which way round the sheet lies. Nothing was cut.';
   if (map && (isDistorted(map) || residual > LARGE))
     return 'The marks do not stand as they do on this sheet: it may be another one, or something was taken for a mark. Nothing was cut.';

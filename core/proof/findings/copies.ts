@@ -11,22 +11,37 @@ import {
 import { findBleedInk } from '../bleed-ink.ts';
 import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
 
-/** A finding about copies of one sheet, told once for all of them. */
-function perSheet(
+type Tell = (
+  copies: readonly SheetCopy[],
+  count: string,
+  sheet: CompiledSheet,
+) => Omit<Finding, 'where' | 'fix'>;
+
+type FixOf = (copies: readonly SheetCopy[], sheet: CompiledSheet, at: number) => Fix | undefined;
+
+/** A finding about copies of one sheet, told once for all of them, that putting copies elsewhere mends. */
+const perSheet = (
+  context: ProofContext,
+  found: (sheet: CompiledSheet) => readonly SheetCopy[],
+  tell: Tell,
+  otherwise?: FixOf,
+): Finding[] =>
+  toldPerSheet(context, found, {
+    tell,
+    fixOf: (copies, sheet, at) =>
+      putBack(copies) ?? otherwise?.(copies, sheet, at) ?? freedFrom(copies, at),
+  });
+
+function toldPerSheet(
   { compiled }: ProofContext,
   found: (sheet: CompiledSheet) => readonly SheetCopy[],
-  tell: (
-    copies: readonly SheetCopy[],
-    count: string,
-    sheet: CompiledSheet,
-  ) => Omit<Finding, 'where' | 'fix'>,
-  otherwise?: (copies: readonly SheetCopy[], sheet: CompiledSheet) => Fix | undefined,
+  { tell, fixOf }: { readonly tell: Tell; readonly fixOf?: FixOf },
 ): Finding[] {
   return compiled.sheets.flatMap((sheet, index): Finding[] => {
     const copies = found(sheet);
     const [first] = copies;
     if (!first) return [];
-    const fix = putBack(copies) ?? otherwise?.(copies, sheet) ?? freedFrom(copies, index);
+    const fix = fixOf?.(copies, sheet, index);
     const count =
       copies.length === 1 ? `A copy of “${first.piece.piece.name}”` : `${copies.length} copies`;
     const on = compiled.sheets.length > 1 ? `${count} on sheet ${index + 1}` : count;
@@ -264,38 +279,31 @@ function bleedLost(copy: SheetCopy, { zones }: CompiledSheet): number {
 /** Less is not seen, mm. */
 const LOST = 0.05;
 
+/** Free places are judged by edges, so a copy would be left where it is: nothing mends it of itself. */
 export const bleedCutOff: FindingKind = {
   code: 'bleed-cut-off',
-  check: (context) =>
-    perSheet(
-      context,
-      (sheet) => {
-        const paper = context.compiled.job.material.color.toLowerCase();
-        return sheet.copies.filter(
-          (copy) => bleedLost(copy, sheet) > LOST && inkOf(copy, context) !== paper,
-        );
-      },
-      (copies, count, sheet) => {
-        const lost = copies.map((copy) => bleedLost(copy, sheet));
-        const worst = lost.indexOf(Math.max(...lost));
-        const { placement, piece } = copies[worst] as SheetCopy;
-        const named = `“${piece.piece.name}”, no. ${copyParts(placement.copy).which}`;
-        const most = (lost[worst] ?? 0).toFixed(1);
-        return {
-          code: 'bleed-cut-off',
-          severity: 'note',
-          what:
-            copies.length === 1
-              ? `${named} lacks ${most} mm of its bleed beside a mark.`
-              : `${count} lack bleed beside marks: ${named} most of all, by ${most} mm.`,
-          why: 'A cut that is off towards the mark shows paper there. Move the label away, or take smaller marks.',
-        };
-      },
-    ).map(withoutFix),
-};
-
-/** Free places are judged by edges: a copy would be left where it is. */
-const withoutFix = ({ fix, ...finding }: Finding): Finding => {
-  void fix;
-  return finding;
+  check: (context) => {
+    const paper = context.compiled.job.material.color.toLowerCase();
+    const lacking = (sheet: CompiledSheet): SheetCopy[] =>
+      sheet.copies.filter(
+        (copy) => bleedLost(copy, sheet) > LOST && inkOf(copy, context) !== paper,
+      );
+    const tell: Tell = (copies, count, sheet) => {
+      const lost = copies.map((copy) => bleedLost(copy, sheet));
+      const worst = lost.indexOf(Math.max(...lost));
+      const { placement, piece } = copies[worst] as SheetCopy;
+      const named = `“${piece.piece.name}”, no. ${copyParts(placement.copy).which}`;
+      const most = (lost[worst] ?? 0).toFixed(1);
+      return {
+        code: 'bleed-cut-off',
+        severity: 'note',
+        what:
+          copies.length === 1
+            ? `${named} lacks ${most} mm of its bleed beside a mark.`
+            : `${count} lack bleed beside marks: ${named} most of all, by ${most} mm.`,
+        why: 'A cut that is off towards the mark shows paper there. Move the label away, or take smaller marks.',
+      };
+    };
+    return toldPerSheet(context, lacking, { tell });
+  },
 };

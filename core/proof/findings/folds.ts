@@ -1,14 +1,17 @@
 import {
-  apply,
   boxOfRings,
   commonOf,
-  corners,
   isInside,
   signedArea,
   type Point,
   type Ring,
 } from '../../geometry/index.ts';
-import { elementTitle, type CompiledPiece, type PlacedElement } from '../../piece/index.ts';
+import {
+  elementTitle,
+  placedBoxes,
+  type CompiledPiece,
+  type PlacedElement,
+} from '../../piece/index.ts';
 import { zonesOf } from '../../things/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
 import { allWords, letterBoxes, place, quoted } from '../words-in-piece.ts';
@@ -36,19 +39,13 @@ function shownIn(context: ProofContext): Shown[] {
     piece.elements.flatMap((placed): Shown[] => {
       const { element } = placed;
       if (element.kind !== 'picture' && element.kind !== 'code') return [];
-      const rings = boxesOf(placed);
+      const rings = placedBoxes(placed);
       if (element.kind === 'picture' && fills(rings, piece)) return [];
       const title = elementTitle(element, (id) => context.compiled.job.art[id]);
       return [{ piece, placed, called: `“${title}”`, rings }];
     }),
   );
   return [...words, ...others].filter(({ rings }) => rings.length > 0);
-}
-
-function boxesOf({ compiled, maps }: PlacedElement): Ring[] {
-  const [x, y] = [compiled.width / 2, compiled.height / 2];
-  const box = corners({ left: -x, top: -y, right: x, bottom: y });
-  return maps.map((map) => box.map((corner) => apply(map, corner)));
 }
 
 const fills = (rings: readonly Ring[], { rings: edge }: CompiledPiece): boolean =>
@@ -73,48 +70,47 @@ function overFold(rings: readonly Ring[], fold: readonly Point[]): number {
   return Math.min(-least, most);
 }
 
-const severityOf = ({ placed }: Shown): Finding['severity'] =>
-  placed.element.kind === 'picture' ? 'note' : 'warning';
+/** A kind of finding of everything shown that lies somewhere. */
+const shownWhere = (
+  code: string,
+  liesThere: (shown: Shown, context: ProofContext) => boolean,
+  { where, why }: { readonly where: string; readonly why: string },
+): FindingKind => ({
+  code,
+  check: (context) =>
+    shownIn(context)
+      .filter((shown) => liesThere(shown, context))
+      .map(({ piece, placed, called }): Finding => ({
+        code,
+        severity: placed.element.kind === 'picture' ? 'note' : 'warning',
+        where: place({ ...placed, piece }),
+        what: `${called} on “${piece.piece.name}” ${where}.`,
+        why,
+      })),
+});
 
 /** Words, codes and pictures that lie across a fold. */
-export const acrossFold: FindingKind = {
-  code: 'across-fold',
-  check: (context) =>
-    shownIn(context).flatMap((shown): Finding[] => {
-      const { piece, placed, called, rings } = shown;
-      if (!piece.creases.some((fold) => overFold(rings, fold) > UNSEEN)) return [];
-      return [
-        {
-          code: 'across-fold',
-          severity: severityOf(shown),
-          where: place({ ...placed, piece }),
-          what: `${called} on “${piece.piece.name}” lies across a fold.`,
-          why: 'On the thing it goes around the corner: part of it is seen from one side, part from the other.',
-        },
-      ];
-    }),
-};
+export const acrossFold = shownWhere(
+  'across-fold',
+  ({ piece, rings }) => piece.creases.some((fold) => overFold(rings, fold) > UNSEEN),
+  {
+    where: 'lies across a fold',
+    why: 'On the thing it goes around the corner: part of it is seen from one side, part from the other.',
+  },
+);
 
 /** Words, codes and pictures where one end of the label lies over the other. */
-export const inOverlap: FindingKind = {
-  code: 'in-overlap',
-  check: (context) =>
-    shownIn(context).flatMap((shown): Finding[] => {
-      const { piece, placed, called, rings } = shown;
-      const thing = piece.piece.variant?.thing ?? context.compiled.job.thing;
-      const zones = zonesOf(thing, piece.piece.edge).filter(({ name }) => name === 'overlap');
-      if (!zones.some((zone) => reachesInto(rings, zone.rings))) return [];
-      return [
-        {
-          code: 'in-overlap',
-          severity: severityOf(shown),
-          where: place({ ...placed, piece }),
-          what: `${called} on “${piece.piece.name}” stands in the overlap.`,
-          why: 'The other end of the label lies over it, and hides it.',
-        },
-      ];
-    }),
-};
+export const inOverlap = shownWhere(
+  'in-overlap',
+  ({ piece: { piece }, rings }, { compiled }) =>
+    zonesOf(piece.variant?.thing ?? compiled.job.thing, piece.edge).some(
+      (zone) => zone.name === 'overlap' && reachesInto(rings, zone.rings),
+    ),
+  {
+    where: 'stands in the overlap',
+    why: 'The other end of the label lies over it, and hides it.',
+  },
+);
 
 /** Whether something reaches into a zone by more than is seen. */
 function reachesInto(rings: readonly Ring[], zone: readonly Ring[]): boolean {

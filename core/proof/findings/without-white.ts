@@ -1,10 +1,10 @@
 import { luminance, rgbOf } from '../../color/index.ts';
 import { colorsOfPieces, leadColor } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
+import { some } from '../row-names.ts';
 
 /** From here on a colour lays down so little ink that what is beneath it shows. */
 const PALE = 0.55;
-const SHOWN = 3;
 
 export const paleWithoutWhite: FindingKind = {
   code: 'pale-without-white',
@@ -14,13 +14,12 @@ export const paleWithoutWhite: FindingKind = {
       const pale = colorsOfPieces([piece]).filter((color) => luminance(rgbOf(color)) >= PALE);
       if (pale.length === 0) return [];
       const ground = piece.ground && pale.includes(leadColor(piece.ground).toLowerCase());
-      const more = pale.length > SHOWN ? ` and ${pale.length - SHOWN} more` : '';
       return [
         {
           code: 'pale-without-white',
           severity: 'warning',
           where: { piece: piece.id },
-          what: `${ground ? 'The ground' : 'Something'} of “${piece.name}” is pale (${pale.slice(0, SHOWN).join(', ')}${more}), and ${job.material.name.toLowerCase()} shows through it.`,
+          what: `${ground ? 'The ground' : 'Something'} of “${piece.name}” is pale (${some(pale)}), and ${job.material.name.toLowerCase()} shows through it.`,
           why: 'Printers print no white: pale colours vanish on clear, shiny and coloured stock. Take deeper colours, or white stock.',
         },
       ];

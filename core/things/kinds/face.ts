@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { corners, flatten, type Box } from '../../geometry/index.ts';
+import { boxAbout, corners, flatten } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
 import type { Fold, Zone } from '../flat.ts';
-import { boxZone, flat, mm, nothingLeft, rectangleOf, some, type ThingKind } from './kind.ts';
+import { flat, mm, nothingLeft, rectangleOf, some, type ThingKind } from './kind.ts';
 
 /** A flat four-cornered face: a box's side, a packet, a bar. */
 export const faceSchema = z.object({
@@ -26,24 +26,10 @@ export function hemZones(inner: EdgeShape, outer: EdgeShape): Zone[] {
   ];
 }
 
-/** The finished box inside a hem, the zones of both, and the folds between them. */
-export function hemmed(
-  width: number,
-  height: number,
-  allowance: number,
-): { zones: Zone[]; folds: Fold[] } {
-  const box = (grow: number): Box => ({
-    left: -width / 2 - grow,
-    top: -height / 2 - grow,
-    right: width / 2 + grow,
-    bottom: height / 2 + grow,
-  });
-  const [inner, outer] = [corners(box(0)), corners(box(allowance))];
-  const folds = inner.map((corner, at): Fold => [corner, inner[(at + 1) % 4] ?? corner]);
-  return {
-    zones: [boxZone('front', box(0)), { name: 'hem', rings: [outer, [...inner].reverse()] }],
-    folds,
-  };
+/** The folds between a finished box and the hem around it. */
+export function hemFolds(width: number, height: number): Fold[] {
+  const inner = corners(boxAbout({ x: 0, y: 0 }, width, height));
+  return inner.map((corner, at): Fold => [corner, inner[(at + 1) % 4] ?? corner]);
 }
 
 /** A face less the clearance on every side; round corners follow inwards. */
@@ -62,8 +48,8 @@ export const face: ThingKind<Face> = {
       const inner = rectangleOf(width, height, Math.max(0, face.radius - clearance));
       const radius = inner.kind === 'rectangle' && inner.radius > 0 ? inner.radius + allowance : 0;
       const shape = rectangleOf(width + 2 * allowance, height + 2 * allowance, radius);
-      const { folds } = hemmed(width, height, allowance);
-      return flat(shape, { zones: hemZones(inner, shape), folds, warnings });
+      const [zones, folds] = [hemZones(inner, shape), hemFolds(width, height)];
+      return flat(shape, { zones, folds, warnings });
     }
     return flat(rectangleOf(width, height, Math.max(0, face.radius - clearance)), { warnings });
   },

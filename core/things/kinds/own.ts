@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { plainShape, shapeSize } from '../../shape/index.ts';
-import { flat, mm, rectangleOf, some, type ThingKind } from './kind.ts';
-import { hemmed, hemZones } from './face.ts';
+import { flat, mm, some, type ThingKind } from './kind.ts';
+import { hemFolds, hemZones } from './face.ts';
 
 /** Any size and plain shape that is already known. */
 export const ownSchema = z.object({
@@ -9,7 +9,7 @@ export const ownSchema = z.object({
   shape: z.enum(['rectangle', 'ellipse', 'circle']),
   width: mm,
   height: mm,
-  /** Hem or seam outside the finished edge mm. */
+  /** Hem or seam outside the finished edge, mm. */
   allowance: some.default(0),
 });
 export type Own = z.infer<typeof ownSchema>;
@@ -18,15 +18,11 @@ export type Own = z.infer<typeof ownSchema>;
 export const own: ThingKind<Own> = {
   usual: { kind: 'own', shape: 'rectangle', width: 90, height: 60, allowance: 0 },
   size({ shape, width, height, allowance }) {
-    if (shape === 'rectangle' && allowance > 0)
-      return flat(
-        rectangleOf(width + 2 * allowance, height + 2 * allowance),
-        hemmed(width, height, allowance),
-      );
     const inner = plainShape(shape, width, height);
     if (allowance === 0) return flat(inner);
     const size = shapeSize(inner);
     const outer = plainShape(shape, size.width + 2 * allowance, size.height + 2 * allowance);
-    return flat(outer, { zones: hemZones(inner, outer) });
+    const folds = shape === 'rectangle' ? hemFolds(width, height) : [];
+    return flat(outer, { zones: hemZones(inner, outer), folds });
   },
 };
