@@ -1,5 +1,5 @@
 export default {
-  testEnvironment: 'node',
+  testEnvironment: './tools/jest-environment.mjs',
   maxWorkers: 2,
   testTimeout: 300_000,
   testMatch: ['**/*.test.ts'],
