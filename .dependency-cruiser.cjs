@@ -4,6 +4,7 @@ const CORE = [
   'units',
   'color',
   'geometry',
+  'packing',
   'raster',
   'register',
   'shape',

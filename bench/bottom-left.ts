@@ -1,4 +1,4 @@
-import { Board, gridSize, reachOf, turnedOutline, type NestPlace } from '../core/sheet/index.ts';
+import { Board, gridSize, reachOf, turnedOutline, type NestPlace } from '../core/packing/index.ts';
 import type { NestInstance } from './nest-shapes.ts';
 
 const CELL = 0.25; // mm

@@ -1,6 +1,6 @@
 import { seededRandom, type Random } from '../core/base/index.ts';
 import { signedArea, type Point, type Ring } from '../core/geometry/index.ts';
-import type { NestRoom, NestWish } from '../core/sheet/index.ts';
+import type { NestRoom, NestWish } from '../core/packing/index.ts';
 
 const around = (count: number, radius: (share: number, at: number) => number): Point[] =>
   Array.from({ length: count }, (_, at) => {

@@ -1,5 +1,5 @@
 import { parentPort } from 'node:worker_threads';
-import { nestSheets, type Nested } from '../core/sheet/index.ts';
+import { nestSheets, type Nested } from '../core/packing/index.ts';
 import { nestInstances } from './nest-shapes.ts';
 
 /** Which sheet is nested, with which luck, and for how long. */

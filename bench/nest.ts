@@ -1,6 +1,6 @@
 import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
-import { findFaults, type Nested } from '../core/sheet/index.ts';
+import { findFaults, type Nested } from '../core/packing/index.ts';
 import { mapRing, placed } from '../core/geometry/index.ts';
 import { bottomLeft } from './bottom-left.ts';
 import { nestInstances, type NestInstance } from './nest-shapes.ts';

@@ -1,5 +1,5 @@
 import { seededRandom } from '../core/base/index.ts';
-import { tryPack } from '../core/sheet/index.ts';
+import { tryPack } from '../core/packing/index.ts';
 import { median, type Row } from './row.ts';
 
 const SHEETS = [

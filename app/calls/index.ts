@@ -1,5 +1,4 @@
-import type { CallWorker } from './host.ts';
-import { CallHost } from './host.ts';
+import { CallHost, type CallWorker } from './host.ts';
 import { artBytes } from '../storage/index.ts';
 
 /** Starts workers of a name, by which they are told apart where processes are looked at. */

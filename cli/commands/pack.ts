@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { expectGood } from '../../core/base/index.ts';
-import { tryPack } from '../../core/sheet/index.ts';
+import { tryPack } from '../../core/packing/index.ts';
 import { readOptions, refuse, whole } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readBytes, writeWhole } from '../files.ts';

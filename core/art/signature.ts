@@ -1,14 +1,15 @@
 import type { Platform } from '../base/index.ts';
 import {
+  type Affine,
   boxOf,
   boxOfRings,
+  compose,
   flatten,
+  IDENTITY,
   isInside,
   mapPath,
-  type Affine,
   type Ring,
 } from '../geometry/index.ts';
-import { compose, IDENTITY } from '../geometry/index.ts';
 import { rgbOf } from '../color/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';

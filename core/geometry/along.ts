@@ -1,5 +1,4 @@
-import type { Path, PathStep } from './path.ts';
-import { ellipsePath } from './path.ts';
+import { ellipsePath, type Path, type PathStep } from './path.ts';
 import type { Point } from './affine.ts';
 
 /** A line whose length is known at each of its points, so that places on it are found by distance. */

@@ -1,6 +1,7 @@
 import { isProblem } from '../base/index.ts';
 import { compiled, runAll } from '../testing/example-job.ts';
-import { arrange, findFaults, type CopyId } from '../sheet/index.ts';
+import { findFaults } from '../packing/index.ts';
+import { arrange, type CopyId } from '../sheet/index.ts';
 import { keepClear, PLAIN_SHEETS, printable, type Stock } from '../stock/index.ts';
 import { createJob, runCommand, tryCommand, type CommandCall, type Job } from './index.ts';
 

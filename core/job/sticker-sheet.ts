@@ -1,7 +1,8 @@
 import { freeId, problem, type Problem } from '../base/index.ts';
 import { boxAround, boxWithin, grown, type Box } from '../geometry/index.ts';
 import type { Piece, PieceElement } from '../piece/index.ts';
-import { freeRooms, stockOf } from '../sheet/index.ts';
+import { freeRooms } from '../packing/index.ts';
+import { stockOf } from '../sheet/index.ts';
 import { keepClear, printable } from '../stock/index.ts';
 import { copiesOn } from './outlines.ts';
 import type { Job } from './schema.ts';

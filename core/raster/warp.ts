@@ -1,6 +1,5 @@
 import type { Affine } from '../geometry/index.ts';
-import type { RgbaImage } from './image.ts';
-import { blankImage } from './image.ts';
+import { blankImage, type RgbaImage } from './image.ts';
 
 const { floor } = Math;
 

@@ -12,9 +12,15 @@ import { pieceSize, type List, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
 import { findCopy, isPrinted, madeOf, printedNames } from './made-copies.ts';
 import { copyParts, type CopyId, type HandPlace, type Plan } from './plan.ts';
-import { mostThatFit, type BoundTurns } from './bound.ts';
-import { fillBest } from './fill-best.ts';
-import { reserved, stepAndRepeat, type Repeated, type Spot } from './step-and-repeat.ts';
+import {
+  type BoundTurns,
+  fillBest,
+  mostThatFit,
+  type Repeated,
+  reserved,
+  type Spot,
+  stepAndRepeat,
+} from '../packing/index.ts';
 
 /** What an arrangement needs to know of a job. */
 export interface Arrangeable {

@@ -12,7 +12,6 @@ export {
 } from './arrange.ts';
 export { backLayout } from './back.ts';
 export { mirroredBox, mirroredSheet, mirrorsWhole } from './mirrored.ts';
-export { mostThatFit } from './bound.ts';
 export { fitsOn, partsThatFit } from './fits.ts';
 export { compileSheet, findPrintClip, type CompiledSheet } from './compile.ts';
 export {
@@ -36,7 +35,6 @@ export {
   type CopiesSource,
   type MadeCopy,
 } from './made-copies.ts';
-export { freeRooms } from './fill-best.ts';
 export {
   copyAt,
   judgeCopy,
@@ -45,10 +43,8 @@ export {
   surroundingsOf,
   type PlaceJudged,
 } from './judge.ts';
-export { nearestFree } from './free-place.ts';
 export { cutLength, edgeCut, type SheetCut } from './sheet-cuts.ts';
 export { cropMarks, trimPlan, type NoTrimPlan, type TrimCut, type TrimPlan } from './trim-plan.ts';
-export { tryPack, type PackAnswer } from './pack.ts';
 export {
   copyId,
   copyParts,
@@ -62,11 +58,4 @@ export {
   type HandPlace,
   type Plan,
 } from './plan.ts';
-export { distanceOfRings, findFaults, type Faults } from './distance.ts';
-export { nestSheets, type NestEffort } from './nest/nest.ts';
-export { type Nested, type NestPlace, type NestWish } from './nest/sheet-search.ts';
-export { type NestRoom } from './nest/turned.ts';
-export { isBetterNest, nestJob, type NestedJob } from './nest/nest-job.ts';
-// What the benchmark's plain way of nesting stands on.
-export { Board } from './nest/board.ts';
-export { gridSize, reachOf, turnedOutline } from './nest/turned.ts';
+export { isBetterNest, nestJob, type NestedJob } from './nest-job.ts';

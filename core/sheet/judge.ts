@@ -12,7 +12,7 @@ import { placeEdge } from '../shape/index.ts';
 import { keepClear, printable, type Stock } from '../stock/index.ts';
 import type { Arrangeable } from './arrange.ts';
 import { findGap, type SheetCopy } from './sheet-copies.ts';
-import { nearestFree } from './free-place.ts';
+import { nearestFree } from '../packing/index.ts';
 
 /** What a copy may not touch on its sheet. */
 export interface Surroundings {

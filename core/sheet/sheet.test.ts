@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { createCompiler, type CompiledPiece, type Piece } from '../piece/index.ts';
 import { firstStock, spotPlaces, USUAL_MARKS, type Stock } from '../stock/index.ts';
+import { mostThatFit, tryPack } from '../packing/index.ts';
 import {
   arrange,
   compileSheet,
   findPrintClip,
-  mostThatFit,
-  tryPack,
   type Arrangeable,
   type CopySource,
   type Plan,

@@ -13,13 +13,15 @@ import {
   sheetMarks,
   SHIPPED_MATERIALS,
   SHIPPED_STOCK,
+  type SpotPlace,
   spotPlaces,
+  type Stock,
   stockSchema,
+  type Supply,
   supplySheets,
-  withUsed,
   USUAL_MARKS,
+  withUsed,
 } from './index.ts';
-import type { SpotPlace, Stock, Supply } from './index.ts';
 import { shapeSize } from '../shape/index.ts';
 
 test.each(SHIPPED_STOCK)('$name is a valid sheet that closes', (stock) => {

@@ -1,7 +1,6 @@
 import { shallowRef } from 'vue';
 import type { CommandCall } from '../../../core/job/index.ts';
-import type { BenchControls } from '../../ui/bench-view.ts';
-import { RULER } from '../../ui/bench-view.ts';
+import { type BenchControls, RULER } from '../../ui/bench-view.ts';
 import { findNudge } from '../job-keys.ts';
 import { useDragStep } from '../drag-step.ts';
 import type { DeskState } from './desk-state.ts';

@@ -1,5 +1,10 @@
-import { MATT_PAPER, type Supply } from '../../../core/stock/index.ts';
-import { SHIPPED_STOCK, spotCount, spotPlaces } from '../../../core/stock/index.ts';
+import {
+  MATT_PAPER,
+  SHIPPED_STOCK,
+  spotCount,
+  spotPlaces,
+  type Supply,
+} from '../../../core/stock/index.ts';
 import { supplyAfter } from './supply-after.ts';
 
 const plain = SHIPPED_STOCK.find(({ spots }) => !spots);

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Stock } from '../../../core/stock/index.ts';
-import { PLAIN_SHEETS } from '../../../core/stock/index.ts';
+import { PLAIN_SHEETS, type Stock } from '../../../core/stock/index.ts';
 import { useStockRoom } from '../../stock/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';

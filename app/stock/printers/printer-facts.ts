@@ -1,5 +1,9 @@
-import { farthest, mapFacts, type Calibration } from '../../../core/register/index.ts';
-import type { CalibratedSheet } from '../../../core/register/index.ts';
+import {
+  type CalibratedSheet,
+  type Calibration,
+  farthest,
+  mapFacts,
+} from '../../../core/register/index.ts';
 import type { PrinterOffers } from '../../../core/stock/index.ts';
 import type { PrinterTold } from '../../devices/bridge.ts';
 import { texts } from '../../texts/index.ts';

@@ -12,7 +12,7 @@ import {
   type Ring,
 } from '../../geometry/index.ts';
 import type { CompiledPiece, PieceElement } from '../../piece/index.ts';
-import { nearestFree } from '../../sheet/index.ts';
+import { nearestFree } from '../../packing/index.ts';
 import type { Finding, FindingKind, Fix } from '../finding.ts';
 
 /** Between the kiss cuts of two stickers, and to the outline around them, mm. */

@@ -1,5 +1,5 @@
 import { bad, good, unwatched, type Result, type Task } from '../base/index.ts';
-import { freeArea, mostOutlines, mostThatFit } from './bound.ts';
+import { freeArea, mostOutlines, mostThatFit } from './upper-bound.ts';
 import { nestSheets } from './nest/nest.ts';
 import { parsePackRequest, MOST_COPIES, type Lot, type PackRequest } from './pack-request.ts';
 import { packRows, type Packed, type PackPlacement } from './pack-rows.ts';

@@ -1,17 +1,17 @@
-import { expectGood } from '../../base/index.ts';
-import { parseList, type Piece } from '../../piece/index.ts';
-import { boxOfRings, flatten, mapRing, placed } from '../../geometry/index.ts';
-import { shapePath, type EdgeShape } from '../../shape/index.ts';
-import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../../stock/index.ts';
+import { expectGood } from '../base/index.ts';
+import { parseList, type Piece } from '../piece/index.ts';
+import { boxOfRings, flatten, mapRing, placed } from '../geometry/index.ts';
+import { shapePath, type EdgeShape } from '../shape/index.ts';
+import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../stock/index.ts';
+import { findFaults } from '../packing/index.ts';
 import {
   arrange,
-  findFaults,
   isBetterNest,
   nestJob,
   type Arrangeable,
   type NestedJob,
   type Plan,
-} from '../index.ts';
+} from './index.ts';
 
 const piece = (id: string, edge: EdgeShape): Piece => ({
   id,

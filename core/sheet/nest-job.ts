@@ -1,21 +1,19 @@
+import { flatten, largestRing, mapRing, placed, signedArea, type Ring } from '../geometry/index.ts';
+import type { Piece } from '../piece/index.ts';
+import { shapePath } from '../shape/index.ts';
+import { keepClear, printable } from '../stock/index.ts';
+import { pinnedCopies, stockOf, type Arrangeable } from './arrange.ts';
 import {
-  flatten,
-  largestRing,
-  mapRing,
-  placed,
-  signedArea,
-  type Ring,
-} from '../../geometry/index.ts';
-import type { Piece } from '../../piece/index.ts';
-import { shapePath } from '../../shape/index.ts';
-import { keepClear, printable } from '../../stock/index.ts';
-import { pinnedCopies, stockOf, type Arrangeable } from '../arrange.ts';
-import { freeArea } from '../bound.ts';
-import { isByRow, printedNames, MOST_COPIES } from '../made-copies.ts';
-import { inOrder, type NestedCopy, type Turns } from '../plan.ts';
-import { nestSheets, type NestEffort } from './nest.ts';
-import type { NestRoom } from './turned.ts';
-import type { Nested, NestPlace, NestWish } from './sheet-search.ts';
+  freeArea,
+  type Nested,
+  type NestEffort,
+  type NestPlace,
+  type NestRoom,
+  nestSheets,
+  type NestWish,
+} from '../packing/index.ts';
+import { isByRow, printedNames, MOST_COPIES } from './made-copies.ts';
+import { inOrder, type NestedCopy, type Turns } from './plan.ts';
 
 const MOST_SHEETS = 2000;
 

@@ -1,6 +1,6 @@
 import { seededRandom, type Random } from '../../base/index.ts';
 import type { Box, Point } from '../../geometry/index.ts';
-import { mostThatFit } from '../bound.ts';
+import { mostThatFit } from '../upper-bound.ts';
 import { circleRows } from '../circle-rows.ts';
 import { stepAndRepeat, type Room } from '../step-and-repeat.ts';
 import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './sheet-search.ts';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { bad, good, type Result } from '../base/index.ts';
 import { signedArea, type Ring } from '../geometry/index.ts';
-import type { BoundTurns } from './bound.ts';
+import type { BoundTurns } from './upper-bound.ts';
 import type { Repeated } from './step-and-repeat.ts';
 
 /** So many steps of a turn are tried at most. */
