@@ -1,6 +1,6 @@
 import { encodePngImage } from '../core/raster/index.ts';
 import { readArt } from '../core/art/index.ts';
-import { expectGood } from '../core/base/index.ts';
+import { expectOk } from '../core/base/index.ts';
 import { compileJob, createJob, loadResources, writePeel, type Job } from '../core/job/index.ts';
 import { createCompiler, resizedElement, type PieceElement } from '../core/piece/index.ts';
 import { allFindings } from '../core/proof/index.ts';
@@ -24,7 +24,7 @@ async function busyJob(): Promise<{ job: Job; art: Map<string, Uint8Array> }> {
     data[at + 3] = 255;
   }
   const png = encodePngImage({ width, height, data }, 600);
-  const { art, bytes } = expectGood(await readArt(nodePlatform, png, 'meadow.png'));
+  const { art, bytes } = expectOk(await readArt(nodePlatform, png, 'meadow.png'));
   const place = { id: '', angle: 0, locked: false };
   const elements = Array.from({ length: 59 }, (_, at): PieceElement => {
     const [x, y] = [((at % 8) - 3.5) * 14, (Math.floor(at / 8) - 3.5) * 10];

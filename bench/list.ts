@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks';
-import { expectGood, seededRandom } from '../core/base/index.ts';
+import { expectOk, seededRandom } from '../core/base/index.ts';
 import { readArt } from '../core/art/index.ts';
 import { inBrowser, openPeel, URL } from './browser.ts';
 import {
@@ -38,11 +38,11 @@ async function job(): Promise<{ job: Job; bytes: Map<string, Uint8Array> }> {
   const rows = Array.from({ length: RECORDS }, () =>
     [said(LETTERS), said(LETTERS), said(LETTERS)].join('\t'),
   );
-  const list = expectGood(parseList(['name\tlatin\tbed', ...rows].join('\n')));
+  const list = expectOk(parseList(['name\tlatin\tbed', ...rows].join('\n')));
   const photos = [];
   for (const seed of [1, 2])
     photos.push(
-      expectGood(
+      expectOk(
         await readArt(nodePlatform, await photoJpeg(2050, 1400, seed), `meadow-${seed}.jpg`),
       ),
     );
@@ -126,8 +126,8 @@ export async function benchList(): Promise<Row[]> {
   if (!list) throw new Error('no list');
   const alike: Job = { ...made, list: { ...list, rows: list.rows.slice(0, 1) } };
   const wanted = { ...alike.plan.wanted, 'piece-1': RECORDS };
-  const { each, ...plan } = alike.plan;
-  void each;
+  const { copiesPerRow, ...plan } = alike.plan;
+  void copiesPerRow;
   await whole(alike);
   const [merged, same] = [[] as number[], [] as number[]];
   let size = 0;

@@ -1,6 +1,6 @@
 import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
-import { findFaults, type Nested } from '../core/packing/index.ts';
+import { findLayoutViolations, type Nested } from '../core/packing/index.ts';
 import { mapRing, placed } from '../core/geometry/index.ts';
 import { bottomLeft } from './bottom-left.ts';
 import { nestInstances, type NestInstance } from './nest-shapes.ts';
@@ -80,6 +80,6 @@ function countFaults({ wishes, room }: NestInstance, { places }: Nested): number
   const rings = places.map(({ kind, x, y, angle }) =>
     mapRing(wishes[kind]?.ring ?? [], placed(x, y, angle)),
   );
-  const { outside, onTaken, near } = findFaults(rings, room);
+  const { outside, onTaken, near } = findLayoutViolations(rings, room);
   return outside.length + onTaken.length + near.length;
 }

@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks';
-import { expectGood } from '../core/base/index.ts';
+import { expectOk } from '../core/base/index.ts';
 import { readArt } from '../core/art/index.ts';
 import { compileJob, createJob, loadResources } from '../core/job/index.ts';
 import { printPdf, writePdf } from '../core/output/index.ts';
@@ -34,7 +34,7 @@ async function otherRenderer(): Promise<Row[]> {
 
 /** Compile and PDF of a sheet of 24 with a 12-megapixel picture, against embedding that picture once. */
 export async function benchPdf(): Promise<Row[]> {
-  const { art, bytes } = expectGood(
+  const { art, bytes } = expectOk(
     await readArt(nodePlatform, await photoJpeg(4000, 3000), 'meadow.jpg'),
   );
   const piece = 'piece-1';

@@ -1,5 +1,5 @@
 import { parseArgs, type ParseArgsConfig } from 'node:util';
-import { expectGood, problem, ProblemError } from '../core/base/index.ts';
+import { expectOk, problem, ProblemError } from '../core/base/index.ts';
 import { parseLength } from '../core/units/index.ts';
 
 /** Bad input: exit 2 with one line that says what was read, where, and what is accepted. */
@@ -95,7 +95,7 @@ export function length(given: Given, name: string, other?: number): number {
   const read = parseLength(needed(given, name));
   if (!read.ok)
     throw new ProblemError({ ...read.problem, what: `--${name}: ${read.problem.what}` });
-  return expectGood(read);
+  return expectOk(read);
 }
 
 /** An option that is a whole number. */

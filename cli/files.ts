@@ -1,6 +1,6 @@
 import { mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
-import { expectGood } from '../core/base/index.ts';
+import { expectOk } from '../core/base/index.ts';
 import { parsePeel, type Job, type JobWithArt } from '../core/job/index.ts';
 import { refuse } from './arguments.ts';
 
@@ -16,7 +16,7 @@ export function readBytes(path: string): Uint8Array {
 /** Reads a `.peel` job, with today's date replaced when one is given. */
 export function readJob(path: string | undefined, today?: string | boolean): JobWithArt {
   if (!path) return refuse('No job was named.', 'Give the path of a .peel file.');
-  const read = expectGood(parsePeel(readBytes(path), path));
+  const read = expectOk(parsePeel(readBytes(path), path));
   if (today === undefined) return read;
   if (!/^\d{4}-\d{2}-\d{2}$/.test(String(today)))
     return refuse(`--today: “${today}” is not a date.`, 'Write it as YYYY-MM-DD.', '--today');

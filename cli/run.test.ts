@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readHpgl } from '../devices/simulated/cutter.ts';
-import { StandInCutter, StandInPrinter } from '../devices/wire/index.ts';
+import { SimulatedNetworkCutter, SimulatedNetworkPrinter } from '../devices/wire/index.ts';
 import { writePeel } from '../core/job/index.ts';
 import { exampleJob } from '../core/testing/example-job.ts';
 import { exportCommand as exportCommand } from './commands/export.ts';
@@ -10,8 +10,8 @@ import { run } from './commands/run.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-run-'));
 const file = join(folder, 'seals.peel');
-const cutter = new StandInCutter();
-const printer = new StandInPrinter(async function* () {
+const cutter = new SimulatedNetworkCutter();
+const printer = new SimulatedNetworkPrinter(async function* () {
   await Promise.resolve();
   yield Uint8Array.of(1);
 });

@@ -6,6 +6,6 @@ export function terminalTask(): Task {
     progress: (share, doing) => {
       if (process.stderr.isTTY) process.stderr.write(`${Math.round(share * 100)} % ${doing}\n`);
     },
-    breathe: () => Promise.resolve(),
+    yieldNow: () => Promise.resolve(),
   };
 }

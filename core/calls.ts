@@ -1,4 +1,4 @@
-import { bad, good, type Platform, type Result, type Task } from './base/index.ts';
+import { err, ok, type Platform, type Result, type Task } from './base/index.ts';
 import {
   readArt,
   takeIn,
@@ -64,11 +64,11 @@ import {
   rehearseSheet,
   runJob,
   type Chances,
-  readLoaded,
+  locateSheet,
   sheetPdf,
   type Rehearsed,
   type Devices,
-  type Faults,
+  type SimulatedFaults,
   type LoadedPicture,
   type RunOrder,
   type RunReport,
@@ -88,7 +88,7 @@ import { readTypeface } from './type/index.ts';
 export interface CallGround {
   readonly platform: Platform;
   readonly artBytes: ArtBytes;
-  devices(seed: number, faults?: Faults): Devices;
+  devices(seed: number, faults?: SimulatedFaults): Devices;
   /** The first page of a PDF as a simulated printer that never prints true prints it, in a phone picture. */
   photographed(pdf: Uint8Array, seed: number): Promise<SheetPicture>;
 }
@@ -97,7 +97,7 @@ export interface CallGround {
 export interface RunArgs extends Pick<RunOrder, 'accept' | 'align' | 'only'> {
   readonly job: Job;
   readonly seed: number;
-  readonly faults?: Faults;
+  readonly faults?: SimulatedFaults;
 }
 
 /** Every call that may take over 16 ms. Pages run them in workers, Node runs them as they are. */
@@ -171,7 +171,7 @@ export interface Calls {
   /** A sheet rehearsed many times: the chance of a white sliver on each of its copies. */
   rehearse(args: Rehearsed & { job: Job; sheet: number }, task: Task): Promise<Result<Chances>>;
   /** How a printed sheet lies, from a phone or scanner picture of it. */
-  readLoaded(
+  locateSheet(
     args: LoadedPicture & { job: Job; sheet: number },
     task: Task,
   ): Promise<Result<SeenLoaded>>;
@@ -194,9 +194,9 @@ export function createCalls(ground: CallGround): Calls {
   };
   /** The first page of a PDF, printed and photographed in the computer alone: a JPEG. */
   const photo = async (pdf: Uint8Array, seed: number, task: Task): Promise<Uint8Array> => {
-    await task.breathe();
+    await task.yieldNow();
     const { image, dpi } = await ground.photographed(pdf, seed);
-    await task.breathe();
+    await task.yieldNow();
     return encodeJpegImage(platform, image, { quality: 88, dpi });
   };
   return {
@@ -212,26 +212,26 @@ export function createCalls(ground: CallGround): Calls {
     readTypeface: async ({ bytes, name }) => readTypeface(bytes, name),
     async pieceAsArt({ job, piece }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       const found = compiled.pieces.get(piece);
       return found
-        ? good(await pieceAsArt(platform, { compiled, resources, piece: found }))
-        : bad('job/gone', 'This piece is not in the job any more.', 'Choose another one.');
+        ? ok(await pieceAsArt(platform, { compiled, resources, piece: found }))
+        : err('job/gone', 'This piece is not in the job any more.', 'Choose another one.');
     },
     readList: ({ bytes, choices }) => readListFile(bytes, choices),
     async findings({ job, machine }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       return allFindings(compiled, { platform, resources, task, machine });
     },
     async blockers({ job }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       return openBlockers(compiled, { platform, resources });
     },
     async legibility({ job, ...where }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       return findLegibility(compiled, where, { platform, resources, task });
     },
     nest: ({ job, ...effort }, task) =>
@@ -239,7 +239,7 @@ export function createCalls(ground: CallGround): Calls {
     compareSheets: ({ job, onHand }, task) => compareSheets(job, onHand, task),
     async exportFiles({ job, formats, choices }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       return exportFiles(compiled, {
         platform,
         resources,
@@ -262,7 +262,7 @@ export function createCalls(ground: CallGround): Calls {
     async tryMarks({ style, sizes }, task) {
       const tried: MarkTrials[] = [];
       for (const size of sizes) {
-        await task.breathe();
+        await task.yieldNow();
         tried.push(tryMarks({ style, size }));
       }
       return tried;
@@ -270,13 +270,13 @@ export function createCalls(ground: CallGround): Calls {
     renderPage: (request) => renderPdf(platform, request),
     async rehearse({ job, sheet, ...rehearsed }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       return rehearseSheet(compiled, { ...rehearsed, platform, resources, sheet, task });
     },
-    async readLoaded({ job, sheet, ...picture }, task) {
+    async locateSheet({ job, sheet, ...picture }, task) {
       const of = { ...(await ready(job)), sheet };
-      await task.breathe();
-      return readLoaded(platform, of, picture);
+      await task.yieldNow();
+      return locateSheet(platform, of, picture);
     },
     async tryLoaded({ job, sheet, seed }, task) {
       const found = await sheetPdf(platform, { ...(await ready(job)), sheet });
@@ -285,7 +285,7 @@ export function createCalls(ground: CallGround): Calls {
     },
     async run({ job, seed, faults, ...order }, task) {
       const { compiled, resources } = await ready(job);
-      await task.breathe();
+      await task.yieldNow();
       const devices = ground.devices(seed, faults);
       return runJob(compiled, { ...order, platform, resources, task, devices });
     },

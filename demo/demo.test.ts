@@ -15,8 +15,8 @@ import { createCompiler, elementSize } from '../core/piece/index.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { boxesMeet, flatten, grown, mapRing, placed } from '../core/geometry/index.ts';
 import { shapePath } from '../core/shape/index.ts';
-import { findFaults } from '../core/packing/index.ts';
-import { arrange, madeOf } from '../core/sheet/index.ts';
+import { findLayoutViolations } from '../core/packing/index.ts';
+import { arrange, copyCount } from '../core/sheet/index.ts';
 import { keepClear, printable } from '../core/stock/index.ts';
 import { usualThing, type MeasuredThing } from '../core/things/index.ts';
 import { demoJobs } from './index.ts';
@@ -85,7 +85,7 @@ test('the woodland stickers lie into each other, none nearer than the gap, by ex
     return mapRing(ring ?? [], placed(x, y, angle));
   });
   const room = { area: printable(job.stock), taken: keepClear(job.stock, job.plan.marks) };
-  expect(findFaults(rings, { ...room, gap: job.plan.gap })).toEqual({
+  expect(findLayoutViolations(rings, { ...room, gap: job.plan.gap })).toEqual({
     outside: [],
     onTaken: [],
     near: [],
@@ -183,7 +183,7 @@ test('no bleed is cut off by a mark where the sheet has room', async () => {
 test('no copy wanted is left without a place', async () => {
   for (const one of jobs) {
     const { compiled } = await compiledOf(one);
-    const wanted = one.job.pieces.reduce((sum, { id }) => sum + madeOf(one.job, id), 0);
+    const wanted = one.job.pieces.reduce((sum, { id }) => sum + copyCount(one.job, id), 0);
     const placed = compiled.layout.sheets.reduce(
       (sum, { placements }) => sum + placements.length,
       0,

@@ -1,6 +1,6 @@
 // What the browser tests take of the core. It is bundled, since they would read hundreds of files for it.
 export { drawingToSvg, pathData } from '../core/drawing/index.ts';
-export { expectGood, isProblem } from '../core/base/index.ts';
+export { expectOk, isProblem } from '../core/base/index.ts';
 export { ORNAMENTS, ornamentOf, PATTERNS, readArt } from '../core/art/index.ts';
 export { compilePieces, createJob, loadResources, runCommand } from '../core/job/index.ts';
 export { pdfSources, writePdf } from '../core/output/index.ts';

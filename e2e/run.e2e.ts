@@ -7,7 +7,7 @@ const setFaults = (page: Page, faults: string): Promise<void> =>
   page.evaluate(async (body) => {
     const { token } = (await (await fetch('/api/bridge/token')).json()) as { token: string };
     const headers = { 'Content-Type': 'application/json', 'x-little-peel': token };
-    await fetch('/api/bridge/stand-ins', { method: 'POST', headers, body });
+    await fetch('/api/bridge/simulated', { method: 'POST', headers, body });
   }, faults);
 
 test('printed and cut over the network on devices that jam and lose the line, then noted in the ledger', async ({

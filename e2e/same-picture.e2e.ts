@@ -11,7 +11,7 @@ const {
   createJob,
   demoJobs,
   drawingToSvg,
-  expectGood,
+  expectOk,
   isProblem,
   loadResources,
   nodePlatform,
@@ -283,7 +283,7 @@ test('the inside of a picture is alike on the desk and in the PDF, straight and 
     [12, 500],
   ] as const) {
     const bytes = meadow(side);
-    const { art } = expectGood(await readArt(nodePlatform, bytes, 'meadow.png'));
+    const { art } = expectOk(await readArt(nodePlatform, bytes, 'meadow.png'));
     const done = runCommand(createJob('lid', { id: 'j', today: '2026-04-18' }), {
       name: 'add-element',
       args: {

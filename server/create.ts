@@ -20,11 +20,11 @@ const POLICY = {
 
 /**
  * The server of the built application in a folder. It answers this computer only.
- * @param standIns ports of the simulated devices; the usual ones unless given
+ * @param simulated ports of the simulated devices; the usual ones unless given
  */
 export async function createServer(
   files: string,
-  standIns?: { printer: number; cutter: number },
+  simulated?: { printer: number; cutter: number },
 ): Promise<FastifyInstance> {
   const server = fastify();
   await server.register(helmet, {
@@ -44,7 +44,7 @@ export async function createServer(
   });
   await server.register(bridge, {
     prefix: '/api/bridge',
-    ...(standIns ? { ports: standIns } : {}),
+    ...(simulated ? { ports: simulated } : {}),
   });
   server.get('/api/health', () => ({ ready: true }));
   server.setNotFoundHandler((request, reply) => {

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { readArt, type Art, type ReadArt } from '../../core/art/index.ts';
-import { expectGood, withLicence, type Licence } from '../../core/base/index.ts';
+import { expectOk, withLicence, type Licence } from '../../core/base/index.ts';
 import { pagePlatform } from '../calls/index.ts';
 import {
   allArt,
@@ -111,7 +111,7 @@ export const useDrawer = defineStore('drawer', () => {
     return doing(async () => {
       const svg = (await drawingsOf(subject))[id] ?? '';
       const bytes = new TextEncoder().encode(svg);
-      const read = expectGood(await readArt(pagePlatform, bytes, name));
+      const read = expectOk(await readArt(pagePlatform, bytes, name));
       const art: Art = { ...read.art, tags: [subject], licence: 'free' };
       await keepInDrawer({ art, bytes }, Date.now());
       return { ...read, art };

@@ -1,5 +1,5 @@
-import { Cancelled, expectGood, type Problem, type Result } from '../../core/base/index.ts';
-import type { Faults } from '../../core/run/index.ts';
+import { Cancelled, expectOk, type Problem, type Result } from '../../core/base/index.ts';
+import type { SimulatedFaults } from '../../core/run/index.ts';
 import type { PrintChoices } from '../../core/stock/index.ts';
 import { confirmedAddresses, keepConfirmed } from '../storage/index.ts';
 
@@ -20,7 +20,7 @@ export interface PrinterTold {
 }
 
 /** What the simulated devices did, the latest first. */
-export interface StandInsTold {
+export interface SimulatedDevicesState {
   readonly printer?: {
     readonly address: string;
     readonly jobs: readonly {
@@ -33,7 +33,7 @@ export interface StandInsTold {
     readonly address: string;
     readonly cuts: readonly { readonly torn: boolean; readonly bytes: number }[];
   };
-  readonly faults: Faults;
+  readonly faults: SimulatedFaults;
 }
 
 type Progress = (share: number, doing: string) => void;
@@ -196,15 +196,17 @@ async function lastLine(
 }
 
 /** What the simulated devices did. */
-export const standIns = async (): Promise<StandInsTold> =>
-  expectGood(await answered<StandInsTold>(await asked('stand-ins')));
+export const simulatedDevicesState = async (): Promise<SimulatedDevicesState> =>
+  expectOk(await answered<SimulatedDevicesState>(await asked('simulated')));
 
 /** Starts the simulated devices where they do not run, with the faults given. */
-export const startStandIns = async (faults: Faults): Promise<StandInsTold> =>
-  expectGood(await answered<StandInsTold>(await asked('stand-ins', json(faults))));
+export const startSimulatedDevices = async (
+  faults: SimulatedFaults,
+): Promise<SimulatedDevicesState> =>
+  expectOk(await answered<SimulatedDevicesState>(await asked('simulated', json(faults))));
 
 /** A picture of what a simulated device did, as an address for the page. */
-export async function standInPicture(path: string): Promise<string | undefined> {
-  const answer = await asked(`stand-ins/${path}`);
+export async function simulatedDevicePicture(path: string): Promise<string | undefined> {
+  const answer = await asked(`simulated/${path}`);
   return answer.ok ? URL.createObjectURL(await answer.blob()) : undefined;
 }

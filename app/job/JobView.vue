@@ -26,7 +26,7 @@ useJobKeys(store);
     <p>{{ texts.missing.what }}</p>
     <v-btn color="primary" to="/">{{ texts.missing.remedy }}</v-btn>
   </div>
-  <div v-else-if="store.settled" class="job">
+  <div v-else-if="store.committed" class="job">
     <JobTicket />
     <div class="middle">
       <p v-if="store.keepState === 'reading'" class="reading" role="status">

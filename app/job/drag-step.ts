@@ -15,7 +15,7 @@ export interface SecondFinger {
 
 const STILL = 3; // px that a pointer may tremble before it is a drag
 
-type Store = Pick<ReturnType<typeof useJobStore>, 'preview' | 'act' | 'drop'>;
+type Store = Pick<ReturnType<typeof useJobStore>, 'preview' | 'act' | 'cancel'>;
 
 /**
  * Drags with the pointer: what the change gives is shown while it lasts and is one step of the
@@ -67,7 +67,7 @@ export function useDragStep(
       ended();
       active.value = false;
       if (keep && last) store.act(last);
-      else store.drop();
+      else store.cancel();
     };
     const up = (event_: Event): void => {
       if (active.value) {

@@ -17,13 +17,13 @@ export function useShownSteps() {
   onBeforeUnmount(() => {
     removeEventListener('pointermove', wake, true);
     removeEventListener('keydown', wake, true);
-    store.drop();
+    store.cancel();
   });
 
   const show = (call: CommandCall | undefined) => (): void => {
-    if (call && !resting) store.lookAt(call);
+    if (call && !resting) store.previewOnHover(call);
   };
-  const drop = (): void => store.drop();
+  const drop = (): void => store.cancel();
 
   /** What a button listens to, besides the click that does its step. */
   const pointed = (call: CommandCall | undefined) => ({
@@ -36,7 +36,7 @@ export function useShownSteps() {
   /** Ends what is shown, because something is done. */
   function rest(): void {
     resting = true;
-    store.drop();
+    store.cancel();
   }
 
   function act(call: CommandCall | undefined): void {

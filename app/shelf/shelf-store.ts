@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { RunRecord } from '../../core/run/index.ts';
-import { expectGood, freeId, isProblem } from '../../core/base/index.ts';
+import { expectOk, freeId, isProblem } from '../../core/base/index.ts';
 import {
   createJob,
   isDesign,
@@ -201,7 +201,7 @@ export const useShelf = defineStore('shelf', () => {
       await doing(async () => {
         const bytes = await bytesOf(file);
         if (file.name.endsWith('.zip')) return restoreFrom(bytes, file.name);
-        const { leftOut, ...whole } = expectGood(mendPeel(bytes, file.name));
+        const { leftOut, ...whole } = expectOk(mendPeel(bytes, file.name));
         if (isDesign(whole.job)) return void (await designs.take(whole.job, whole.art));
         const taken = jobs.value.some(({ job }) => job.id === whole.job.id);
         const job = taken ? { ...whole.job, id: newId() } : whole.job;

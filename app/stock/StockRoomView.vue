@@ -20,7 +20,7 @@ import PrinterCards from './printers/PrinterCards.vue';
 import { usePrinterEditor } from './printers/printer-editor.ts';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
-import StandInsCard from './StandInsCard.vue';
+import SimulatedDevicesCard from './SimulatedDevicesCard.vue';
 import StockOffers from './StockOffers.vue';
 import StockSearch from './StockSearch.vue';
 import { useStockRoom } from './stock-room-store.ts';
@@ -233,7 +233,7 @@ function measureAgain(stock: Stock): void {
       <PrinterCards v-else-if="printer" :printer="printer" :editor="measuring" />
       <CutterCards v-else-if="cutter" :cutter="cutter" />
       <SupplyCard v-else-if="supply" :supply="supply" />
-      <StandInsCard v-if="!describing && (part === 'printers' || part === 'cutters')" />
+      <SimulatedDevicesCard v-if="!describing && (part === 'printers' || part === 'cutters')" />
     </template>
   </BenchLayout>
 </template>

@@ -1,4 +1,4 @@
-import { good, ProblemError, type Problem, type Result } from '../../core/base/index.ts';
+import { ok, ProblemError, type Problem, type Result } from '../../core/base/index.ts';
 import { jobWithArt, mendJob, tryJob, type Job, type JobWithArt } from '../../core/job/index.ts';
 import { runRecordSchema, type RunRecord } from '../../core/run/index.ts';
 import { database } from './database.ts';
@@ -74,9 +74,9 @@ export async function findJob(id: string): Promise<Result<KeptJob> | undefined> 
   const { job, leftOut } = read.value;
   const changed = typeof kept.changed === 'number' ? kept.changed : 0;
   const found = { job: { ...job, id }, changed, isDemo: kept.isDemo === true };
-  if (leftOut.length === 0) return good(found);
+  if (leftOut.length === 0) return ok(found);
   await keepOriginal(id, kept.job, changed);
-  return good({ ...found, leftOut });
+  return ok({ ...found, leftOut });
 }
 
 /** All jobs, the latest change first, and those of which nothing can be read. */

@@ -1,4 +1,4 @@
-import { expectGood } from '../../core/base/index.ts';
+import { expectOk } from '../../core/base/index.ts';
 import { runRecordSchema } from '../../core/run/index.ts';
 import {
   isDesign,
@@ -43,7 +43,7 @@ export async function bringDemo(now: number): Promise<void> {
   const names = (await (await fetch('/demo/index.json')).json()) as string[];
   for (const [index, name] of names.entries()) {
     const bytes = new Uint8Array(await (await fetch(`/demo/${name}`)).arrayBuffer());
-    const whole = expectGood(parsePeel(bytes, name));
+    const whole = expectOk(parsePeel(bytes, name));
     await asWriter(whole.job.id, () => keepJobWithArt(whole, now - index, true));
   }
 }
@@ -120,7 +120,7 @@ export async function restore(
   name: string,
   now: number,
 ): Promise<{ jobs: number; damaged: number; open: readonly string[] }> {
-  const { jobs, documents, damaged, art } = expectGood(parseBackup(bytes, name));
+  const { jobs, documents, damaged, art } = expectOk(parseBackup(bytes, name));
   const demo = new Set(Array.isArray(documents.demo) ? (documents.demo as string[]) : []);
   const open: string[] = [];
   for (const [index, { job, art: own }] of jobs.entries()) {

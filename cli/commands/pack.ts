@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks';
-import { expectGood } from '../../core/base/index.ts';
+import { expectOk } from '../../core/base/index.ts';
 import { tryPack } from '../../core/packing/index.ts';
 import { readOptions, refuse, whole } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
@@ -40,7 +40,7 @@ export const pack: CliCommand = {
       throw error;
     }
     const started = performance.now();
-    const answer = expectGood(
+    const answer = expectOk(
       await tryPack(request, {
         seed,
         ...roundsOf(rounds, cap !== undefined),

@@ -1,4 +1,4 @@
-import { expectGood, good } from '../../core/base/index.ts';
+import { expectOk, ok } from '../../core/base/index.ts';
 import type { Point } from '../../core/geometry/index.ts';
 import type { Devices } from '../../core/run/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
@@ -48,7 +48,7 @@ export const run: CliCommand = {
         text: `Not run. ${done.problem.what} ${done.problem.remedy}`,
       };
     }
-    const report = expectGood(done);
+    const report = expectOk(done);
     const stem = fileStem(job.job.name);
     writeInto(out, `${stem}.pdf`, report.pdf);
     const pictures = report.sheets.flatMap((sheet, index) => {
@@ -117,7 +117,7 @@ function chosenDevices(
           async print(order, task) {
             const done = await real.print(order, task);
             const shown = await simulated.printer.print(order, task);
-            return done.ok && shown.ok ? good({ ...shown.value, notes: done.value.notes }) : done;
+            return done.ok && shown.ok ? ok({ ...shown.value, notes: done.value.notes }) : done;
           },
         }
       : simulated.printer,

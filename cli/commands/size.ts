@@ -1,4 +1,4 @@
-import { expectGood } from '../../core/base/index.ts';
+import { expectOk } from '../../core/base/index.ts';
 import { flatten, type Ring } from '../../core/geometry/index.ts';
 import { shapePath } from '../../core/shape/index.ts';
 import {
@@ -205,7 +205,7 @@ export const size: CliCommand = {
       );
     const kind = name as Kind;
     const given = readOptions(rest, KINDS[kind].options, { words: 0 });
-    const flat = expectGood(trySize(checked(kind, KINDS[kind].read(given))));
+    const flat = expectOk(trySize(checked(kind, KINDS[kind].read(given))));
     const lines = [`${flat.width.toFixed(1)} x ${flat.height.toFixed(1)} mm`, ...flat.warnings];
     return Promise.resolve({ exit: 0, document: document(flat), text: lines.join('\n') });
   },

@@ -1,5 +1,5 @@
 import { encode } from 'fast-png';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { decodePixels } from '../raster/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { apply } from '../geometry/index.ts';
@@ -226,7 +226,7 @@ test('every colour name of CSS is known, and hsl(); what is none is told and pai
   const shapes = (fills: readonly string[]): string =>
     `<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><g fill="#123456">${fills.map((fill) => `<rect width="1" height="1" fill="${fill}"/>`).join('')}</g></svg>`;
   const colorsOf = (fills: readonly string[]): { colors: string[]; leftOut: readonly string[] } => {
-    const read = expectGood(parseSvg(shapes(fills), 'x.svg'));
+    const read = expectOk(parseSvg(shapes(fills), 'x.svg'));
     const colors: string[] = [];
     JSON.stringify(read.nodes, (key, value: unknown) => {
       if (key === 'color') colors.push(String(value));
@@ -260,7 +260,7 @@ test('every colour name of CSS is known, and hsl(); what is none is told and pai
 test('what an editor keeps for itself is dropped without a word', () => {
   const text =
     '<svg xmlns="http://www.w3.org/2000/svg" xmlns:ed="http://editor.example" width="9" height="9"><ed:view zoom="2"><ed:grid/></ed:view><metadata><x/></metadata><rect width="1" height="1"/><ed:guide/></svg>';
-  expect(expectGood(parseSvg(text, 'x.svg')).leftOut).toEqual([]);
+  expect(expectOk(parseSvg(text, 'x.svg')).leftOut).toEqual([]);
 });
 
 test('references that bring each other again and again end soon', () => {

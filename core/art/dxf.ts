@@ -8,7 +8,7 @@ import DxfParser, {
   type IPolylineEntity,
   type ISplineEntity,
 } from 'dxf-parser';
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import { boxOfRings, findPath, flatten, type Point } from '../geometry/index.ts';
 
 /** A step along an outline: straight, or an arc of a radius. Drawing units, y down. */
@@ -48,7 +48,7 @@ export function dxfToSvg(text: string, name: string): Result<{ svg: string; left
     unit =
       UNITS[Number((read as { header?: Record<string, unknown> } | null)?.header?.$INSUNITS)] ?? 1;
   } catch {
-    return bad(
+    return err(
       'art/broken',
       `“${name}” is damaged or not finished.`,
       'Save it again from the program it came from, as DXF of release 12 or newer.',
@@ -56,7 +56,7 @@ export function dxfToSvg(text: string, name: string): Result<{ svg: string; left
     );
   }
   if (entities.length > MOST)
-    return bad(
+    return err(
       'art/dxf-entities',
       `“${name}” has ${entities.length} lines; at most ${MOST} can be taken in.`,
       'Save the outline alone.',
@@ -66,7 +66,7 @@ export function dxfToSvg(text: string, name: string): Result<{ svg: string; left
   const foreign = known.filter((way) => way === undefined).length;
   const { rings, open } = joined(known.flatMap((way) => way ?? []));
   if (rings.length === 0)
-    return bad(
+    return err(
       'art/dxf-open',
       `“${name}” has no closed outline.`,
       'Close the line in the program it came from, and save it again.',
@@ -76,7 +76,7 @@ export function dxfToSvg(text: string, name: string): Result<{ svg: string; left
     ...(open > 0 ? [`${open} ${open === 1 ? 'line that is' : 'lines that are'} open`] : []),
     ...(foreign > 0 ? [`${foreign} ${foreign === 1 ? 'entity' : 'entities'} of other kinds`] : []),
   ];
-  return good({ svg: written(rings, unit), leftOut });
+  return ok({ svg: written(rings, unit), leftOut });
 }
 
 const at = ({ x, y }: { x: number; y: number }): Point => ({ x, y: -y });

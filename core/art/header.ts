@@ -1,6 +1,6 @@
 import exifr from 'exifr';
 import { isDxf } from './dxf.ts';
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import { pictureSize, type DecodedFormat } from '../raster/index.ts';
 
 /** What the head of a picture file says. */
@@ -15,7 +15,7 @@ export interface PixelHeader {
 
 const BROKEN = 'Save it again from the program it came from, as PNG, JPEG, WebP or SVG.';
 const broken = (name: string): Result<never> =>
-  bad('art/broken', `“${name}” is damaged or not finished.`, BROKEN, name);
+  err('art/broken', `“${name}” is damaged or not finished.`, BROKEN, name);
 
 /** Kinds of file that hold no single picture of pixels. */
 const OTHERS = ['svg', 'dxf', 'pdf', 'zip'] as const;
@@ -79,7 +79,7 @@ export async function parseHeader(
   try {
     const { inks, ...size } = pictureSize(format, bytes);
     if (inks === 4)
-      return bad(
+      return err(
         'art/cmyk',
         `“${name}” is made for a printing press, in four inks (CMYK).`,
         'Save it as RGB: as PNG, or as JPEG with the profile sRGB.',
@@ -87,7 +87,7 @@ export async function parseHeader(
       );
     const turned =
       format === 'jpeg' ? await exifr.orientation(bytes).catch(() => undefined) : undefined;
-    return good({ format, orientation: turned ?? 1, ...size });
+    return ok({ format, orientation: turned ?? 1, ...size });
   } catch {
     return broken(name);
   }

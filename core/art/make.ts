@@ -1,4 +1,4 @@
-import { contentHash, good, type Platform, type Result } from '../base/index.ts';
+import { contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { drawingToSvg } from '../drawing/index.ts';
 import { encodePngImage, type RgbaImage } from '../raster/index.ts';
 import { artSize, type Art, type PixelArt, type VectorArt, type VectorNodes } from './art.ts';
@@ -65,14 +65,14 @@ export async function makeArt(
   if (recipe.kind === 'vector') {
     const nodes = makeVector(vectorNodes(bytes), recipe, artSize(art).width);
     const read = vectorArt(nodes, artSize(art), art);
-    return good({ ...read, art: { ...read.art, made } });
+    return ok({ ...read, art: { ...read.art, made } });
   }
   if (art.kind === 'vector') {
-    if (recipe.kind !== 'spread') return good({ art, bytes, leftOut: [] });
+    if (recipe.kind !== 'spread') return ok({ art, bytes, leftOut: [] });
     const { width, height } = artSize(art);
     const size = { width: width + 2 * recipe.by, height: height + 2 * recipe.by };
     const read = vectorArt(spreadShapes(vectorNodes(bytes), recipe.by), size, art);
-    return good({ ...read, art: { ...read.art, made } });
+    return ok({ ...read, art: { ...read.art, made } });
   }
   const image = await readPixels(platform, bytes, art.name);
   if (!image.ok) return image;
@@ -82,5 +82,5 @@ export async function makeArt(
       ? spreadImage(image.value, Math.ceil((recipe.by * dpi) / 25.4))
       : makePixels(image.value, recipe);
   const read = pixelArt(grown, dpi, art);
-  return good({ ...read, art: { ...read.art, made } });
+  return ok({ ...read, art: { ...read.art, made } });
 }

@@ -1,4 +1,4 @@
-import { bad, good, type Platform, type Result } from '../base/index.ts';
+import { err, ok, type Platform, type Result } from '../base/index.ts';
 import { compose, invert, scaling } from '../geometry/index.ts';
 import { decodePixels, warpImage, type DecodedFormat, type RgbaImage } from '../raster/index.ts';
 import { isPixels, parseHeader, sniffFormat, type PixelHeader } from './header.ts';
@@ -22,7 +22,7 @@ export async function decodeFile(
   const { width, height } = header.value;
   if (width * height > ART_LIMITS.pixels) {
     const count = (value: number): string => value.toLocaleString('en').replace(/,/g, ' ');
-    return bad(
+    return err(
       'art/too-large',
       `“${name}” is ${count(width)} x ${count(height)} pixels; at most ${ART_LIMITS.pixels / 1e6} million can be taken in.`,
       'Save it smaller: a label needs 300 pixels for each inch of its width.',
@@ -30,9 +30,9 @@ export async function decodeFile(
     );
   }
   try {
-    return good({ header: header.value, stored: await decodePixels(platform, format, bytes) });
+    return ok({ header: header.value, stored: await decodePixels(platform, format, bytes) });
   } catch {
-    return bad(
+    return err(
       'art/broken',
       `“${name}” is damaged or not finished.`,
       'Save it again from the program it came from.',
@@ -49,7 +49,7 @@ export async function readPixels(
 ): Promise<Result<RgbaImage>> {
   const format = sniffFormat(bytes);
   if (!isPixels(format))
-    return bad(
+    return err(
       'art/unknown-kind',
       `“${name}” is no picture of pixels.`,
       'Choose a PNG, JPEG, WebP, GIF or AVIF picture.',
@@ -59,12 +59,12 @@ export async function readPixels(
   if (!read.ok) return read;
   const { stored, header } = read.value;
   const { orientation } = header;
-  if (orientation === 1) return good(stored);
+  if (orientation === 1) return ok(stored);
   const lying = orientation >= 5;
   const [width, height] = lying ? [stored.height, stored.width] : [stored.width, stored.height];
   const seen = compose(
     compose(scaling(width, height), orientationMap(orientation)),
     scaling(1 / stored.width, 1 / stored.height),
   );
-  return good(warpImage(stored, invert(seen), { width, height }));
+  return ok(warpImage(stored, invert(seen), { width, height }));
 }

@@ -1,4 +1,4 @@
-import { bad, contentHash, good, type Platform, type Result } from '../base/index.ts';
+import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
 import type { Art, VectorNodes } from './art.ts';
 import { dxfToSvg } from './dxf.ts';
@@ -30,14 +30,14 @@ export async function readArt(
   name: string,
 ): Promise<Result<ReadArt>> {
   if (bytes.length === 0)
-    return bad(
+    return err(
       'art/empty',
       `“${name}” is empty (0 bytes).`,
       `Copy it again from where it came from. ${ACCEPTED}`,
       name,
     );
   if (bytes.length > ART_LIMITS.bytes) {
-    return bad(
+    return err(
       'art/too-many-bytes',
       `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${ART_LIMITS.bytes / 1048576} MB can be taken in.`,
       'Save it smaller, or as JPEG.',
@@ -46,7 +46,7 @@ export async function readArt(
   }
   const format = sniffFormat(bytes);
   if (format === undefined)
-    return bad(
+    return err(
       'art/unknown-kind',
       `“${name}” is not a picture, whatever its name says.`,
       ACCEPTED,
@@ -56,7 +56,7 @@ export async function readArt(
   if (format === 'svg') return readSvg(bytes, name, title);
   if (format === 'dxf') return readDxf(bytes, name, title);
   if (format === 'pdf' || format === 'zip')
-    return bad('art/several', `“${name}” can hold several pictures.`, ACCEPTED, name);
+    return err('art/several', `“${name}” can hold several pictures.`, ACCEPTED, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
   const { width, height, orientation, dpi } = read.value.header;
@@ -79,7 +79,7 @@ export async function readArt(
     orientation,
     ...known,
   };
-  return good({ art, bytes: kept, leftOut: [] });
+  return ok({ art, bytes: kept, leftOut: [] });
 }
 
 /** How art is called by its file: without folders and ending. */
@@ -92,7 +92,7 @@ function readSvg(bytes: Uint8Array, name: string, title: string): Result<ReadArt
   const read = parseSvg(new TextDecoder().decode(bytes), name);
   if (!read.ok) return read;
   const { width, height, leftOut } = read.value;
-  return good({
+  return ok({
     art: { kind: 'vector', id: contentHash(bytes), name: title, tags: [], width, height },
     bytes,
     leftOut,
@@ -105,7 +105,7 @@ function readDxf(bytes: Uint8Array, name: string, title: string): Result<ReadArt
   if (!drawn.ok) return drawn;
   const read = readSvg(new TextEncoder().encode(drawn.value.svg), name, title);
   return read.ok
-    ? good({ ...read.value, leftOut: [...drawn.value.leftOut, ...read.value.leftOut] })
+    ? ok({ ...read.value, leftOut: [...drawn.value.leftOut, ...read.value.leftOut] })
     : read;
 }
 

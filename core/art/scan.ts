@@ -1,4 +1,4 @@
-import { good, type Platform, type Result } from '../base/index.ts';
+import { ok, type Platform, type Result } from '../base/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { sniffFormat } from './header.ts';
@@ -13,6 +13,6 @@ export async function scanPixels(
   name: string,
 ): Promise<Result<RgbaImage>> {
   return sniffFormat(bytes) === 'pdf'
-    ? good(await renderPdf(platform, { pdf: bytes, page: 0, dpi: SCAN_DPI }))
+    ? ok(await renderPdf(platform, { pdf: bytes, page: 0, dpi: SCAN_DPI }))
     : readPixels(platform, bytes, name);
 }

@@ -1,4 +1,4 @@
-import { bad, good, problem, ProblemError, type Result } from '../base/index.ts';
+import { err, ok, problem, ProblemError, type Result } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import {
   compose,
@@ -92,7 +92,7 @@ export function parseSvg(text: string, name: string): Result<SvgPicture> {
     return reader.read(text);
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
-    return bad(
+    return err(
       'art/broken',
       `“${name}” is not a well-formed SVG file.`,
       'Save it again as plain SVG.',
@@ -124,7 +124,7 @@ class SvgReader {
     this.rules = readStyles(tree.styles);
     if (tree.root) this.visit(tree.root);
     if (!this.root)
-      return bad(
+      return err(
         'art/broken',
         `“${this.name}” holds no drawing.`,
         'Save it again as plain SVG.',
@@ -325,7 +325,7 @@ class SvgReader {
     const width = findPx(root.width) ?? viewWidth;
     const height = findPx(root.height) ?? viewHeight;
     if (!width || !height || width <= 0 || height <= 0) {
-      return bad(
+      return err(
         'art/no-size',
         `“${this.name}” does not say how large it is.`,
         'Give it a width and height, or a viewBox.',
@@ -335,7 +335,7 @@ class SvgReader {
     const mm = 25.4 / 96;
     const fit = Math.min(width / (viewWidth ?? width), height / (viewHeight ?? height));
     const map = compose(scaling(mm * fit), translation(-x, -y));
-    return good({
+    return ok({
       width: width * mm,
       height: height * mm,
       nodes: [{ kind: 'group', transform: map, children: this.nodes }],

@@ -1,6 +1,6 @@
 import {
-  bad,
-  good,
+  err,
+  ok,
   readZip,
   type Platform,
   type Problem,
@@ -50,7 +50,7 @@ export async function takeIn(
   const taken: TakenArt[] = [];
   const refused: { path: string; problem: Problem }[] = [];
   const one = async (bytes: Uint8Array, path: string, inZip: boolean): Promise<void> => {
-    await task.breathe();
+    await task.yieldNow();
     const format = bytes.length <= ART_LIMITS.bytes ? sniffFormat(bytes) : undefined;
     if (format === 'zip' && !inZip) {
       const entries = unpacked(bytes, path);
@@ -104,7 +104,7 @@ const ZIP_FAULTS: Readonly<Record<ZipFault, string>> = {
 function unpacked(bytes: Uint8Array, name: string): Result<Entry[]> {
   const read = readZip(bytes, zipBudget(), (path) => !isOwn(path));
   if ('fault' in read)
-    return bad(
+    return err(
       `art/zip-${read.fault}`,
       `“${name}” ${ZIP_FAULTS[read.fault]}.`,
       read.fault === 'broken'
@@ -114,8 +114,8 @@ function unpacked(bytes: Uint8Array, name: string): Result<Entry[]> {
     );
   const found = read.entries.map(({ name: path, bytes: content }) => ({ path, bytes: content }));
   return found.length === 0
-    ? bad('art/zip-empty', `“${name}” holds no file.`, 'Choose a ZIP with pictures in it.', name)
-    : good(found.sort((one, other) => (one.path < other.path ? -1 : 1)));
+    ? err('art/zip-empty', `“${name}” holds no file.`, 'Choose a ZIP with pictures in it.', name)
+    : ok(found.sort((one, other) => (one.path < other.path ? -1 : 1)));
 }
 
 async function readPages(
@@ -127,7 +127,7 @@ async function readPages(
     count = await countPdfPages(platform, bytes);
   } catch {
     return [
-      bad(
+      err(
         'art/pdf-broken',
         `“${path}” is damaged or locked with a password.`,
         'Save it again without a password.',
@@ -137,7 +137,7 @@ async function readPages(
   }
   if (count > ART_LIMITS.pdfPages)
     return [
-      bad(
+      err(
         'art/pdf-pages',
         `“${path}” has ${count} pages; at most ${ART_LIMITS.pdfPages} can be taken in.`,
         'Save the pages that you need as a PDF of their own.',
@@ -147,7 +147,7 @@ async function readPages(
   const pages: Result<ReadArt>[] = [];
   for (let page = 0; page < count; page++) {
     task.progress((page + 1) / count, `page ${page + 1} of ${count}`);
-    await task.breathe();
+    await task.yieldNow();
     pages.push(await readPage(platform, { bytes, path, page, count, dpi }));
   }
   return pages;
@@ -163,16 +163,16 @@ async function readPage(
   const shapes = await readPdfShapes(platform, bytes, page);
   if (shapes.ok && shapes.value.whole && shapes.value.shapes.length > 0) {
     const painted = shapes.value.shapes.filter(({ fill, stroke }) => fill ?? stroke);
-    return good(vectorArt(painted, shapes.value, known));
+    return ok(vectorArt(painted, shapes.value, known));
   }
   const { width = 210, height = 297 } = shapes.ok ? shapes.value : {};
   if ((width / 25.4) * (height / 25.4) * dpi * dpi > ART_LIMITS.pixels)
-    return bad(
+    return err(
       'art/too-large',
       `A page of “${path}” has too many pixels at ${dpi} dpi.`,
       'Choose fewer dots per inch.',
       path,
     );
   const image = await renderPdf(platform, { pdf: bytes, page, dpi, clear: true });
-  return good(pixelArt(image, dpi, known));
+  return ok(pixelArt(image, dpi, known));
 }

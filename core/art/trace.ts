@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import { fitCurves, mapRing, scaling, signedArea, type Path } from '../geometry/index.ts';
 import { contours, withoutSpecks, type Mask, type RgbaImage } from '../raster/index.ts';
 
@@ -44,14 +44,14 @@ export function traceImage(image: RgbaImage, tracing: Tracing): Result<Traced> {
   const seen = withoutSpecks(contours(alphaOf(image)), least * perMm * perMm);
   const rings = seen.map((ring) => mapRing(ring, map));
   if (!rings.some((ring) => signedArea(ring) > 0))
-    return bad(
+    return err(
       'art/nothing-to-trace',
       'Nothing in this picture has an edge to trace: it is clear all over.',
       'Choose a picture with something on it, or clear less of it.',
     );
   const { path, nodes, deviation } = fitCurves(rings, { tolerance, blur: 1 / perMm });
   const areas = rings.map(signedArea);
-  return good({
+  return ok({
     path,
     nodes,
     deviation,

@@ -1,7 +1,7 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import type { DrawingNode, PathNode } from '../drawing/index.ts';
 import {
-  commonOf,
+  intersectionOf,
   compose,
   evenOddRegion,
   fitCurves,
@@ -24,14 +24,14 @@ export function traceVector(nodes: readonly DrawingNode[]): Result<Traced> {
     (ring) => Math.abs(signedArea(ring)) > 0.01,
   );
   if (region.length === 0)
-    return bad(
+    return err(
       'art/nothing-to-trace',
       'Nothing in this picture has an edge to trace.',
       'Choose a picture with filled shapes.',
     );
   const { path, nodes: count, deviation } = fitCurves(region, { tolerance: 0.01, blur: 0 });
   const areas = region.map(signedArea);
-  return good({
+  return ok({
     path,
     nodes: count,
     deviation,
@@ -49,7 +49,7 @@ function regionsOf(nodes: readonly DrawingNode[], map: Affine): Ring[][] {
     const inner = regionsOf(node.children, own);
     if (!node.clip) return inner;
     const clip = unionOf(flatten(mapPath(node.clip, own), FLAT));
-    return [commonOf(unionOf(...inner), clip)];
+    return [intersectionOf(unionOf(...inner), clip)];
   });
 }
 

@@ -2,7 +2,7 @@ import {
   contentHash,
   freeId,
   isSame,
-  remembering,
+  cachingPlatform,
   seededRandom,
   watchedTask,
   Cancelled,
@@ -35,7 +35,7 @@ test('chance repeats itself with its seed, and is even and normal', () => {
 
 test('a platform asks once for each asset, and again after a failure', async () => {
   let asked = 0;
-  const platform = remembering({
+  const platform = cachingPlatform({
     asset: (name) => {
       asked++;
       return name === 'missing'
@@ -52,9 +52,9 @@ test('a platform asks once for each asset, and again after a failure', async () 
 
 test('a cancelled task stops at its next breath', async () => {
   const { task, cancel } = watchedTask(() => undefined);
-  await task.breathe();
+  await task.yieldNow();
   cancel();
-  await expect(task.breathe()).rejects.toBeInstanceOf(Cancelled);
+  await expect(task.yieldNow()).rejects.toBeInstanceOf(Cancelled);
 });
 
 test('plain values are the same whatever the order of their keys', () => {

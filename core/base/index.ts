@@ -3,11 +3,11 @@ export { apart, calendarDate, plainId } from './fields.ts';
 export { contentHash, freeId } from './id.ts';
 export { licenceSchema, withLicence, type Licence } from './licence.ts';
 export { changedAt, findLimit, valueAt, withinLimits, type ValuePath } from './limits.ts';
-export { remembering, type Platform } from './port.ts';
+export { cachingPlatform, type Platform } from './port.ts';
 export {
-  bad,
-  expectGood,
-  good,
+  err,
+  expectOk,
+  ok,
   isProblem,
   problem,
   ProblemError,

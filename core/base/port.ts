@@ -5,7 +5,7 @@ export interface Platform {
 }
 
 /** A platform that asks for each asset once. */
-export function remembering(platform: Platform): Platform {
+export function cachingPlatform(platform: Platform): Platform {
   const asked = new Map<string, Promise<Uint8Array<ArrayBuffer>>>();
   return {
     asset(name) {

@@ -16,12 +16,12 @@ export type Result<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem };
 
 /** A result that holds a value. */
-export function good<T>(value: T): Result<T> {
+export function ok<T>(value: T): Result<T> {
   return { ok: true, value };
 }
 
 /** A result that holds a problem. */
-export function bad(code: string, what: string, remedy: string, where?: string): Result<never> {
+export function err(code: string, what: string, remedy: string, where?: string): Result<never> {
   return { ok: false, problem: problem(code, what, remedy, where) };
 }
 
@@ -46,7 +46,7 @@ export function isProblem(value: unknown): value is Problem {
 }
 
 /** The value of a result; throws {@link ProblemError} when there is none. */
-export function expectGood<T>(result: Result<T>): T {
+export function expectOk<T>(result: Result<T>): T {
   if (result.ok) return result.value;
   throw new ProblemError(result.problem);
 }

@@ -16,11 +16,11 @@ export interface Task {
    * Lets messages in and throws {@link Cancelled} when one of them was a cancel. Called between
    * slices of at most 50 ms of work.
    */
-  breathe(): Promise<void>;
+  yieldNow(): Promise<void>;
 }
 
 /** A task that nobody watches. */
-export const unwatched: Task = { progress: () => undefined, breathe: () => Promise.resolve() };
+export const unwatched: Task = { progress: () => undefined, yieldNow: () => Promise.resolve() };
 
 /** A task that can be stopped from outside and tells how far it is. */
 export function watchedTask(
@@ -38,7 +38,7 @@ export function watchedTask(
     task: {
       progress: watch,
       ...(found ? { found } : {}),
-      async breathe() {
+      async yieldNow() {
         await new Promise<void>((go) => setTimeout(go, 0));
         if (stopped) throw new Cancelled();
       },

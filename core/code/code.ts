@@ -1,6 +1,6 @@
 import JsBarcode from 'jsbarcode';
 import qrcode from 'qrcode-generator';
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 
 /** The codes that can be printed. */
 export const SYMBOLOGIES = ['qr', 'ean-13', 'upc-a', 'code-128'] as const;
@@ -58,11 +58,11 @@ const QR_MOST = 2331;
 
 function tryQr(text: string): Result<EncodedCode> {
   if (text === '')
-    return bad('code/empty', 'The code says nothing yet.', 'Type an address or a text for it.');
+    return err('code/empty', 'The code says nothing yet.', 'Type an address or a text for it.');
   // As bytes of UTF-8, which every reader of today expects.
   const bytes = new TextEncoder().encode(text);
   if (bytes.length > QR_MOST)
-    return bad(
+    return err(
       'code/long',
       `The code would say ${bytes.length} bytes, and a QR code holds ${QR_MOST}.`,
       'Shorten it: a letter of most scripts takes two or three bytes.',
@@ -75,20 +75,20 @@ function tryQr(text: string): Result<EncodedCode> {
     code.isDark(Math.floor(at / side), at % side),
   );
   const quiet = { before: 4, behind: 4, around: 4 };
-  return good({ columns: side, rows: side, dark, quiet, says: text });
+  return ok({ columns: side, rows: side, dark, quiet, says: text });
 }
 
 function tryNumber(symbology: 'ean-13' | 'upc-a', digits: string): Result<EncodedCode> {
   const length = LENGTHS[symbology];
   if (!/^\d+$/.test(digits) || digits.length < length || digits.length > length + 1)
-    return bad(
+    return err(
       'code/digits',
       `${symbology.toUpperCase()} takes ${length} digits and a check digit, not “${digits}”.`,
       `Type ${length} digits: the check digit is added.`,
     );
   const check = checkDigit(digits.slice(0, length));
   if (digits.length > length && digits[length] !== check)
-    return bad(
+    return err(
       'code/check-digit',
       `The check digit of ${digits} should be ${check}.`,
       `Check the number, or type it without its last digit.`,
@@ -103,9 +103,9 @@ function tryNumber(symbology: 'ean-13' | 'upc-a', digits: string): Result<Encode
 
 function tryCode128(text: string): Result<EncodedCode> {
   if (text === '')
-    return bad('code/empty', 'The code says nothing yet.', 'Type a number or a text for it.');
+    return err('code/empty', 'The code says nothing yet.', 'Type a number or a text for it.');
   if (!/^[\x20-\x7e]{1,48}$/.test(text))
-    return bad(
+    return err(
       'code/characters',
       'Code 128 takes up to 48 plain letters, digits and signs.',
       'Shorten it or leave out accents, or use a QR code.',
@@ -122,9 +122,9 @@ function tryBars(
   try {
     JsBarcode(into, text, { format, flat: true });
   } catch {
-    return bad('code/unread', `“${text}” cannot be written as this code.`, 'Change what it says.');
+    return err('code/unread', `“${text}” cannot be written as this code.`, 'Change what it says.');
   }
   const bars = (into.encodings ?? []).map(({ data }) => data).join('');
   const dark = [...bars].map((bar) => bar === '1');
-  return good({ columns: dark.length, rows: 1, dark, quiet, says: text });
+  return ok({ columns: dark.length, rows: 1, dark, quiet, says: text });
 }

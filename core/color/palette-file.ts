@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import { findRgb, toHex } from './color.ts';
 
 /** A palette that a file names: `#rrggbb`, in its order, each once. */
@@ -34,14 +34,14 @@ export function parsePalette(text: string, file: string): Result<FilePalette> {
   );
   const colors = [...new Set(most)];
   if (colors.length < 2)
-    return bad(
+    return err(
       'palette/none',
       `“${file}” names no two colours.`,
       'A palette is a text with colours such as #5d2a53, or three numbers up to 255 to a line.',
     );
   const titled = /^\s*name\s*:\s*(.+)$/im.exec(text)?.[1]?.trim();
   const name = (titled || file.replace(/\.[^.]+$/, '') || 'Palette').slice(0, 50);
-  return good({
+  return ok({
     name,
     colors: colors.slice(0, MOST_PALETTE_COLORS),
     over: Math.max(0, colors.length - MOST_PALETTE_COLORS),

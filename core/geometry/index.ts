@@ -46,7 +46,7 @@ export {
 } from './path.ts';
 export { fitPerspective, project, type Perspective } from './perspective.ts';
 export {
-  commonOf,
+  intersectionOf,
   differenceOf,
   evenOddRegion,
   offsetRegion,

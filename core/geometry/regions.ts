@@ -59,7 +59,7 @@ export function evenOddRegion(rings: readonly Ring[]): Ring[] {
 }
 
 /** What is in both regions. */
-export function commonOf(one: readonly Ring[], other: readonly Ring[]): Ring[] {
+export function intersectionOf(one: readonly Ring[], other: readonly Ring[]): Ring[] {
   return fromGrid(intersect(toGrid(one), toGrid(other), FillRule.NonZero));
 }
 

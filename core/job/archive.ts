@@ -1,8 +1,8 @@
 import { zipSync, type Zippable } from 'fflate';
 import {
-  bad,
+  err,
   contentHash,
-  good,
+  ok,
   readZip,
   sortedKeys,
   type Result,
@@ -70,8 +70,8 @@ export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
   const read = mendPeel(bytes, name);
   if (!read.ok) return read;
   const { leftOut, ...whole } = read.value;
-  if (leftOut.length === 0) return good(whole);
-  return bad(
+  if (leftOut.length === 0) return ok(whole);
+  return err(
     'job/unread',
     `“${name}” is damaged: ${leftOut[0]}.`,
     'Open it in the application, which reads the rest of it, or use an earlier export.',
@@ -89,7 +89,7 @@ export function mendPeel(
   if (!files.ok) return files;
   const document = files.value.get('job.json');
   if (!document)
-    return bad(
+    return err(
       'job/unread',
       `“${name}” is not a Little Peel job: it has no job.json.`,
       'Choose a file that ends in .peel.',
@@ -99,7 +99,7 @@ export function mendPeel(
   try {
     plain = JSON.parse(new TextDecoder().decode(document));
   } catch {
-    return bad(
+    return err(
       'job/unread',
       `“${name}” is damaged: its job.json cannot be read.`,
       'Use an earlier export or a backup.',
@@ -118,7 +118,7 @@ export function mendPeel(
     const found = files.value.get(file);
     if (found && contentHash(found) === id) art.set(id, found);
   }
-  return good({ job, art, leftOut });
+  return ok({ job, art, leftOut });
 }
 
 /**
@@ -175,13 +175,13 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   }
   // A workshop without jobs still has its other documents; a single job's file has none of them.
   if (jobs.length === 0 && damaged.length === 0 && !('runs' in documents))
-    return bad(
+    return err(
       'backup/unread',
       `“${name}” is not a Little Peel backup.`,
       'Choose a file that “Back up all” wrote.',
       name,
     );
-  return good({ jobs, documents, damaged, art });
+  return ok({ jobs, documents, damaged, art });
 }
 
 /** Several files as one, with sorted entries and fixed times. */
@@ -210,15 +210,15 @@ function unzip(
 ): Result<Map<string, Uint8Array>> {
   const read = readZip(bytes, budget);
   if ('entries' in read)
-    return good(new Map(read.entries.map(({ name: file, bytes: content }) => [file, content])));
+    return ok(new Map(read.entries.map(({ name: file, bytes: content }) => [file, content])));
   if (read.fault === 'entries' || read.fault === 'size')
-    return bad(
+    return err(
       'archive/too-large',
       `“${name}” unpacks to more than ${ARCHIVE_LIMITS.bytes / 1048576} MB or ${ARCHIVE_LIMITS.entries} files.`,
       'Bring its jobs in one by one.',
       name,
     );
-  return bad(
+  return err(
     'archive/broken',
     `“${name}” is damaged or not a Little Peel file.`,
     'Use an earlier export or a backup.',

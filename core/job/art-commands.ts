@@ -6,7 +6,7 @@ import { copyId, type HandPlace } from '../sheet/index.ts';
 import { withArtReplaced } from './art-use.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withBuild, withBuiltSize } from './edges.ts';
-import { refused, refusedBy } from './refusals.ts';
+import { invalidValue, invalidBySchema } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
 /** The changes that go from art to edges and pieces. */
@@ -16,7 +16,7 @@ export const ART_COMMANDS = {
     label: ({ doing }) => doing ?? 'change the edge',
     run: (job, { piece, also = [], build }) => {
       const read = edgeBuildSchema.safeParse(build);
-      if (!read.success) return refusedBy(read.error, build);
+      if (!read.success) return invalidBySchema(read.error, build);
       let now: Job = job;
       for (const id of [piece, ...also]) {
         const made = withPiece(now, id, (found) => withBuild(found, read.data));
@@ -40,7 +40,7 @@ export const ART_COMMANDS = {
     run: (job, { piece, width = Infinity, height = Infinity }) =>
       withPiece(job, piece, (found) => {
         if (!(Math.min(width, height) >= 2 && Math.min(width, height) <= 1000))
-          return refused('This size', 'a piece is between 2 mm and 1 m wide');
+          return invalidValue('This size', 'a piece is between 2 mm and 1 m wide');
         const build = found.build ?? plainBuild(found.edge, 'Edge');
         return withBuiltSize(found, build, { width, height });
       }),
@@ -52,7 +52,7 @@ export const ART_COMMANDS = {
     run: (job, { from, to, also = [] }) =>
       [to, ...also].every((art) => artSchema.safeParse(art).success)
         ? withArtReplaced(job, from, to, also)
-        : refused('This art', 'its description is damaged'),
+        : invalidValue('This art', 'its description is damaged'),
   } satisfies Command<{ from: string; to: Art; also?: readonly Art[]; doing?: string }>,
 
   /** Pieces that were made elsewhere, with their art and as many as are wanted of each. */
@@ -66,13 +66,13 @@ export const ART_COMMANDS = {
       const added: Piece[] = [];
       for (const piece of pieces) {
         const read = pieceSchema.safeParse({ ...piece, id: freeId('piece', ids) });
-        if (!read.success) return refusedBy(read.error, piece);
+        if (!read.success) return invalidBySchema(read.error, piece);
         ids.push(read.data.id);
         added.push(read.data);
       }
       const all = [...kept, ...added];
       if (all.length === 0 || all.length > 200)
-        return refused(`${all.length} pieces`, 'a job has from 1 to 200');
+        return invalidValue(`${all.length} pieces`, 'a job has from 1 to 200');
       const counts = Object.fromEntries(added.map(({ id }) => [id, wanted]));
       const moved = Object.fromEntries(
         added.flatMap(({ id }, at) => {
@@ -86,7 +86,7 @@ export const ART_COMMANDS = {
         art: { ...job.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
         plan: {
           ...job.plan,
-          moved: { ...job.plan.moved, ...moved },
+          handPlaces: { ...job.plan.handPlaces, ...moved },
           wanted: {
             ...Object.fromEntries(
               Object.entries(job.plan.wanted).filter(([id]) => kept.some((one) => one.id === id)),

@@ -11,9 +11,9 @@ import {
   type PieceElement,
 } from '../piece/index.ts';
 import { movedNudges } from '../type/index.ts';
-import { withAdded, withOwnPiece } from './added.ts';
+import { insertElements, withOwnPiece } from './insert-elements.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
-import { gone, refused } from './refusals.ts';
+import { notFound, invalidValue } from './command-problems.ts';
 import type { Job } from './schema.ts';
 import { changedElement, type ElementChanges } from './changed-element.ts';
 import { recoloredIn } from './variants.ts';
@@ -69,9 +69,9 @@ export const ARTWORK_COMMANDS = {
     label: ({ doing }) => doing ?? 'start again',
     run: (job, { piece, ground, elements, art = [] }) => {
       const read = fillSchema.nullable().safeParse(ground);
-      if (!read.success) return refused('This ground', 'it is not what can fill a label');
+      if (!read.success) return invalidValue('This ground', 'it is not what can fill a label');
       const made = withOwnPiece(job, piece, (found) =>
-        withAdded({ ...found, ground, elements: [] }, elements, 0),
+        insertElements({ ...found, ground, elements: [] }, elements, 0),
       );
       return withArt(made, art);
     },
@@ -126,7 +126,7 @@ export const ARTWORK_COMMANDS = {
           locked: false,
         }));
         const last = found.elements.findLastIndex(({ id }) => elements.includes(id));
-        return copied.length ? withAdded(found, moved, last + 1) : gone('element');
+        return copied.length ? insertElements(found, moved, last + 1) : notFound('element');
       }),
   } satisfies Command<Of & { elements: readonly string[]; dx?: number; dy?: number }>,
 
@@ -136,7 +136,7 @@ export const ARTWORK_COMMANDS = {
     run: (job, { piece, element, to }) =>
       withOwnPiece(job, piece, (found) => {
         const source = found.elements.find(({ id }) => id === element);
-        if (!source) return gone('element');
+        if (!source) return notFound('element');
         const others = found.elements.filter((one) => one !== source);
         const at = Math.max(0, Math.min(others.length, to));
         return found.elements[at] === source
@@ -154,7 +154,8 @@ export const ARTWORK_COMMANDS = {
         .join(', '),
     run: (job, { piece, colors }) => {
       const wrong = Object.values(colors).find((one) => !color.safeParse(one).success);
-      if (wrong !== undefined) return refused(`“${wrong}”`, 'a colour is written like #5d2a53');
+      if (wrong !== undefined)
+        return invalidValue(`“${wrong}”`, 'a colour is written like #5d2a53');
       return {
         ...job,
         pieces: job.pieces.map((one) =>
@@ -172,7 +173,7 @@ export const ARTWORK_COMMANDS = {
   'replace-words': {
     label: ({ find, by }) => `replace “${find}” by “${by}”`,
     run: (job, { find, by, exactly = false }) => {
-      if (find === '') return refused('Nothing to find', 'type what shall be replaced');
+      if (find === '') return invalidValue('Nothing to find', 'type what shall be replaced');
       const changed = job.pieces.map((piece) => {
         const elements = piece.elements.map((one): PieceElement => {
           const swapped = (text: string): string => replaced(text, { find, by, exactly });
@@ -187,7 +188,7 @@ export const ARTWORK_COMMANDS = {
           : { ...piece, elements };
       });
       return changed.every((piece, at) => piece === job.pieces[at])
-        ? refused(`“${find}”`, 'it stands in no words of this job')
+        ? invalidValue(`“${find}”`, 'it stands in no words of this job')
         : { ...job, pieces: changed };
     },
   } satisfies Command<{ find: string; by: string; exactly?: boolean }>,
@@ -203,14 +204,14 @@ interface Adding extends Of {
 /** The job with elements added to a piece, with ids and groups of their own. */
 function added(job: Job, { piece, elements, art = [], at }: Adding): Job | Problem {
   if (!art.every((one) => artSchema.safeParse(one).success))
-    return refused('This art', 'its description is damaged');
+    return invalidValue('This art', 'its description is damaged');
   const made = withOwnPiece(job, piece, (found) =>
     found.elements.length + elements.length > MOST_ELEMENTS
-      ? refused(
+      ? invalidValue(
           `${found.elements.length + elements.length} elements`,
           `a piece has at most ${MOST_ELEMENTS}`,
         )
-      : withAdded(found, elements, at ?? found.elements.length),
+      : insertElements(found, elements, at ?? found.elements.length),
   );
   return withArt(made, art);
 }

@@ -1,6 +1,6 @@
 import type { Problem } from '../base/index.ts';
 import { elementSchema, type PieceElement } from '../piece/index.ts';
-import { refusedBy } from './refusals.ts';
+import { invalidBySchema } from './command-problems.ts';
 
 /** The changes of one element; its id and kind stay. */
 export type ElementChanges = Partial<Record<string, unknown>>;
@@ -15,5 +15,5 @@ export function changedElement(
   const given = Object.entries(whole).filter(([, value]) => value !== undefined);
   const made = Object.fromEntries(given);
   const read = elementSchema.safeParse(made);
-  return read.success ? read.data : refusedBy(read.error, made);
+  return read.success ? read.data : invalidBySchema(read.error, made);
 }

@@ -8,9 +8,9 @@ import {
   type PieceElement,
   type ShapePart,
 } from '../piece/index.ts';
-import { withAdded, withOwnPiece } from './added.ts';
+import { insertElements, withOwnPiece } from './insert-elements.ts';
 import type { Command, Of } from './command.ts';
-import { gone, refused } from './refusals.ts';
+import { notFound, invalidValue } from './command-problems.ts';
 
 const DOING: Readonly<Record<Meeting, string>> = {
   join: 'join',
@@ -29,16 +29,16 @@ export const COMBINE_COMMANDS = {
         const chosen = found.elements.filter(({ id }) => elements.includes(id));
         const parts = chosen.filter(isShapePart);
         if (chosen.length < 2)
-          return refused('A single element', 'one shape is made of two or more');
+          return invalidValue('A single element', 'one shape is made of two or more');
         if (parts.length < chosen.length)
-          return refused(
+          return invalidValue(
             'What is chosen',
             'only words, plates and drawn lines can be made one shape',
           );
         const last = found.elements.findLastIndex(({ id }) => elements.includes(id));
         const below = found.elements.slice(0, last + 1).filter((one) => !chosen.includes(one));
         const rest = { ...found, elements: found.elements.filter((one) => !chosen.includes(one)) };
-        return withAdded(rest, [combined(parts, how)], below.length);
+        return insertElements(rest, [combined(parts, how)], below.length);
       }),
   } satisfies Command<Of & { elements: readonly string[]; how: Meeting }>,
 
@@ -49,9 +49,9 @@ export const COMBINE_COMMANDS = {
       withOwnPiece(job, piece, (found) => {
         const at = found.elements.findIndex(({ id }) => id === element);
         const whole = found.elements[at];
-        if (whole?.kind !== 'combined') return gone('shape');
+        if (whole?.kind !== 'combined') return notFound('shape');
         const parts = whole.parts.map(({ element: part }) => takenOut(part, whole));
-        return withAdded(
+        return insertElements(
           { ...found, elements: found.elements.filter((one) => one !== whole) },
           parts,
           at,

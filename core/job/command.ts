@@ -1,7 +1,7 @@
 import type { Art } from '../art/index.ts';
 import { isProblem, type Problem } from '../base/index.ts';
 import type { Piece } from '../piece/index.ts';
-import { gone } from './refusals.ts';
+import { notFound } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
 /** A change of a job: pure, and what it says behind “Undo”. */
@@ -18,7 +18,7 @@ export function withPiece(
   change: (piece: Piece) => Piece | Problem,
 ): Job | Problem {
   const piece = job.pieces.find((one) => one.id === id);
-  if (!piece) return gone('piece');
+  if (!piece) return notFound('piece');
   const changed = change(piece);
   if (isProblem(changed)) return changed;
   if (changed === piece) return job;

@@ -10,7 +10,7 @@ import {
 } from '../stock/index.ts';
 import { thingSchema, trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
-import { refused, refusedBy, refusedJob } from './refusals.ts';
+import { invalidValue, invalidBySchema, invalidJob } from './command-problems.ts';
 import { jobSchema, type Job } from './schema.ts';
 import { ACCEPT_COMMANDS } from './accept-commands.ts';
 import { ART_COMMANDS } from './art-commands.ts';
@@ -41,7 +41,7 @@ export const COMMANDS = {
     label: () => 'rename job',
     run: (job, { name }) => {
       const trimmed = name.trim().slice(0, 120);
-      if (trimmed === '') return refused('An empty name', 'a job is found by its name');
+      if (trimmed === '') return invalidValue('An empty name', 'a job is found by its name');
       return trimmed === job.name ? job : { ...job, name: trimmed };
     },
   } satisfies Command<{ name: string }>,
@@ -51,7 +51,7 @@ export const COMMANDS = {
     label: () => 'measure again',
     run: (job, { thing: given }) => {
       const read = thingSchema.safeParse(given);
-      if (!read.success) return refusedBy(read.error, given);
+      if (!read.success) return invalidBySchema(read.error, given);
       const thing = read.data;
       if (thing.kind !== 'label-sheet') {
         const size = trySize(thing);
@@ -72,7 +72,7 @@ export const COMMANDS = {
     label: ({ stock }) => `choose ${stock.name}`,
     run: (job, { stock, material = job.material, used = [] }) => {
       const read = stockSchema.safeParse(stock);
-      if (!read.success) return refusedBy(read.error, stock);
+      if (!read.success) return invalidBySchema(read.error, stock);
       const closes = checkSpots(stock);
       if (!closes.ok) return closes.problem;
       const spots = stock.spots !== null;
@@ -83,8 +83,8 @@ export const COMMANDS = {
         ...kept,
         arrangement: spots ? 'spots' : 'step',
         marks: { ...job.plan.marks, on: spots ? false : job.plan.marks.on },
-        used: [...used],
-        moved: {},
+        usedLabels: [...used],
+        handPlaces: {},
       };
       const edge = edgeFor(job.thing, stock);
       const follows = job.thing.kind === 'label-sheet' && spots;
@@ -102,7 +102,7 @@ export const COMMANDS = {
     label: ({ material }) => `choose ${material.name.toLowerCase()}`,
     run: (job, { material }) => {
       const read = materialSchema.safeParse(material);
-      return read.success ? { ...job, material: read.data } : refusedBy(read.error, material);
+      return read.success ? { ...job, material: read.data } : invalidBySchema(read.error, material);
     },
   } satisfies Command<{ material: Material }>,
 };
@@ -130,10 +130,10 @@ export function runCommand(job: Job, call: CommandCall): { job: Job; label: stri
 /** Why a job could not be read again if it were kept; undefined where it can be. */
 export function tryJob(job: Job): Problem | undefined {
   const fault = findFault(jobSchema, job);
-  if (fault) return refusedJob(job, fault);
+  if (fault) return invalidJob(job, fault);
   return tooMuchIn(job).size === 0
     ? undefined
-    : refused(
+    : invalidValue(
         'So much in one piece',
         `it would hold itself, or more than ${MOST_DRAWN.toLocaleString('en')} letters and shapes`,
       );

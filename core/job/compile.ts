@@ -7,7 +7,7 @@ import {
   rowInTurn,
   type CompiledSheet,
   type CopyId,
-  type CopyLook,
+  type CopyVariant,
   type CopySource,
   type Layout,
   type SheetLayout,
@@ -54,17 +54,17 @@ export function copySource(job: Job, compiler: PieceCompiler): CopySource {
       const found = copyOf(job, copy);
       if (!found) return undefined;
       const compiled = compiler.compile(found.piece, job, found);
-      return lookOf(job, copy, { compiled, own: found.look });
+      return copyVariant(job, copy, { compiled, own: found.look });
     },
   };
 }
 
 /** How a copy looks; `own` tells it from others beside what its piece says. */
-function lookOf(
+function copyVariant(
   job: Job,
   copy: CopyId,
   { compiled, own }: { readonly compiled: CompiledPiece; readonly own: string },
-): CopyLook {
+): CopyVariant {
   const look = [own, compiled.look].filter(Boolean).join('-');
   return { compiled, look, ...(job.oneOffs?.[copy]?.out ? { out: true } : {}) };
 }
@@ -103,7 +103,7 @@ function backSource(job: Job, compiler: PieceCompiler): CopySource {
       const { number, row } = found;
       const filled = asRow(job, piece, row);
       const compiled = compiler.compile(filled, job, { number, row });
-      return lookOf(job, copy, { compiled, own: filled === piece ? '' : (row?.key ?? '') });
+      return copyVariant(job, copy, { compiled, own: filled === piece ? '' : (row?.key ?? '') });
     },
   };
 }

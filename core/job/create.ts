@@ -1,4 +1,4 @@
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
 import { firstStock, MATT_PAPER, USUAL_MARKS, type Stock } from '../stock/index.ts';
 import {
@@ -33,7 +33,7 @@ const NAMES: Readonly<Record<Beginning, string>> = {
 
 /** The edge that a thing asks for on a stock. */
 export function edgeFor(thing: Thing, stock: Stock): EdgeShape {
-  if (thing.kind !== 'label-sheet') return expectGood(trySize(thing)).shape;
+  if (thing.kind !== 'label-sheet') return expectOk(trySize(thing)).shape;
   return stock.spots?.shape ?? { kind: 'circle', diameter: 40 };
 }
 
@@ -66,8 +66,8 @@ export function createJob(beginning: Beginning, given: { id: string; today: stri
       marks: { ...USUAL_MARKS, on: !spots },
       cut: 'kiss',
       wanted: { 'piece-1': spots ? 24 : 12 },
-      used: [],
-      moved: {},
+      usedLabels: [],
+      handPlaces: {},
     },
     art: {},
   };

@@ -161,12 +161,17 @@ test('a job of the third version is read as it was', async () => {
   const { readFileSync } = await import('node:fs');
   const old: unknown = JSON.parse(readFileSync('core/job/examples/version-3.json', 'utf8'));
   const read = parseJob(old);
-  const { version, material, ...rest } = old as Job & { material: { carrier: string } };
+  const { version, material, plan, ...rest } = old as Job & {
+    material: { carrier: string };
+    plan: { moved: object; used: number[] };
+  };
+  const { moved, used, ...samePlan } = plan;
   const { carrier, ...sameMaterial } = material;
   expect([version, carrier]).toEqual([3, 'none']);
   expect(read.ok && read.value).toEqual({
     ...rest,
     material: { ...sameMaterial, tack: 'none' },
+    plan: { ...samePlan, handPlaces: moved, usedLabels: used },
     version: VERSION,
   });
 });

@@ -12,7 +12,7 @@ import {
   createJob,
   parseJob,
   runCommand,
-  runForCopy,
+  editOneCopy,
   type CommandArgs,
   type CommandCall,
   type CommandName,
@@ -293,7 +293,7 @@ async function fullJob(): Promise<Job> {
     { name: 'add-size', args: { piece: 'piece-1' } },
     { name: 'add-back', args: { piece: 'piece-1' } },
   );
-  const alone = runForCopy(made, 'piece-1#1', {
+  const alone = editOneCopy(made, 'piece-1#1', {
     name: 'change-elements',
     args: { piece: 'piece-1', changes: { 'words-1': { text: 'Mint' } } },
   });
@@ -334,7 +334,7 @@ test('so do commands one after the other, for all copies and for one', async () 
     fc.property(array(fc.tuple(any, boolean()), { minLength: 2, maxLength: 6 }), (calls) => {
       let now = job;
       for (const [call, alone] of calls) {
-        const made = alone ? runForCopy(now, 'piece-1#1', call) : runCommand(now, call);
+        const made = alone ? editOneCopy(now, 'piece-1#1', call) : runCommand(now, call);
         const fault = wrong(made);
         if (fault !== undefined) throw new Error(`${call.name}: ${fault}`);
         if (!isProblem(made)) now = frozen(made.job);

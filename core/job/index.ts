@@ -44,7 +44,7 @@ export {
 } from './compile.ts';
 export { asRow, copyOf, findArtNamed, type CopyOfJob } from './copies.ts';
 export { hasOwnArtwork, withOneOff, type OneOff } from './one-offs.ts';
-export { runForCopy, seenByCopy } from './run-for-copy.ts';
+export { editOneCopy, asSeenByCopy } from './edit-one-copy.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { withBuild } from './edges.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';

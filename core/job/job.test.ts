@@ -52,7 +52,13 @@ const WORDS: PieceElement = {
 const asNow = (old: Job): unknown => {
   const { carrier, ...material } = old.material as Job['material'] & { carrier?: string };
   expect(carrier).toBe('none');
-  return { ...old, version: VERSION, material: { ...material, tack: 'none' } };
+  const { moved, used, ...plan } = old.plan as Job['plan'] & { moved?: object; used?: number[] };
+  return {
+    ...old,
+    version: VERSION,
+    material: { ...material, tack: 'none' },
+    plan: { ...plan, handPlaces: moved, usedLabels: used },
+  };
 };
 const withWords = (): Job =>
   run(lid(), { name: 'add-element', args: { piece: 'piece-1', element: WORDS } });
@@ -187,7 +193,7 @@ test('a job of the first version is read as one of today', () => {
   const read = parseJob(old);
   expect(read.ok && read.value.plan).toMatchObject({
     wanted: { 'sea-holly': 12, borage: 12 },
-    moved: {},
+    handPlaces: {},
   });
   expect(read.ok && 'quantity' in read.value.plan).toBe(false);
 });
@@ -200,7 +206,7 @@ test('a job of the second version has its material apart from its sheet, and mar
   expect(stock).toMatchObject({ id: 'a4', name: 'A4', form: 'sheet', spots: null });
   expect('color' in stock).toBe(false);
   expect(material).toMatchObject({ id: 'matt-paper', color: '#ffffff', pack: null });
-  expect(plan.used).toEqual([]);
+  expect(plan.usedLabels).toEqual([]);
   expect(plan.marks).toEqual({
     on: true,
     style: 'dot',
@@ -278,6 +284,21 @@ test('carriers of the ninth version have a tack, and slim cases no spine that no
   expect(again).toMatchObject({
     job: { pieces: [{ edge: { width: 120 } }, { edge: { width: 124 } }] },
   });
+});
+
+test('what a plan of the tenth version holds is there under the names of the eleventh', () => {
+  const old = JSON.parse(readFileSync('core/job/examples/version-10.json', 'utf8')) as {
+    plan: { used: number[]; only: string[]; moved: object };
+  };
+  const read = parseJob(old);
+  const { used, only, moved } = old.plan;
+  expect([used.length, only.length, Object.keys(moved).length]).toEqual([2, 2, 1]);
+  expect(read.ok && read.value.plan).toMatchObject({
+    usedLabels: used,
+    printOnly: only,
+    handPlaces: moved,
+  });
+  expect(read.ok && Object.keys(read.value.plan)).not.toEqual(expect.arrayContaining(['moved']));
 });
 
 test('newer, damaged and foreign files are each refused in a sentence', () => {

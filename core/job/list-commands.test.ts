@@ -1,6 +1,6 @@
-import { expectGood, isProblem } from '../base/index.ts';
+import { expectOk, isProblem } from '../base/index.ts';
 import { fieldsOfRow, findQuantity, parseList, type List } from '../piece/index.ts';
-import { findCopy, madeNames, madeOf } from '../sheet/index.ts';
+import { findCopy, copyIds, copyCount } from '../sheet/index.ts';
 import { exampleWords, runAll } from '../testing/example-job.ts';
 import { createJob, runCommand, type CommandCall, type Job } from './index.ts';
 
@@ -10,7 +10,7 @@ const lid = createJob('lid', { id: 'beds', today: '2026-04-18' });
 const listed = (): Job =>
   runAll(
     lid,
-    { name: 'set-list', args: { list: expectGood(parseList(BEDS)) } },
+    { name: 'set-list', args: { list: expectOk(parseList(BEDS)) } },
     { name: 'want-rows', args: { piece: 'piece-1', each: 1 } },
   );
 const listOf = ({ list }: Job): List => {
@@ -19,15 +19,15 @@ const listOf = ({ list }: Job): List => {
 };
 const column = (job: Job, name: string): (string | undefined)[] =>
   listOf(job).rows.map((row) => fieldsOfRow(listOf(job), row)[name]);
-const names = (job: Job): string[] => madeNames(job, 'piece-1');
+const names = (job: Job): string[] => copyIds(job, 'piece-1');
 
 test('each row gives one copy, or as many as its quantity says, named by the row', () => {
   const job = listed();
   expect(listOf(job).quantity).toBe('copies');
   expect(names(job)).toEqual(['piece-1#r1', 'piece-1#r1.2', 'piece-1#r2', 'piece-1#r4']);
-  expect(madeOf(job, 'piece-1')).toBe(4);
+  expect(copyCount(job, 'piece-1')).toBe(4);
   const twice = runAll(job, { name: 'want-rows', args: { piece: 'piece-1', each: 2 } });
-  expect(madeOf(twice, 'piece-1')).toBe(8);
+  expect(copyCount(twice, 'piece-1')).toBe(8);
   const plain = runAll(job, { name: 'bind-quantity', args: { column: undefined } });
   expect(names(plain)).toEqual(['piece-1#r1', 'piece-1#r2', 'piece-1#r3', 'piece-1#r4']);
 });
@@ -39,7 +39,7 @@ test('a row keeps the names of its copies when rows are sorted, switched off and
   expect(findCopy(sorted, 'piece-1#r4')?.number).toBe(2);
   const fewer = runAll(sorted, { name: 'switch-rows', args: { rows: ['r4'], on: false } });
   expect(names(fewer)).toEqual(['piece-1#r2', 'piece-1#r1', 'piece-1#r1.2']);
-  const again = expectGood(
+  const again = expectOk(
     parseList('name\tbed\tcopies\nAster\tBed 3\t1\nIvy\tWall\t1\nSea Holly\tBed 9\t'),
   );
   const pasted = runAll(fewer, { name: 'set-list', args: { list: again } });

@@ -7,7 +7,7 @@ import {
   columnName,
   freshKeys,
   LIST_LIMITS,
-  listInstead,
+  replaceList,
   listSchema,
   withTexts,
   type List,
@@ -15,7 +15,7 @@ import {
 } from '../piece/index.ts';
 import { withArt, type Command } from './command.ts';
 import { issueInWords } from './place-in-words.ts';
-import { refused } from './refusals.ts';
+import { invalidValue } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
 const rowsOf = (count: number): string => (count === 1 ? 'a row' : `${count} rows`);
@@ -30,7 +30,7 @@ function withList(job: Job, list: List): Job | Problem {
 /** Why a list cannot be, with the row in which it is. */
 function refusedList(list: List, { issues: [first] }: z.ZodError): Problem {
   const row = first?.path[0] === 'rows' ? first.path[1] : undefined;
-  return refused(
+  return invalidValue(
     typeof row === 'number' ? `Row ${row + 1}` : 'This list',
     first && issueInWords(first, valueAt(list, first.path)),
   );
@@ -38,14 +38,14 @@ function refusedList(list: List, { issues: [first] }: z.ZodError): Problem {
 
 /** The list of a job changed, with what has not changed left as it is. */
 function changed(job: Job, change: (list: List) => List | Problem): Job | Problem {
-  if (!job.list) return refused('This', 'the job has no list');
+  if (!job.list) return invalidValue('This', 'the job has no list');
   const made = change(job.list);
   return isProblem(made) ? made : made === job.list ? job : { ...job, list: made };
 }
 
 const atColumn = (list: List, column: string): number | Problem => {
   const at = list.columns.indexOf(column);
-  return at < 0 ? refused(`“${column}”`, 'the list has no such column') : at;
+  return at < 0 ? invalidValue(`“${column}”`, 'the list has no such column') : at;
 };
 
 /** Order as people look things up: numbers by their size, capitals like small letters. */
@@ -59,11 +59,11 @@ export const LIST_COMMANDS = {
     run: (job, { list }) => {
       const { list: before, ...rest } = job;
       if (!list) {
-        const { each, ...plan } = job.plan;
-        void each; // without rows copies are counted again
+        const { copiesPerRow, ...plan } = job.plan;
+        void copiesPerRow; // without rows copies are counted again
         return before ? { ...rest, plan } : job;
       }
-      return withList(job, before ? listInstead(before, list) : list);
+      return withList(job, before ? replaceList(before, list) : list);
     },
   } satisfies Command<{ list: List | undefined }>,
 
@@ -81,7 +81,7 @@ export const LIST_COMMANDS = {
             const at = atColumn(list, column);
             if (isProblem(at)) failure = at;
             else if (text.length > LIST_LIMITS.letters)
-              failure = refused('This field', `it has ${text.length} letters, 2,000 at most`);
+              failure = invalidValue('This field', `it has ${text.length} letters, 2,000 at most`);
             else next[at] = text;
           }
           return { ...row, fields: next };
@@ -134,7 +134,7 @@ export const LIST_COMMANDS = {
     run: (job, { rows, behind }) => {
       const before: List = job.list ?? { columns: ['name'], rows: [] };
       if (before.rows.length + rows.length > LIST_LIMITS.rows)
-        return refused(
+        return invalidValue(
           `${before.rows.length + rows.length} rows`,
           `a list has at most ${LIST_LIMITS.rows}`,
         );
@@ -247,7 +247,7 @@ export const LIST_COMMANDS = {
   'delete-column': {
     label: ({ column }) => `delete the column ${column}`,
     run: (job, { column }) => {
-      if (job.list?.columns.length === 1) return refused('Deleting it', 'a list has a column');
+      if (job.list?.columns.length === 1) return invalidValue('Deleting it', 'a list has a column');
       return changed(job, (list) => {
         const at = atColumn(list, column);
         if (isProblem(at)) return at;
@@ -284,7 +284,7 @@ export const LIST_COMMANDS = {
     run: (job, { color: typed, column }) =>
       changed(job, ({ colors = [], ...list }) => {
         const read = color.safeParse(typed);
-        if (!read.success) return refused(`“${typed}”`, 'a colour is written like #5d2a53');
+        if (!read.success) return invalidValue(`“${typed}”`, 'a colour is written like #5d2a53');
         const key = read.data.toLowerCase();
         const others = colors.filter((one) => one.color !== key);
         const next = column === undefined ? others : [...others, { column, color: key }];
@@ -298,7 +298,7 @@ export const LIST_COMMANDS = {
       column ? `take a picture from ${column}` : 'take a picture from no column',
     run: (job, { piece, element, column, art = [] }) => {
       if (!art.every((one) => artSchema.safeParse(one).success))
-        return refused('This art', 'its description is damaged');
+        return invalidValue('This art', 'its description is damaged');
       const made = changed(job, ({ pictures = [], ...list }) => {
         const others = pictures.filter((one) => one.piece !== piece || one.element !== element);
         const next = column === undefined ? others : [...others, { column, piece, element }];
@@ -319,7 +319,7 @@ export const LIST_COMMANDS = {
     run: (job, { art }) =>
       art.every((one) => artSchema.safeParse(one).success)
         ? withArt(job, art)
-        : refused('This art', 'its description is damaged'),
+        : invalidValue('This art', 'its description is damaged'),
   } satisfies Command<{ art: readonly Art[] }>,
 
   /** Numbers in a column, in steps and with zeros before them, in order or drawn at random. */
@@ -330,7 +330,7 @@ export const LIST_COMMANDS = {
         const at = atColumn(list, column);
         if (isProblem(at)) return at;
         if (![from, step, digits].every(Number.isInteger) || digits < 1 || digits > 12)
-          return refused('These numbers', 'they are whole, with from 1 to 12 digits');
+          return invalidValue('These numbers', 'they are whole, with from 1 to 12 digits');
         const numbers = list.rows.map((_, row) => from + row * step);
         if (draw !== undefined) shuffle(numbers, draw);
         const written = (number: number): string =>
@@ -355,15 +355,15 @@ export const LIST_COMMANDS = {
     label: ({ each }) =>
       each === undefined ? 'count copies' : `want ${each === 1 ? 'one' : each} a row`,
     run: (job, { piece, each }) => {
-      if (!job.list) return refused('Copies by the row', 'the job has no list');
+      if (!job.list) return invalidValue('Copies by the row', 'the job has no list');
       if (each !== undefined && !(Number.isInteger(each) && each >= 1 && each <= 500))
-        return refused(`${each} a row`, 'from 1 to 500 copies of each row can be wanted');
-      const { [piece]: before, ...others } = job.plan.each ?? {};
+        return invalidValue(`${each} a row`, 'from 1 to 500 copies of each row can be wanted');
+      const { [piece]: before, ...others } = job.plan.copiesPerRow ?? {};
       void before;
       const next = each === undefined ? others : { ...others, [piece]: each };
-      const { each: was, ...plan } = job.plan;
+      const { copiesPerRow: was, ...plan } = job.plan;
       void was;
-      return { ...job, plan: Object.keys(next).length ? { ...plan, each: next } : plan };
+      return { ...job, plan: Object.keys(next).length ? { ...plan, copiesPerRow: next } : plan };
     },
   } satisfies Command<{ piece: string; each: number | undefined }>,
 };

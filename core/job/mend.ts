@@ -4,7 +4,7 @@ import {
   contentHash,
   findLimit,
   freeId,
-  good,
+  ok,
   valueAt,
   type Result,
   type ValuePath,
@@ -36,7 +36,7 @@ export function mendJob(document: unknown, where = 'the job'): Result<MendedJob>
   const leftOut: string[] = [];
   for (let round = 0; ; round++) {
     const read = jobSchema.safeParse(plain);
-    if (read.success) return good(drawable(read.data, leftOut));
+    if (read.success) return ok(drawable(read.data, leftOut));
     const fitted = withFitting(plain, read.error.issues, leftOut);
     const [first] = read.error.issues;
     if (fitted !== plain) plain = fitted;

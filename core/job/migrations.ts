@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import {
   materialFromVersion9,
   MATT_PAPER,
@@ -69,7 +69,21 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
       return { ...piece, variant: own ? { ...follows, thing: withoutSlimSpine(own) } : follows };
     }),
   }),
+  /** Fields of the plan got names that say what they hold. */
+  10: ({ plan, ...rest }) => ({
+    ...rest,
+    version: 11,
+    plan: renamed(plan as Plain, {
+      each: 'copiesPerRow',
+      used: 'usedLabels',
+      only: 'printOnly',
+      moved: 'handPlaces',
+    }),
+  }),
 };
+
+const renamed = (record: Plain, names: Readonly<Record<string, string>>): Plain =>
+  Object.fromEntries(Object.entries(record).map(([key, value]) => [names[key] ?? key, value]));
 
 /** Reads a job document of this or an earlier version. */
 export function parseJob(document: unknown, where = 'the job'): Result<Job> {
@@ -77,9 +91,9 @@ export function parseJob(document: unknown, where = 'the job'): Result<Job> {
   if (!migrated.ok) return migrated;
   const read = jobSchema.safeParse(migrated.value);
   // What cannot be drawn is as if it was not there.
-  if (read.success) return good(withoutTooMuch(read.data));
+  if (read.success) return ok(withoutTooMuch(read.data));
   const [issue] = read.error.issues;
-  return bad(
+  return err(
     'job/unread',
     `${where} is damaged at ${issue?.path.join('.') || 'its start'}.`,
     'Use an earlier export or a backup.',
@@ -90,11 +104,11 @@ export function parseJob(document: unknown, where = 'the job'): Result<Job> {
 /** A job document of this or an earlier version as one of this version, not yet looked at. */
 export function tryMigrate(document: unknown, where: string): Result<Plain> {
   if (typeof document !== 'object' || document === null) {
-    return bad('job/unread', `${where} holds no job.`, 'Export it again.', where);
+    return err('job/unread', `${where} holds no job.`, 'Export it again.', where);
   }
   let plain = document as Plain;
   if (typeof plain.version === 'number' && plain.version > VERSION) {
-    return bad(
+    return err(
       'job/newer',
       `${where} was made by a newer Little Peel (version ${plain.version}; this one reads ${VERSION}).`,
       'Update Little Peel, then open it again.',
@@ -105,7 +119,7 @@ export function tryMigrate(document: unknown, where: string): Result<Plain> {
     while (plain.version !== VERSION) {
       const migrate = MIGRATIONS[Number(plain.version)];
       if (!migrate)
-        return bad(
+        return err(
           'job/unread',
           `${where} does not say which version it is.`,
           'Export it again.',
@@ -114,12 +128,12 @@ export function tryMigrate(document: unknown, where: string): Result<Plain> {
       plain = migrate(plain);
     }
   } catch {
-    return bad(
+    return err(
       'job/unread',
       `${where} is not a job of the version that it says.`,
       'Export it again.',
       where,
     );
   }
-  return good(plain);
+  return ok(plain);
 }

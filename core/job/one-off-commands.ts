@@ -2,7 +2,7 @@ import { isProblem } from '../base/index.ts';
 import { copyParts } from '../sheet/index.ts';
 import { withPiece, type Command } from './command.ts';
 import { adopted, withOneOffs, type OneOff } from './one-offs.ts';
-import { gone } from './refusals.ts';
+import { notFound } from './command-problems.ts';
 
 /** What single copies have of their own. */
 export const ONE_OFF_COMMANDS = {
@@ -20,7 +20,7 @@ export const ONE_OFF_COMMANDS = {
     label: () => 'use on all copies',
     run: (job, { copy }) => {
       const own = job.oneOffs?.[copy];
-      if (!own) return gone('copy');
+      if (!own) return notFound('copy');
       const { out, ...artwork } = own;
       const made = withPiece(job, copyParts(copy).piece, (piece) => adopted(piece, artwork));
       if (isProblem(made)) return made;

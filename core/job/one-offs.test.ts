@@ -1,12 +1,12 @@
-import { expectGood, isProblem } from '../base/index.ts';
+import { expectOk, isProblem } from '../base/index.ts';
 import { parseList, type Piece } from '../piece/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import {
   copyOf,
   createJob,
   runCommand,
-  runForCopy,
-  seenByCopy,
+  editOneCopy,
+  asSeenByCopy,
   type CommandCall,
   type Job,
 } from './index.ts';
@@ -20,7 +20,7 @@ const lid = (): Job =>
   );
 const alone = (job: Job, copy: string, ...calls: CommandCall[]): Job =>
   calls.reduce((now, call) => {
-    const done = runForCopy(now, copy, call);
+    const done = editOneCopy(now, copy, call);
     if (isProblem(done)) throw new Error(done.what);
     return done.job;
   }, job);
@@ -102,9 +102,9 @@ test('what belongs to all copies is refused for one', () => {
     name: 'change-piece',
     args: { piece: 'piece-1', changes: { bleed: 3 } },
   };
-  const done = runForCopy(lid(), SECOND, call);
+  const done = editOneCopy(lid(), SECOND, call);
   expect(isProblem(done) && done.code).toBe('job/all-copies');
-  expect(isProblem(runForCopy(lid(), 'piece-1#9', say('x')))).toBe(true);
+  expect(isProblem(editOneCopy(lid(), 'piece-1#9', say('x')))).toBe(true);
 });
 
 test('it can go to all copies, and back to the piece', () => {
@@ -131,7 +131,7 @@ test('a copy that is left out keeps its place empty: no print and no cut', async
 });
 
 test('one-offs hang on the row, wherever it is sorted to', async () => {
-  const list = expectGood(parseList('name\nYarrow\nFern\nAster'));
+  const list = expectOk(parseList('name\nYarrow\nFern\nAster'));
   const job = alone(
     runAll(
       lid(),
@@ -148,9 +148,7 @@ test('one-offs hang on the row, wherever it is sorted to', async () => {
 });
 
 test('rows give colours by number or name, and pictures by the name of their file', async () => {
-  const list = expectGood(
-    parseList('name\tink\nYarrow\tgoldenrod\nFern\t#0a0\nAster\tnot a colour'),
-  );
+  const list = expectOk(parseList('name\tink\nYarrow\tgoldenrod\nFern\t#0a0\nAster\tnot a colour'));
   const job = runAll(
     lid(),
     { name: 'set-list', args: { list } },
@@ -168,8 +166,8 @@ test('rows give colours by number or name, and pictures by the name of their fil
 
 test('a job as a copy sees it has its piece, and nothing else of it is another', () => {
   const job = alone(lid(), SECOND, say('Yarrow'));
-  expect(textOf(seenByCopy(job, SECOND).pieces[0])).toEqual(['Yarrow']);
-  expect(seenByCopy(job, 'piece-1#1')).toBe(job);
+  expect(textOf(asSeenByCopy(job, SECOND).pieces[0])).toEqual(['Yarrow']);
+  expect(asSeenByCopy(job, 'piece-1#1')).toBe(job);
   const renamed = alone(job, SECOND, { name: 'rename-job', args: { name: 'Lids' } });
   expect(renamed).toEqual({ ...job, name: 'Lids' });
   expect(isProblem(runCommand(job, { name: 'use-on-all', args: { copy: 'piece-1#1' } }))).toBe(

@@ -1,4 +1,4 @@
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { exampleJob, exampleWords, runAll } from '../testing/example-job.ts';
 import { usualThing } from '../things/index.ts';
@@ -39,7 +39,7 @@ const element = (job: Job, wanted: string) => {
 
 test('a design holds its piece alone, with its art, and comes back from its file as a design', () => {
   expect(design.name).toBe('Seal of the fen');
-  const read = expectGood(parsePeel(writePeel({ job: design, art }), 'seal.peel'));
+  const read = expectOk(parsePeel(writePeel({ job: design, art }), 'seal.peel'));
   expect(isDesign(read.job)).toBe(true);
   expect(read.job).toEqual(design);
   expect([...read.art.keys()]).toEqual([...art.keys()]);

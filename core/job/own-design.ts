@@ -33,7 +33,7 @@ export function designFrom(
     name: name.trim().slice(0, 120) || piece.name,
     thing: variant?.thing ?? job.thing,
     pieces: [plain],
-    plan: { ...job.plan, wanted: { [piece.id]: 1 }, moved: {}, used: [] },
+    plan: { ...job.plan, wanted: { [piece.id]: 1 }, handPlaces: {}, usedLabels: [] },
   };
   return { ...withTypefaces(withUsedArt(alone), []), design: { open: [...open] } };
 }

@@ -3,11 +3,11 @@ import { freeId, type Problem } from '../base/index.ts';
 import { PIECE_NAME_LETTERS, pieceSchema, pieceSize, type Piece } from '../piece/index.ts';
 import { resizedShape } from '../shape/index.ts';
 import { measuredSchema, trySize, type MeasuredThing } from '../things/index.ts';
-import { follows } from './added.ts';
+import { followsProblem } from './insert-elements.ts';
 import { backOf } from './backs.ts';
 import { withArt, withPiece, withPieces, type Command, type Of } from './command.ts';
 import { withEdge } from './edges.ts';
-import { gone, refused, refusedBy } from './refusals.ts';
+import { notFound, invalidValue, invalidBySchema } from './command-problems.ts';
 import type { Job } from './schema.ts';
 import { sizesOf } from './variants.ts';
 
@@ -36,9 +36,9 @@ export const PIECE_COMMANDS = {
     label: () => 'add a size',
     run: (job, { piece }) => {
       const base = job.pieces.find(({ id }) => id === piece);
-      if (!base || base.variant) return gone('piece');
+      if (!base || base.variant) return notFound('piece');
       if (job.thing.kind === 'label-sheet')
-        return refused('Another size', 'the bought sheet decides the size');
+        return invalidValue('Another size', 'the bought sheet decides the size');
       const name = `${base.name}, ${sizesOf(job, piece).length + 2}`;
       return withPieceLike(job, base, {
         name,
@@ -52,7 +52,7 @@ export const PIECE_COMMANDS = {
     label: () => 'add a variant',
     run: (job, { piece, name }) => {
       const like = job.pieces.find(({ id }) => id === piece);
-      if (!like) return gone('piece');
+      if (!like) return notFound('piece');
       return withPieceLike(job, like, {
         name,
         variant: like.variant ?? { base: piece, overrides: {} },
@@ -87,7 +87,10 @@ export const PIECE_COMMANDS = {
       withPiece(job, piece, (found) => {
         const { variant, ...plain } = found;
         if (variant?.thing)
-          return refused('A size of its own', 'only a piece as large as its base can stand alone');
+          return invalidValue(
+            'A size of its own',
+            'only a piece as large as its base can stand alone',
+          );
         return plain;
       }),
   } satisfies Command<Of>,
@@ -97,12 +100,12 @@ export const PIECE_COMMANDS = {
     label: () => 'measure a size again',
     run: (job, { piece, thing: given }) => {
       const read = measuredSchema.safeParse(given);
-      if (!read.success) return refusedBy(read.error, given);
+      if (!read.success) return invalidBySchema(read.error, given);
       const thing = read.data;
       const size = trySize(thing);
       if (!size.ok) return size.problem;
       return withPiece(job, piece, (found) =>
-        found.variant ? { ...found, variant: { ...found.variant, thing } } : gone('size'),
+        found.variant ? { ...found, variant: { ...found.variant, thing } } : notFound('size'),
       );
     },
   } satisfies Command<Of & { thing: MeasuredThing }>,
@@ -125,9 +128,10 @@ export const PIECE_COMMANDS = {
   'scale-pieces': {
     label: ({ scale }) => `scale to ${Math.round(scale * 1000) / 10} %`,
     run: (job, { pieces, scale }) => {
-      if (!(scale >= 0.02 && scale <= 50)) return refused('This size', 'it is too small or large');
+      if (!(scale >= 0.02 && scale <= 50))
+        return invalidValue('This size', 'it is too small or large');
       return withPieces(job, pieces, (found) => {
-        if (found.variant) return follows(job, found, 'Change its size there');
+        if (found.variant) return followsProblem(job, found, 'Change its size there');
         const { width, height } = pieceSize(found);
         return withEdge(found, resizedShape(found.edge, width * scale, height * scale));
       });
@@ -138,7 +142,7 @@ export const PIECE_COMMANDS = {
     label: () => 'add a variety',
     run: (job, { piece, name }) => {
       const found = job.pieces.find(({ id }) => id === piece);
-      if (!found) return gone('piece');
+      if (!found) return notFound('piece');
       const { behind, ...alone } = found;
       void behind; // a front has one other side
       return withPieceLike(job, alone, { name });
@@ -150,9 +154,9 @@ export const PIECE_COMMANDS = {
     label: () => 'add the other side',
     run: (job, { piece }) => {
       const front = job.pieces.find(({ id }) => id === piece);
-      if (!front) return gone('piece');
+      if (!front) return notFound('piece');
       if (front.behind || backOf(job, piece))
-        return refused('Another side', 'a label has a front and one other side');
+        return invalidValue('Another side', 'a label has a front and one other side');
       const { id, name, edge, bleed, safe, ground } = front;
       const back: Piece = {
         id: '',
@@ -176,7 +180,7 @@ export const PIECE_COMMANDS = {
         ({ id, variant, behind }) => id !== piece && variant?.base !== piece && behind !== piece,
       );
       if (!left.some(({ variant, behind }) => !variant && !behind))
-        return refused('Deleting the only piece', 'a job has at least one');
+        return invalidValue('Deleting the only piece', 'a job has at least one');
       const wanted = Object.fromEntries(
         Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),
       );
@@ -189,7 +193,7 @@ type PieceChanges = Partial<Omit<Piece, 'id' | 'elements'>>;
 
 function changedPiece(job: Job, found: Piece, changes: PieceChanges): Piece | Problem {
   if (found.variant && !Object.keys(changes).every((key) => OWN.includes(key)))
-    return follows(job, found, 'Change it there');
+    return followsProblem(job, found, 'Change it there');
   const { build, ...plain } = found;
   const rest = build && changes.edge ? plain : found;
   const own =
@@ -198,5 +202,5 @@ function changedPiece(job: Job, found: Piece, changes: PieceChanges): Piece | Pr
       : {};
   const made = { ...rest, ...changes, ...own, id: found.id };
   const read = pieceSchema.safeParse(made);
-  return read.success ? read.data : refusedBy(read.error, made);
+  return read.success ? read.data : invalidBySchema(read.error, made);
 }

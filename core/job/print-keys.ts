@@ -1,6 +1,6 @@
 import { contentHash, sortedKeys } from '../base/index.ts';
 import { filledFor, textsOf, type Piece } from '../piece/index.ts';
-import { madeNames, type CopyId } from '../sheet/index.ts';
+import { copyIds, type CopyId } from '../sheet/index.ts';
 import { backOf, frontsOf } from './backs.ts';
 import { asRow, copyOf } from './copies.ts';
 import type { Job } from './schema.ts';
@@ -13,7 +13,7 @@ const hashOf = (value: unknown): string =>
 const known = new WeakMap<Piece, string>();
 
 /** What a piece looks like, whatever it is called. */
-function lookOf(piece: Piece): string {
+function appearanceHash(piece: Piece): string {
   const { name, guides, safe, ...look } = piece;
   void [name, guides, safe]; // not printed
   const key = known.get(piece) ?? hashOf(look);
@@ -28,7 +28,7 @@ function lookOf(piece: Piece): string {
 export function printKeys(job: Job): Record<string, string> {
   const keys: Record<string, string> = {};
   for (const { id } of frontsOf(job))
-    for (const copy of madeNames(job, id)) keys[copy] = keyOf(job, copy);
+    for (const copy of copyIds(job, id)) keys[copy] = keyOf(job, copy);
   return keys;
 }
 
@@ -44,7 +44,7 @@ function keyOf(job: Job, copy: CopyId): string {
     }),
   );
   const out = job.oneOffs?.[copy]?.out === true;
-  const look = sides.map(lookOf).join();
+  const look = sides.map(appearanceHash).join();
   return words.length || out ? hashOf([look, words, out]) : look;
 }
 

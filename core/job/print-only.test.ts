@@ -1,4 +1,4 @@
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { parseList } from '../piece/index.ts';
 import { arrange, type Placement } from '../sheet/index.ts';
 import { exampleWords, runAll } from '../testing/example-job.ts';
@@ -13,7 +13,7 @@ const lid = createJob('lid', { id: 'beds', today: '2026-04-18' });
 const listed = (): Job =>
   runAll(
     lid,
-    { name: 'set-list', args: { list: expectGood(parseList(NAMES)) } },
+    { name: 'set-list', args: { list: expectOk(parseList(NAMES)) } },
     { name: 'want-rows', args: { piece: 'piece-1', each: 1 } },
     words('{name}'),
   );

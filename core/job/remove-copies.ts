@@ -3,8 +3,8 @@ import {
   copyParts,
   findCopy,
   isByRow,
-  madeNames,
-  madeOf,
+  copyIds,
+  copyCount,
   type CopyId,
   type Plan,
 } from '../sheet/index.ts';
@@ -16,7 +16,7 @@ export function withoutSpares(job: Job): Plan {
   const { spares, ...plan } = job.plan;
   if (!spares) return plan;
   const wanted = job.pieces.map(
-    ({ id }) => [id, isByRow(job, id) ? (plan.wanted[id] ?? 0) : madeOf(job, id)] as const,
+    ({ id }) => [id, isByRow(job, id) ? (plan.wanted[id] ?? 0) : copyCount(job, id)] as const,
   );
   return { ...plan, wanted: Object.fromEntries(wanted) };
 }
@@ -28,8 +28,8 @@ export function withoutSpares(job: Job): Plan {
 export function withoutCopies(job: Job, copies: readonly CopyId[]): Plan {
   const plan = withoutSpares(job);
   const wanted = { ...plan.wanted };
-  const moved: Plan['moved'] = Object.fromEntries(
-    Object.entries(plan.moved).filter(([copy]) => isByRow(job, copyParts(copy).piece)),
+  const handPlaces: Plan['handPlaces'] = Object.fromEntries(
+    Object.entries(plan.handPlaces).filter(([copy]) => isByRow(job, copyParts(copy).piece)),
   );
   const away = new Set<string>(copies);
   const dropped = new Map<string, Set<number>>();
@@ -40,10 +40,10 @@ export function withoutCopies(job: Job, copies: readonly CopyId[]): Plan {
     const gone = new Set<number>();
     for (let number = 1; number <= count; number++) {
       const name = copyId(id, number);
-      const place = plan.moved[name];
+      const place = plan.handPlaces[name];
       const own = place?.pinned ? undefined : nested++;
       if (!away.has(name)) {
-        if (place) moved[copyId(id, next)] = place;
+        if (place) handPlaces[copyId(id, next)] = place;
         next++;
       } else if (own !== undefined) gone.add(own);
     }
@@ -58,7 +58,7 @@ export function withoutCopies(job: Job, copies: readonly CopyId[]): Plan {
       return !dropped.get(piece)?.has(at);
     }),
   );
-  return { ...plan, wanted, moved, ...(kept ? { nested: kept } : {}) };
+  return { ...plan, wanted, handPlaces, ...(kept ? { nested: kept } : {}) };
 }
 
 /**
@@ -71,7 +71,7 @@ export function withoutRows(job: Job, copies: readonly CopyId[]): Job {
   const stays = new Set(
     job.pieces
       .filter(({ id }) => isByRow(job, id))
-      .flatMap(({ id }) => madeNames(job, id))
+      .flatMap(({ id }) => copyIds(job, id))
       .filter((copy) => !away.has(copy))
       .map((copy) => findCopy(job, copy)?.row),
   );

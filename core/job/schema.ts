@@ -9,7 +9,7 @@ import { thingSchema } from '../things/index.ts';
 import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 10;
+export const VERSION = 11;
 
 /** How much of what a finding said is kept when it is accepted, letters. */
 export const MOST_ACCEPTED = 1000;

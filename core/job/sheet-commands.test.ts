@@ -1,6 +1,6 @@
 import { isProblem } from '../base/index.ts';
 import { compiled, runAll } from '../testing/example-job.ts';
-import { findFaults } from '../packing/index.ts';
+import { findLayoutViolations } from '../packing/index.ts';
 import { arrange, type CopyId } from '../sheet/index.ts';
 import { keepClear, PLAIN_SHEETS, printable, type Stock } from '../stock/index.ts';
 import { createJob, runCommand, tryCommand, type CommandCall, type Job } from './index.ts';
@@ -21,7 +21,7 @@ const faultsOf = async (of: Job) => {
   const { stock, plan } = of;
   const room = { area: printable(stock), taken: keepClear(stock, plan.marks), gap: plan.gap };
   return made.sheets.map(({ copies }) =>
-    findFaults(
+    findLayoutViolations(
       copies.flatMap(({ trim }) => trim.slice(0, 1)),
       room,
       0.06,
@@ -47,9 +47,9 @@ test('a pinned copy stays and the others are laid around it', async () => {
     name: 'move-copies',
     args: { places: { [first]: { sheet: 0, x: 90, y: 150, angle: 0 } } },
   });
-  expect(again.plan.moved[first]?.pinned).toBe(true);
+  expect(again.plan.handPlaces[first]?.pinned).toBe(true);
   const free = runAll(again, { name: 'pin-copies', args: { copies: [first], pinned: false } });
-  expect(free.plan.moved[first]).toEqual({ sheet: 0, x: 90, y: 150, angle: 0 });
+  expect(free.plan.handPlaces[first]).toEqual({ sheet: 0, x: 90, y: 150, angle: 0 });
 });
 
 test('copies are repeated in steps, are wanted as well, and stay', () => {
@@ -82,7 +82,7 @@ test('copies that break a rule go to the nearest places where they break none', 
   const freed = runAll(pile, { name: 'free-copies', args: { sheet: 0, copies } });
   expect(await faultsOf(freed)).toEqual([NO_FAULTS]);
   // What was right stays where it was.
-  expect(freed.plan.moved[`${PIECE}#4`]).toBeUndefined();
+  expect(freed.plan.handPlaces[`${PIECE}#4`]).toBeUndefined();
   const none = runCommand(freed, { name: 'free-copies', args: { sheet: 0, copies } });
   expect(isProblem(none) && none.code).toBe('sheet/no-free-place');
 });
@@ -120,7 +120,7 @@ test('a copy is taken away and the others stay where they were nested, moved or 
   expect(fewer.plan.wanted[PIECE]).toBe(3);
   const unpinned = runAll(fewer, { name: 'remove-copies', args: { copies: [second] } });
   expect(at(unpinned)).toEqual(['40 130', '40 60']);
-  expect(unpinned.plan.moved).toEqual({});
+  expect(unpinned.plan.handPlaces).toEqual({});
 });
 
 test('a sticker sheet holds the copies as kiss cuts in an outline that is cut through', async () => {
@@ -161,7 +161,7 @@ test('sheets change places, and what a hand has put on them goes along', () => {
   const after = arrange(turned).sheets.map(({ placements }) => placements.map(({ copy }) => copy));
   expect(after[0]?.slice().sort()).toEqual(before[count - 1]?.slice().sort());
   expect(after.slice(1)).toEqual(before.slice(0, -1));
-  expect(turned.plan.moved['piece-2#1']?.sheet).toBe(0);
+  expect(turned.plan.handPlaces['piece-2#1']?.sheet).toBe(0);
   // And back again.
   const back = runAll(turned, { name: 'move-sheet', args: { from: 0, to: count - 1 } });
   expect(arrange(back).sheets).toEqual(arrange(held).sheets);

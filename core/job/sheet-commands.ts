@@ -20,7 +20,7 @@ import {
 } from '../sheet/index.ts';
 import type { Command, Of } from './command.ts';
 import type { Stock } from '../stock/index.ts';
-import { refused, refusedBy } from './refusals.ts';
+import { invalidValue, invalidBySchema } from './command-problems.ts';
 import { copiesOn } from './outlines.ts';
 import { withoutCopies, withoutRows, withoutSpares } from './remove-copies.ts';
 import type { Job } from './schema.ts';
@@ -33,12 +33,13 @@ export const SHEET_COMMANDS = {
     label: ({ copies }) =>
       copies === undefined ? 'print all again' : `print ${copies.length} only`,
     run: (job, { copies }) => {
-      const { only, ...plan } = job.plan;
-      void only; // chosen anew
+      const { printOnly, ...plan } = job.plan;
+      void printOnly; // chosen anew
       if (copies === undefined) return { ...job, plan };
       const there = copies.filter((copy) => findCopy(job, copy as CopyId));
-      if (there.length === 0) return refused('Printing none of them', 'choose a copy at least');
-      return { ...job, plan: { ...plan, only: there } };
+      if (there.length === 0)
+        return invalidValue('Printing none of them', 'choose a copy at least');
+      return { ...job, plan: { ...plan, printOnly: there } };
     },
   } satisfies Command<{ copies: readonly string[] | undefined }>,
 
@@ -62,7 +63,7 @@ export const SHEET_COMMANDS = {
         ...(spares && wanted === job.plan.wanted ? { spares } : {}),
         arrangement: 'nest',
         nested: sheets,
-        moved: pinnedOnly(job.plan.moved),
+        handPlaces: pinnedOnly(job.plan.handPlaces),
         turns,
         wanted,
       };
@@ -79,7 +80,7 @@ export const SHEET_COMMANDS = {
     run: (job, { piece, count }) => {
       const whole = Math.round(count);
       if (!(whole >= 0 && whole <= 5000))
-        return refused(`${count} copies`, 'from 0 to 5,000 of a piece can be wanted');
+        return invalidValue(`${count} copies`, 'from 0 to 5,000 of a piece can be wanted');
       return { ...job, plan: { ...job.plan, wanted: { ...job.plan.wanted, [piece]: whole } } };
     },
   } satisfies Command<Of & { count: number }>,
@@ -88,14 +89,14 @@ export const SHEET_COMMANDS = {
   'move-copies': {
     label: ({ places }) => (Object.keys(places).length === 1 ? 'move a copy' : 'move copies'),
     run: (job, { places }) => {
-      const { moved } = job.plan;
+      const { handPlaces } = job.plan;
       const stays = Object.fromEntries(
         Object.entries(places).map(([copy, place]) => [
           copy,
-          moved[copy]?.pinned ? { pinned: true, ...place } : place,
+          handPlaces[copy]?.pinned ? { pinned: true, ...place } : place,
         ]),
       );
-      return withMoved(job, { ...moved, ...stays });
+      return withMoved(job, { ...handPlaces, ...stays });
     },
   } satisfies Command<{ places: Readonly<Record<string, HandPlace>> }>,
 
@@ -105,7 +106,7 @@ export const SHEET_COMMANDS = {
       withMoved(
         job,
         Object.fromEntries(
-          Object.entries(job.plan.moved).filter(([copy]) => !copies.includes(copy)),
+          Object.entries(job.plan.handPlaces).filter(([copy]) => !copies.includes(copy)),
         ),
       ),
   } satisfies Command<{ copies: readonly string[] }>,
@@ -116,7 +117,7 @@ export const SHEET_COMMANDS = {
     run: (job, { copies, pinned }) => {
       const places = placesOf(job);
       return withMoved(job, {
-        ...job.plan.moved,
+        ...job.plan.handPlaces,
         ...Object.fromEntries(
           copies.flatMap((copy) => {
             const place = places.get(copy);
@@ -138,7 +139,7 @@ export const SHEET_COMMANDS = {
           'There is no free place near enough on this sheet.',
           'Take a copy away, choose a smaller gap, or have the sheet filled anew.',
         );
-      return withMoved(job, { ...job.plan.moved, ...moved });
+      return withMoved(job, { ...job.plan.handPlaces, ...moved });
     },
   } satisfies Command<{ sheet: number; copies: readonly string[] }>,
 
@@ -161,7 +162,7 @@ export const SHEET_COMMANDS = {
       const count: Record<string, number> = {};
       const plan = withoutSpares(job);
       if (copies.some((copy) => isByRow(job, copyParts(copy).piece)))
-        return refused('More of it', 'its list says how many copies there are');
+        return invalidValue('More of it', 'its list says how many copies there are');
       for (const copy of copies) {
         const place = places.get(copy);
         const piece = place && job.pieces.find(({ id }) => id === copyParts(copy).piece);
@@ -181,8 +182,8 @@ export const SHEET_COMMANDS = {
           }
       }
       const wanted = { ...plan.wanted, ...count };
-      const moved = { ...plan.moved, ...made };
-      return withPlan(job, { ...plan, wanted, moved });
+      const handPlaces = { ...plan.handPlaces, ...made };
+      return withPlan(job, { ...plan, wanted, handPlaces });
     },
   } satisfies Command<{
     copies: readonly CopyId[];
@@ -201,7 +202,7 @@ export const SHEET_COMMANDS = {
         : `lay sheet ${sheet + 1} on the usual stock`,
     run: (job, { sheet, stock }) => {
       if (job.plan.arrangement === 'spots' || stock?.spots)
-        return refused('Another sheet', 'only plain sheets can be mixed in one job');
+        return invalidValue('Another sheet', 'only plain sheets can be mixed in one job');
       const { stocks = {}, ...plan } = job.plan;
       const rest = Object.entries(stocks).filter(([at]) => at !== String(sheet));
       const own = stock && stock.id !== job.stock.id ? [[String(sheet), stock] as const] : [];
@@ -222,12 +223,12 @@ export const SHEET_COMMANDS = {
       // Which sheet, as they are filled, is at each place now.
       const order = inOrder([...places.keys()], job.plan);
       const nowAt = (sheet: number): number => (sheet < count ? places.indexOf(sheet) : sheet);
-      const { stocks, moved } = job.plan;
+      const { stocks, handPlaces } = job.plan;
       const plan: Plan = {
         ...job.plan,
         order: places.map((at) => order[at] ?? at),
-        moved: Object.fromEntries(
-          Object.entries(moved).map(([copy, place]) => [
+        handPlaces: Object.fromEntries(
+          Object.entries(handPlaces).map(([copy, place]) => [
             copy,
             { ...place, sheet: nowAt(place.sheet) },
           ]),
@@ -259,26 +260,26 @@ export const SHEET_COMMANDS = {
       return {
         ...job,
         pieces: [...job.pieces, piece],
-        plan: { ...plan, arrangement: 'step', moved: {}, wanted },
+        plan: { ...plan, arrangement: 'step', handPlaces: {}, wanted },
       };
     },
   } satisfies Command<{ sheet: number }>,
 };
 
 /** The job with another plan, or why it cannot have it. */
-function withPlan(job: Job, plan: unknown): Job | Problem {
+function withPlan(job: Job, plan: Readonly<Partial<Record<keyof Plan, unknown>>>): Job | Problem {
   const read = planSchema.safeParse(plan);
-  return read.success ? { ...job, plan: read.data } : refusedBy(read.error, plan);
+  return read.success ? { ...job, plan: read.data } : invalidBySchema(read.error, plan);
 }
 
-const pinnedOnly = (moved: Plan['moved']): Plan['moved'] =>
+const pinnedOnly = (moved: Plan['handPlaces']): Plan['handPlaces'] =>
   Object.fromEntries(Object.entries(moved).filter(([, { pinned }]) => pinned));
 
 function withMoved(job: Job, moved: Readonly<Record<string, HandPlace>>): Job | Problem {
-  const read = planSchema.shape.moved.safeParse(moved);
+  const read = planSchema.shape.handPlaces.safeParse(moved);
   return read.success
-    ? { ...job, plan: { ...job.plan, moved: read.data } }
-    : refusedBy(read.error, moved);
+    ? { ...job, plan: { ...job.plan, handPlaces: read.data } }
+    : invalidBySchema(read.error, moved);
 }
 
 /** Where every copy lies. */

@@ -53,18 +53,18 @@ const STEPS = { from: 0.5, to: 1.5, count: 51 };
 export async function compareSheets(
   job: Job,
   onHand: readonly OnHand[],
-  task: Pick<Task, 'breathe'>,
+  task: Pick<Task, 'yieldNow'>,
 ): Promise<ComparedSheets> {
   const ways: SheetWay[] = [{ kind: 'now', value: '', call: undefined, ...comesTo(job) }];
   for (const way of otherWays(job, onHand)) {
-    await task.breathe();
+    await task.yieldNow();
     const made = tryCommand(job, way.call);
     if (made) ways.push({ ...way, ...comesTo(made) });
   }
   const sizes: SizeStep[] = [];
   const { from, to, count } = STEPS;
   for (let at = 0; at < count && canBeScaled(job); at++) {
-    if (at % 8 === 0) await task.breathe();
+    if (at % 8 === 0) await task.yieldNow();
     const scale = from + ((to - from) * at) / (count - 1);
     sizes.push({ scale, copies: copiesAtScale(job, scale) });
   }

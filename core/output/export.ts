@@ -26,7 +26,7 @@ import { fileStem, sheetFiles, sideFile, type SheetFiles } from './names.ts';
 import { outlinedDrawing } from './outlined.ts';
 import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 import { paperPdf } from './paper/index.ts';
-import { smallSources } from './small-pictures.ts';
+import { withDownsampledImages } from './downsampled-images.ts';
 import { statement } from './statement.ts';
 
 /**
@@ -131,7 +131,7 @@ export async function printPdf(
     };
   });
   const best = pdfSources(compiled, resources);
-  const sources = smallPictures ? await smallSources(platform, pages, best) : best;
+  const sources = smallPictures ? await withDownsampledImages(platform, pages, best) : best;
   return writePdf(platform, pages, sources, compiled.job.name);
 }
 
@@ -238,13 +238,13 @@ async function aboutTheJob(
     }
   for (const kind of ['approval', 'contact'] as const) {
     if (!formats.includes(kind)) continue;
-    await task.breathe();
+    await task.yieldNow();
     const sources = pdfSources(compiled, resources);
     const paper = await paperPdf(platform, kind, { compiled, sources });
     made.push({ name: `${stem}-${kind}.pdf`, format: kind, ...paper });
     if (kind !== 'approval' || !choices.approvalPictures) continue;
     for (let page = 0; page < paper.pages; page++) {
-      await task.breathe();
+      await task.yieldNow();
       const image = await renderPdf(platform, { pdf: paper.bytes, page, dpi: APPROVAL_DPI });
       const name = `${stem}-${kind}-${page + 1}.png`;
       made.push({ name, format: kind, bytes: encodePngImage(image, APPROVAL_DPI) });
@@ -280,7 +280,7 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   const text = (value: string): Uint8Array => new TextEncoder().encode(value);
   const made: MadeFile[] = [];
   task.progress(0, 'Writing the print file');
-  await task.breathe();
+  await task.yieldNow();
   const choices = { ...USUAL_CHOICES, ...options.choices };
   const drawn = wants.has('png') || wants.has('jpeg');
   const write = (as: ExportChoices): Promise<Uint8Array> =>
@@ -304,7 +304,7 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   }
   for (const [index, sheet] of compiled.sheets.entries()) {
     task.progress((index + 1) / (compiled.sheets.length + 1), `Writing sheet ${index + 1}`);
-    await task.breathe();
+    await task.yieldNow();
     const name = names[index] as SheetFiles;
     for (const [format, cut] of Object.entries(CUT_FILES) as [keyof typeof CUT_FILES, Write][])
       if (wants.has(format))

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { PDFDocument } from '@cantoo/pdf-lib';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { createJob, type Job } from '../job/index.ts';
 import { parseList } from '../piece/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
@@ -30,7 +30,7 @@ const job = (table?: string): Job =>
     })),
     ...(table
       ? [
-          { name: 'set-list' as const, args: { list: expectGood(parseList(table)) } },
+          { name: 'set-list' as const, args: { list: expectOk(parseList(table)) } },
           { name: 'want-rows' as const, args: { piece: 'piece-1', each: 1 } },
         ]
       : [{ name: 'want' as const, args: { piece: 'piece-1', count: 3 } }]),

@@ -18,4 +18,4 @@ export { parsePages } from './pages.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 export { statement } from './statement.ts';
 export { drawShapes, pieceAsArt } from './picture.ts';
-export { seenSources } from './seen-pictures.ts';
+export { withPreviewImages } from './preview-images.ts';

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { createJob, parsePeel, withTypefaces, writePeel, type Job } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
@@ -11,7 +11,7 @@ import { squareFont } from '../testing/square-font.ts';
 import { readTypeface, type OwnTypeface } from '../type/index.ts';
 import { exportFiles } from './index.ts';
 
-const { typeface, bytes } = expectGood(readTypeface(squareFont(), 'square.otf'));
+const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));
 const files = new Map([[typeface.id, bytes]]);
 
 /** A face of 60 x 30 mm that says one letter of 72 pt in a typeface of one's own. */
@@ -70,7 +70,7 @@ test('a letter in PostScript outlines is printed as large as it is, and is read 
 });
 
 test('the file of a job brings its own typefaces along', () => {
-  const read = expectGood(parsePeel(writePeel({ job: job(), art: files }), 'own.peel'));
+  const read = expectOk(parsePeel(writePeel({ job: job(), art: files }), 'own.peel'));
   expect(read.job.typefaces).toEqual({ [typeface.id]: typeface });
   expect(read.art.get(typeface.id)).toEqual(bytes);
 });

@@ -1,19 +1,19 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 
 /** Reads which sheets are meant, `1-3, 5`, as numbers from 0 in their order; an empty text means all. */
 export function parsePages(text: string, count: number): Result<number[]> {
-  if (text.trim() === '') return good(Array.from({ length: count }, (_, at) => at));
+  if (text.trim() === '') return ok(Array.from({ length: count }, (_, at) => at));
   const wanted = new Set<number>();
   for (const part of text.split(/[,;\s]+/).filter(Boolean)) {
     const found = /^(\d{1,4})(?:[-–](\d{1,4}))?$/.exec(part);
     const [first, last] = [Number(found?.[1]), Number(found?.[2] ?? found?.[1])];
     if (!found || first < 1 || last < first || last > count)
-      return bad(
+      return err(
         'output/pages',
         `“${part}” names no sheets: there are ${count === 1 ? 'one' : count}.`,
         'Write for example 1-3, 5.',
       );
     for (let page = first; page <= last; page++) wanted.add(page - 1);
   }
-  return good([...wanted].sort((one, other) => one - other));
+  return ok([...wanted].sort((one, other) => one - other));
 }

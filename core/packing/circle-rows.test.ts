@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { circleRows } from './circle-rows.ts';
-import { mostThatFit } from './index.ts';
+import { copiesUpperBound } from './index.ts';
 
 const room = (width: number, height: number, gap = 0) => ({
   area: { left: 7, top: 9, right: 7 + width, bottom: 9 + height },
@@ -45,7 +45,7 @@ test('circles keep the gap and the sheet, and are never more than can be', () =>
         expect(zone).toBeGreaterThan(diameter / 2 - 1e-5);
         expect(near).toBeGreaterThan(diameter + gap - 1e-5);
         const shape = { width: diameter, height: diameter, round: true };
-        expect(spots.length).toBeLessThanOrEqual(mostThatFit(shape, sheet.area, gap));
+        expect(spots.length).toBeLessThanOrEqual(copiesUpperBound(shape, sheet.area, gap));
       },
     ),
     { numRuns: 150, seed: 5 },

@@ -1,5 +1,5 @@
 import type { Ring } from '../geometry/index.ts';
-import { distanceOfRings, findFaults } from './index.ts';
+import { distanceOfRings, findLayoutViolations } from './index.ts';
 
 const square = (x: number, y: number, side = 10): Ring => [
   { x, y },
@@ -23,7 +23,7 @@ test('the distance of outlines is that of their nearest places, and 0 where they
 
 test('faults name what leaves the sheet, lies on what is taken, or is too near', () => {
   const rings = [square(0, 0), square(11, 0), square(30, 30), square(95, 50), square(30.5, 45)];
-  const faults = findFaults(rings, {
+  const faults = findLayoutViolations(rings, {
     area: { left: 0, top: 0, right: 100, bottom: 100 },
     taken: [{ left: 39, top: 39, right: 41, bottom: 41 }],
     gap: 2,
@@ -35,6 +35,6 @@ test('faults name what leaves the sheet, lies on what is taken, or is too near',
 
 test('without a gap outlines may touch but not cover each other', () => {
   const room = { area: { left: 0, top: 0, right: 30, bottom: 10 }, taken: [], gap: 0 };
-  expect(findFaults([square(0, 0), square(10, 0)], room).near).toEqual([]);
-  expect(findFaults([square(0, 0), square(9.9, 0)], room).near).toHaveLength(1);
+  expect(findLayoutViolations([square(0, 0), square(10, 0)], room).near).toEqual([]);
+  expect(findLayoutViolations([square(0, 0), square(9.9, 0)], room).near).toHaveLength(1);
 });

@@ -2,7 +2,7 @@ import {
   boxesMeet,
   boxOf,
   boxWithin,
-  commonOf,
+  intersectionOf,
   corners,
   distanceToRings,
   grown,
@@ -22,13 +22,13 @@ export function distanceOfRings(one: Ring, other: Ring, within = 0.001): number 
 
 /** Whether two outlines cover each other by more than `within` mm. */
 const reachesInto = (one: Ring, other: Ring, within: number): boolean =>
-  offsetRegion(commonOf([one], [other]), -within / 2).length > 0;
+  offsetRegion(intersectionOf([one], [other]), -within / 2).length > 0;
 
 const fromCorners = (points: Ring, ring: Ring): number =>
   points.reduce((least, point) => Math.min(least, distanceToRings(point, [ring])), Infinity);
 
 /** What is wrong with outlines on a sheet, each by its number. */
-export interface Faults {
+export interface LayoutViolations {
   /** Those that leave the area. */
   readonly outside: readonly number[];
   /** Those that reach into what is taken. */
@@ -41,11 +41,11 @@ export interface Faults {
  * Holds every outline against the sheet and against every other one, with exact distances.
  * @param within by how much less than asked still counts as enough, mm
  */
-export function findFaults(
+export function findLayoutViolations(
   rings: readonly Ring[],
   { area, taken, gap }: { area: Box; taken: readonly Box[]; gap: number },
   within = 0.001,
-): Faults {
+): LayoutViolations {
   const boxes = rings.map((ring) => boxOf(ring) ?? { left: 0, top: 0, right: 0, bottom: 0 });
   const near = rings.flatMap((ring, at) =>
     rings.flatMap((other, to) => {

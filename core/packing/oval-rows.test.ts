@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mapRing, flatten, placed } from '../geometry/index.ts';
 import { shapePath } from '../shape/index.ts';
-import { findFaults } from './index.ts';
+import { findLayoutViolations } from './index.ts';
 import { ovalRows } from './oval-rows.ts';
 import { stepAndRepeat } from './step-and-repeat.ts';
 
@@ -25,7 +25,11 @@ test('ovals keep the gap, the sheet and what is kept clear, by exact distances',
       const spots = ovalRows({ width, height, round: false, oval: true }, room, true);
       const [outline = []] = flatten(shapePath({ kind: 'ellipse', width, height }), 0.002);
       const rings = spots.map(({ x, y, angle }) => mapRing(outline, placed(x, y, angle)));
-      expect(findFaults(rings, room, 0.01)).toEqual({ outside: [], onTaken: [], near: [] });
+      expect(findLayoutViolations(rings, room, 0.01)).toEqual({
+        outside: [],
+        onTaken: [],
+        near: [],
+      });
     }),
     { numRuns: 12 },
   );

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import { signedArea, type Ring } from '../geometry/index.ts';
 import type { BoundTurns } from './upper-bound.ts';
 import type { Repeated } from './step-and-repeat.ts';
@@ -79,7 +79,7 @@ export function parsePackRequest(
   if (!read.success) {
     const [issue] = read.error.issues;
     const where = issue?.path.join('.') || 'the request';
-    return bad(
+    return err(
       'pack/request',
       `${where}: ${issue?.message ?? 'is not as expected'}.`,
       'Write the request as documented under “peel pack”.',
@@ -91,14 +91,14 @@ export function parsePackRequest(
   for (const piece of request.pieces) {
     const { id, quantity } = piece;
     if (lots.some((lot) => lot.id === id))
-      return bad(
+      return err(
         'pack/same-id',
         `Two pieces are called “${id}”.`,
         'Give each piece an id of its own.',
         id,
       );
     if (quantity === 'max' && request.sheets === 'any')
-      return bad(
+      return err(
         'pack/endless',
         `“${id}” wants as many as fit on any number of sheets.`,
         'Say how many sheets there are, or how many are wanted.',
@@ -106,7 +106,7 @@ export function parsePackRequest(
       );
     const points = 'rings' in piece.shape ? piece.shape.rings.flat().length : 0;
     if (points > MOST_POINTS)
-      return bad(
+      return err(
         'pack/too-fine',
         `The outline of “${id}” has ${points} points; at most ${MOST_POINTS} are accepted.`,
         'Leave out points that lie within 0.02 mm of the line without them.',
@@ -114,7 +114,7 @@ export function parsePackRequest(
       );
     const lot = toLot(piece);
     if (lot.area < 0.01)
-      return bad(
+      return err(
         'pack/flat',
         `The outline of “${id}” encloses nothing.`,
         'Write the corners of one ring in their order, in mm.',
@@ -124,12 +124,12 @@ export function parsePackRequest(
   }
   const total = lots.reduce((sum, { most, wanted }) => sum + (most ? 0 : wanted), 0);
   if (total > MOST_COPIES)
-    return bad(
+    return err(
       'pack/too-many',
       `${total} copies are asked for; at most ${MOST_COPIES} can be placed.`,
       'Ask for fewer at a time.',
     );
-  return good({ request, lots });
+  return ok({ request, lots });
 }
 
 function toLot({ id, shape, quantity, turns }: PackRequest['pieces'][number]): Lot {

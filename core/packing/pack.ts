@@ -1,5 +1,5 @@
-import { bad, good, unwatched, type Result, type Task } from '../base/index.ts';
-import { freeArea, mostOutlines, mostThatFit } from './upper-bound.ts';
+import { err, ok, unwatched, type Result, type Task } from '../base/index.ts';
+import { freeArea, outlinesUpperBound, copiesUpperBound } from './upper-bound.ts';
 import { nestSheets } from './nest/nest.ts';
 import { parsePackRequest, MOST_COPIES, type Lot, type PackRequest } from './pack-request.ts';
 import { packRows, type Packed, type PackPlacement } from './pack-rows.ts';
@@ -47,7 +47,7 @@ export async function tryPack(
   const { request, lots } = read.value;
   const room = roomOf(request);
   if (room.area.right <= room.area.left || room.area.bottom <= room.area.top)
-    return bad(
+    return err(
       'pack/no-room',
       'The margins leave nothing of the sheet.',
       'Make the margins smaller.',
@@ -60,7 +60,7 @@ export async function tryPack(
   // Rows hold copies that stand and lie; what may lie askew is tried askew.
   const alone = lots.length === 1 && !lots[0]?.diameter && lots[0]?.turns !== 'any';
   const done = rows && (alone || full || everything(lots, rows));
-  if (rows && done) return good(answer(request, lots, { packed: rows, room, stopped: false }));
+  if (rows && done) return ok(answer(request, lots, { packed: rows, room, stopped: false }));
   const { over = () => false } = effort;
   let stopped = false;
   const nested = await packNested(lots, room, {
@@ -69,9 +69,7 @@ export async function tryPack(
     over: () => (stopped ||= over()),
   });
   const packed = rows && areaOf(lots, rows) >= areaOf(lots, nested) ? rows : nested;
-  return good(
-    answer(request, lots, { packed, room, stopped: stopped && !everything(lots, packed) }),
-  );
+  return ok(answer(request, lots, { packed, room, stopped: stopped && !everything(lots, packed) }));
 }
 
 function roomOf({ sheet, keepClear, gap }: PackRequest): Room {
@@ -160,5 +158,5 @@ function answer(
 
 const mostOnSheet = ({ shape, ring, turns }: Lot, { area, taken, gap }: Room): number =>
   shape
-    ? mostThatFit(shape, area, gap, { taken, turns })
-    : mostOutlines(ring, { area, taken, gap });
+    ? copiesUpperBound(shape, area, gap, { taken, turns })
+    : outlinesUpperBound(ring, { area, taken, gap });

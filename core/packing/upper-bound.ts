@@ -21,7 +21,7 @@ export type BoundTurns = 'none' | 'quarter' | 'any';
  * or of one where they may not be turned; where they may lie askew, by area alone. Circles: Oler's inequality (N. Oler, 1961) for the centres,
  * which keep a distance of diameter + gap in the rectangle of possible centres.
  */
-export function mostThatFit(
+export function copiesUpperBound(
   shape: Repeated,
   area: Box,
   gap: number,
@@ -69,7 +69,7 @@ function grownRoom({ area, taken, gap }: Room): number {
 }
 
 /** The same for a free outline, by area alone: each copy keeps half the gap around it to itself. */
-export function mostOutlines(ring: Ring, room: Room): number {
+export function outlinesUpperBound(ring: Ring, room: Room): number {
   const own = offsetRegion([clockwise(ring)], room.gap / 2).reduce(
     (sum, one) => sum + signedArea(one),
     0,

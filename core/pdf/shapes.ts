@@ -1,4 +1,4 @@
-import { bad, good, type Platform, type Result } from '../base/index.ts';
+import { err, ok, type Platform, type Result } from '../base/index.ts';
 import { toHex } from '../color/index.ts';
 import { solid, type PathNode, type SolidPaint } from '../drawing/index.ts';
 import {
@@ -62,7 +62,7 @@ export async function readPdfShapes(
   try {
     document = await library.loadDocument(pdf);
   } catch {
-    return bad(
+    return err(
       'pdf/broken',
       'This PDF is damaged or locked with a password.',
       'Save it again without a password.',
@@ -79,8 +79,8 @@ export async function readPdfShapes(
     const { whole } = reader;
     const [width, height] = [originalWidth * MM_PER_PT, originalHeight * MM_PER_PT];
     return shapes
-      ? good({ width, height, shapes, whole })
-      : bad(
+      ? ok({ width, height, shapes, whole })
+      : err(
           'pdf/too-many-paths',
           `This PDF has more than ${MOST_SEGMENTS / 1000} 000 lines on a page.`,
           'Save its outlines alone.',

@@ -38,7 +38,7 @@ import {
   type Resources,
 } from './elements/index.ts';
 import { pieceSize, type Piece } from './piece.ts';
-import { differences, FIRST_COPY, filledFor, lookOfCopy, type CopyInList } from './copy-fill.ts';
+import { differences, FIRST_COPY, filledFor, variantKeyOf, type CopyInList } from './copy-fill.ts';
 import type { List } from './list.ts';
 
 /** An element with its drawing moved and turned to its place in the piece. */
@@ -62,7 +62,7 @@ export interface CompiledPiece {
   /** The finished outline as rings, for the knife. */
   readonly rings: EdgeRings;
   /** The edges of stickers in it, which are kiss-cut within its own edge. */
-  readonly kisses: EdgeRings;
+  readonly kissCuts: EdgeRings;
   /** Where it is folded: open lines. */
   readonly creases: EdgeRings;
   readonly ground: DrawingNode | undefined;
@@ -93,24 +93,24 @@ export interface PieceCompiler {
   compile(piece: Piece, source: PieceSource, copy?: CopyInList): CompiledPiece;
 }
 
-interface Remembered {
-  readonly uses: readonly unknown[];
+interface ElementCacheEntry {
+  readonly dependencies: readonly unknown[];
   readonly placed: PlacedElement;
 }
 
-interface Drawn {
-  readonly uses: readonly unknown[];
+interface DrawingCacheEntry {
+  readonly dependencies: readonly unknown[];
   readonly look: object;
   readonly compiled: CompiledElement;
 }
 
-interface RememberedPiece {
-  readonly uses: readonly unknown[];
+interface PieceCacheEntry {
+  readonly dependencies: readonly unknown[];
   readonly compiled: CompiledPiece;
 }
 
 /** How deep a piece lies in others, and which copy it is. */
-interface Asked extends CopyInList {
+interface CompileContext extends CopyInList {
   readonly depth: number;
 }
 
@@ -121,43 +121,43 @@ const NESTING = 8;
  * values than before; the same piece with the same elements gives the same value again.
  */
 export function createCompiler(resources: Resources): PieceCompiler {
-  const elements = new WeakMap<PieceElement, Map<string, Remembered>>();
-  const pieces = new WeakMap<Piece, Map<string, RememberedPiece>>();
+  const elements = new WeakMap<PieceElement, Map<string, ElementCacheEntry>>();
+  const pieces = new WeakMap<Piece, Map<string, PieceCacheEntry>>();
   /** What was drawn last of each element of a piece: one that only moves is drawn alike. */
-  const drawings = new Map<string, Drawn>();
+  const drawings = new Map<string, DrawingCacheEntry>();
 
-  const compile = (piece: Piece, source: PieceSource, asked: Asked): CompiledPiece => {
+  const compile = (piece: Piece, source: PieceSource, context: CompileContext): CompiledPiece => {
     const differs = differences(piece, source);
     const numbered = differs.counts || differs.fields;
     // Within another piece it is counted as that one is.
-    const copy = numbered || asked.depth > 0 ? asked : { ...FIRST_COPY, depth: asked.depth };
-    const look = lookOfCopy(copy, differs);
+    const copy = numbered || context.depth > 0 ? context : { ...FIRST_COPY, depth: context.depth };
+    const look = variantKeyOf(copy, differs);
     const placedElements = piece.elements
       .filter(({ hidden }) => !hidden)
       .map((element) => place(element, source, { ...copy, piece: piece.id }));
-    const all = pieces.get(piece) ?? new Map<string, RememberedPiece>();
+    const all = pieces.get(piece) ?? new Map<string, PieceCacheEntry>();
     pieces.set(piece, all);
-    const key = asked.depth > 0 ? `${copy.number} ${copy.row?.key ?? ''}` : look;
+    const key = context.depth > 0 ? `${copy.number} ${copy.row?.key ?? ''}` : look;
     const known = all.get(key);
     const thing = piece.variant?.thing ?? source.thing;
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
-    const uses = [...placedElements, ...folds, ...grounds, numbered];
-    if (known && sameItems(known.uses, uses)) return known.compiled;
+    const dependencies = [...placedElements, ...folds, ...grounds, numbered];
+    if (known && sameItems(known.dependencies, dependencies)) return known.compiled;
     const compiled = assemble(piece, placedElements, {
       folds,
       numbered,
       look,
       context: { art: (id) => source.art[id], vector: resources.vector },
     });
-    all.set(key, { uses, compiled });
+    all.set(key, { dependencies, compiled });
     return compiled;
   };
 
   const place = (
     element: PieceElement,
     source: PieceSource,
-    { depth, piece, ...copy }: Asked & { readonly piece: string },
+    { depth, piece, ...copy }: CompileContext & { readonly piece: string },
   ): PlacedElement => {
     const filled = filledFor(element, source, copy);
     const inner =
@@ -165,27 +165,27 @@ export function createCompiler(resources: Resources): PieceCompiler {
         ? source.pieces.find(({ id }) => id === element.piece)
         : undefined;
     const part = inner && compile(inner, source, { ...copy, depth: depth + 1 });
-    const uses = used(element, source, resources, part);
+    const dependencies = dependenciesOf(element, source, resources, part);
     // What counts up is another drawing for each copy; everything else is one.
-    const own = elements.get(element) ?? new Map<string, Remembered>();
+    const own = elements.get(element) ?? new Map<string, ElementCacheEntry>();
     elements.set(element, own);
     const known = own.get(filled?.key ?? '');
-    if (known && sameItems(known.uses, uses)) return known.placed;
+    if (known && sameItems(known.dependencies, dependencies)) return known.placed;
     const key = `${piece}/${element.id}`;
-    const look = lookOf(element);
+    const look = drawingKey(element);
     const last = filled ? undefined : drawings.get(key);
     const compiled =
-      last && sameItems(last.uses, uses) && isSame(last.look, look)
+      last && sameItems(last.dependencies, dependencies) && isSame(last.look, look)
         ? last.compiled
         : compileElement(filled?.element ?? element, {
             ...resources,
             art: (id) => source.art[id],
             part: (): CompiledPart | undefined => part,
           });
-    if (!filled) drawings.set(key, { uses, look, compiled });
+    if (!filled) drawings.set(key, { dependencies, look, compiled });
     const maps = elementMaps(element);
     const made: PlacedElement = { element, compiled, maps, node: drawnAt(maps, compiled, element) };
-    own.set(filled?.key ?? '', { uses, placed: made });
+    own.set(filled?.key ?? '', { dependencies, placed: made });
     return made;
   };
 
@@ -195,7 +195,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
 }
 
 /** An element without what only says where and how clearly it is drawn. */
-function lookOf(element: PieceElement): object {
+function drawingKey(element: PieceElement): object {
   const { x, y, angle, flip, repeat, opacity, locked, name, group, adapt, ...look } = element;
   void [x, y, angle, flip, repeat, opacity, locked, name, group, adapt];
   return look;
@@ -234,7 +234,7 @@ function drawnAt(
   return { kind: 'group', children: copies, ...(opacity === undefined ? {} : { opacity }) };
 }
 
-function used(
+function dependenciesOf(
   element: PieceElement,
   source: PieceSource,
   resources: Resources,
@@ -267,7 +267,7 @@ function assemble(
     bleed,
     safe: lines.safe,
     rings: lines.rings,
-    kisses: joinedEdges(elements.flatMap(kissesOf)),
+    kissCuts: joinedEdges(elements.flatMap(kissCutsOf)),
     creases: creaseLines(folds),
     ...copy,
     ground,
@@ -283,26 +283,32 @@ function assemble(
   };
 }
 
-const grounds = new WeakMap<Piece, { uses: readonly unknown[]; node: DrawingNode | undefined }>();
+const grounds = new WeakMap<
+  Piece,
+  { dependencies: readonly unknown[]; node: DrawingNode | undefined }
+>();
 
 /** The ground of a piece: the same node for all of its copies. */
 function groundOf(piece: Piece, bleed: Path, context: FillSource): DrawingNode | undefined {
   const { ground } = piece;
   if (ground === null) return undefined;
-  const uses = [bleed, ...artOfFill(ground).flatMap((id) => [context.art(id), context.vector(id)])];
+  const dependencies = [
+    bleed,
+    ...artOfFill(ground).flatMap((id) => [context.art(id), context.vector(id)]),
+  ];
   const known = grounds.get(piece);
-  if (known && sameItems(known.uses, uses)) return known.node;
+  if (known && sameItems(known.dependencies, dependencies)) return known.node;
   const { width, height } = pieceSize(piece);
   const box = { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed };
   const paint = findPaint(ground, box, context);
   const node: DrawingNode | undefined = paint && { kind: 'path', path: bleed, fill: paint };
-  grounds.set(piece, { uses, node });
+  grounds.set(piece, { dependencies, node });
   return node;
 }
 
 /** The edges that are kiss-cut in an element, at each of its places in the piece. */
-const kissesOf = ({ compiled: { kisses }, maps }: PlacedElement): readonly EdgeRings[] =>
-  kisses?.length ? maps.map((map) => placeEdge(kisses, map)) : [];
+const kissCutsOf = ({ compiled: { kissCuts }, maps }: PlacedElement): readonly EdgeRings[] =>
+  kissCuts?.length ? maps.map((map) => placeEdge(kissCuts, map)) : [];
 
 /** The lines around a piece, worked out once for an edge. */
 interface EdgeLines {

@@ -41,7 +41,7 @@ export function differences(piece: Piece, { list }: FilledFrom): Differences {
 }
 
 /** What tells a copy from others of its piece; nothing where all are alike. */
-export function lookOfCopy({ number, row }: CopyInList, { counts, fields }: Differences): string {
+export function variantKeyOf({ number, row }: CopyInList, { counts, fields }: Differences): string {
   return [counts ? `${number}` : '', fields ? (row?.key ?? 'none') : ''].filter(Boolean).join('-');
 }
 

@@ -75,7 +75,7 @@ export {
   findQuantity,
   freshKeys,
   LIST_LIMITS,
-  listInstead,
+  replaceList,
   listRowSchema,
   listSchema,
   longestRows,

@@ -1,4 +1,4 @@
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { createJob } from '../job/index.ts';
 import { quickFindings } from '../proof/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
@@ -11,7 +11,7 @@ test.each([
   ['tabs', 'name\tbed\r\nSea Holly\tNorth\r\nFern, hart\u2019s tongue\tShade\r\n'],
   ['semicolons', '\uFEFFname;bed\nSea Holly;North\nFern, hart\u2019s tongue;Shade\n\n'],
 ])('a table with %s is read', (_, text) => {
-  expect(expectGood(parseList(text))).toEqual({
+  expect(expectOk(parseList(text))).toEqual({
     columns: ['name', 'bed'],
     rows: [
       { key: 'r1', fields: ['Sea Holly', 'North'] },
@@ -21,18 +21,18 @@ test.each([
 });
 
 test('names of columns become ones that placeholders can have, no two alike', () => {
-  const { columns } = expectGood(parseList('Name (new)\tName new\t\t2nd bed\na\tb\tc\td'));
+  const { columns } = expectOk(parseList('Name (new)\tName new\t\t2nd bed\na\tb\tc\td'));
   expect(columns).toEqual(['Name new', 'Name new 2', 'column 3', 'nd bed']);
 });
 
 test('short rows are filled up, and a list comes back from its own text', () => {
-  const list = expectGood(parseList('a\tb\none\ttwo\nthree'));
+  const list = expectOk(parseList('a\tb\none\ttwo\nthree'));
   expect(list.rows[1]?.fields).toEqual(['three', '']);
-  expect(expectGood(parseList(listText(list)))).toEqual(list);
+  expect(expectOk(parseList(listText(list)))).toEqual(list);
 });
 
 test('a single column keeps its commas', () => {
-  const { rows } = expectGood(parseList('name\nFern, male\nIvy'));
+  const { rows } = expectOk(parseList('name\nFern, male\nIvy'));
   expect(rows.map(({ fields }) => fields)).toEqual([['Fern, male'], ['Ivy']]);
 });
 
@@ -52,7 +52,7 @@ test('each copy on the sheet takes its row, and copies of a row count on', async
       name: 'add-element',
       args: { piece: 'piece-1', element: exampleWords({ text: '{name} {#01}', width: 50 }) },
     },
-    { name: 'set-list', args: { list: expectGood(parseList(BEDS)) } },
+    { name: 'set-list', args: { list: expectOk(parseList(BEDS)) } },
     { name: 'want', args: { piece: 'piece-1', count: 3 } },
   );
   const { compiled: made } = await compiled(job, new Map());
@@ -72,7 +72,7 @@ test('the row that is worst off is named by the proof', async () => {
       name: 'add-element',
       args: { piece: 'piece-1', element: exampleWords({ text: '{name}', width: 20, least: 12 }) },
     },
-    { name: 'set-list', args: { list: expectGood(parseList(BEDS)) } },
+    { name: 'set-list', args: { list: expectOk(parseList(BEDS)) } },
     { name: 'want', args: { piece: 'piece-1', count: 2 } },
   );
   const found = quickFindings((await compiled(job, new Map())).compiled);
@@ -91,6 +91,6 @@ test('a placeholder that no list fills is found, with and without a list', async
       ({ code }) => code === 'column-missing',
     )?.what;
   expect(await what(job)).toBe('{plant} on “Label” waits for a list.');
-  const listed = runAll(job, { name: 'set-list', args: { list: expectGood(parseList(BEDS)) } });
+  const listed = runAll(job, { name: 'set-list', args: { list: expectOk(parseList(BEDS)) } });
   expect(await what(listed)).toBe('The list has no column for {plant} on “Label”.');
 });

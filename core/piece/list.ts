@@ -101,7 +101,7 @@ export function columnName(typed: string, taken: readonly string[], number: numb
  * A list as it is taken in for another: a row that says the same, or the same in its first column,
  * keeps its key and whether it prints, and columns of the same name keep what they are bound to.
  */
-export function listInstead(before: List, next: List): List {
+export function replaceList(before: List, next: List): List {
   const said = ({ fields }: ListRow): string => JSON.stringify(fields);
   const waiting = new Map<string, ListRow[]>();
   const offer = (key: string, row: ListRow): void =>

@@ -1,11 +1,11 @@
 import { strToU8, zipSync } from 'fflate';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { parseList, parseTable, readListFile } from './index.ts';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const latin = (text: string): Uint8Array => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 const fields = async (file: Uint8Array, choices = {}): Promise<readonly string[][]> => {
-  const { list } = expectGood(await readListFile(file, choices));
+  const { list } = expectOk(await readListFile(file, choices));
   return [list.columns, ...list.rows.map((row) => row.fields)];
 };
 
@@ -20,7 +20,7 @@ test.each([
   ['UTF-16', utf16('name;bed\nRübe;Küche\n'), 'utf-16le'],
   ['one byte a letter', latin('name;bed\nRübe;Küche\n'), 'windows-1252'],
 ])('letters in %s are found', async (_, file, encoding) => {
-  const read = expectGood(await readListFile(file));
+  const read = expectOk(await readListFile(file));
   expect([read.encoding, read.separator]).toEqual([encoding, ';']);
   expect(read.list.rows[0]?.fields).toEqual(['Rübe', 'Küche']);
 });
@@ -65,7 +65,7 @@ const TABLES = {
 };
 
 test('a workbook gives its first table with anything in it, or the one that is chosen', async () => {
-  const read = expectGood(await readListFile(workbook(TABLES)));
+  const read = expectOk(await readListFile(workbook(TABLES)));
   expect([read.tables, read.table]).toEqual([['Notes', 'Beds', 'Prices'], 'Beds']);
   expect(read.list).toMatchObject({ columns: ['name', 'copies'], quantity: 'copies' });
   expect(read.list.rows[0]?.fields).toEqual(['Rübe', '12']);
@@ -84,14 +84,14 @@ test('what is no table is refused in a sentence', async () => {
 });
 
 test('a column of whole numbers that is named like a quantity counts copies, others do not', () => {
-  const quantity = (table: string): string | undefined => expectGood(parseList(table)).quantity;
+  const quantity = (table: string): string | undefined => expectOk(parseList(table)).quantity;
   expect(quantity('name\tQty\nRue\t3\nIvy\t')).toBe('Qty');
   expect(quantity('name\tcopies\nRue\tsome')).toBeUndefined();
   expect(quantity('name\tbed\nRue\t3')).toBeUndefined();
 });
 
 test('cells that are pasted keep their empty fields and quoted breaks', () => {
-  expect(expectGood(parseTable('a\t\tc\n"two\nlines"\tx\t', '\t'))).toEqual([
+  expect(expectOk(parseTable('a\t\tc\n"two\nlines"\tx\t', '\t'))).toEqual([
     ['a', '', 'c'],
     ['two\nlines', 'x'],
   ]);
@@ -105,22 +105,22 @@ test.each([
   ['UTF-16', utf16Bare('name;bed\nРепа;Küche\n'), 'utf-16le'],
   ['UTF-16, the other way round', swapped(utf16Bare('name;bed\nРепа;Küche\n')), 'utf-16be'],
 ])('%s without a mark is found by its zeros', async (_, file, encoding) => {
-  const read = expectGood(await readListFile(file));
+  const read = expectOk(await readListFile(file));
   expect([read.encoding, read.list.rows[0]?.fields]).toEqual([encoding, ['Репа', 'Küche']]);
 });
 
 test('names of columns may have line ends between quotes, and keep their marks', () => {
-  const quoted = expectGood(parseList('"plant\nname";"bed; row"\nRue;3\nIvy;4'));
+  const quoted = expectOk(parseList('"plant\nname";"bed; row"\nRue;3\nIvy;4'));
   expect(quoted.columns).toEqual(['plant name', 'bed row']);
   expect(quoted.rows.map(({ fields: row }) => row)).toEqual([
     ['Rue', '3'],
     ['Ivy', '4'],
   ]);
-  expect(expectGood(parseList('Gro\u0308ße\tनाम\n1\t2')).columns).toEqual(['Größe', 'नाम']);
+  expect(expectOk(parseList('Gro\u0308ße\tनाम\n1\t2')).columns).toEqual(['Größe', 'नाम']);
 });
 
 test('a line that tells the separator is no header', () => {
-  const list = expectGood(parseList('sep=;\r\nname, full;bed\r\nRue;3'));
+  const list = expectOk(parseList('sep=;\r\nname, full;bed\r\nRue;3'));
   expect([list.columns, list.rows[0]?.fields]).toEqual([
     ['name full', 'bed'],
     ['Rue', '3'],
@@ -143,7 +143,7 @@ test('a file that is no text is told', async () => {
 
 test('with a separator that is told, quotes that do not close are signs like others', () => {
   const text = 'name;size\n"Ivy; dark";3\nRue;"5 inch';
-  expect(expectGood(parseTable(text, ','))).toEqual([
+  expect(expectOk(parseTable(text, ','))).toEqual([
     ['name;size'],
     ['"Ivy; dark";3'],
     ['Rue;"5 inch'],

@@ -2,7 +2,7 @@ import { analyse } from 'chardet';
 import { zipSync } from 'fflate';
 import Papa from 'papaparse';
 import readWorkbook from 'read-excel-file/universal';
-import { bad, good, readZip, type Result } from '../base/index.ts';
+import { err, ok, readZip, type Result } from '../base/index.ts';
 import { columnName, freshKeys, LIST_LIMITS, listSchema, type List } from './list.ts';
 
 /** What may stand between the fields of a table that is written as text. */
@@ -39,7 +39,7 @@ export async function readListFile(
   choices: ListChoices = {},
 ): Promise<Result<ReadList>> {
   if (bytes.length > MOST_BYTES)
-    return bad(
+    return err(
       'list/too-large',
       `This file has ${Math.round(bytes.length / 1e6)} MB.`,
       'Keep to 20 MB: save the one table alone.',
@@ -48,14 +48,14 @@ export async function readListFile(
   const encoding = choices.encoding ?? encodingOf(bytes);
   const text = new TextDecoder(encoding).decode(bytes);
   if (text.includes('\0'))
-    return bad(
+    return err(
       'list/unread',
       'This file is no text: it holds bytes that stand for no letter.',
       'Save the table as CSV or .xlsx and take that.',
     );
   const separator = choices.separator ?? separatorOf(text);
   const list = parseList(text, choices.separator);
-  return list.ok ? good({ list: list.value, encoding, separator }) : list;
+  return list.ok ? ok({ list: list.value, encoding, separator }) : list;
 }
 
 /**
@@ -79,11 +79,11 @@ export function parseTable(text: string, separator?: Separator): Result<string[]
   const settings = { skipEmptyLines: 'greedy', delimiter } as const;
   const { data, errors } = Papa.parse<string[]>(plain, settings);
   const broken = errors.find(({ type }) => type === 'Quotes');
-  if (!broken) return good(data);
+  if (!broken) return ok(data);
   // Who chose the separator sees each line as it is; a quote is a sign like others then.
-  if (separator) return good(Papa.parse<string[]>(plain, { ...settings, quoteChar: '\0' }).data);
+  if (separator) return ok(Papa.parse<string[]>(plain, { ...settings, quoteChar: '\0' }).data);
   const at = (broken.row ?? 0) + 1;
-  return bad(
+  return err(
     'list/quotes',
     broken.code === 'MissingQuotes'
       ? `In row ${at} of this table a quote begins that never ends.`
@@ -101,13 +101,13 @@ function listFrom(data: readonly (readonly string[])[]): Result<List> {
     .map((row) => row.map((field) => field.trim()))
     .filter((row) => row.some((field) => field !== ''));
   if (!head)
-    return bad(
+    return err(
       'list/empty',
       'There is no table in this text.',
       'Paste a table whose first row names its columns.',
     );
   if (head.length > LIST_LIMITS.columns || rows.length > LIST_LIMITS.rows)
-    return bad(
+    return err(
       'list/too-large',
       `This table has ${head.length} columns and ${rows.length} rows.`,
       `Keep to ${LIST_LIMITS.columns} columns and ${LIST_LIMITS.rows} rows.`,
@@ -124,7 +124,7 @@ function listFrom(data: readonly (readonly string[])[]): Result<List> {
   };
   const read = listSchema.safeParse(made);
   if (!read.success)
-    return bad(
+    return err(
       'list/unread',
       'A field of this table is too long.',
       'Keep to 2,000 letters a field.',
@@ -132,7 +132,7 @@ function listFrom(data: readonly (readonly string[])[]): Result<List> {
   const quantity = columns.find(
     (name, at) => QUANTITY.test(name) && read.data.rows.every(({ fields }) => isCount(fields[at])),
   );
-  return good(quantity === undefined ? read.data : { ...read.data, quantity });
+  return ok(quantity === undefined ? read.data : { ...read.data, quantity });
 }
 
 const QUANTITY = /^(quantity|qty|copies|count|amount|pieces)$/i;
@@ -177,7 +177,7 @@ function zerosOf(bytes: Uint8Array): readonly [number, number] {
 const MOST_UNPACKED = 60_000_000;
 
 async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<ReadList>> {
-  const unread = bad(
+  const unread = err(
     'list/unread',
     'This file cannot be read as a workbook.',
     'Save it again as .xlsx or as CSV, then take that.',
@@ -194,9 +194,7 @@ async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<Re
     const one =
       found.find(({ sheet }) => sheet === wanted) ?? found.find(({ data }) => data.length);
     const list = listFrom((one?.data ?? []).map((row) => row.map(cellText)));
-    return list.ok
-      ? good({ list: list.value, tables, ...(one ? { table: one.sheet } : {}) })
-      : list;
+    return list.ok ? ok({ list: list.value, tables, ...(one ? { table: one.sheet } : {}) }) : list;
   } catch {
     return unread;
   }

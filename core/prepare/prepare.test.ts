@@ -1,5 +1,5 @@
 import { readArt, USUAL_CLEARING, PLAIN_PIXELS, type Art } from '../art/index.ts';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
 import { block, disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -9,7 +9,7 @@ const kept = new Map<string, Uint8Array>();
 const preparer = new Preparer(nodePlatform, (id) => Promise.resolve(kept.get(id)));
 
 async function keep(bytes: Uint8Array, name: string): Promise<Art> {
-  const read = expectGood(await readArt(nodePlatform, bytes, name));
+  const read = expectOk(await readArt(nodePlatform, bytes, name));
   kept.set(read.art.id, read.bytes);
   return read.art;
 }
@@ -33,9 +33,7 @@ test('a preview is small, and its brushes are as large on it as on the picture',
     radius: 100,
     points: [[400, 200]] as [number, number][],
   };
-  const shown = expectGood(
-    await preparer.preview(art, { ...PLAIN_PIXELS, strokes: [stroke] }, 200),
-  );
+  const shown = expectOk(await preparer.preview(art, { ...PLAIN_PIXELS, strokes: [stroke] }, 200));
   expect([shown.image.width, shown.image.height, shown.scale]).toEqual([200, 100, 4]);
   const alpha = (x: number, y: number): number => shown.image.data[(y * 200 + x) * 4 + 3] as number;
   // A hole of 25 pixels about the middle of a picture that is four times smaller.
@@ -46,17 +44,17 @@ test('a vector page is drawn and split, and its parts know where they stood in m
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="60mm" viewBox="0 0 100 60">
     <circle cx="20" cy="30" r="10" fill="#3f7f4f"/><rect x="60" y="20" width="20" height="20" fill="#f2a65a"/></svg>`;
   const art = await keep(new TextEncoder().encode(svg), 'two.svg');
-  const split = expectGood(await preparer.split(request(art)));
+  const split = expectOk(await preparer.split(request(art)));
   expect([split.width, split.height, split.perMm]).toEqual([1000, 600, 10]);
   expect(split.parts).toHaveLength(2);
   expect(Object.values(split.outlines).every((data) => data.startsWith('M'))).toBe(true);
   const groups = split.parts.map(({ patches }) => patches);
-  const parts = expectGood(await preparer.parts(request(art), groups, ['Dot', 'Square']));
+  const parts = expectOk(await preparer.parts(request(art), groups, ['Dot', 'Square']));
   expect(parts.map(({ read, x, y }) => [read.art.name, Math.round(x), Math.round(y)])).toEqual([
     ['Dot', 10, 20],
     ['Square', 60, 20],
   ]);
-  const traced = expectGood(await preparer.trace(art, 0.02));
+  const traced = expectOk(await preparer.trace(art, 0.02));
   expect(traced.area).toBeCloseTo(Math.PI * 100 + 400, 0);
 });
 
@@ -65,7 +63,7 @@ test('a page on paper is cleared before it is split, and a lost file is said', a
     240, 238, 232,
   ]);
   const art = await keep(encodePngImage(page, 254), 'page.png');
-  expect(expectGood(await preparer.split(request(art))).parts).toMatchObject([
+  expect(expectOk(await preparer.split(request(art))).parts).toMatchObject([
     { left: 30, right: 130 },
   ]);
   const lost = await preparer.trace({ ...art, id: 'f'.repeat(64) }, 0.02);

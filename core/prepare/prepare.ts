@@ -1,4 +1,4 @@
-import { bad, good, type Platform, type Result } from '../base/index.ts';
+import { err, ok, type Platform, type Result } from '../base/index.ts';
 import {
   artSize,
   clearBackground,
@@ -101,13 +101,13 @@ export class Preparer {
     const image = await this.image(art, 300);
     if (!image.ok) return image;
     const small = this.smaller(art.id, image.value, most);
-    if (!recipe) return good(small);
+    if (!recipe) return ok(small);
     const strokes = recipe.strokes.map((stroke) => ({
       ...stroke,
       radius: stroke.radius / small.scale,
       points: stroke.points.map(([x, y]): [number, number] => [x / small.scale, y / small.scale]),
     }));
-    return good({ ...small, image: makePixels(small.image, { ...recipe, strokes }) });
+    return ok({ ...small, image: makePixels(small.image, { ...recipe, strokes }) });
   }
 
   /** Art made by a recipe, at its full size. */
@@ -133,7 +133,7 @@ export class Preparer {
     const image = await this.image(art, COLORS_DPI);
     if (!image.ok) return image;
     const by = Math.max(1, Math.max(image.value.width, image.value.height) / COLORS_SIDE);
-    return good(dominantColors(shrunkImage(image.value, by), most));
+    return ok(dominantColors(shrunkImage(image.value, by), most));
   }
 
   async split(request: SplitRequest): Promise<Result<ShownSplit>> {
@@ -151,7 +151,7 @@ export class Preparer {
         boxes[at] = { left, top, right, bottom, area };
       }
     }
-    return good({ width, height, perMm: perMmOf(request), parts, outlines, boxes, specks });
+    return ok({ width, height, perMm: perMmOf(request), parts, outlines, boxes, specks });
   }
 
   /** Each group of patches as art of its own, trimmed; names count up in the order given. */
@@ -165,7 +165,7 @@ export class Preparer {
     const { image, split } = done.value;
     const perMm = perMmOf(request);
     const { tags, source, licence } = request.art;
-    return good(
+    return ok(
       groups.map((patches, at) => {
         const part = partOf(split.patches, patches, false);
         const known = {
@@ -185,24 +185,24 @@ export class Preparer {
   ): Promise<Result<{ image: RgbaImage; split: SplitPage }>> {
     const { art, dpi, clear, gap, least, cuts } = request;
     const key = JSON.stringify([art.id, dpi, clear, gap, least, cuts]);
-    if (this.page?.key === key) return good(this.page);
+    if (this.page?.key === key) return ok(this.page);
     const read = await this.image(art, dpi);
     if (!read.ok) return read;
     const { image } = clearBackground(read.value, clear);
     const split = splitPage(image, { perMm: perMmOf(request), gap, least, cuts });
     this.page = { key, image, split };
-    return good(this.page);
+    return ok(this.page);
   }
 
   /** The pixels of art as it is seen; vector art is drawn at a resolution. */
   private async image(art: Art, dpi: number): Promise<Result<RgbaImage>> {
     const key = art.kind === 'vector' ? `${art.id} ${dpi}` : art.id;
-    if (this.decoded?.key === key) return good(this.decoded.image);
+    if (this.decoded?.key === key) return ok(this.decoded.image);
     const bytes = await this.bytes(art.id);
     if (!bytes) return this.gone(art);
     const image =
       art.kind === 'vector'
-        ? good(await drawShapes(this.platform, { ...artSize(art), nodes: vectorNodes(bytes) }, dpi))
+        ? ok(await drawShapes(this.platform, { ...artSize(art), nodes: vectorNodes(bytes) }, dpi))
         : await readPixels(this.platform, bytes, art.name);
     if (image.ok) this.decoded = { key, image: image.value };
     return image;
@@ -227,7 +227,7 @@ export class Preparer {
   }
 
   private gone(art: Art): Result<never> {
-    return bad('art/gone', GONE.what, GONE.remedy, art.name);
+    return err('art/gone', GONE.what, GONE.remedy, art.name);
   }
 }
 

@@ -11,7 +11,7 @@ import {
   type Box,
 } from '../geometry/index.ts';
 import type { CompiledJob, JobResources } from '../job/index.ts';
-import { pdfSources, seenSources, writePdf } from '../output/index.ts';
+import { pdfSources, withPreviewImages, writePdf } from '../output/index.ts';
 import { withPdf } from '../pdf/index.ts';
 import {
   elementMap,
@@ -70,7 +70,7 @@ export async function measureContrasts(
   const pages = views.flatMap(({ beneath, letters, whole }) =>
     [beneath, letters, ...(whole ? [whole] : [])].map((drawing) => ({ drawing })),
   );
-  const sources = await seenSources(platform, pages, {
+  const sources = await withPreviewImages(platform, pages, {
     sources: pdfSources(compiled, resources),
     dpi: DPI,
   });
@@ -78,7 +78,7 @@ export async function measureContrasts(
   await withPdf(platform, pdf, async (draw) => {
     let page = 0;
     const rendered = async (): Promise<RgbaImage> => {
-      await task.breathe();
+      await task.yieldNow();
       return draw({ page: page++, dpi: DPI });
     };
     for (const view of views) {

@@ -9,5 +9,5 @@ export {
   type Where,
 } from './finding.ts';
 export { findLegibility, type Legibility } from './legibility.ts';
-export type { WayToRead } from './ways-to-read.ts';
+export type { LegibilityFix } from './legibility-fixes.ts';
 export { allFindings, FINDING_KINDS, isOpenBlocker, openBlockers, quickFindings } from './proof.ts';

@@ -1,6 +1,6 @@
 import { compiled, exampleWords, plainPng, runAll } from '../testing/example-job.ts';
 import { readArt } from '../art/index.ts';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { createJob, type CommandCall, type Job } from '../job/index.ts';
 import { elementSize } from '../piece/index.ts';
@@ -84,7 +84,7 @@ test('pale letters with a dark outline are read by the outline', async () => {
 
 test('words over a photograph far finer than print are measured against its true colour', async () => {
   const png = plainPng(2400, [0x76, 0x76, 0x76]);
-  const { art, bytes } = expectGood(await readArt(nodePlatform, png, 'grey.png'));
+  const { art, bytes } = expectOk(await readArt(nodePlatform, png, 'grey.png'));
   const picture = { kind: 'picture' as const, art: art.id, fit: 'cover' as const };
   const place = { id: '', x: 0, y: 0, angle: 0, locked: false, width: 60, height: 60 };
   const job = plain(

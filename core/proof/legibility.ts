@@ -5,7 +5,7 @@ import { createCompiler } from '../piece/index.ts';
 import { shapePath } from '../shape/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import { elementKey } from './finding.ts';
-import { waysToRead, type WayToRead } from './ways-to-read.ts';
+import { legibilityFixes, type LegibilityFix } from './legibility-fixes.ts';
 import { allWords, nearestToEdge } from './words-in-piece.ts';
 
 /** How well words can be read where they stand. */
@@ -18,7 +18,7 @@ export interface Legibility {
   /** From the outermost ink to the edge, mm; negative beyond it. */
   readonly toEdge: number;
   /** When it is poor: up to three ways, each with the contrast that it gives. */
-  readonly ways: readonly (WayToRead & { readonly ratio: number })[];
+  readonly ways: readonly (LegibilityFix & { readonly ratio: number })[];
 }
 
 const MOST_WAYS = 3;
@@ -39,11 +39,11 @@ export async function findLegibility(
   if (!measured) return undefined;
   const rings = flatten(shapePath(found.piece.piece.edge));
   const toEdge = nearestToEdge(found, found.element, rings);
-  const ways: (WayToRead & { ratio: number })[] = [];
+  const ways: (LegibilityFix & { ratio: number })[] = [];
   if (measured.ratio < measured.wanted - 0.05) {
     const { resources } = options;
-    for (const way of waysToRead(found, measured.beneath).slice(0, MOST_WAYS)) {
-      await task.breathe();
+    for (const way of legibilityFixes(found, measured.beneath).slice(0, MOST_WAYS)) {
+      await task.yieldNow();
       const job = tryCommand(compiled.job, way.call);
       if (!job) continue;
       const after = compileJob(job, createCompiler(resources), 0);

@@ -1,5 +1,5 @@
 import { readArt, type Art } from '../art/index.ts';
-import { contentHash, expectGood } from '../base/index.ts';
+import { contentHash, expectOk } from '../base/index.ts';
 import { exportFiles } from '../output/index.ts';
 import { ringsPath, type Ring } from '../geometry/index.ts';
 import type { CommandCall, Job } from '../job/index.ts';
@@ -70,7 +70,7 @@ test.each(FINDING_KINDS.map(({ code }) => code))(
     let job = has.job();
     const art = new Map<string, Uint8Array>();
     if (code === 'low-resolution') {
-      const read = expectGood(await readArt(nodePlatform, plainPng(240, [9, 9, 9]), 'small.png'));
+      const read = expectOk(await readArt(nodePlatform, plainPng(240, [9, 9, 9]), 'small.png'));
       art.set(read.art.id, read.bytes);
       job = runAll(job, {
         name: 'add-element',
@@ -293,7 +293,7 @@ test('a picture whose file is damaged is a blocker, and nothing throws', async (
   const broken = png.slice();
   broken.fill(0x55, 45, 60);
   const id = contentHash(broken);
-  const { art } = expectGood(await readArt(nodePlatform, png, 'leaf.png'));
+  const { art } = expectOk(await readArt(nodePlatform, png, 'leaf.png'));
   for (const size of [8, 50]) {
     const element = examplePicture(id, { width: size, height: size });
     const job = plain(words({}), {

@@ -41,7 +41,7 @@ import {
 } from './findings/lists.ts';
 import { licence } from './findings/licences.ts';
 import { artMissing, lowResolution } from './findings/pictures.ts';
-import { wordsRunInto } from './findings/run-into.ts';
+import { wordsOverlap } from './findings/words-overlap.ts';
 import { doesNotFit, nothingWanted, spotShapeDiffers } from './findings/sheets.ts';
 import {
   lowContrast,
@@ -50,7 +50,7 @@ import {
   wordsNearEdge,
   wordsTooSmall,
 } from './findings/words.ts';
-import { paleWithoutWhite } from './findings/without-white.ts';
+import { paleInks } from './findings/pale-inks.ts';
 import { scissorsGap, scissorsShape } from './findings/scissors.ts';
 import { stickerOutside, stickersTouch } from './findings/stickers.ts';
 
@@ -77,7 +77,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   wordsDoNotFit,
   wordsTooSmall,
   lowContrast,
-  wordsRunInto,
+  wordsOverlap,
   acrossFold,
   inOverlap,
   codeUnread,
@@ -96,7 +96,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   markTooSmall,
   forceOutOfRange,
   licence,
-  paleWithoutWhite,
+  paleInks,
   oneOffEmpty,
   scissorsGap,
   scissorsShape,

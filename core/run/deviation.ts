@@ -19,11 +19,11 @@ export interface CopyOutcome {
  */
 export function copyOutcome(
   { copy, trim, bleed }: { copy: string; trim: readonly Ring[]; bleed: number },
-  truth: Affine,
+  actualTransform: Affine,
   { ring: cut, clean }: { ring: Ring; clean: boolean },
 ): CopyOutcome {
   const [edge = []] = trim;
-  const printed = mapRing(edge, truth);
+  const printed = mapRing(edge, actualTransform);
   let deviation = 0;
   let outside = -Infinity;
   cut.forEach((at, index) => {
@@ -32,6 +32,8 @@ export function copyOutcome(
     const distance = distanceToRings(at, [printed]);
     outside = Math.max(outside, isInside(at, [printed]) ? -distance : distance);
   });
-  const scale = Math.sqrt(Math.abs(truth[0] * truth[3] - truth[1] * truth[2]));
+  const scale = Math.sqrt(
+    Math.abs(actualTransform[0] * actualTransform[3] - actualTransform[1] * actualTransform[2]),
+  );
   return { copy, deviation, bleedLeft: bleed * scale - Math.max(0, outside), clean };
 }

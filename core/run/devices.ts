@@ -14,7 +14,7 @@ export interface PrintOrder {
 export interface PrintedSheet {
   readonly picture: SheetPicture;
   /** Where mm of the file came out on the paper: what only a simulation can know. */
-  readonly truth: Affine;
+  readonly actualTransform: Affine;
 }
 
 /** What came of a print. */
@@ -40,7 +40,7 @@ export interface CutOrder {
   /** What is laid in, where that is known. */
   readonly printed?: SheetPicture;
   /** From mm of the sheet to where it lies, when a hand has told it: the marks are not looked for then. */
-  readonly lies?: Affine;
+  readonly sheetToBed?: Affine;
 }
 
 /** A line that was cut, where the knife went: mm in the sensor's picture. */
@@ -58,7 +58,7 @@ export interface SeenCut {
   readonly registration: Registration;
   readonly sensor: SheetPicture;
   /** Where mm of the paper lie in the sensor's picture: what only a simulation can know. */
-  readonly truth: Affine;
+  readonly actualTransform: Affine;
   /** Empty when the marks could not be trusted: nothing is cut then. */
   readonly cuts: readonly CutPath[];
 }

@@ -1,4 +1,4 @@
-export { alignedBy } from './align.ts';
+export { alignToMarks } from './align-to-marks.ts';
 export { copyOutcome, type CopyOutcome } from './deviation.ts';
 export type {
   CutDone,
@@ -17,20 +17,25 @@ export {
   NO_FAULTS,
   PRINT_STOPS,
   withStop,
-  type Faults,
+  type SimulatedFaults,
   type PrintStop,
-} from './faults.ts';
-export { readLoaded, type LoadedPicture, type LoadedSheet, type SeenLoaded } from './loaded.ts';
+} from './simulated-faults.ts';
+export {
+  locateSheet,
+  type LoadedPicture,
+  type LoadedSheet,
+  type SeenLoaded,
+} from './locate-sheet.ts';
 export { runJob, type RunOrder, type RunReport, type SheetRun } from './run.ts';
 export {
   CUTTER_SPREAD,
   grainOf,
-  laidBy,
-  printedBy,
+  sampleLoadError,
+  samplePrintError,
   PRINTER_SPREAD,
   type CutterSpread,
   type PrinterSpread,
-} from './spread.ts';
+} from './device-spread.ts';
 export {
   allChances,
   chanceBeyond,

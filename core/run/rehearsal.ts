@@ -1,6 +1,6 @@
 import {
-  bad,
-  good,
+  err,
+  ok,
   seededRandom,
   unwatched,
   type Platform,
@@ -30,12 +30,12 @@ import { sheetPdf } from './sheet-pdf.ts';
 import {
   CUTTER_SPREAD,
   grainOf,
-  laidBy,
-  printedBy,
+  sampleLoadError,
+  samplePrintError,
   PRINTER_SPREAD,
   type CutterSpread,
   type PrinterSpread,
-} from './spread.ts';
+} from './device-spread.ts';
 
 /** How a rehearsal is done. */
 export interface Rehearsed {
@@ -105,18 +105,21 @@ export async function rehearse(
   for (let time = 0; time < times; time++) {
     if (time % 4 === 0) {
       task.progress(time / times, `Rehearsal ${time + 1} of ${times}`);
-      await task.breathe();
+      await task.yieldNow();
     }
     const random = seededRandom(seed + 7919 * time);
-    const truth = compose(laidBy(random, cutter), printedBy(random, sheet.drawing, printer));
-    const found = registered(sheet, { picture, truth, random, noise: cutter.noise });
+    const actualTransform = compose(
+      sampleLoadError(random, cutter),
+      samplePrintError(random, sheet.drawing, printer),
+    );
+    const found = registered(sheet, { picture, actualTransform, random, noise: cutter.noise });
     if (!found) {
       refused++;
       continue;
     }
     residuals.push(found.residual);
     // From where a line should be in the print to where it is cut in the print.
-    const off = compose(invert(truth), found.map);
+    const off = compose(invert(actualTransform), found.map);
     let far = 0;
     edges.forEach((edge, at) => {
       const seen = strayOf(edge, off);
@@ -172,11 +175,11 @@ export async function rehearseSheet(
   task.progress(0, 'Rendering the sheet');
   const found = await sheetPdf(platform, { compiled: whole, resources, sheet: index });
   if (!found?.sheet.copies.length)
-    return bad('run/empty', 'There is nothing on this sheet.', 'Choose another sheet.');
+    return err('run/empty', 'There is nothing on this sheet.', 'Choose another sheet.');
   const { sheet, pdf } = found;
-  await task.breathe();
+  await task.yieldNow();
   const image = await renderPdf(platform, { pdf, page: 0, dpi: DPI });
-  return good(await rehearse(sheet, { image, dpi: DPI }, rehearsed, task));
+  return ok(await rehearse(sheet, { image, dpi: DPI }, rehearsed, task));
 }
 
 /** How far cuts stray at most in a share of all labels, mm, from 0 up. */
@@ -348,7 +351,7 @@ function addGrain({ data }: RgbaImage, from: number, noise: number): void {
 interface Loaded {
   readonly picture: SheetPicture;
   /** Where mm of the file lie in front of the sensor. */
-  readonly truth: Affine;
+  readonly actualTransform: Affine;
   readonly random: Random;
   readonly noise: number;
 }
@@ -356,13 +359,13 @@ interface Loaded {
 /** How the sensor makes out that the sheet lies; undefined where it does not trust the marks. */
 function registered(
   sheet: CompiledSheet,
-  { picture, truth, random, noise }: Loaded,
+  { picture, actualTransform, random, noise }: Loaded,
 ): { map: Affine; residual: number } | undefined {
   if (sheet.marks.length === 0) return { map: IDENTITY, residual: 0 };
   const { image, dpi } = picture;
   // The page fills whole pixels; on paper a mm is a mm again.
   const fill = scaling(image.width / sheet.drawing.width, image.height / sheet.drawing.height);
-  const back = nested(fill, invert(truth), scaling(25.4 / dpi));
+  const back = nested(fill, invert(actualTransform), scaling(25.4 / dpi));
   const sensor: MarkSensor = {
     dpi,
     crop({ left, top, width, height }): RgbaImage {

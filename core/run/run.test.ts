@@ -9,14 +9,14 @@ import { copyOutcome, runJob, type Devices, type RunReport } from './index.ts';
 const circle = flatten(ellipsePath({ x: 50, y: 50 }, 29, 29), 0.005);
 
 test('a cut moved by 0.3 mm deviates by 0.3 and leaves that much less bleed', () => {
-  const truth = compose(placed(1, 2, 0.5), scaling(1));
+  const actualTransform = compose(placed(1, 2, 0.5), scaling(1));
   const cut = circle[0]?.map(({ x, y }) => ({ x, y })) ?? [];
-  const right = compose(translation(0.3, 0), truth);
+  const right = compose(translation(0.3, 0), actualTransform);
   const moved = cut.map(({ x, y }) => ({
     x: right[0] * x + right[2] * y + right[4],
     y: right[1] * x + right[3] * y + right[5],
   }));
-  const outcome = copyOutcome({ copy: 'a#1', trim: circle, bleed: 2 }, truth, {
+  const outcome = copyOutcome({ copy: 'a#1', trim: circle, bleed: 2 }, actualTransform, {
     ring: moved,
     clean: true,
   });

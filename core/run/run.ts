@@ -1,7 +1,7 @@
 import {
-  bad,
-  expectGood,
-  good,
+  err,
+  expectOk,
+  ok,
   unwatched,
   type Platform,
   type Problem,
@@ -21,7 +21,7 @@ import { openBlockers } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { whyNotTrusted, type Registration } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
-import { alignedBy } from './align.ts';
+import { alignToMarks } from './align-to-marks.ts';
 import { cutCopies } from './cut-copies.ts';
 import { copyOutcome, type CopyOutcome } from './deviation.ts';
 import type { Devices, Printed, SeenCut } from './devices.ts';
@@ -73,16 +73,16 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   const blockers = await openBlockers(whole, { platform, resources });
   const blocker = blockers.find(({ code }) => !accept.includes(code));
   if (blocker)
-    return bad('run/blocked', blocker.what, `Mend it, or accept “${blocker.code}”.`, blocker.code);
-  await task.breathe();
+    return err('run/blocked', blocker.what, `Mend it, or accept “${blocker.code}”.`, blocker.code);
+  await task.yieldNow();
   const compiled = asPrinted(whole);
   const pages = printedSides(compiled);
   const pdf = await printPdf(platform, compiled, resources);
-  const told = align && compiled.sheets.map(({ marks }) => alignedBy(marks, align));
+  const told = align && compiled.sheets.map(({ marks }) => alignToMarks(marks, align));
   const wrong = told?.find(({ ok }) => !ok);
   if (wrong && !wrong.ok) return wrong;
-  const lies = told?.map(expectGood);
-  const hpgl = compiled.sheets.map((sheet, at) => cutHpgl(sheet, undefined, lies?.[at]));
+  const sheetToBed = told?.map(expectOk);
+  const hpgl = compiled.sheets.map((sheet, at) => cutHpgl(sheet, undefined, sheetToBed?.[at]));
   const { width, height } = compiled.sheets[0]?.drawing ?? compiled.job.stock;
   const printed = await devices.printer.print(
     { pdf, name: compiled.job.name, sheet: { width, height } },
@@ -106,7 +106,7 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
         called,
         hpgl: lines,
         printed: printed.value,
-        lies: lies?.[index],
+        sheetToBed: sheetToBed?.[index],
       },
       { ...order, task: part },
     );
@@ -114,7 +114,7 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
     sheets.push(done.value);
   }
   task.progress(1, 'Done');
-  return good({ sheets, pdf, hpgl, notes: printed.value.notes });
+  return ok({ sheets, pdf, hpgl, notes: printed.value.notes });
 }
 
 /** A part of a task, as a task of its own. */
@@ -130,18 +130,18 @@ interface SheetOrder {
   readonly called: string;
   readonly hpgl: string;
   readonly printed: Printed;
-  readonly lies: Affine | undefined;
+  readonly sheetToBed: Affine | undefined;
 }
 
 async function runSheet(
-  { sheet, number, page, called, hpgl, printed, lies }: SheetOrder,
+  { sheet, number, page, called, hpgl, printed, sheetToBed }: SheetOrder,
   { platform, devices, task = unwatched }: RunOrder,
 ): Promise<Result<SheetRun>> {
   task.progress(0.1, `Printing ${called}`);
-  await task.breathe();
+  await task.yieldNow();
   const paper = await printed.sheet?.(page);
   task.progress(0.4, `Looking for the marks of ${called}`);
-  await task.breathe();
+  await task.yieldNow();
   const { drawing, marks } = sheet;
   const done = await devices.cutter.cut(
     {
@@ -150,27 +150,27 @@ async function runSheet(
       marks,
       sheet: drawing,
       ...(paper ? { printed: paper.picture } : {}),
-      ...(lies ? { lies } : {}),
+      ...(sheetToBed ? { sheetToBed } : {}),
     },
     within(task, 0.5, 0.2),
   );
   if (!done.ok) return done;
   const { seen, problem } = done.value;
   const shown = paper ? { printed: paper.picture.image } : {};
-  if (!seen) return good({ ...shown, copies: [], ...stoppedBy(problem) });
+  if (!seen) return ok({ ...shown, copies: [], ...stoppedBy(problem) });
   task.progress(0.7, `Cutting ${called}`);
-  await task.breathe();
+  await task.yieldNow();
   const copies = cutCopies(sheet, seen.cuts);
   const labels = copies.map(({ ring }) => ring);
   const pictures = await runPictures(platform, seen.sensor, { cuts: seen.cuts, labels });
-  const truth = compose(seen.truth, paper?.truth ?? IDENTITY);
-  return good({
+  const actualTransform = compose(seen.actualTransform, paper?.actualTransform ?? IDENTITY);
+  return ok({
     ...shown,
     ...pictures,
     registration: seen.registration,
     copies: copies.map(({ copy, ...cut }) => {
       const { placement, trim, bleed } = copy;
-      return copyOutcome({ copy: placement.copy, trim, bleed }, truth, cut);
+      return copyOutcome({ copy: placement.copy, trim, bleed }, actualTransform, cut);
     }),
     ...stoppedBy(problem, seen),
   });

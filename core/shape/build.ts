@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import {
-  commonOf,
+  intersectionOf,
   countCrossings,
   compose,
   differenceOf,
@@ -119,7 +119,7 @@ function coarseness(shape: EdgeShape): number {
 /** Makes an edge. Fails where nothing is left of it. */
 export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
   const untouched = findUntouched(build);
-  if (untouched) return good(untouched);
+  if (untouched) return ok(untouched);
   let region = withHoles(combined(build.parts), build);
   if (build.join === 'bridge') region = bridged(region, build.bridge);
   const grown = joinedOffset(region, build);
@@ -128,7 +128,7 @@ export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
     region = differenceOf(region, flatten(punchedPath(hole), FLAT).map(clockwise));
   region = region.filter((ring) => Math.abs(signedArea(ring)) > 0.01);
   if (region.length === 0)
-    return bad(
+    return err(
       'edge/nothing-left',
       'Nothing is left of this edge.',
       'Take a smaller inward offset, or cut less away.',
@@ -138,12 +138,12 @@ export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
   const { shape, centre } = centredOutline(pathNodes(path));
   const read = edgeShapeSchema.safeParse(shape);
   if (!read.success)
-    return bad(
+    return err(
       'edge/too-fine',
       'This edge has too many points to be cut.',
       'Smooth it more, or trace it with a larger tolerance.',
     );
-  return good({
+  return ok({
     shape: read.data,
     centre,
     parts: region.filter((ring) => signedArea(ring) > 0).length,
@@ -192,7 +192,7 @@ function combined(parts: readonly EdgePart[]): Ring[] {
   return parts.reduce<Ring[]>((region, part, index) => {
     const rings = partRings(part);
     if (index === 0 || part.use === 'add') return unionOf(region, rings);
-    return part.use === 'cut' ? differenceOf(region, rings) : commonOf(region, rings);
+    return part.use === 'cut' ? differenceOf(region, rings) : intersectionOf(region, rings);
   }, []);
 }
 
@@ -326,19 +326,19 @@ export function outlinePart(
 ): Result<EdgePart> {
   const rings = paths.flatMap((path) => flatten(path, FLAT));
   if (countCrossings(rings, TANGLED) >= TANGLED)
-    return bad(
+    return err(
       'edge/tangled',
       `The lines of “${name}” cross each other too often to be an outline.`,
       'Choose a file with plain outlines, or trace its picture.',
     );
   const region = evenOdd ? evenOddRegion(rings) : unionOf(rings);
   if (region.length === 0)
-    return bad(
+    return err(
       'edge/no-outline',
       `“${name}” holds no closed outline.`,
       'Choose a file with filled or closed shapes.',
     );
-  return good(pathPart(fitCurves(region, FIT).path, name));
+  return ok(pathPart(fitCurves(region, FIT).path, name));
 }
 
 /** Curves as a part of a build, at their place. */

@@ -10,12 +10,12 @@ import {
 } from '../geometry/index.ts';
 import { pieceSize, type List, type Piece } from '../piece/index.ts';
 import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts';
-import { findCopy, isPrinted, madeOf, printedNames } from './made-copies.ts';
+import { findCopy, isPrinted, copyCount, printedCopyIds } from './copies.ts';
 import { copyParts, type CopyId, type HandPlace, type Plan } from './plan.ts';
 import {
   type BoundTurns,
   fillBest,
-  mostThatFit,
+  copiesUpperBound,
   type Repeated,
   reserved,
   type Spot,
@@ -80,7 +80,7 @@ const repeated = (piece: Piece): Repeated => ({
 
 /** Whether any copy of a piece is printed this time. */
 const isWanted = (job: Arrangeable, piece: string): boolean =>
-  job.plan.only ? printedNames(job, piece).length > 0 : madeOf(job, piece) > 0;
+  job.plan.printOnly ? printedCopyIds(job, piece).length > 0 : copyCount(job, piece) > 0;
 
 /** The first piece that is wanted, or the first of all. */
 export function leadPiece(job: Arrangeable): Piece | undefined {
@@ -108,7 +108,7 @@ export function mostPerSheet(job: Arrangeable, turns: BoundTurns = 'quarter'): n
   if (!first) return 0;
   const { stock, plan } = job;
   if (stock.spots) return spotPlaces(stock.spots).length;
-  return mostThatFit(repeated(first), printable(stock), plan.gap, {
+  return copiesUpperBound(repeated(first), printable(stock), plan.gap, {
     taken: keepClear(stock, plan.marks),
     turns,
   });
@@ -121,7 +121,7 @@ export function arrange(job: Arrangeable): Layout {
   const wanted = job.pieces.map((piece): Wanted => ({
     piece,
     shape: repeated(piece),
-    left: printedNames(job, piece.id).filter((copy) => !names.has(copy)),
+    left: printedCopyIds(job, piece.id).filter((copy) => !names.has(copy)),
   }));
   const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
   const perSheet = nest ?? copiesPerSheet(job);
@@ -135,7 +135,7 @@ export function arrange(job: Arrangeable): Layout {
     placements: sheet ?? [],
     stock: stockOf(job, at),
   })).filter(({ placements }) => placements.length > 0);
-  const moved = full.length ? withHandPlaces(full, job.plan.moved) : full;
+  const moved = full.length ? withHandPlaces(full, job.plan.handPlaces) : full;
   const count = full.reduce((sum, { placements }) => sum + placements.length, 0);
   const places = full.reduce(
     (sum, { stock }) => sum + (stock === job.stock ? perSheet : copiesPerSheet({ ...job, stock })),
@@ -157,11 +157,11 @@ function filled(
   wanted: readonly Wanted[],
   pinned: readonly Pinned[],
 ): { sheets: Placement[][]; gone: number } {
-  const { arrangement, used, order = [] } = job.plan;
+  const { arrangement, usedLabels, order = [] } = job.plan;
   const nested = nestedSheets(job, wanted);
   const lastPin = Math.max(-1, ...pinned.map(({ place }) => place.sheet));
   // A started sheet comes first; one of which nothing is left is no sheet.
-  let gone = arrangement === 'spots' ? used : [];
+  let gone = arrangement === 'spots' ? usedLabels : [];
   const sheets: Placement[][] = [];
   for (let at = 0; at < MOST_SHEETS; at++) {
     const comes = order.indexOf(at);
@@ -198,7 +198,7 @@ export interface Pinned {
 
 /** The copies that stay where they are whatever the others do; copies that are no longer made are none. */
 export function pinnedCopies(job: Arrangeable): Pinned[] {
-  return Object.entries(job.plan.moved).flatMap(([name, place]): Pinned[] => {
+  return Object.entries(job.plan.handPlaces).flatMap(([name, place]): Pinned[] => {
     const copy = name as CopyId;
     if (!place.pinned || !findCopy(job, copy) || !isPrinted(job, copy)) return [];
     const piece = job.pieces.find(({ id }) => id === copyParts(copy).piece);
@@ -327,7 +327,7 @@ function take(wanted: Wanted, spot: Pick<Spot, 'x' | 'y' | 'angle'>): Placement 
   return { copy, piece: wanted.piece.id, x: spot.x, y: spot.y, angle: spot.angle, byHand: false };
 }
 
-function withHandPlaces(sheets: readonly SheetLayout[], moved: Plan['moved']): SheetLayout[] {
+function withHandPlaces(sheets: readonly SheetLayout[], moved: Plan['handPlaces']): SheetLayout[] {
   if (Object.keys(moved).length === 0) return [...sheets];
   const result = sheets.map(({ placements }) => placements.filter(({ copy }) => !moved[copy]));
   for (const placement of sheets.flatMap(({ placements }) => placements)) {

@@ -18,7 +18,7 @@ export {
   findGap,
   pieceSymbol,
   sheetCopies,
-  type CopyLook,
+  type CopyVariant,
   type CopySource,
   type SheetCopy,
 } from './sheet-copies.ts';
@@ -27,14 +27,14 @@ export {
   findCopy,
   isByRow,
   isPrinted,
-  madeNames,
-  madeOf,
+  copyIds,
+  copyCount,
   MOST_COPIES,
-  printedNames,
+  printedCopyIds,
   rowInTurn,
   type CopiesSource,
-  type MadeCopy,
-} from './made-copies.ts';
+  type JobCopy,
+} from './copies.ts';
 export {
   copyAt,
   judgeCopy,

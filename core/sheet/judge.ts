@@ -55,7 +55,7 @@ export function copyAt(copy: SheetCopy, { x, y }: Point): SheetCopy {
     map,
     box: { left: box.left + dx, right: box.right + dx, top: box.top + dy, bottom: box.bottom + dy },
     trim: placeEdge(copy.piece.rings, map),
-    kisses: placeEdge(copy.piece.kisses, map),
+    kissCuts: placeEdge(copy.piece.kissCuts, map),
     creases: placeEdge(copy.piece.creases, map),
   };
 }

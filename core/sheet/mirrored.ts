@@ -77,7 +77,7 @@ function mirroredCopy(copy: SheetCopy, map: Affine, box: Box): SheetCopy {
     ...copy,
     map: compose(map, copy.map),
     trim: placeEdge(copy.trim, map),
-    kisses: placeEdge(copy.kisses, map),
+    kissCuts: placeEdge(copy.kissCuts, map),
     creases: placeEdge(copy.creases, map),
     box,
   };

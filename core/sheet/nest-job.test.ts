@@ -1,9 +1,9 @@
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { parseList, type Piece } from '../piece/index.ts';
 import { boxOfRings, flatten, mapRing, placed } from '../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../shape/index.ts';
 import { firstStock, PLAIN_SHEETS, printable, USUAL_MARKS, type Stock } from '../stock/index.ts';
-import { findFaults } from '../packing/index.ts';
+import { findLayoutViolations } from '../packing/index.ts';
 import {
   arrange,
   isBetterNest,
@@ -33,8 +33,8 @@ const job = (changes: Partial<Plan>): Arrangeable => ({
     marks: { ...USUAL_MARKS, on: false },
     cut: 'kiss',
     wanted: { seal: 4, heart: 6 },
-    used: [],
-    moved: {},
+    usedLabels: [],
+    handPlaces: {},
     ...changes,
   },
 });
@@ -52,11 +52,13 @@ test('the wanted copies of a job are nested and lie as they were found', async (
   const rings = placements.map(({ piece: id, x, y, angle }) =>
     mapRing(flatten(shapePath(edges[id] ?? SEAL))[0] ?? [], placed(x, y, angle)),
   );
-  expect(findFaults(rings, { area: printable(wanted.stock), taken: [], gap: 2 })).toEqual({
-    outside: [],
-    onTaken: [],
-    near: [],
-  });
+  expect(findLayoutViolations(rings, { area: printable(wanted.stock), taken: [], gap: 2 })).toEqual(
+    {
+      outside: [],
+      onTaken: [],
+      near: [],
+    },
+  );
 });
 
 test('what is wanted beyond that follows in rows, and is nested with the next search', async () => {
@@ -100,9 +102,9 @@ test('nothing that is wanted goes for more of something else', async () => {
 });
 
 test('what is left is not filled with more of what a list counts', async () => {
-  const list = expectGood(parseList('Name\nSea Holly\nBorage\nYarrow'));
+  const list = expectOk(parseList('Name\nSea Holly\nBorage\nYarrow'));
   const counted = { pieces: [piece('seal', SEAL)], list };
-  const listed = { ...job({ wanted: {}, each: { seal: 1 } }), ...counted };
+  const listed = { ...job({ wanted: {}, copiesPerRow: { seal: 1 } }), ...counted };
   const found = await nestJob(listed, { rounds: 3, seed: 1, fill: true });
   expect(found.counts).toEqual({ seal: 3 });
 });
@@ -116,8 +118,8 @@ test('copies that may not be turned stand upright', async () => {
 });
 
 test('pinned copies stay, and the others are nested around them on each sheet', async () => {
-  const moved = { 'heart#1': { sheet: 0, x: 105, y: 148, angle: 30, pinned: true } };
-  const pinned = job({ wanted: { seal: 0, heart: 40 }, moved });
+  const handPlaces = { 'heart#1': { sheet: 0, x: 105, y: 148, angle: 30, pinned: true } };
+  const pinned = job({ wanted: { seal: 0, heart: 40 }, handPlaces });
   const found = await nestJob(pinned, { rounds: 2, seed: 1 });
   expect(found.counts.heart).toBe(40);
   expect(found.copies).toBe(39);
@@ -133,11 +135,13 @@ test('pinned copies stay, and the others are nested around them on each sheet', 
   const rings = (first?.placements ?? []).map(({ x, y, angle }) =>
     mapRing(outline, placed(x, y, angle)),
   );
-  expect(findFaults(rings, { area: printable(pinned.stock), taken: [], gap: 2 })).toEqual({
-    outside: [],
-    onTaken: [],
-    near: [],
-  });
+  expect(findLayoutViolations(rings, { area: printable(pinned.stock), taken: [], gap: 2 })).toEqual(
+    {
+      outside: [],
+      onTaken: [],
+      near: [],
+    },
+  );
 });
 
 test('sheets in another order are nested on where they lie', async () => {
@@ -157,7 +161,9 @@ test('a sheet on a smaller stock is nested within that', async () => {
   const [first = [], second = []] = found.sheets.map((sheet) =>
     sheet.map(({ x, y, angle }) => mapRing(outline, placed(x, y, angle))),
   );
-  expect(findFaults(first, { area: printable(small), taken: [], gap: 2 }).outside).toEqual([]);
+  expect(
+    findLayoutViolations(first, { area: printable(small), taken: [], gap: 2 }).outside,
+  ).toEqual([]);
   expect(second.length).toBeGreaterThan(first.length);
 });
 

@@ -12,7 +12,7 @@ import {
   nestSheets,
   type NestWish,
 } from '../packing/index.ts';
-import { isByRow, printedNames, MOST_COPIES } from './made-copies.ts';
+import { isByRow, printedCopyIds, MOST_COPIES } from './copies.ts';
 import { inOrder, type NestedCopy, type Turns } from './plan.ts';
 
 const MOST_SHEETS = 2000;
@@ -68,7 +68,7 @@ export async function nestJob(
   },
 ): Promise<NestedJob> {
   const { plan } = job;
-  const pieces = job.pieces.filter(({ id }) => printedNames(job, id).length > 0);
+  const pieces = job.pieces.filter(({ id }) => printedCopyIds(job, id).length > 0);
   const angles = ANGLES[plan.turns ?? 'quarter'];
   const pinned = pinnedCopies(job);
   const fixed: Ring[][] = [];
@@ -81,7 +81,7 @@ export async function nestJob(
     const ring = outlineOf({ edge });
     const area = Math.abs(signedArea(ring));
     const round = edge.kind === 'circle' ? { diameter: edge.diameter } : {};
-    const wanted = printedNames(job, id).length - staying(id);
+    const wanted = printedCopyIds(job, id).length - staying(id);
     const wish = { ring, area, ...round, angles: edge.kind === 'circle' ? [0] : angles };
     const own = { ...wish, wanted, most: false, ...(fill && { worth: WANTED }) };
     // A list says how many there are.

@@ -58,23 +58,23 @@ export const planSchema = z.object({
   /** How many copies of each piece are wanted. */
   wanted: z.record(z.string(), z.number().int().min(0).max(5000)),
   /** How many copies each row of the list gives of a piece, times its own quantity; other pieces are counted. */
-  each: z.record(z.string(), z.number().int().min(1).max(500)).optional(),
+  copiesPerRow: z.record(z.string(), z.number().int().min(1).max(500)).optional(),
   /** Prints short lines beside the labels where straight cuts go. */
   cropMarks: z.boolean().optional(),
   /** How many more are made than wanted, percent of each. */
   spares: z.number().int().min(0).max(100).optional(),
   /** Labels of the first sheet that are gone already, by their number from 0: a started sheet. */
-  used: z.array(z.number().int().min(0).max(20_000)).max(20_000),
+  usedLabels: z.array(z.number().int().min(0).max(20_000)).max(20_000),
   /** The order of the sheets: which of them, as they were filled, comes first, second and so on. */
   order: z.array(z.number().int().min(0).max(2000)).max(2000).optional(),
   /** Sheets that lie on another stock than the others, by their number from 0. */
   stocks: z.record(z.string().regex(/^\d{1,4}$/), stockSchema).optional(),
   /** The copies that are printed this time, by their names; all that are made unless given. */
-  only: z.array(z.string().max(200)).max(20_000).optional(),
+  printOnly: z.array(z.string().max(200)).max(20_000).optional(),
   /** On which edge a sheet is turned over for its other side; the long one unless given. */
   turnOver: z.enum(['long', 'short']).optional(),
   /** Copies that were moved by hand. */
-  moved: z.record(z.string(), handPlaceSchema),
+  handPlaces: z.record(z.string(), handPlaceSchema),
 });
 export type Plan = z.infer<typeof planSchema>;
 

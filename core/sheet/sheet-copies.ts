@@ -23,7 +23,7 @@ export interface SheetCopy {
   /** The finished outline on the sheet. */
   readonly trim: EdgeRings;
   /** The edges of the stickers in it, on the sheet. */
-  readonly kisses: EdgeRings;
+  readonly kissCuts: EdgeRings;
   /** Its folds on the sheet. */
   readonly creases: EdgeRings;
   readonly box: Box;
@@ -34,7 +34,7 @@ export interface SheetCopy {
 }
 
 /** A copy as it is compiled, and what tells its drawing from those of others of its piece. */
-export interface CopyLook {
+export interface CopyVariant {
   readonly compiled: CompiledPiece;
   readonly look: string;
   /** Its place stays empty. */
@@ -43,7 +43,7 @@ export interface CopyLook {
 
 /** Where copies are found as they are compiled. */
 export interface CopySource {
-  find(copy: CopyId): CopyLook | undefined;
+  find(copy: CopyId): CopyVariant | undefined;
 }
 
 /** The name of a piece's symbol in the drawing of a sheet. */
@@ -62,7 +62,7 @@ export function sheetCopies(
     const { compiled: piece, look, out } = found;
     const map = placed(placement.x, placement.y, placement.angle);
     const trim = placeEdge(piece.rings, map);
-    const kisses = placeEdge(piece.kisses, map);
+    const kissCuts = placeEdge(piece.kissCuts, map);
     const creases = placeEdge(piece.creases, map);
     const box = boxOfRings(trim) ?? { left: 0, top: 0, right: 0, bottom: 0 };
     const symbol = pieceSymbol(placement.piece) + (look && `-${look}`);
@@ -73,7 +73,7 @@ export function sheetCopies(
         symbol,
         map,
         trim,
-        kisses,
+        kissCuts,
         creases,
         box,
         bleed: piece.piece.bleed,

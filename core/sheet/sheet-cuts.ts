@@ -9,16 +9,16 @@ export interface SheetCut extends CutLine {
 }
 
 /** How the edge of a piece is cut: one with stickers in it falls out whole. */
-export function edgeCut({ kisses }: CompiledPiece, plan: Plan): Plan['cut'] {
-  return kisses.length ? 'through' : plan.cut;
+export function edgeCut({ kissCuts }: CompiledPiece, plan: Plan): Plan['cut'] {
+  return kissCuts.length ? 'through' : plan.cut;
 }
 
 /** What is cut of the copies on a sheet. Neighbours without a gap share the lines between them. */
 export function sheetCuts(copies: readonly SheetCopy[], plan: Plan): SheetCut[] {
-  const own = copies.flatMap(({ placement, kisses, creases }): SheetCut[] => {
+  const own = copies.flatMap(({ placement, kissCuts, creases }): SheetCut[] => {
     const of = [placement.copy];
     return [
-      ...kisses.map((ring): SheetCut => ({
+      ...kissCuts.map((ring): SheetCut => ({
         kind: 'kiss',
         rings: edgePart(ring),
         open: false,

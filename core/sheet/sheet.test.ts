@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { createCompiler, type CompiledPiece, type Piece } from '../piece/index.ts';
 import { firstStock, spotPlaces, USUAL_MARKS, type Stock } from '../stock/index.ts';
-import { mostThatFit, tryPack } from '../packing/index.ts';
+import { copiesUpperBound, tryPack } from '../packing/index.ts';
 import {
   arrange,
   compileSheet,
@@ -28,8 +28,8 @@ const plan = (changes: Partial<Plan> = {}): Plan => ({
   marks: { ...USUAL_MARKS, on: false, inset: 10, insetEnds: 10 },
   cut: 'kiss',
   wanted: {},
-  used: [],
-  moved: {},
+  usedLabels: [],
+  handPlaces: {},
   ...changes,
 });
 const job = (changes: Partial<Arrangeable>): Arrangeable => ({
@@ -80,9 +80,9 @@ test('spots of a die-cut sheet are filled row by row and no more than there are'
 });
 
 test('a copy moved by hand keeps its place under a new arrangement', () => {
-  const moved = { 'seal#2': { sheet: 0, x: 100, y: 100, angle: 15 } };
+  const handPlaces = { 'seal#2': { sheet: 0, x: 100, y: 100, angle: 15 } };
   for (const gap of [3, 9]) {
-    const { sheets } = arrange(job({ plan: plan({ gap, wanted: { seal: 4 }, moved }) }));
+    const { sheets } = arrange(job({ plan: plan({ gap, wanted: { seal: 4 }, handPlaces }) }));
     const copy = sheets[0]?.placements.find((placement) => placement.copy === 'seal#2');
     expect(copy).toMatchObject({ x: 100, y: 100, angle: 15, byHand: true });
   }
@@ -161,9 +161,13 @@ test('a piece is drawn once and used for each copy; bleeds that would meet end h
 });
 
 test('bleed does not print into a keep-clear zone', () => {
-  const moved = { 'seal#1': { sheet: 0, x: 45, y: 45, angle: 0 } };
+  const handPlaces = { 'seal#1': { sheet: 0, x: 45, y: 45, angle: 0 } };
   const arranged = job({
-    plan: plan({ wanted: { seal: 1 }, moved, marks: { ...USUAL_MARKS, inset: 14, insetEnds: 14 } }),
+    plan: plan({
+      wanted: { seal: 1 },
+      handPlaces,
+      marks: { ...USUAL_MARKS, inset: 14, insetEnds: 14 },
+    }),
   });
   const seal = arranged.pieces[0] as Piece;
   const compiled = createCompiler({ typeface: () => undefined, vector: () => undefined }).compile(
@@ -183,10 +187,12 @@ test('bleed does not print into a keep-clear zone', () => {
 
 test('the bounds hold for arrangements known to be optimal', () => {
   const area = { left: 0, top: 0, right: 100, bottom: 100 };
-  expect(mostThatFit({ width: 25, height: 20, round: false }, area, 0)).toBe(20);
-  expect(mostThatFit({ width: 101, height: 20, round: false }, area, 0)).toBe(0);
-  expect(mostThatFit({ width: 50, height: 50, round: true }, area, 0)).toBeGreaterThanOrEqual(4);
-  expect(mostThatFit({ width: 101, height: 101, round: true }, area, 0)).toBe(0);
+  expect(copiesUpperBound({ width: 25, height: 20, round: false }, area, 0)).toBe(20);
+  expect(copiesUpperBound({ width: 101, height: 20, round: false }, area, 0)).toBe(0);
+  expect(copiesUpperBound({ width: 50, height: 50, round: true }, area, 0)).toBeGreaterThanOrEqual(
+    4,
+  );
+  expect(copiesUpperBound({ width: 101, height: 101, round: true }, area, 0)).toBe(0);
 });
 
 test('a pack request is answered with origins as documented', async () => {
@@ -292,11 +298,11 @@ test('an outline with too many points is refused with the limit in the sentence'
 test('a started sheet is filled from its first label that is there; the next one is whole', () => {
   const spots = DIE_CUT.spots;
   if (!spots) throw new Error('no die-cut sheet');
-  const used = Array.from({ length: 11 }, (_, at) => at);
+  const usedLabels = Array.from({ length: 11 }, (_, at) => at);
   const layout = arrange({
     pieces: [{ ...piece('seal', spots.shape), bleed: 1 }],
     stock: DIE_CUT,
-    plan: plan({ arrangement: 'spots', wanted: { seal: 20 }, used }),
+    plan: plan({ arrangement: 'spots', wanted: { seal: 20 }, usedLabels }),
   });
   const [first, second] = layout.sheets.map(({ placements }) => placements);
   const twelfth = spotPlaces(spots)[11];
@@ -314,7 +320,7 @@ test('a started sheet with nothing left is passed over', () => {
     plan: plan({
       arrangement: 'spots',
       wanted: { seal: 3 },
-      used: Array.from({ length: 24 }, (_, at) => at),
+      usedLabels: Array.from({ length: 24 }, (_, at) => at),
     }),
   });
   expect(layout.sheets.map(({ placements }) => placements.length)).toEqual([3]);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import {
   boxesMeet,
   boxOfRings,
@@ -105,7 +105,7 @@ export function spotPaths(spots: Spots): Path[] {
 
 /** Whether a die-cut sheet closes: no label over the sheet's edge and none over another. */
 export function checkSpots({ width, height, spots }: Stock): Result<true> {
-  if (!spots) return good(true);
+  if (!spots) return ok(true);
   return spots.layout === 'grid'
     ? checkGrid(spots, width, height)
     : checkPlaces(spots, width, height);
@@ -125,7 +125,7 @@ function checkPlaces(
   });
   for (const [at, { box, rings }] of labels.entries()) {
     if (Math.min(box.left, box.top, width - box.right, height - box.bottom) < -TOUCH)
-      return bad(
+      return err(
         'stock/does-not-close',
         `Label ${at + 1} runs over the edge of the sheet.`,
         'Move it, or correct the size of the sheet.',
@@ -135,13 +135,13 @@ function checkPlaces(
         index < at && boxesMeet(box, other.box) && distanceBetween(rings, other.rings) < -TOUCH,
     );
     if (over >= 0)
-      return bad(
+      return err(
         'stock/overlap',
         `Labels ${over + 1} and ${at + 1} lie over each other.`,
         'Take one away, or correct the size of the label.',
       );
   }
-  return good(true);
+  return ok(true);
 }
 
 function checkGrid(spots: GridSpots, width: number, height: number): Result<true> {
@@ -169,7 +169,7 @@ function checkGrid(spots: GridSpots, width: number, height: number): Result<true
   for (const way of across) {
     const end = way.first + (way.count - 1) * way.pitch + way.more + way.label / 2;
     if (way.first < way.label / 2 - 1e-6 || end > way.sheet + 1e-6) {
-      return bad(
+      return err(
         'stock/does-not-close',
         `The labels need ${formatLength(end, 'mm')} of the sheet's ${way.name} of ${formatLength(way.sheet, 'mm')}.`,
         'Measure the margins and the pitch again.',
@@ -179,12 +179,12 @@ function checkGrid(spots: GridSpots, width: number, height: number): Result<true
       // Staggered rounds and bent bands reach between each other: their outlines decide.
       if (way.name === 'height' && spots.shape.kind !== 'rectangle')
         return checkPlaces({ shape: spots.shape, places: spotPlaces(spots) }, width, height);
-      return bad(
+      return err(
         'stock/overlap',
         `A pitch of ${formatLength(way.pitch, 'mm')} lays labels of ${formatLength(way.label, 'mm')} over each other.`,
         'Measure from the centre of one label to the centre of the next.',
       );
     }
   }
-  return good(true);
+  return ok(true);
 }

@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import { plainShape, type PlainShape } from '../shape/index.ts';
 import { formatLength } from '../units/index.ts';
 import { checkSpots, type GridStock } from './stock.ts';
@@ -103,7 +103,7 @@ export function tryDirection(name: 'width' | 'height', readings: Readings): Resu
   const { size, first, last } = known;
   const pitch = count > 1 ? known.pitch : (known.pitch ?? size);
   if (size === undefined || first === undefined || last === undefined || pitch === undefined)
-    return bad(
+    return err(
       'stock/too-few-readings',
       `The ${name} needs one more reading.`,
       count > 1
@@ -114,18 +114,18 @@ export function tryDirection(name: 'width' | 'height', readings: Readings): Resu
   if (contradiction) return contradiction;
   const over = -Math.min(first, last);
   if (over > READING_TOLERANCE)
-    return bad(
+    return err(
       'stock/impossible',
       `With these readings the labels run ${say(over)} over the sheet's ${name}.`,
       'Measure the margins and the pitch again.',
     );
   if (size <= 0 || pitch <= 0)
-    return bad(
+    return err(
       'stock/impossible',
       `These readings leave nothing for a label across the ${name}.`,
       'Measure the margins and the gap again.',
     );
-  return good({
+  return ok({
     size,
     pitch,
     gap: pitch - size,
@@ -141,14 +141,14 @@ function contradictionOf(
   { size, pitch, first, last }: Omit<Direction, 'centred' | 'gap'>,
 ): Result<never> | undefined {
   if (count > 1 && gap !== undefined && Math.abs(size + gap - pitch) > READING_TOLERANCE)
-    return bad(
+    return err(
       'stock/contradiction',
       `The pitch of ${say(pitch)} and the label with its gap, ${say(size + gap)}, do not agree.`,
       'Measure both again, from the same edge of one label to that of the next.',
     );
   const sum = first + (count - 1) * pitch + size + last;
   if (Math.abs(sum - sheet) > READING_TOLERANCE)
-    return bad(
+    return err(
       'stock/contradiction',
       `The margins and labels add up to ${say(sum)}, and the sheet's ${name} is ${say(sheet)}.`,
       'Measure the margins and the pitch again.',
@@ -196,5 +196,5 @@ export function tryTemplate(measured: MeasuredTemplate): Result<GridStock> {
     },
   };
   const closes = checkSpots(stock);
-  return closes.ok ? good(stock) : closes;
+  return closes.ok ? ok(stock) : closes;
 }

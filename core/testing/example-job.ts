@@ -1,5 +1,5 @@
 import { encode } from 'fast-png';
-import { expectGood, isProblem } from '../base/index.ts';
+import { expectOk, isProblem } from '../base/index.ts';
 import { readArt, type Art } from '../art/index.ts';
 import {
   compileJob,
@@ -85,7 +85,7 @@ export async function exampleJob(): Promise<{
   art: Map<string, Uint8Array>;
   picture: Art;
 }> {
-  const { art, bytes } = expectGood(
+  const { art, bytes } = expectOk(
     await readArt(nodePlatform, plainPng(240, [122, 47, 110]), 'thistle.png'),
   );
   const place = { x: 0, y: 0, angle: 0, locked: false };

@@ -1,5 +1,5 @@
 import { isProblem } from '../base/index.ts';
-import { runForCopy, type Job } from '../job/index.ts';
+import { editOneCopy, type Job } from '../job/index.ts';
 import { plainBuild } from '../shape/index.ts';
 import { keepClear, MATT_PAPER, type Cutter } from '../stock/index.ts';
 import { trySize, usualThing } from '../things/index.ts';
@@ -162,7 +162,7 @@ export const PROOF_CASES: Readonly<
   'one-off-empty': {
     job: () => {
       const call = { 'words-1': { text: '' } };
-      const done = runForCopy(plain(words({})), 'piece-1#1', {
+      const done = editOneCopy(plain(words({})), 'piece-1#1', {
         name: 'change-elements',
         args: { piece: PIECE, changes: call },
       });

@@ -1,4 +1,4 @@
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { createJob, type CommandCall, type Job } from '../job/index.ts';
 import { parseList, type Code, type Ornament } from '../piece/index.ts';
 import { plainBuild, type Punched } from '../shape/index.ts';
@@ -114,7 +114,7 @@ export const edge = (discs: readonly { x: number }[], hole?: Punched): CommandCa
 /** A plain job with a list whose rows are its copies. */
 export const listed = (table: string, ...calls: CommandCall[]): Job =>
   plain(
-    { name: 'set-list', args: { list: expectGood(parseList(table)) } },
+    { name: 'set-list', args: { list: expectOk(parseList(table)) } },
     { name: 'want-rows', args: { piece: PIECE, each: 1 } },
     ...calls,
   );

@@ -1,5 +1,5 @@
 import { scanPixels } from '../art/index.ts';
-import { bad, good, type Platform, type Result } from '../base/index.ts';
+import { err, ok, type Platform, type Result } from '../base/index.ts';
 import { greyToRgba, shrunkImage, type RgbaImage } from '../raster/index.ts';
 import {
   cornersInPixels,
@@ -42,7 +42,7 @@ export async function readCalibration(
   if (!pixels.ok) return pixels;
   const image = pixels.value;
   const byHand = corners && cornersInPixels(corners, image);
-  return good({
+  return ok({
     ...pictureWithCorners(image, byHand ?? findSheetCorners(image)),
     read: calibrationIn(image, { name, sheet, ...(byHand ? { byHand } : {}) }),
   });
@@ -54,16 +54,16 @@ function calibrationIn(
 ): Result<ReadCalibration> {
   const seen = findCalibration(image, sheet, byHand);
   if (seen === 'no-edges')
-    return bad(
+    return err(
       'calibration/no-edges',
       `The edges of the paper are not seen in “${name}”.`,
       'Lay the sheet on something dark, also in a scanner, so that all four corners show, or set the corners by hand.',
     );
   if (seen === 'no-marks')
-    return bad(
+    return err(
       'calibration/no-marks',
       `“${name}” shows no calibration sheet of ${sheet.width} mm × ${sheet.height} mm.`,
       'Choose the paper that it was printed on, take a sharp picture in even light, or set the corners by hand.',
     );
-  return good({ ...seen, flat: shrunkImage(greyToRgba(seen.flat), SHOWN) });
+  return ok({ ...seen, flat: shrunkImage(greyToRgba(seen.flat), SHOWN) });
 }

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad, type Result } from '../base/index.ts';
+import { err, type Result } from '../base/index.ts';
 import { edgeShapeSchema } from '../shape/index.ts';
 import { formatLength } from '../units/index.ts';
 import type { FlatSize } from './flat.ts';
@@ -77,7 +77,7 @@ export function trySize(thing: MeasuredThing): Result<FlatSize> {
   if (!size.ok) return size;
   const { shape, width, height } = size.value;
   if (edgeShapeSchema.safeParse(shape).success && Math.max(width, height) <= LONGEST) return size;
-  return bad(
+  return err(
     'size/too-large',
     `The label would be ${formatLength(width, 'mm')} x ${formatLength(height, 'mm')}.`,
     `It can be ${formatLength(LONGEST, 'mm')} long at most: measure again, cover less, or make it in parts.`,

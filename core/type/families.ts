@@ -1,6 +1,6 @@
 import type { Platform } from '../base/index.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';
-import type { FaceStyle } from './told-of-font.ts';
+import type { FaceStyle } from './font-metadata.ts';
 
 /** What a family is like, to choose by. */
 export const CHARACTERS = [

@@ -20,7 +20,7 @@ export {
 } from './own-typeface.ts';
 export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
-export type { FaceStyle } from './told-of-font.ts';
+export type { FaceStyle } from './font-metadata.ts';
 export {
   LIST_MARKS,
   wordsPathSchema,

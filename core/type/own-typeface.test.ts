@@ -1,6 +1,6 @@
 import { deflateSync } from 'node:zlib';
 import { compress } from 'woff2-encoder';
-import { expectGood } from '../base/index.ts';
+import { expectOk } from '../base/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { squareFont } from '../testing/square-font.ts';
 import { findFace, loadTypeface, ownFamilies, readTypeface, type Typeface } from './index.ts';
@@ -64,7 +64,7 @@ test('TTF, WOFF and WOFF2 of one typeface give the same letters, its family and 
   const read = files.map((file, at) => readTypeface(file, `file-${at}`));
   const plain = loadTypeface('plain', ttf);
   for (const one of read) {
-    const { typeface, bytes } = expectGood(one);
+    const { typeface, bytes } = expectOk(one);
     expect(typeface).toMatchObject({ family: 'Caveat', style: 'bold', embedding: 'edit' });
     const loaded = loadTypeface('own', bytes);
     expect(loaded.shape('Fig & Fen')).toEqual(plain.shape('Fig & Fen'));
@@ -77,13 +77,13 @@ test.each(['noto-sans-devanagari-regular', 'amatic-sc-regular', 'unifrakturcook-
   async (name) => {
     const font = await nodePlatform.asset(`${name}.ttf`);
     const packed = await compress(font);
-    const own = loadTypeface('own', expectGood(readTypeface(packed, name)).bytes);
+    const own = loadTypeface('own', expectOk(readTypeface(packed, name)).bytes);
     expect(drawn(own, 1200)).toBe(drawn(loadTypeface('plain', font), 1200));
   },
 );
 
 test('an OpenType file with PostScript outlines is read', () => {
-  const { typeface, bytes } = expectGood(readTypeface(squareFont(), 'square.otf'));
+  const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));
   expect(typeface.family).toBe('Square Fen');
   const loaded = loadTypeface(typeface.id, bytes);
   const [letter] = loaded.shape('A');
@@ -98,7 +98,7 @@ test.each([
   [4 | 8, 'edit', false],
   [0x104, 'print', true],
 ])('permission %i: files to %s, only whole: %s', (fsType, embedding, wholeOnly) => {
-  const { typeface, bytes } = expectGood(readTypeface(permitted(fsType), 'a.ttf'));
+  const { typeface, bytes } = expectOk(readTypeface(permitted(fsType), 'a.ttf'));
   expect(typeface.embedding).toBe(embedding);
   expect(loadTypeface('a', bytes).told.wholeOnly).toBe(wholeOnly);
 });

@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { bad, contentHash, good, licenceSchema, type Result } from '../base/index.ts';
+import { err, contentHash, ok, licenceSchema, type Result } from '../base/index.ts';
 import { facesOf, TYPEFACES, type Face, type Family } from './families.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';
-import type { FaceStyle } from './told-of-font.ts';
+import type { FaceStyle } from './font-metadata.ts';
 import { sniffTypeface, unpackTypeface } from './woff.ts';
 
 /** A typeface that the user has added: what is known of it without its bytes. */
@@ -32,7 +32,7 @@ export function readTypeface(
   name: string,
 ): Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }> {
   if (bytes.length > MOST)
-    return bad(
+    return err(
       'type/too-large',
       `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${MOST / 1048576} MB can be taken in.`,
       'Choose a file with fewer scripts in it.',
@@ -40,21 +40,21 @@ export function readTypeface(
     );
   const kind = sniffTypeface(bytes);
   if (kind === 'collection')
-    return bad(
+    return err(
       'type/collection',
       `“${name}” is a collection of typefaces.`,
       'Add the file of a single one.',
       name,
     );
   if (kind === undefined)
-    return bad('type/unknown-kind', `“${name}” is not a typeface.`, ACCEPTED, name);
+    return err('type/unknown-kind', `“${name}” is not a typeface.`, ACCEPTED, name);
   let kept: Uint8Array;
   let loaded: Typeface;
   try {
     kept = unpackTypeface(bytes);
     loaded = loadTypeface(name, kept);
   } catch {
-    return bad(
+    return err(
       'type/broken',
       `“${name}” is damaged or not finished.`,
       'Fetch it again from where it came from.',
@@ -63,13 +63,13 @@ export function readTypeface(
   }
   const { embedding, family, style } = loaded.told;
   if (embedding === 'none')
-    return bad(
+    return err(
       'type/not-embeddable',
       `The maker of “${family || name}” does not allow it to be put into files, and every print goes through one.`,
       'Choose another typeface, or ask its maker for a licence that allows embedding.',
       name,
     );
-  return good({
+  return ok({
     typeface: {
       id: contentHash(kept),
       family: (family || name.replace(/\.[^.]*$/, '')).slice(0, 100),

@@ -1,7 +1,7 @@
 import * as harfbuzz from 'harfbuzzjs';
 import { findPath, mapPath, scaling, type Path } from '../geometry/index.ts';
 import { runsOf, type Run } from './runs.ts';
-import { toldOf, type ToldOfFont } from './told-of-font.ts';
+import { readFontMetadata, type FontMetadata } from './font-metadata.ts';
 
 /** One shaped glyph; lengths in ems, y down. */
 export interface ShapedGlyph {
@@ -39,7 +39,7 @@ export interface Typeface {
   readonly descent: number;
   readonly capHeight: number;
   /** What the font says of itself. */
-  readonly told: ToldOfFont;
+  readonly told: FontMetadata;
   /**
    * Shapes one line: kerning, ligatures, marks, both directions; glyphs from left to right. Glyph 0
    * stands for what is missing.
@@ -71,7 +71,7 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
     ascent: extents.ascender / em,
     descent: -extents.descender / em,
     capHeight: caps ? caps.yBearing / em : 0.7,
-    told: toldOf(face),
+    told: readFontMetadata(face),
     shape(text) {
       const known = shaped.get(text);
       if (known) return known;

@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 
 /** The units a person can read and type; the core itself knows millimetres only. */
 export type Unit = 'mm' | 'cm' | 'in' | 'pt';
@@ -59,9 +59,9 @@ const ACCEPTED = 'Write a length such as 58, 58 mm, 5.8 cm, 2 1/4 in or 12 pt.';
  */
 export function parseLength(text: string, unit: Unit = 'mm'): Result<number> {
   const read = text.trim();
-  if (read === '') return bad('length/empty', 'No length was given.', ACCEPTED);
+  if (read === '') return err('length/empty', 'No length was given.', ACCEPTED);
   if (/\d\s*(['’′](?!['’′])|ft\b|foot|feet)/i.test(read)) {
-    return bad('length/feet', `“${read}” is in feet.`, 'Write it in inches: 1 foot is 12 in.');
+    return err('length/feet', `“${read}” is in feet.`, 'Write it in inches: 1 foot is 12 in.');
   }
   const plain = read
     .replace(SIGNS, (_, sign: string) => ` ${FRACTIONS[sign]}`)
@@ -77,20 +77,20 @@ export function parseLength(text: string, unit: Unit = 'mm'): Result<number> {
     : match
       ? [match[1], match[2], match[3], match[4], match[5]]
       : [];
-  if (whole === undefined) return bad('length/unread', `“${read}” is not a length.`, ACCEPTED);
+  if (whole === undefined) return err('length/unread', `“${read}” is not a length.`, ACCEPTED);
   const named = name === undefined ? unit : NAMES[name.trim().toLowerCase()];
-  if (!named) return bad('length/unit', `“${name?.trim()}” is not a unit of length.`, ACCEPTED);
+  if (!named) return err('length/unit', `“${name?.trim()}” is not a unit of length.`, ACCEPTED);
   if (top !== undefined && /[.,]/.test(whole))
-    return bad(
+    return err(
       'length/unread',
       `“${read}” has a decimal and a fraction.`,
       'Write one of them: 1.5 in or 1 1/2 in.',
     );
   if (bottom !== undefined && Number(bottom) === 0) {
-    return bad('length/unread', `“${read}” divides by zero.`, ACCEPTED);
+    return err('length/unread', `“${read}” divides by zero.`, ACCEPTED);
   }
   const value = Number(whole.replace(',', '.')) + (top ? Number(top) / Number(bottom) : 0);
-  return good((sign === '-' ? -value : value) * MM[named]);
+  return ok((sign === '-' ? -value : value) * MM[named]);
 }
 
 /** Changes millimetres into another unit, unrounded. */

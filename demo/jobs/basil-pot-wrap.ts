@@ -1,4 +1,4 @@
-import { expectGood, type Platform } from '../../core/base/index.ts';
+import { expectOk, type Platform } from '../../core/base/index.ts';
 import type { JobWithArt } from '../../core/job/index.ts';
 import type { PieceElement } from '../../core/piece/index.ts';
 import { arcPoint, insetShape, type ArcShape } from '../../core/shape/index.ts';
@@ -47,7 +47,7 @@ function onArc(edge: ArcShape) {
 export async function basilPotWrap(platform: Platform): Promise<JobWithArt> {
   const made = await drawings(platform, { Basil: seedling('#8fb56a', '#cfe0a8', '#7a5236') });
   const basil = made.get('Basil')?.art.id ?? '';
-  const edge = expectGood(trySize(POT)).shape as ArcShape;
+  const edge = expectOk(trySize(POT)).shape as ArcShape;
   const wall = onArc(edge);
   const small = { typeface: 'figtree-semibold', size: 8.5, tracking: 8 };
   const piece = {

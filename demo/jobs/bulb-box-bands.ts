@@ -1,4 +1,4 @@
-import { expectGood, type Platform } from '../../core/base/index.ts';
+import { expectOk, type Platform } from '../../core/base/index.ts';
 import { boxOf } from '../../core/geometry/index.ts';
 import type { JobWithArt } from '../../core/job/index.ts';
 import type { Piece, PieceElement } from '../../core/piece/index.ts';
@@ -56,7 +56,7 @@ const BOX = usualThing('band', {
 
 /** Where a panel's middle stands along the band. */
 function panelAt(name: ZoneName): number {
-  const zone = expectGood(trySize(BOX)).zones.find((one) => one.name === name);
+  const zone = expectOk(trySize(BOX)).zones.find((one) => one.name === name);
   const box = boxOf(zone?.rings.flat() ?? []);
   return box ? (box.left + box.right) / 2 : 0;
 }
@@ -70,7 +70,7 @@ const onPanel = (
 ): PieceElement => words(text, { x: panelAt(panel) + down, angle: 270, width: 44, ...fields });
 
 function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece {
-  const { shape } = expectGood(trySize(BOX));
+  const { shape } = expectOk(trySize(BOX));
   const plain = { typeface: 'figtree-semibold', tracking: 14, color: ink };
   return {
     id,

@@ -1,4 +1,4 @@
-import { expectGood, isProblem, type Platform } from '../../core/base/index.ts';
+import { expectOk, isProblem, type Platform } from '../../core/base/index.ts';
 import { readArt, type Art } from '../../core/art/index.ts';
 import {
   createJob,
@@ -140,7 +140,7 @@ export async function drawings(
 ): Promise<ReadonlyMap<string, { art: Art; bytes: Uint8Array }>> {
   const made = new Map<string, { art: Art; bytes: Uint8Array }>();
   for (const [name, svg] of Object.entries(svgs)) {
-    const { art: known, bytes } = expectGood(
+    const { art: known, bytes } = expectOk(
       await readArt(platform, new TextEncoder().encode(svg), `${name}.svg`),
     );
     made.set(name, { art: { ...known, tags: ['demo'] }, bytes });

@@ -1,4 +1,4 @@
-import { expectGood, type Platform } from '../../core/base/index.ts';
+import { expectOk, type Platform } from '../../core/base/index.ts';
 import type { JobWithArt } from '../../core/job/index.ts';
 import { parseList } from '../../core/piece/index.ts';
 import { usualThing } from '../../core/things/index.ts';
@@ -112,7 +112,7 @@ export async function seedPackets(platform: Platform): Promise<JobWithArt> {
       name: 'add-elements',
       args: { piece: 'piece-1', elements, art: known.map((one) => one.art) },
     },
-    { name: 'set-list', args: { list: expectGood(parseList(VARIETIES)) } },
+    { name: 'set-list', args: { list: expectOk(parseList(VARIETIES)) } },
     { name: 'bind-color', args: { color: BAND, column: 'band' } },
     { name: 'bind-picture', args: bound('picture') },
     { name: 'want-rows', args: { piece: 'piece-1', each: 1 } },

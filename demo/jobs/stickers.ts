@@ -1,4 +1,4 @@
-import { expectGood, isProblem } from '../../core/base/index.ts';
+import { expectOk, isProblem } from '../../core/base/index.ts';
 import { artSize, traceVector, vectorNodes, type Art } from '../../core/art/index.ts';
 import { mapPath } from '../../core/geometry/index.ts';
 import { withBuild } from '../../core/job/index.ts';
@@ -21,7 +21,7 @@ export function pictureStickers(
     });
     const [picture] = piece.elements;
     if (picture?.kind !== 'picture') throw new Error('no picture');
-    const { path } = expectGood(traceVector(vectorNodes(bytes)));
+    const { path } = expectOk(traceVector(vectorNodes(bytes)));
     const placed = mapPath(path, pictureMap(picture, own));
     const built = withBuild(piece, {
       ...plainBuild(piece.edge, name),

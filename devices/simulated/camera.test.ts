@@ -34,7 +34,8 @@ async function pictureOf(pdf: Uint8Array, seed: number, dpi = 300): Promise<Rgba
 }
 
 /** How far the map that was found is from the printer's own at the corner where it is farthest, mm. */
-const wrong = (map: Affine, truth: Affine): number => farthest(nested(invert(truth), map), A4);
+const wrong = (map: Affine, actualTransform: Affine): number =>
+  farthest(nested(invert(actualTransform), map), A4);
 
 function seen(image: RgbaImage) {
   const found = findCalibration(image, A4);

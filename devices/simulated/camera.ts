@@ -39,7 +39,7 @@ export function photograph(
   const { width: w, height: h } = image;
   const around = round(AROUND * max(w, h));
   const size = { width: w + 2 * around, height: h + 2 * around };
-  const lies = placed(size.width / 2, size.height / 2, turn);
+  const sheetToBed = placed(size.width / 2, size.height / 2, turn);
   const corners: Point[] = [
     { x: 0, y: 0 },
     { x: w, y: 0 },
@@ -49,7 +49,7 @@ export function photograph(
   const back = fitPerspective(
     corners.map((to, at) => {
       const by = scale * (pull[at] ?? 1);
-      return { from: apply(lies, { x: (to.x - w / 2) * by, y: (to.y - h / 2) * by }), to };
+      return { from: apply(sheetToBed, { x: (to.x - w / 2) * by, y: (to.y - h / 2) * by }), to };
     }),
   );
   const seen = rectifyGrey(image, back, size);

@@ -1,4 +1,4 @@
-import { good, problem, seededRandom, type Problem, type Random } from '../../core/base/index.ts';
+import { ok, problem, seededRandom, type Problem, type Random } from '../../core/base/index.ts';
 import {
   apply,
   compose,
@@ -21,13 +21,13 @@ import {
 import { warpImage } from '../../core/raster/index.ts';
 import {
   grainOf,
-  laidBy,
+  sampleLoadError,
   CUTTER_SPREAD,
   NO_FAULTS,
   type CutPath,
   type Cutter,
   type CutOrder,
-  type Faults,
+  type SimulatedFaults,
 } from '../../core/run/index.ts';
 
 const UNITS_PER_MM = 40;
@@ -45,21 +45,24 @@ const UNAIDED: Registration = {
 };
 
 /** A cutter that sees its sheet, finds the marks by itself and follows the HPGL it is given. */
-export function simulatedCutter(seed: number, faults: Faults = NO_FAULTS): Cutter {
+export function simulatedCutter(seed: number, faults: SimulatedFaults = NO_FAULTS): Cutter {
   return {
-    cut({ number, hpgl, marks, sheet, printed, lies }) {
+    cut({ number, hpgl, marks, sheet, printed, sheetToBed }) {
       // The same sheet is always laid in alike, also when it is cut once more.
       const random = seededRandom(seed + 7919 + 15_485_863 * number);
-      const { sensor, truth } = layIn(printed ?? emptyBed(sheet), random, faults);
-      const registration = registered(sensor, marks, { lies, missed: faults.missed ?? 0 });
+      const { sensor, actualTransform } = layIn(printed ?? emptyBed(sheet), random, faults);
+      const registration = registered(sensor, marks, { sheetToBed, missed: faults.missed ?? 0 });
       const { map, confidence } = registration;
       const trusted = map && confidence >= TRUSTED;
       // Lines that a hand has placed are placed already.
-      const onto = lies ? IDENTITY : map;
+      const onto = sheetToBed ? IDENTITY : map;
       const whole = trusted && onto ? followed(hpgl, sheet, onto) : [];
       const { cuts, wrong } = withFaults(whole, faults, random);
       return Promise.resolve(
-        good({ seen: { registration, sensor, truth, cuts }, ...(wrong ? { problem: wrong } : {}) }),
+        ok({
+          seen: { registration, sensor, actualTransform, cuts },
+          ...(wrong ? { problem: wrong } : {}),
+        }),
       );
     },
   };
@@ -69,9 +72,9 @@ export function simulatedCutter(seed: number, faults: Faults = NO_FAULTS): Cutte
 function registered(
   sensor: SheetPicture,
   marks: readonly MarkPlace[],
-  { lies, missed }: { lies: Affine | undefined; missed: number },
+  { sheetToBed, missed }: { sheetToBed: Affine | undefined; missed: number },
 ): Registration {
-  if (lies) return { ...UNAIDED, map: lies };
+  if (sheetToBed) return { ...UNAIDED, map: sheetToBed };
   // A die-cut sheet has no marks: its labels are cut already, and it lies at the stops.
   if (marks.length === 0) return UNAIDED;
   const blind = { ...sensor, image: { ...sensor.image, data: sensor.image.data.slice() } };
@@ -103,17 +106,17 @@ function emptyBed({ width, height }: CutOrder['sheet']): SheetPicture {
 function layIn(
   { image, dpi }: SheetPicture,
   random: Random,
-  faults: Faults,
-): { sensor: SheetPicture; truth: Affine } {
+  faults: SimulatedFaults,
+): { sensor: SheetPicture; actualTransform: Affine } {
   const [width, height] = [(image.width * 25.4) / dpi, (image.height * 25.4) / dpi];
   const about = (turn: number): Affine =>
     compose(placed(width / 2, height / 2, turn), translation(-width / 2, -height / 2));
-  const truth = nested(
-    laidBy(random),
+  const actualTransform = nested(
+    sampleLoadError(random),
     translation(faults.load ?? 0, (faults.load ?? 0) / 2),
     about(faults.turned ? 180 : 0),
   );
-  const back = nested(scaling(dpi / 25.4), invert(truth), scaling(25.4 / dpi));
+  const back = nested(scaling(dpi / 25.4), invert(actualTransform), scaling(25.4 / dpi));
   const sensor = warpImage(image, back, image, BED);
   // Drawn once and laid over the picture again and again: marks see no more than a few rows of it.
   const grains = Float32Array.from({ length: GRAINS }, () => grainOf(random, CUTTER_SPREAD.noise));
@@ -125,7 +128,7 @@ function layIn(
     data[at + 1] = (data[at + 1] as number) + grain;
     data[at + 2] = (data[at + 2] as number) + grain;
   }
-  return { sensor: { image: sensor, dpi }, truth };
+  return { sensor: { image: sensor, dpi }, actualTransform };
 }
 
 function followed(hpgl: string, sheet: CutOrder['sheet'], onto: Affine): CutPath[] {
@@ -142,7 +145,7 @@ function followed(hpgl: string, sheet: CutOrder['sheet'], onto: Affine): CutPath
 /** What a bad blade, a wrong force or a lost connection make of the lines. */
 function withFaults(
   whole: readonly CutPath[],
-  { dull, weak, lost }: Faults,
+  { dull, weak, lost }: SimulatedFaults,
   random: Random,
 ): { cuts: CutPath[]; wrong?: Problem } {
   const kept = lost ? whole.slice(0, Math.floor(whole.length / 2)) : whole;

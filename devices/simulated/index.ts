@@ -1,9 +1,9 @@
-import { expectGood, unwatched, type Platform } from '../../core/base/index.ts';
+import { expectOk, unwatched, type Platform } from '../../core/base/index.ts';
 import {
   NO_FAULTS,
   PRINTER_SPREAD,
   type Devices,
-  type Faults,
+  type SimulatedFaults,
   type PrintedSheet,
   type Printer,
   type PrintOrder,
@@ -18,7 +18,7 @@ import { simulatedPrinter } from './printer.ts';
 export function simulatedDevices(
   platform: Platform,
   seed: number,
-  faults: Faults = NO_FAULTS,
+  faults: SimulatedFaults = NO_FAULTS,
 ): Devices {
   const habit = { spread: PRINTER_SPREAD, always: IDENTITY, dpi: 200, faults };
   return {
@@ -48,7 +48,7 @@ export async function simulatedPhoto(
 
 /** The first page that a simulated printer prints of an order. */
 export async function printedPage(printer: Printer, order: PrintOrder): Promise<PrintedSheet> {
-  const page = await expectGood(await printer.print(order, unwatched)).sheet?.(0);
+  const page = await expectOk(await printer.print(order, unwatched)).sheet?.(0);
   if (!page) throw new Error('This printer shows nothing.');
   return page;
 }

@@ -1,4 +1,4 @@
-import { bad, good, seededRandom, type Platform, type Problem } from '../../core/base/index.ts';
+import { err, ok, seededRandom, type Platform, type Problem } from '../../core/base/index.ts';
 import {
   compose,
   IDENTITY,
@@ -13,9 +13,9 @@ import { renderPdf } from '../../core/pdf/index.ts';
 import { warpImage, type RgbaImage } from '../../core/raster/index.ts';
 import {
   NO_FAULTS,
-  printedBy,
+  samplePrintError,
   PRINTER_SPREAD,
-  type Faults,
+  type SimulatedFaults,
   type PrintedSheet,
   type Printer,
   type PrinterSpread,
@@ -29,7 +29,7 @@ export interface Habit {
   /** From mm of the file to mm on the paper. */
   readonly always: Affine;
   readonly dpi: number;
-  readonly faults?: Faults;
+  readonly faults?: SimulatedFaults;
 }
 
 const USUAL: Habit = { spread: PRINTER_SPREAD, always: IDENTITY, dpi: 200 };
@@ -62,9 +62,9 @@ export function simulatedPrinter(platform: Platform, seed: number, habit: Habit 
   return {
     print({ pdf }) {
       const stop = faults.stop && STOPS[faults.stop];
-      if (stop) return Promise.resolve(bad(stop.code, stop.what, stop.remedy));
+      if (stop) return Promise.resolve(err(stop.code, stop.what, stop.remedy));
       return Promise.resolve(
-        good({
+        ok({
           notes: [],
           sheet: (page: number) =>
             printedPage(platform, { pdf, page, ...habit, faults, seed: seed + 104_729 * page }),
@@ -84,28 +84,28 @@ async function printedPage(
     dpi,
     faults,
     seed,
-  }: Habit & { pdf: Uint8Array; page: number; faults: Faults; seed: number },
+  }: Habit & { pdf: Uint8Array; page: number; faults: SimulatedFaults; seed: number },
 ): Promise<PrintedSheet> {
   const drawn = await renderPdf(platform, { pdf, page, dpi });
   const { pageWidth, pageHeight } = drawn;
   const image = faults.inkSpread ? spreadInk(drawn, (faults.inkSpread * dpi) / 25.4) : drawn;
   const sheet = { width: pageWidth, height: pageHeight };
-  const truth = nested(
-    printedBy(seededRandom(seed), sheet, spread),
+  const actualTransform = nested(
+    samplePrintError(seededRandom(seed), sheet, spread),
     wrongBy(faults, sheet),
     always,
   );
   // The page fills whole pixels; on paper a mm is a mm again.
   const fill = scaling(drawn.width / pageWidth, drawn.height / pageHeight);
-  const back = nested(fill, invert(truth), scaling(25.4 / dpi));
+  const back = nested(fill, invert(actualTransform), scaling(25.4 / dpi));
   const paper = warpImage(image, back, image, PAPER);
   if (faults.clipped) clip(paper, (faults.clipped * dpi) / 25.4);
-  return { picture: { image: paper, dpi }, truth };
+  return { picture: { image: paper, dpi }, actualTransform };
 }
 
 /** What faults do to a page, about its middle. */
 function wrongBy(
-  { offset = 0, turn = 0, scale = 0 }: Faults,
+  { offset = 0, turn = 0, scale = 0 }: SimulatedFaults,
   sheet: { width: number; height: number },
 ): Affine {
   const { width, height } = sheet;

@@ -9,15 +9,19 @@ import {
   PRINT_STOPS,
   PRINTER_SPREAD,
   type CutOrder,
-  type Faults,
+  type SimulatedFaults,
   type PrintedSheet,
   type SeenCut,
 } from '../../core/run/index.ts';
-import { expectGood, unwatched } from '../../core/base/index.ts';
+import { expectOk, unwatched } from '../../core/base/index.ts';
 import { readHpgl, simulatedCutter } from './cutter.ts';
 import { printedPage, simulatedDevices } from './index.ts';
 
-const printed = (seed: number, pdf: Uint8Array, faults: Faults = {}): Promise<PrintedSheet> =>
+const printed = (
+  seed: number,
+  pdf: Uint8Array,
+  faults: SimulatedFaults = {},
+): Promise<PrintedSheet> =>
   printedPage(simulatedDevices(nodePlatform, seed, faults).printer, {
     pdf,
     name: 'sheet',
@@ -72,9 +76,9 @@ test('a printed dot stands where the printer says that it came out', async () =>
   ];
   const came = await printed(11, await pageOf(places));
   for (const place of places) {
-    const truth = apply(came.truth, place);
-    const seen = darkNear(came.picture, truth);
-    expect(Math.hypot(seen.x - truth.x, seen.y - truth.y)).toBeLessThan(0.08);
+    const actualTransform = apply(came.actualTransform, place);
+    const seen = darkNear(came.picture, actualTransform);
+    expect(Math.hypot(seen.x - actualTransform.x, seen.y - actualTransform.y)).toBeLessThan(0.08);
   }
 });
 
@@ -82,8 +86,8 @@ test('printers of different seeds are off differently, by no more than their spr
   const pdf = await pageOf([{ x: 50, y: 40 }]);
   const offs: number[] = [];
   for (const seed of [1, 2, 3, 4, 5, 6]) {
-    const { truth } = await printed(seed, pdf);
-    const middle = apply(truth, { x: 50, y: 40 });
+    const { actualTransform } = await printed(seed, pdf);
+    const middle = apply(actualTransform, { x: 50, y: 40 });
     offs.push(Math.hypot(middle.x - 50, middle.y - 40));
   }
   expect(new Set(offs.map((off) => off.toFixed(4))).size).toBe(6);
@@ -94,7 +98,7 @@ test('printers of different seeds are off differently, by no more than their spr
 test('the same seed prints the same sheet', async () => {
   const pdf = await pageOf([{ x: 30, y: 30 }]);
   const [one, other] = await Promise.all([7, 7].map((seed) => printed(seed, pdf)));
-  expect(one?.truth).toEqual(other?.truth);
+  expect(one?.actualTransform).toEqual(other?.actualTransform);
   expect(
     Buffer.from(one?.picture.image.data ?? []).equals(Buffer.from(other?.picture.image.data ?? [])),
   ).toBe(true);
@@ -128,16 +132,16 @@ const SQUARE = 'IN;SP1;PU1600,1200;PD2400,1200,2400,2000,1600,2000,1600,1200;PU;
 async function cutOf(
   seed: number,
   order: Partial<CutOrder>,
-  faults: Faults = {},
+  faults: SimulatedFaults = {},
 ): Promise<SeenCut & { stopped: string | undefined }> {
   const whole = { number: 0, hpgl: SQUARE, marks: MARKS, sheet: SHEET, ...order };
-  const { seen, problem } = expectGood(await simulatedCutter(seed, faults).cut(whole, unwatched));
+  const { seen, problem } = expectOk(await simulatedCutter(seed, faults).cut(whole, unwatched));
   if (!seen) throw new Error('nothing seen');
   return { ...seen, stopped: problem?.code };
 }
 
 test('a sheet that is laid in crooked is cut where it is printed', async () => {
-  const { registration, cuts, truth } = await cutOf(21, { printed: markedSheet(150) });
+  const { registration, cuts, actualTransform } = await cutOf(21, { printed: markedSheet(150) });
   expect(registration.found).toHaveLength(4);
   expect(registration.residual).toBeLessThan(0.1);
   const [cut] = cuts;
@@ -147,13 +151,13 @@ test('a sheet that is laid in crooked is cut where it is printed', async () => {
     { x: 60, y: 50 },
     { x: 60, y: 30 },
     { x: 40, y: 30 },
-  ].map((corner) => apply(truth, corner));
+  ].map((corner) => apply(actualTransform, corner));
   wanted.forEach((corner, index) => {
     const at = cut?.ring[index] ?? { x: 0, y: 0 };
     expect(Math.hypot(at.x - corner.x, at.y - corner.y)).toBeLessThan(0.12);
   });
   // It was off by more than that before the marks were found.
-  const before = apply(truth, { x: 50, y: 40 });
+  const before = apply(actualTransform, { x: 50, y: 40 });
   expect(Math.hypot(before.x - 50, before.y - 40)).toBeGreaterThan(0.12);
 });
 
@@ -173,8 +177,10 @@ test('hands lay sheets in differently, and the sensor has grain', async () => {
     await cutOf(1, { printed: markedSheet(60) }),
     await cutOf(2, { printed: markedSheet(60) }),
   ];
-  expect(first.truth).not.toEqual(second.truth);
-  const offs = [first, second].map(({ truth }) => Math.hypot(truth[4], truth[5]));
+  expect(first.actualTransform).not.toEqual(second.actualTransform);
+  const offs = [first, second].map(({ actualTransform }) =>
+    Math.hypot(actualTransform[4], actualTransform[5]),
+  );
   expect(Math.max(...offs)).toBeLessThan(CUTTER_SPREAD.offset * 6);
   const grey = { image: blankImage(40, 40, [128, 128, 128, 255]), dpi: 60 };
   expect(new Set((await cutOf(3, { printed: grey })).sensor.image.data).size).toBeGreaterThan(3);
@@ -183,7 +189,7 @@ test('hands lay sheets in differently, and the sensor has grain', async () => {
 test('a hand that says where the sheet lies is believed, with marks or without', async () => {
   const { cuts, registration } = await cutOf(4, {
     printed: markedSheet(60, []),
-    lies: [1, 0, 0, 1, 3, 2],
+    sheetToBed: [1, 0, 0, 1, 3, 2],
   });
   expect(registration.confidence).toBe(1);
   // The lines were placed before they were sent.
@@ -230,8 +236,8 @@ test('faults of the print are as large as they are asked for', async () => {
   const pdf = await pageOf(places);
   const plain = await printed(3, pdf);
   const moved = await printed(3, pdf, { offset: 4 });
-  const middle = apply(plain.truth, { x: 50, y: 40 });
-  const off = apply(moved.truth, { x: 50, y: 40 });
+  const middle = apply(plain.actualTransform, { x: 50, y: 40 });
+  const off = apply(moved.actualTransform, { x: 50, y: 40 });
   expect(Math.hypot(off.x - middle.x, off.y - middle.y)).toBeCloseTo(Math.hypot(4, 4), 1);
   const inked = (one: PrintedSheet): number =>
     darkness(one.picture.image).filter((value) => value > 128).length;

@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../../core/base/index.ts';
+import { err, ok, type Result } from '../../core/base/index.ts';
 
 /** What kind of device an address is of. */
 export type DeviceKind = 'printer' | 'cutter';
@@ -12,7 +12,7 @@ const FORMS = {
 export function parseAddress(kind: DeviceKind, typed: string): Result<string> {
   const { scheme, example, usual } = FORMS[kind];
   const refuse = (what: string): Result<never> =>
-    bad('device/address', what, `Accepted: an address such as ${example}.`, typed);
+    err('device/address', what, `Accepted: an address such as ${example}.`, typed);
   const plain = typed.trim();
   let found: URL;
   try {
@@ -29,5 +29,5 @@ export function parseAddress(kind: DeviceKind, typed: string): Result<string> {
   const port = found.port || usual;
   if (!port) return refuse('The address names no port.');
   const path = kind === 'printer' ? `${found.pathname || '/'}${found.search}` : '';
-  return good(`${scheme}//${found.hostname}:${port}${path}`);
+  return ok(`${scheme}//${found.hostname}:${port}${path}`);
 }

@@ -1,4 +1,4 @@
-import { good } from '../../core/base/index.ts';
+import { ok } from '../../core/base/index.ts';
 import type { Cutter, Printer } from '../../core/run/index.ts';
 import { cutOverTcp } from './hpgl-socket.ts';
 import { printOverIpp } from './ipp-client.ts';
@@ -9,7 +9,7 @@ export function ippPrinter(address: string): Printer {
     async print({ pdf, name, sheet }, task) {
       const { width, height } = sheet;
       const done = await printOverIpp(address, { pdf, name, settings: { width, height } }, task);
-      return done.ok ? good({ notes: done.value.notes }) : done;
+      return done.ok ? ok({ notes: done.value.notes }) : done;
     },
   };
 }
@@ -19,7 +19,7 @@ export function tcpCutter(address: string): Cutter {
   return {
     async cut({ hpgl }, task) {
       const done = await cutOverTcp(address, hpgl, task);
-      return done.ok ? good({}) : done;
+      return done.ok ? ok({}) : done;
     },
   };
 }

@@ -1,5 +1,5 @@
 import { connect } from 'node:net';
-import { bad, good, type Result, type Task } from '../../core/base/index.ts';
+import { err, ok, type Result, type Task } from '../../core/base/index.ts';
 
 const CONNECT = 10_000; // ms
 const SILENT = 120_000; // ms in which a cutter takes nothing more
@@ -33,7 +33,7 @@ export async function cutOverTcp(address: string, hpgl: string, task: Task): Pro
     socket.setTimeout(SILENT);
     for (; sent < bytes.length; sent += SLICE) {
       task.progress(sent / bytes.length, 'Sending the cut lines');
-      await task.breathe();
+      await task.yieldNow();
       const part = bytes.subarray(sent, sent + SLICE);
       await step((done) => socket.write(part, (error) => (error ? undefined : done())));
     }
@@ -47,17 +47,17 @@ export async function cutOverTcp(address: string, hpgl: string, task: Task): Pro
     if (broken) throw broken;
     socket.destroy();
     task.progress(1, 'Cutting');
-    return good(undefined);
+    return ok(undefined);
   } catch (error) {
     socket.destroy();
     if (error instanceof Error && error.name === 'Cancelled') throw error;
     return sent > 0
-      ? bad(
+      ? err(
           'cutter/lost',
           `The connection to the cutter was lost after ${Math.min(100, Math.round((100 * sent) / bytes.length))} % of the cut lines.`,
           'See what was cut. Leave the sheet as it lies, and cut the rest again.',
         )
-      : bad(
+      : err(
           'cutter/unreachable',
           `The cutter at ${address} does not answer.`,
           'See that it is on and in the same network, and that address and port are right.',

@@ -1,6 +1,6 @@
 export { parseAddress, type DeviceKind } from './address.ts';
 export { cutOverTcp } from './hpgl-socket.ts';
-export { StandInCutter, type StandInCut } from './hpgl-stand-in.ts';
+export { SimulatedNetworkCutter, type NetworkCut } from './simulated-network-cutter.ts';
 export {
   askPrinter,
   printOverIpp,
@@ -11,10 +11,10 @@ export {
 } from './ipp-client.ts';
 export {
   PRINTER_STOPS,
-  StandInPrinter,
+  SimulatedNetworkPrinter,
   type PrinterStop,
   type PrintPages,
-  type StandInJob,
-} from './ipp-stand-in.ts';
+  type NetworkPrintJob,
+} from './simulated-network-printer.ts';
 export { nodePlatform } from './node-platform.ts';
 export { ippPrinter, tcpCutter } from './devices.ts';

@@ -1,5 +1,5 @@
 import { request as httpRequest } from 'node:http';
-import { bad, good, ProblemError, problem, type Result, type Task } from '../../core/base/index.ts';
+import { err, ok, ProblemError, problem, type Result, type Task } from '../../core/base/index.ts';
 import {
   encodeIpp,
   firstValue,
@@ -84,9 +84,9 @@ export async function askPrinter(address: string): Promise<Result<PrinterTold>> 
   if (!answer.ok) return answer;
   const told = (name: string): string[] => textsOf(answer.value, GROUP.printer, name);
   const first = (name: string): unknown => firstValue(answer.value, GROUP.printer, name);
-  if (answer.value.code >= STATUS.badRequest) return bad(...refused(answer.value));
+  if (answer.value.code >= STATUS.badRequest) return err(...refused(answer.value));
   const margins = marginsOf(answer.value);
-  return good({
+  return ok({
     name: String(first('printer-info') || first('printer-name') || address),
     state: PRINTER_STATES[Number(first('printer-state'))] ?? 'unknown',
     reasons: reasonsInWords(told('printer-state-reasons')),
@@ -159,19 +159,19 @@ export async function printOverIpp(
   if (!checked.ok) return checked;
   const unmet = unmetOf(checked.value);
   if (unmet.includes('media') || unmet.includes('media-col'))
-    return bad(
+    return err(
       'printer/media',
       `The printer has no paper of ${settings.width} × ${settings.height} mm, and would print on another.`,
       'Load the sheet, tell the printer its size, or choose another tray.',
     );
-  if (checked.value.code >= STATUS.badRequest) return bad(...refused(checked.value));
-  await task.breathe();
+  if (checked.value.code >= STATUS.badRequest) return err(...refused(checked.value));
+  await task.yieldNow();
   task.progress(0.1, 'Sending the sheets');
   const sent = await exchange(address, OPERATION.printJob, operation, { job, document: pdf });
   if (!sent.ok) return sent;
   const id = firstValue(sent.value, GROUP.job, 'job-id');
   if (sent.value.code >= STATUS.badRequest || typeof id !== 'number')
-    return bad(...refused(sent.value));
+    return err(...refused(sent.value));
   const notes = unmet.includes('print-scaling')
     ? ['The printer does not promise to print without scaling: measure the first sheet.']
     : [];
@@ -191,7 +191,7 @@ async function followed(
 ): Promise<Result<PrintDone>> {
   const pause = async (): Promise<void> => {
     await new Promise((go) => setTimeout(go, POLL));
-    await task.breathe();
+    await task.yieldNow();
   };
   let waiting = 0;
   let missed = 0;
@@ -207,9 +207,9 @@ async function followed(
     missed = 0;
     const state = Number(firstValue(asked.value, GROUP.job, 'job-state') ?? 0);
     const reasons = reasonsInWords(textsOf(asked.value, GROUP.job, 'job-state-reasons'));
-    if (state === JOB_STATE.completed) return good({ job: id, notes });
+    if (state === JOB_STATE.completed) return ok({ job: id, notes });
     if (state === JOB_STATE.canceled || state === JOB_STATE.aborted)
-      return bad(
+      return err(
         'printer/stopped',
         reasons[0] ?? 'The printer gave the job up.',
         'See to the printer, then print what is missing.',
@@ -228,7 +228,7 @@ async function followed(
     waiting = waitsFor ? waiting + POLL : 0;
     if (waitsFor && waiting > patience) {
       await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
-      return bad('printer/waits', waitsFor, 'See to the printer, then print again.');
+      return err('printer/waits', waitsFor, 'See to the printer, then print again.');
     }
     task.progress(0.5, waitsFor ? `The printer waits: ${waitsFor}` : 'Printing');
     await pause();
@@ -289,10 +289,10 @@ async function exchange(
   });
   try {
     const answered = parseIpp(await post(target, document ? [head, document] : [head]));
-    return answered.ok ? good(answered.value.message) : answered;
+    return answered.ok ? ok(answered.value.message) : answered;
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
-    return bad(
+    return err(
       UNREACHABLE,
       `The printer at ${address} does not answer.`,
       'See that it is on and in the same network, and that the address is right.',

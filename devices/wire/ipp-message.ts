@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../../core/base/index.ts';
+import { err, ok, type Result } from '../../core/base/index.ts';
 
 // Messages of the Internet Printing Protocol (RFC 8010): strict, since they come from strangers.
 
@@ -147,10 +147,10 @@ export function parseIpp(bytes: Uint8Array): Result<{ message: IppMessage; docum
       if (groups.length >= MOST_GROUPS) throw new Malformed('it has too many groups');
       groups.push({ tag, attributes: reader.attributes() });
     }
-    return good({ message: { version, code, request, groups }, document: reader.rest() });
+    return ok({ message: { version, code, request, groups }, document: reader.rest() });
   } catch (error) {
     if (!(error instanceof Malformed)) throw error;
-    return bad(
+    return err(
       'ipp/malformed',
       `The message is not of the Internet Printing Protocol: ${error.message}.`,
       'Check the address: it has to be that of a printer.',

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { remembering, type Platform } from '../../core/base/index.ts';
+import { cachingPlatform, type Platform } from '../../core/base/index.ts';
 
 /** The nearest folder above this file that holds package.json: the checkout. */
 function checkout(): string {
@@ -13,7 +13,7 @@ function checkout(): string {
 }
 
 /** The assets that the set-up script collected from the installed packages. */
-export const nodePlatform: Platform = remembering({
+export const nodePlatform: Platform = cachingPlatform({
   asset: async (name) =>
     new Uint8Array(await readFile(join(checkout(), '.cache/public/core', name))),
 });

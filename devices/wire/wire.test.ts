@@ -11,8 +11,8 @@ import {
   cutOverTcp,
   parseAddress,
   printOverIpp,
-  StandInCutter,
-  StandInPrinter,
+  SimulatedNetworkCutter,
+  SimulatedNetworkPrinter,
   type WirePrint,
 } from './index.ts';
 
@@ -45,8 +45,8 @@ const order = (settings: Partial<WirePrint['settings']> = {}, patience?: number)
 });
 
 /** A simulated printer of which each page is one byte. */
-async function standIn(pages = 1): Promise<StandInPrinter> {
-  const printer = new StandInPrinter(async function* () {
+async function simulatedPrinter(pages = 1): Promise<SimulatedNetworkPrinter> {
+  const printer = new SimulatedNetworkPrinter(async function* () {
     for (let page = 0; page < pages; page++) {
       await pause(5);
       yield Uint8Array.of(page);
@@ -81,7 +81,7 @@ test.each([
 });
 
 test('another client of the protocol finds the simulated printer in order, and prints to it', async () => {
-  const printer = await standIn(2);
+  const printer = await simulatedPrinter(2);
   const path = keep('seals.pdf', pdf);
   for (const asked of [
     'get-printer-attributes',
@@ -135,7 +135,7 @@ test('ours prints to a printer of another make, byte for byte', async () => {
 });
 
 test('a job asks for its paper and never for scaling; a stop is told in plain words and is got over', async () => {
-  const printer = await standIn();
+  const printer = await simulatedPrinter();
   printer.stop = 'media-jam-error';
   const said: string[] = [];
   const { task } = watchedTask((_, doing) => {
@@ -157,7 +157,7 @@ test('a job asks for its paper and never for scaling; a stop is told in plain wo
 }, 30_000);
 
 test('a printer that says that toner runs low, and prints on, is not waited for', async () => {
-  const printer = await standIn(200);
+  const printer = await simulatedPrinter(200);
   printer.remark = 'toner-low-report';
   const said: string[] = [];
   const { task } = watchedTask((_, doing) => said.push(doing));
@@ -168,7 +168,7 @@ test('a printer that says that toner runs low, and prints on, is not waited for'
 
 /** The address of a printer through a line that loses some of the requests, counted from 1. */
 async function lossy(
-  printer: StandInPrinter,
+  printer: SimulatedNetworkPrinter,
   loses: (request: number) => boolean,
 ): Promise<string> {
   const there = new URL(printer.address.replace(/^ipp:/, 'http:'));
@@ -194,7 +194,7 @@ async function lossy(
 
 test('a look that is not answered is taken again, as the printer has the job; silence is told', async () => {
   // First the job is checked, then sent; the third and fourth requests look how far it is.
-  const printer = await standIn();
+  const printer = await simulatedPrinter();
   const through = await lossy(printer, (request) => request === 3 || request === 4);
   expect(await printOverIpp(through, order(), unwatched)).toMatchObject({ ok: true });
   expect(printer.done).toHaveLength(1);
@@ -211,7 +211,7 @@ test('a look that is not answered is taken again, as the printer has the job; si
 });
 
 test('a cancel on the way cancels the job at the printer', async () => {
-  const printer = await standIn();
+  const printer = await simulatedPrinter();
   printer.stop = 'media-needed';
   const { task, cancel } = watchedTask((_, doing) => doing.includes('waits') && cancel());
   await expect(printOverIpp(printer.address, order(), task)).rejects.toThrow('Cancelled');
@@ -223,7 +223,7 @@ test('what is no printer, or nobody, is said', async () => {
   expect(await askPrinter(`ipp://127.0.0.1:${port}/ipp/print`)).toMatchObject({
     problem: { code: 'printer/unreachable' },
   });
-  const printer = await standIn();
+  const printer = await simulatedPrinter();
   const answer = await fetch(printer.address.replace('ipp:', 'http:'), {
     method: 'POST',
     headers: { 'Content-Type': 'application/ipp' },
@@ -233,7 +233,7 @@ test('what is no printer, or nobody, is said', async () => {
 });
 
 test('HPGL reaches the cutter byte for byte; a connection lost half-way is told', async () => {
-  const cutter = new StandInCutter();
+  const cutter = new SimulatedNetworkCutter();
   await cutter.listen(0);
   ended.push(() => cutter.close());
   const hpgl = `IN;PA;SP1;${'PU0,0;PD400,0,400,400;'.repeat(3000)}SP0;\n`;
@@ -252,7 +252,7 @@ test('HPGL reaches the cutter byte for byte; a connection lost half-way is told'
 });
 
 test('whoever floods the simulated devices is cut off, and they stay up', async () => {
-  const printer = await standIn();
+  const printer = await simulatedPrinter();
   const port = Number(new URL(printer.address.replace('ipp:', 'http:')).port);
   for (const wild of ['\r\n\r\n', 'GET / HTTP/1.1\r\n\r\n', 'POST / HTTP/9\r\nA'.repeat(400)]) {
     const socket = connect(port, '127.0.0.1');

@@ -5,17 +5,17 @@ import { runInNewContext } from 'node:vm';
 import fastify from 'fastify';
 import { seededRandom } from '../../core/base/index.ts';
 import { exportedExample } from '../../core/testing/exported.ts';
-import { StandInCutter, StandInPrinter } from '../../devices/wire/index.ts';
+import { SimulatedNetworkCutter, SimulatedNetworkPrinter } from '../../devices/wire/index.ts';
 import { bridge } from './index.ts';
 
 const HOST = 'localhost:4300';
 const OWN = { host: HOST, origin: `http://${HOST}`, 'sec-fetch-site': 'same-origin' };
 
-const printer = new StandInPrinter(async function* () {
+const printer = new SimulatedNetworkPrinter(async function* () {
   await Promise.resolve();
   yield Uint8Array.of(1);
 });
-const cutter = new StandInCutter();
+const cutter = new SimulatedNetworkCutter();
 const server = fastify();
 let token: string;
 let pdf: Buffer;
@@ -97,13 +97,13 @@ test.each([
   const told = await asked({ url: 'token', method: 'GET', headers: { ...OWN, ...headers } });
   expect(told.statusCode).toBe(403);
   expect(told.body).not.toContain(token);
-  for (const url of ['devices', 'ask', 'print', 'cut', 'stand-ins'])
+  for (const url of ['devices', 'ask', 'print', 'cut', 'simulated'])
     expect((await send({ url, headers, payload: {} })).statusCode).toBe(403);
 });
 
 test('without the token, or with another, nothing is done', async () => {
   for (const wrong of ['', 'x', `${token}x`, token.slice(1)])
-    expect((await send({ url: 'stand-ins', headers: { 'x-little-peel': wrong } })).statusCode).toBe(
+    expect((await send({ url: 'simulated', headers: { 'x-little-peel': wrong } })).statusCode).toBe(
       403,
     );
 });
@@ -159,7 +159,7 @@ test('a confirmed printer and cutter are sent what the page gives, and how far i
 });
 
 test('the simulated devices start when asked, print what is sent, and show it as pictures', async () => {
-  const started = await send({ url: 'stand-ins', payload: { inkSpread: 0.1 } });
+  const started = await send({ url: 'simulated', payload: { inkSpread: 0.1 } });
   const { printer: shown, cutter: blade } = started.json<{
     printer: { address: string };
     cutter: { address: string };
@@ -167,16 +167,16 @@ test('the simulated devices start when asked, print what is sent, and show it as
   await confirm('printer', shown.address);
   const printed = await send({ url: printUrl(shown.address), headers: asPdf, payload: pdf });
   expect(printed.body).toContain('"ok":true');
-  const picture = await send({ url: 'stand-ins/prints/1/0', method: 'GET' });
+  const picture = await send({ url: 'simulated/prints/1/0', method: 'GET' });
   expect(picture.bytes.subarray(1, 4).toString()).toBe('PNG');
-  expect((await send({ url: 'stand-ins/prints/9/0', method: 'GET' })).statusCode).toBe(404);
+  expect((await send({ url: 'simulated/prints/9/0', method: 'GET' })).statusCode).toBe(404);
   await confirm('cutter', blade.address);
   const payload = Buffer.from('IN;SP1;PU0,0;PD400,0,400,400,0,0;PU;');
   const url = `cut?address=${encodeURIComponent(blade.address)}`;
   await send({ url, headers: asHpgl, payload });
-  const cut = await send({ url: 'stand-ins/cuts/0', method: 'GET' });
+  const cut = await send({ url: 'simulated/cuts/0', method: 'GET' });
   expect(cut.bytes.subarray(1, 4).toString()).toBe('PNG');
-  expect((await send({ url: 'stand-ins', payload: { jam: true } })).statusCode).toBe(400);
+  expect((await send({ url: 'simulated', payload: { jam: true } })).statusCode).toBe(400);
 });
 
 test('10,000 malformed or foreign requests leave it up, nothing printed or cut, and memory flat', async () => {
@@ -192,8 +192,8 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
     'ask',
     'print',
     'cut',
-    'stand-ins/prints/x/y',
-    'stand-ins/cuts/-1',
+    'simulated/prints/x/y',
+    'simulated/cuts/-1',
     'nowhere',
     printUrl('ipp://10.0.0.1:631/'),
     printUrl(printer.address, '&copies=1e9'),
@@ -247,7 +247,7 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
 
 test('only the route of the token is open, whatever an address begins with', async () => {
   for (const url of [
-    'token/../stand-ins',
+    'token/../simulated',
     'tokens',
     'token%2f..%2fstand-ins',
     'token/x',

@@ -1,7 +1,7 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import * as z from 'zod';
 import {
-  bad,
+  err,
   Cancelled,
   problem,
   watchedTask,
@@ -11,7 +11,7 @@ import {
 import { faultsSchema } from '../../core/run/index.ts';
 import { askPrinter, cutOverTcp, parseAddress, printOverIpp } from '../../devices/wire/index.ts';
 import { Guard } from './guard.ts';
-import { StandIns } from './stand-ins.ts';
+import { SimulatedDevices } from './simulated-devices.ts';
 
 const MOST_DEVICES = 40;
 const MOST_AT_ONCE = 4;
@@ -60,11 +60,11 @@ export async function bridge(
   options: { ports?: typeof PORTS },
 ): Promise<void> {
   const guard = new Guard();
-  const standIns = new StandIns();
+  const simulated = new SimulatedDevices();
   const confirmed = new Set<string>();
   let atOnce = 0;
   const { ports = PORTS } = options;
-  server.addHook('onClose', () => standIns.stop());
+  server.addHook('onClose', () => simulated.stop());
   server.addContentTypeParser(
     ['application/pdf', 'application/vnd.hp-hpgl'],
     { parseAs: 'buffer', bodyLimit: MOST_PRINT },
@@ -114,7 +114,7 @@ export async function bridge(
     } catch (error) {
       if (!(error instanceof Cancelled)) {
         console.error(error);
-        say(bad('bridge/failed', 'The bridge failed.', 'Try again.'));
+        say(err('bridge/failed', 'The bridge failed.', 'Try again.'));
       }
     } finally {
       atOnce--;
@@ -166,24 +166,24 @@ export async function bridge(
     return watched(request, reply, (task) => cutOverTcp(address, hpgl.toString('latin1'), task));
   });
 
-  server.get('/stand-ins', () => standIns.tell());
-  server.post('/stand-ins', { bodyLimit: 2000 }, async (request, reply) => {
+  server.get('/simulated', () => simulated.tell());
+  server.post('/simulated', { bodyLimit: 2000 }, async (request, reply) => {
     const faults = faultsSchema.strict().safeParse(request.body ?? {});
     if (!faults.success) return unread(reply);
-    await standIns.start(ports);
-    standIns.apply(faults.data);
-    return standIns.tell();
+    await simulated.start(ports);
+    simulated.apply(faults.data);
+    return simulated.tell();
   });
   server.get<{ Params: { job: string; page: string } }>(
-    '/stand-ins/prints/:job/:page',
+    '/simulated/prints/:job/:page',
     (request, reply) => {
       const { job, page } = request.params;
-      const png = standIns.page(Number(job), Number(page));
+      const png = simulated.page(Number(job), Number(page));
       return png ? reply.type('image/png').send(Buffer.from(png)) : reply.code(404).send();
     },
   );
-  server.get<{ Params: { cut: string } }>('/stand-ins/cuts/:cut', async (request, reply) => {
-    const png = await standIns.cut(Number(request.params.cut));
+  server.get<{ Params: { cut: string } }>('/simulated/cuts/:cut', async (request, reply) => {
+    const png = await simulated.cut(Number(request.params.cut));
     return png ? reply.type('image/png').send(Buffer.from(png)) : reply.code(404).send();
   });
   await Promise.resolve();

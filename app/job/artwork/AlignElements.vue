@@ -12,7 +12,7 @@ const props = defineProps<{ desk: DeskState }>();
 
 const movables = computed<Movable[]>(() => {
   const { desk } = props;
-  const chosen = (desk.settledPiece.value?.elements ?? []).filter(
+  const chosen = (desk.committedCompiled.value?.elements ?? []).filter(
     ({ element }) => desk.selected.value.includes(element.id) && !element.locked,
   );
   const groups = new Map<string, typeof chosen>();
@@ -26,12 +26,12 @@ const movables = computed<Movable[]>(() => {
   });
 });
 const frame = computed(() => {
-  const { width = 0, height = 0 } = props.desk.settledPiece.value ?? {};
+  const { width = 0, height = 0 } = props.desk.committedCompiled.value ?? {};
   return boxAbout({ x: 0, y: 0 }, width, height);
 });
 
 function callFor(moves: Moves): CommandCall | undefined {
-  const piece = props.desk.settled.value;
+  const piece = props.desk.committedPiece.value;
   if (!piece) return undefined;
   const changes = Object.fromEntries(
     piece.elements.flatMap(({ id, x, y }) => {

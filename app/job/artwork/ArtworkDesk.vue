@@ -59,14 +59,14 @@ const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 const desk = useDeskState();
 const route = useRoute();
 const cuts = computed(() => {
-  const [piece, plan] = [desk.settledPiece.value, desk.store.settled?.plan];
+  const [piece, plan] = [desk.committedCompiled.value, desk.store.committed?.plan];
   if (!piece || !plan) return ['kiss' as const];
-  return [...new Set([...(piece.kisses.length ? ['kiss' as const] : []), edgeCut(piece, plan)])];
+  return [...new Set([...(piece.kissCuts.length ? ['kiss' as const] : []), edgeCut(piece, plan)])];
 });
 const legend = computed(() => [
   ...cuts.value,
   'bleed' as const,
-  ...(desk.settledPiece.value?.creases.length ? (['fold'] as const) : []),
+  ...(desk.committedCompiled.value?.creases.length ? (['fold'] as const) : []),
 ]);
 const { take, put, paste } = useTakeFiles(desk);
 const prepare = usePrepareArt(desk);
@@ -89,28 +89,28 @@ const findings = computed(() =>
   desk.store.findings.list.filter(
     ({ code, where }) =>
       // How well the chosen words are read has a card of its own.
-      !(code === 'low-contrast' && desk.stillOnly.value?.id === where.element) &&
-      where.piece === desk.settled.value?.id &&
+      !(code === 'low-contrast' && desk.committedOnly.value?.id === where.element) &&
+      where.piece === desk.committedPiece.value?.id &&
       where.sheet === undefined &&
-      (!desk.stillOnly.value || where.element === desk.stillOnly.value.id),
+      (!desk.committedOnly.value || where.element === desk.committedOnly.value.id),
   ),
 );
 
 /** The words that are selected, when nothing else is. */
 const chosenWords = computed(() => {
-  const found = desk.still.value.filter((one) => one.kind === 'words');
-  return found.length === desk.still.value.length ? found : [];
+  const found = desk.committedSelection.value.filter((one) => one.kind === 'words');
+  return found.length === desk.committedSelection.value.length ? found : [];
 });
 /** The box of what is chosen, to be looked at closely. */
 const seen = computed(() =>
   seenBoxOf(
-    (desk.settledPiece.value?.elements ?? []).filter(({ element }) =>
+    (desk.committedCompiled.value?.elements ?? []).filter(({ element }) =>
       desk.selected.value.includes(element.id),
     ),
   ),
 );
 const inks = computed(() =>
-  desk.settled.value ? ornamentInks(desk.settled.value, desk.colors.value) : NO_INKS,
+  desk.committedPiece.value ? ornamentInks(desk.committedPiece.value, desk.colors.value) : NO_INKS,
 );
 
 async function addWords(bent: boolean): Promise<void> {
@@ -121,7 +121,8 @@ async function addWords(bent: boolean): Promise<void> {
 
 async function editWords(): Promise<void> {
   await nextTick();
-  if (desk.stillOnly.value?.kind === 'words') await pieceBench.value?.type(desk.stillOnly.value.id);
+  if (desk.committedOnly.value?.kind === 'words')
+    await pieceBench.value?.type(desk.committedOnly.value.id);
 }
 
 async function addPicture(): Promise<void> {
@@ -220,7 +221,10 @@ onBeforeUnmount(() => {
         />
         <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
         <p v-else-if="desk.measuring.value" class="empty">{{ texts.exact.measureHint }}</p>
-        <p v-else-if="desk.settled.value?.elements.length === 0 && panel !== 'start'" class="empty">
+        <p
+          v-else-if="desk.committedPiece.value?.elements.length === 0 && panel !== 'start'"
+          class="empty"
+        >
           {{ texts.artwork.empty }}
           <button class="link" type="button" @click="panel = 'start'">
             {{ texts.start.title }}
@@ -235,7 +239,7 @@ onBeforeUnmount(() => {
         />
         <StartPanel
           v-if="panel === 'start'"
-          :key="desk.settled.value?.id ?? ''"
+          :key="desk.committedPiece.value?.id ?? ''"
           :desk="desk"
           @close="panel = undefined"
           @house="house = true"
@@ -279,44 +283,44 @@ onBeforeUnmount(() => {
         <LettersCard :desk="desk" :words="chosenWords[0]" />
       </template>
       <PictureCard
-        v-else-if="desk.stillOnly.value?.kind === 'picture'"
+        v-else-if="desk.committedOnly.value?.kind === 'picture'"
         :desk="desk"
-        :picture="desk.stillOnly.value"
-        @replace="take($event, desk.stillOnly.value?.id)"
+        :picture="desk.committedOnly.value"
+        @replace="take($event, desk.committedOnly.value?.id)"
         @prepare="prepare.open"
       />
       <PlateCard
-        v-else-if="desk.stillOnly.value?.kind === 'plate'"
+        v-else-if="desk.committedOnly.value?.kind === 'plate'"
         :desk="desk"
-        :plate="desk.stillOnly.value"
+        :plate="desk.committedOnly.value"
       />
       <StickerCard
-        v-else-if="desk.stillOnly.value?.kind === 'piece'"
+        v-else-if="desk.committedOnly.value?.kind === 'piece'"
         :desk="desk"
-        :part="desk.stillOnly.value"
+        :part="desk.committedOnly.value"
       />
       <OrnamentCard
-        v-else-if="desk.stillOnly.value?.kind === 'ornament'"
+        v-else-if="desk.committedOnly.value?.kind === 'ornament'"
         :desk="desk"
-        :ornament="desk.stillOnly.value"
+        :ornament="desk.committedOnly.value"
       />
       <LineCard
-        v-else-if="desk.stillOnly.value?.kind === 'line'"
+        v-else-if="desk.committedOnly.value?.kind === 'line'"
         :desk="desk"
-        :line="desk.stillOnly.value"
+        :line="desk.committedOnly.value"
       />
       <CombinedCard
-        v-else-if="desk.stillOnly.value?.kind === 'combined'"
+        v-else-if="desk.committedOnly.value?.kind === 'combined'"
         :desk="desk"
-        :combined="desk.stillOnly.value"
+        :combined="desk.committedOnly.value"
       />
       <CodeCard
-        v-else-if="desk.stillOnly.value?.kind === 'code'"
+        v-else-if="desk.committedOnly.value?.kind === 'code'"
         :desk="desk"
-        :code="desk.stillOnly.value"
+        :code="desk.committedOnly.value"
       />
       <ManyCard
-        v-if="desk.still.value.length > 1"
+        v-if="desk.committedSelection.value.length > 1"
         :desk="desk"
         @duplicate="desk.duplicate"
         @delete="desk.remove"
@@ -332,18 +336,18 @@ onBeforeUnmount(() => {
         <MovedLettersCard :desk="desk" :words="chosenWords[0]" />
       </template>
       <PlaceCard
-        v-if="desk.stillOnly.value"
+        v-if="desk.committedOnly.value"
         :desk="desk"
-        :still="desk.stillOnly.value"
+        :committed="desk.committedOnly.value"
         @duplicate="desk.duplicate"
         @delete="desk.remove"
       />
       <RepeatCard
-        v-if="desk.stillOnly.value && desk.stillOnly.value.kind !== 'words'"
+        v-if="desk.committedOnly.value && desk.committedOnly.value.kind !== 'words'"
         :desk="desk"
-        :element="desk.stillOnly.value"
+        :element="desk.committedOnly.value"
       />
-      <template v-if="desk.still.value.length === 0">
+      <template v-if="desk.committedSelection.value.length === 0">
         <PieceCard :desk="desk" />
         <ColorsCard :desk="desk" />
         <ReplaceCard :desk="desk" />

@@ -21,7 +21,7 @@ const box = computed(() => {
   return { x: -width / 2, y: -height / 2, width, height };
 });
 const title = computed(() =>
-  elementTitle(element.value, (id) => props.desk.store.settled?.art[id]),
+  elementTitle(element.value, (id) => props.desk.store.committed?.art[id]),
 );
 /** What is a frame with gaps in it can be taken hold of anywhere in it. */
 const whole = computed(

@@ -13,15 +13,15 @@ const props = defineProps<{ desk: DeskState }>();
  * gesture: where an element is does not show in its small picture.
  */
 const items = computed(() => {
-  const drawn = props.desk.settledPiece.value?.elements ?? [];
-  return (props.desk.settled.value?.elements ?? []).map((element) => {
+  const drawn = props.desk.committedCompiled.value?.elements ?? [];
+  return (props.desk.committedPiece.value?.elements ?? []).map((element) => {
     const compiled = drawn.find((one) => one.element.id === element.id)?.compiled;
     return { element, compiled, title: titleOf(element) };
   });
 });
 
 function titleOf(element: PieceElement): string {
-  const title = elementTitle(element, (id) => props.desk.store.settled?.art[id]);
+  const title = elementTitle(element, (id) => props.desk.store.committed?.art[id]);
   return element.hidden ? texts.exact.hidden(title) : title;
 }
 

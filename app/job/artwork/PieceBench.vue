@@ -134,7 +134,11 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
         />
       </g>
       <path class="bleed" :d="ring" />
-      <path v-if="compiled.kisses.length" class="kiss" :d="pathData(ringsPath(compiled.kisses))" />
+      <path
+        v-if="compiled.kissCuts.length"
+        class="kiss"
+        :d="pathData(ringsPath(compiled.kissCuts))"
+      />
       <path :class="cut" :d="pathData(compiled.trim)" />
       <path
         v-for="(fold, index) in desk.folds.value"

@@ -28,8 +28,8 @@ function ground(fill: Fill | null, key?: string, art?: Art): void {
 
 /** The job with another ground, to be looked at only. */
 function tried(fill: Fill): Job | undefined {
-  const { settled } = props.desk.store;
-  return settled && tryCommand(settled, groundCall(fill));
+  const { committed } = props.desk.store;
+  return committed && tryCommand(committed, groundCall(fill));
 }
 
 function rename(event: Event): void {

@@ -29,9 +29,9 @@ import { anchored, anchorOf, turnedAbout, type Anchor } from './anchor.ts';
 import { texts } from '../../texts/index.ts';
 
 /** Where an element stands, exactly: about an anchor of its box. */
-const props = defineProps<{ desk: DeskState; still: PieceElement }>();
+const props = defineProps<{ desk: DeskState; committed: PieceElement }>();
 /** While it is moved its numbers follow. */
-const element = computed(() => props.desk.only.value ?? props.still);
+const element = computed(() => props.desk.only.value ?? props.committed);
 defineEmits<{ duplicate: []; delete: [] }>();
 const words = texts.exact;
 const ANCHORS: readonly Anchor[] = [-1, 0, 1].flatMap((y) =>
@@ -92,8 +92,12 @@ function flip(axis: 'across' | 'down'): void {
 
 /** Whether the piece is made in several sizes, to which its elements adapt. */
 const otherSizes = computed(() => {
-  const { store, settled } = props.desk;
-  return Boolean(store.settled && settled.value && sizesOf(store.settled, settled.value.id).length);
+  const { store, committedPiece } = props.desk;
+  return Boolean(
+    store.committed &&
+    committedPiece.value &&
+    sizesOf(store.committed, committedPiece.value.id).length,
+  );
 });
 
 function adapt(way: string): void {

@@ -25,10 +25,10 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let asked = 0;
 
 async function measure(): Promise<void> {
-  const { store, settled } = props.desk;
-  if (!store.settled || !settled.value) return;
+  const { store, committedPiece } = props.desk;
+  if (!store.committed || !committedPiece.value) return;
   const own = ++asked;
-  const args = { job: store.settled, piece: settled.value.id, element: props.words.id };
+  const args = { job: store.committed, piece: committedPiece.value.id, element: props.words.id };
   const answer = await proofCalls.call('legibility', args).answer.catch(() => undefined);
   if (own !== asked) return;
   found.value = answer;
@@ -36,7 +36,7 @@ async function measure(): Promise<void> {
 }
 
 watch(
-  () => [props.desk.store.settled, props.words.id],
+  () => [props.desk.store.committed, props.words.id],
   ([, id], before) => {
     if (id !== before?.[1]) found.value = undefined;
     looking.value = true;
@@ -56,9 +56,9 @@ const good = computed(() => found.value && found.value.ratio >= found.value.want
 /** The ways on the job that was measured: while one types they stay as they are. */
 const ways = shallowRef<readonly ShownWay[]>([]);
 watch(found, (measured) => {
-  const { settled } = props.desk.store;
+  const { committed } = props.desk.store;
   ways.value = (measured?.ways ?? []).flatMap(({ kind, call, ratio }) => {
-    const job = settled && tryCommand(settled, call);
+    const job = committed && tryCommand(committed, call);
     const note = say.ratio(ratio.toFixed(1));
     return job ? [{ key: kind, call, job, name: say.ways[kind], note }] : [];
   });

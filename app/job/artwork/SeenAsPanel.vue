@@ -19,7 +19,7 @@ const own = useId();
 <template>
   <SidePanel :title="say.title" @close="$emit('close')">
     <p class="quiet">{{ say.hint }}</p>
-    <div v-if="desk.store.settled && desk.settled.value" class="ways" role="radiogroup">
+    <div v-if="desk.store.committed && desk.committedPiece.value" class="ways" role="radiogroup">
       <button
         v-for="way in ['screen', ...WAYS_SEEN] as const"
         :key="way"
@@ -32,11 +32,11 @@ const own = useId();
           v-if="way !== 'screen'"
           :id="own + way"
           :way="way"
-          :paper="desk.store.settled.material.color"
+          :paper="desk.store.committed.material.color"
         />
         <PieceThumbnail
-          :job="desk.store.settled"
-          :piece="desk.settled.value.id"
+          :job="desk.store.committed"
+          :piece="desk.committedPiece.value.id"
           :style="way === 'screen' ? {} : { filter: `url(#${own}${way})` }"
         />
         <span>{{ say.ways[way] }}</span>

@@ -33,7 +33,7 @@ function use(call: CommandCall): void {
       v-on="steps.pointed(way.call)"
       @click="use(way.call)"
     >
-      <PieceThumbnail :job="way.job" :piece="desk.settled.value?.id ?? ''" />
+      <PieceThumbnail :job="way.job" :piece="desk.committedPiece.value?.id ?? ''" />
       <span>{{ way.name }}</span>
       <small v-if="way.note">{{ way.note }}</small>
     </button>

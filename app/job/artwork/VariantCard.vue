@@ -8,15 +8,17 @@ import type { DeskState } from './desk-state.ts';
 /** What a piece that follows another has of its own: all of it, or on the chosen elements. */
 const props = defineProps<{ desk: DeskState }>();
 const say = texts.variants;
-const piece = computed(() => props.desk.settled.value);
+const piece = computed(() => props.desk.committedPiece.value);
 const variant = computed(() => piece.value?.variant);
 const base = computed(() =>
-  props.desk.store.settled?.pieces.find(({ id }) => id === variant.value?.base),
+  props.desk.store.committed?.pieces.find(({ id }) => id === variant.value?.base),
 );
 const changed = computed(() => Object.keys(variant.value?.overrides ?? {}));
 /** The chosen elements that are not as on the base. */
 const chosen = computed(() =>
-  props.desk.still.value.map(({ id }) => id).filter((id) => changed.value.includes(id)),
+  props.desk.committedSelection.value
+    .map(({ id }) => id)
+    .filter((id) => changed.value.includes(id)),
 );
 const fields = computed(() => {
   const keys = chosen.value.flatMap((id) => Object.keys(variant.value?.overrides[id] ?? {}));
@@ -25,7 +27,7 @@ const fields = computed(() => {
 const colored = computed(
   () => Boolean(variant.value?.colors) || variant.value?.ground !== undefined,
 );
-const nothing = computed(() => props.desk.still.value.length === 0);
+const nothing = computed(() => props.desk.committedSelection.value.length === 0);
 
 function again(elements: readonly string[], colors = false): void {
   if (piece.value)

@@ -24,7 +24,7 @@ import WordsPathRows from './words/WordsPathRows.vue';
 const props = defineProps<{ desk: DeskState; words: Words }>();
 defineEmits<{ faces: []; list: [] }>();
 const field = ref<HTMLTextAreaElement | null>(null);
-const columns = computed(() => props.desk.store.settled?.list?.columns ?? []);
+const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 const several = computed(() => props.desk.elements.value.length > 1);
 const set = computed(
   () =>
@@ -80,7 +80,7 @@ function setList(on: boolean): void {
     on
       ? {
           list: { heading: '', between: ', ' },
-          ...{ fit: 'wrap-shrink', align: 'left', balanced: false, settle: 'top' },
+          ...{ fit: 'wrap-shrink', align: 'left', balanced: false, commit: 'top' },
           size: Math.min(size, 9),
           least: Math.min(least, 6),
         }

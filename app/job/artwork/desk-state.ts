@@ -11,7 +11,7 @@ import {
 import { colorsOfPieces, type Piece, type PieceElement } from '../../../core/piece/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { lookOf } from './look.ts';
+import { copyableStyle } from './copyable-style.ts';
 import { offeredColors } from './palette.ts';
 
 /** Letters marked in words that are being typed: from one index of the text to behind another. */
@@ -47,10 +47,13 @@ export function useDeskState() {
     return job?.pieces.find(({ id }) => id === wanted) ?? job?.pieces[0];
   };
   const piece = computed(() => pieceOf(store.job));
-  const settled = computed(() => pieceOf(store.settled));
+  const committedPiece = computed(() => pieceOf(store.committed));
   /** The piece as it stands without what a gesture is just doing, compiled. */
-  const settledPiece = computed(
-    () => settled.value && store.settled && store.compiled(store.settled, settled.value),
+  const committedCompiled = computed(
+    () =>
+      committedPiece.value &&
+      store.committed &&
+      store.compiled(store.committed, committedPiece.value),
   );
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */
@@ -60,13 +63,15 @@ export function useDeskState() {
   );
   const only = computed(() => (elements.value.length === 1 ? elements.value[0] : undefined));
   /** The same as they stand without what a gesture is just doing: cards about them stay as they are. */
-  const still = computed<readonly PieceElement[]>(
-    () => settled.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
+  const committedSelection = computed<readonly PieceElement[]>(
+    () => committedPiece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
   );
-  const stillOnly = computed(() => (still.value.length === 1 ? still.value[0] : undefined));
+  const committedOnly = computed(() =>
+    committedSelection.value.length === 1 ? committedSelection.value[0] : undefined,
+  );
   /** The colours offered: those that the piece is drawn in come first. */
   const colors = computed(() =>
-    offeredColors(settled.value ? colorsOfPieces([settled.value]) : []),
+    offeredColors(committedPiece.value ? colorsOfPieces([committedPiece.value]) : []),
   );
 
   watch(
@@ -139,15 +144,15 @@ export function useDeskState() {
   }
 
   /** Changes the selected elements in a step that may still grow. */
-  function grow(changes: ElementChanges, key: string): void {
+  function stage(changes: ElementChanges, key: string): void {
     const call = callFor(() => changes);
-    if (call) store.grow(call, `${key}:${selected.value.join()}`);
+    if (call) store.stage(call, `${key}:${selected.value.join()}`);
   }
 
   /** The job with the selected elements changed, to be looked at only. */
   function tried(change: (element: PieceElement) => ElementChanges): Job | undefined {
     const call = callFor(change);
-    return call && store.settled && tryCommand(store.settled, call);
+    return call && store.committed && tryCommand(store.committed, call);
   }
 
   function add(element: PieceElement, more: { art?: Art } = {}): void {
@@ -224,7 +229,7 @@ export function useDeskState() {
 
   function pasteLook(): void {
     const { value } = look;
-    if (value) changeEach((element) => lookOf(value, element), { doing: 'give a look to' });
+    if (value) changeEach((element) => copyableStyle(value, element), { doing: 'give a look to' });
   }
 
   function pickArt(take: (art: Art) => void): void {
@@ -234,8 +239,8 @@ export function useDeskState() {
   return {
     store,
     piece,
-    settled,
-    settledPiece,
+    committedPiece,
+    committedCompiled,
     look,
     copyLook,
     pasteLook,
@@ -244,8 +249,8 @@ export function useDeskState() {
     selected,
     elements,
     only,
-    still,
-    stillOnly,
+    committedSelection,
+    committedOnly,
     colors,
     typing,
     marked,
@@ -261,7 +266,7 @@ export function useDeskState() {
     clear,
     change,
     changeEach,
-    grow,
+    stage,
     tried,
     add,
     addAll,

@@ -11,10 +11,10 @@ export function useGuides(desk: DeskState, bench: BenchControls) {
   /** The guide that is being moved. */
   const moving = shallowRef<Guide>();
   const { run } = useDragStep(desk.store, bench, () => (moving.value = undefined));
-  const all = (): readonly Guide[] => desk.settled.value?.guides ?? [];
+  const all = (): readonly Guide[] => desk.committedPiece.value?.guides ?? [];
 
   function call(guides: readonly Guide[]): CommandCall | undefined {
-    const piece = desk.settled.value?.id;
+    const piece = desk.committedPiece.value?.id;
     const changes = { guides: guides.length ? [...guides] : undefined };
     return piece === undefined ? undefined : { name: 'change-piece', args: { piece, changes } };
   }

@@ -1,5 +1,5 @@
 import type { PieceElement } from '../../../core/piece/index.ts';
-import { lookOf } from './look.ts';
+import { copyableStyle } from './copyable-style.ts';
 
 const place = { id: 'a', x: 1, y: 2, angle: 0, locked: false };
 const plate: PieceElement = {
@@ -22,15 +22,19 @@ const sprig: PieceElement = {
 };
 
 test('of its own kind an element takes all that is look, and neither place nor size', () => {
-  expect(lookOf(plate, { ...plate, fill: null })).toEqual({
+  expect(copyableStyle(plate, { ...plate, fill: null })).toEqual({
     opacity: 0.7,
     fill: { color: '#112233', opacity: 0.5 },
     line: null,
   });
-  expect(lookOf(sprig, sprig)).toEqual({ opacity: undefined, inks: sprig.inks, weight: 0.2 });
+  expect(copyableStyle(sprig, sprig)).toEqual({
+    opacity: undefined,
+    inks: sprig.inks,
+    weight: 0.2,
+  });
 });
 
 test('of another kind it takes the colour', () => {
-  expect(lookOf(plate, sprig)).toEqual({ opacity: 0.7, inks: ['#112233', '#778899'] });
-  expect(lookOf(sprig, plate).fill).toEqual({ color: '#445566', opacity: 0.5 });
+  expect(copyableStyle(plate, sprig)).toEqual({ opacity: 0.7, inks: ['#112233', '#778899'] });
+  expect(copyableStyle(sprig, plate).fill).toEqual({ color: '#445566', opacity: 0.5 });
 });

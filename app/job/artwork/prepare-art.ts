@@ -11,7 +11,7 @@ import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from './desk-state.ts';
 
 /** Lets the desk answer between two pieces of work. */
-const breathe = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
+const yieldNow = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
 
 /** Prepares art of the job on the art bench, and takes what comes of it back into the job. */
 export function usePrepareArt(desk: DeskState) {
@@ -65,7 +65,7 @@ export function usePrepareArt(desk: DeskState) {
     try {
       for (const [index, part] of parts.entries()) {
         const piece = await pieceOf(part, like);
-        await breathe();
+        await yieldNow();
         const { width, height } = artSize(part.read.art);
         const [picture] = piece.elements;
         const place: HandPlace = {
@@ -90,7 +90,7 @@ export function usePrepareArt(desk: DeskState) {
           `split:${page}`,
         );
         if (!added) return;
-        await breathe();
+        await yieldNow();
       }
     } catch (error) {
       messages.sayError(error);

@@ -39,7 +39,7 @@ export function useTakeFiles(desk: DeskState) {
   /** Adds typefaces to the workshop; words that are chosen are set in the first of them. */
   async function takeFaces(files: readonly File[]): Promise<void> {
     const [first] = await own.add(files);
-    const { value: chosen } = desk.still;
+    const { value: chosen } = desk.committedSelection;
     if (first && chosen.length > 0 && chosen.every(({ kind }) => kind === 'words'))
       desk.change({ typeface: first.id });
   }

@@ -20,10 +20,10 @@ const list = computed(() => props.state.list.value);
 const name = ref('');
 const longest = computed(() => (open.value ? props.state.longest(props.column) : undefined));
 const words = computed(() =>
-  props.desk.stillOnly.value?.kind === 'words' ? props.desk.stillOnly.value : undefined,
+  props.desk.committedOnly.value?.kind === 'words' ? props.desk.committedOnly.value : undefined,
 );
 const picture = computed(() =>
-  props.desk.stillOnly.value?.kind === 'picture' ? props.desk.stillOnly.value : undefined,
+  props.desk.committedOnly.value?.kind === 'picture' ? props.desk.committedOnly.value : undefined,
 );
 const isQuantity = computed(() => list.value?.quantity === props.column);
 const color = computed(
@@ -35,7 +35,7 @@ const shownIn = computed(() =>
   ),
 );
 /** The colours of the pieces, and whether the column says any. */
-const colors = computed(() => (open.value ? colorsOfPieces(store.settled?.pieces ?? []) : []));
+const colors = computed(() => (open.value ? colorsOfPieces(store.committed?.pieces ?? []) : []));
 const saysColors = computed(() =>
   list.value?.rows.some(
     (row) => list.value && findNamedColor(fieldOf(list.value, row, props.column)) !== undefined,

@@ -2,7 +2,7 @@
 import { mdiClose } from '@mdi/js';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import { rowsOn } from '../../../core/piece/index.ts';
-import { madeOf } from '../../../core/sheet/index.ts';
+import { copyCount } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
 import { useHandedFiles } from '../../drops/handed-files.ts';
@@ -28,7 +28,7 @@ const facts = computed(() => {
   const job = store.job;
   if (!job?.list) return '';
   if (sought.value.trim()) return say.found(found.value.length, rows.value.length);
-  const copies = job.pieces.reduce((sum, { id }) => sum + madeOf(job, id), 0);
+  const copies = job.pieces.reduce((sum, { id }) => sum + copyCount(job, id), 0);
   return say.facts(rows.value.length, rowsOn(job.list).length, copies);
 });
 const someOff = computed(() => list.value?.rows.some(({ off }) => off) ?? false);

@@ -24,7 +24,7 @@ const allOn = computed(() => props.state.found.value.every(({ row }) => !row.off
 
 function type(row: string, column: string, event: Event): void {
   const text = (event.target as HTMLInputElement).value;
-  store.grow(
+  store.stage(
     { name: 'change-fields', args: { fields: { [row]: { [column]: text } } } },
     `field:${row}:${column}`,
   );

@@ -3,7 +3,7 @@ import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { hasOwnArtwork } from '../../../core/job/index.ts';
-import { copyId, isByRow, madeNames, type CopyId } from '../../../core/sheet/index.ts';
+import { copyId, isByRow, copyIds, type CopyId } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
 import type { DeskState } from '../artwork/desk-state.ts';
@@ -22,11 +22,11 @@ const copy = computed<CopyId | undefined>(() => {
   const [job, piece, row] = [store.job, props.desk.piece.value?.id, store.row];
   if (!job || piece === undefined || !row || !isByRow(job, piece)) return undefined;
   const name = copyId(piece, row.key);
-  return madeNames(job, piece).includes(name) ? name : undefined;
+  return copyIds(job, piece).includes(name) ? name : undefined;
 });
 const alone = computed(() => store.alone);
 const own = computed(() => {
-  const found = alone.value && store.settled?.oneOffs?.[alone.value];
+  const found = alone.value && store.committed?.oneOffs?.[alone.value];
   return found ? hasOwnArtwork(found) : false;
 });
 /** The sheet that the copy lies on. */
@@ -59,7 +59,7 @@ function toSheet(): void {
   <div v-if="alone || rows.length" class="scope" :class="{ alone }" role="status">
     <template v-if="alone">
       <span class="mark" />
-      <strong class="name">{{ store.settled && copyName(store.settled, alone) }}</strong>
+      <strong class="name">{{ store.committed && copyName(store.committed, alone) }}</strong>
       <span>{{ say.onlyThis }}</span>
       <button class="link" type="button" @click="store.showCopy(undefined)">
         {{ say.everyCopy }}

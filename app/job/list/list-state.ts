@@ -45,7 +45,7 @@ export function useListState(desk: DeskState) {
   function take(next: List): boolean {
     const key = `list:${next.rows.length}`;
     if (!store.act({ name: 'set-list', args: { list: next } }, key)) return false;
-    const { settled: job } = store;
+    const { committed: job } = store;
     const piece = desk.piece.value?.id;
     if (job && piece !== undefined && !isByRow(job, piece))
       store.act({ name: 'want-rows', args: { piece, each: 1 } }, key);
@@ -58,7 +58,7 @@ export function useListState(desk: DeskState) {
   function longest(
     column: string,
   ): { row: ListRow; said: string; size: number | undefined } | undefined {
-    const [job, piece] = [store.settled, desk.settled.value];
+    const [job, piece] = [store.committed, desk.committedPiece.value];
     if (!job?.list || !piece) return undefined;
     const tried = longestRows(job.list, column, 5).map((row) => ({
       row,
@@ -73,7 +73,7 @@ export function useListState(desk: DeskState) {
 
   /** The size that words with a column come to on a row, pt. */
   function sizeOf(row: ListRow, column: string): number | undefined {
-    const [job, piece] = [store.settled, desk.settled.value];
+    const [job, piece] = [store.committed, desk.committedPiece.value];
     if (!job || !piece) return undefined;
     const sizes = store
       .asRow(job, piece, row)

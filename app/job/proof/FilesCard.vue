@@ -18,7 +18,7 @@ const open = ref(false);
 const say = texts.proof;
 const offered = computed<readonly Format[]>(() => [
   'pdf',
-  ...(store.settled && formPlaceholders(store.settled).length ? (['form'] as const) : []),
+  ...(store.committed && formPlaceholders(store.committed).length ? (['form'] as const) : []),
   'svg',
   'dxf',
   'hpgl',
@@ -27,7 +27,7 @@ const offered = computed<readonly Format[]>(() => [
 
 async function save(format: Format): Promise<void> {
   const files = await making.make([format]);
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (!files || !job) return;
   const [only] = files;
   if (!only) return messages.say(say.nothing);

@@ -33,7 +33,7 @@ const messages = useMessages();
 const making = useMaking();
 const say = texts.proof;
 const THICK = 0.35; // mm beyond which paper does not go round corners
-const placeholders = computed(() => (store.settled ? formPlaceholders(store.settled) : []));
+const placeholders = computed(() => (store.committed ? formPlaceholders(store.committed) : []));
 const can = (format: Format): boolean => format !== 'form' || placeholders.value.length > 0;
 const wanted = ref<readonly Format[]>(
   FORMATS.filter((format) => settings.files.formats.includes(format)),
@@ -42,13 +42,13 @@ const formats = computed(() => wanted.value.filter(can));
 const choices = ref<ExportChoices>({ ...USUAL_CHOICES, ...settings.files.choices });
 /** Which sheets are meant, as it is typed. */
 const pages = ref('');
-const count = computed(() => store.settledLayout?.sheets.length ?? 0);
+const count = computed(() => store.committedLayout?.sheets.length ?? 0);
 const made = shallowRef<readonly MadeFile[]>();
 const has = (...some: Format[]): boolean => some.some((one) => formats.value.includes(one));
 /** The tray of the printer that pages are put right for. */
 const tray = computed(() => room.findTray(settings.printer)?.tray.name);
 const dialog = computed(() => {
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (!job) return [];
   const { stock, material } = job;
   const { dialog: words } = say;
@@ -100,12 +100,12 @@ async function save(): Promise<void> {
 }
 
 function give(): void {
-  if (made.value && store.settled) saveFiles(made.value, store.settled.name);
+  if (made.value && store.committed) saveFiles(made.value, store.committed.name);
 }
 </script>
 
 <template>
-  <OverlayPanel :title="say.filesOf(store.settled?.name ?? '')" @close="emit('close')">
+  <OverlayPanel :title="say.filesOf(store.committed?.name ?? '')" @close="emit('close')">
     <div class="sides">
       <fieldset>
         <legend>{{ say.which }}</legend>
@@ -159,7 +159,7 @@ function give(): void {
             @update:model-value="share(name, $event)"
           />
           <CheckRow
-            v-if="store.settled?.list"
+            v-if="store.committed?.list"
             :label="say.filled"
             :model-value="choices.filled"
             @update:model-value="set({ filled: $event })"

@@ -27,7 +27,7 @@ const chosen = computed(() => room.findTray(settings.printer));
 const says = computed(() => {
   const front = chosen.value?.tray.front ?? chosen.value?.tray.back;
   if (!front) return undefined;
-  return store.settled?.stock.spots
+  return store.committed?.stock.spots
     ? words.corrects(hundredths(farthest(front.map, front.sheet)))
     : words.onlySpots;
 });

@@ -64,10 +64,10 @@ const sheet = computed(() => {
     ? printedSheet(job, layout, { compiler: pageCompiler, side: side.value })
     : undefined;
 });
-const used = computed(() => (current.value === 0 ? (store.job?.plan.used ?? []) : []));
+const used = computed(() => (current.value === 0 ? (store.job?.plan.usedLabels ?? []) : []));
 /** Of the layers those that the sheet has anything for. */
 const offered = computed(() =>
-  LAYERS.filter((layer) => layer !== 'used' || (store.job?.plan.used.length ?? 0) > 0),
+  LAYERS.filter((layer) => layer !== 'used' || (store.job?.plan.usedLabels.length ?? 0) > 0),
 );
 
 function toggle(layer: Layer): void {

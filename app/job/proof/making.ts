@@ -22,7 +22,7 @@ export function useMaking() {
     formats: readonly Format[],
     choices: Partial<ExportChoices> = {},
   ): Promise<readonly MadeFile[] | undefined> {
-    const { settled: job } = store;
+    const { committed: job } = store;
     if (!job) return undefined;
     busy.value = true;
     share.value = 0;

@@ -21,13 +21,13 @@ const { running, share, rehearse: many, stop } = useManyRehearsals();
 const STEPS = 40; // of the plot, from no bleed to 4 mm
 const FAR = 4; // mm
 
-watch([() => store.settled, () => props.sheet], () => {
+watch([() => store.committed, () => props.sheet], () => {
   stop();
   chances.value = undefined;
 });
 
 async function rehearse(): Promise<void> {
-  if (store.settled) chances.value = await many(store.settled, props.sheet);
+  if (store.committed) chances.value = await many(store.committed, props.sheet);
 }
 
 const { percent } = words;
@@ -38,7 +38,7 @@ const slivers = computed(() => {
   const all = chances.value?.copies ?? [];
   return all.reduce((sum, { sliver }) => sum + sliver, 0) / (all.length || 1);
 });
-const bleeds = computed(() => store.settled?.pieces.map(({ bleed }) => bleed) ?? []);
+const bleeds = computed(() => store.committed?.pieces.map(({ bleed }) => bleed) ?? []);
 const bleed = computed(() => Math.min(...bleeds.value));
 const needed = computed(() => Math.ceil((chances.value?.bleedFor99 ?? 0) * 10) / 10);
 const tone = computed(() => (slivers.value > 0.01 ? 'amber' : 'leaf'));
@@ -54,7 +54,7 @@ const across = (mm: number): number => Math.min(240, (mm / FAR) * 240);
 const length = (mm: number): string => formatLength(mm, settings.unit);
 
 function widen(): void {
-  const pieces = store.settled?.pieces.map(({ id }) => id) ?? [];
+  const pieces = store.committed?.pieces.map(({ id }) => id) ?? [];
   store.act({ name: 'set-bleed', args: { pieces, bleed: needed.value } });
 }
 </script>
@@ -83,8 +83,8 @@ function widen(): void {
       <button v-if="needed > bleed" class="link" type="button" @click="widen">
         {{ words.takeBleed(length(needed)) }}
       </button>
-      <MeasurePrinter v-if="store.settled?.stock.spots && slivers > 0" />
-      <WhatIf v-if="store.settled" :job="store.settled" :sheet="sheet" :chances="chances" />
+      <MeasurePrinter v-if="store.committed?.stock.spots && slivers > 0" />
+      <WhatIf v-if="store.committed" :job="store.committed" :sheet="sheet" :chances="chances" />
     </template>
     <template v-else>
       <p class="quiet">{{ words.chancesHint }}</p>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { withStop, type Faults } from '../../../core/run/index.ts';
+import { withStop, type SimulatedFaults } from '../../../core/run/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 
 /** What goes wrong in the next rehearsal. */
-const faults = defineModel<Faults>({ required: true });
+const faults = defineModel<SimulatedFaults>({ required: true });
 const words = texts.run;
 const ON = {
   clipped: 8,
@@ -21,7 +21,7 @@ const ON = {
   dull: true,
   weak: true,
   lost: true,
-} as const satisfies Faults;
+} as const satisfies SimulatedFaults;
 type Fault = keyof typeof ON;
 const names = Object.keys(ON) as Fault[];
 

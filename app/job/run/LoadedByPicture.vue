@@ -25,7 +25,7 @@ const words = texts.run.byPicture;
 const store = useJobStore();
 const settings = useSettings();
 const messages = useMessages();
-const onCarrier = (store.settled?.material.tack ?? 'none') !== 'none';
+const onCarrier = (store.committed?.material.tack ?? 'none') !== 'none';
 const lain = ref<keyof typeof words.frames>(onCarrier ? 'carrier' : 'sheet');
 const carrierSide = (side: 'width' | 'height') =>
   computed({
@@ -41,7 +41,7 @@ const frame = computed(() =>
 const taken = shallowRef<{ bytes: Uint8Array; name: string }>();
 const seen = shallowRef<SeenLoaded>();
 const { busy, answerOf, cancel } = useOneCall();
-const lies = computed(() => (seen.value?.read.ok ? seen.value.read.value : undefined));
+const located = computed(() => (seen.value?.read.ok ? seen.value.read.value : undefined));
 const why = computed(() =>
   seen.value && !seen.value.read.ok ? seen.value.read.problem : undefined,
 );
@@ -50,9 +50,9 @@ const { over, drop } = useFileDrops((files) => void take(files));
 let luck = 1;
 
 async function look(corners?: SheetCorners): Promise<void> {
-  const job = store.settled;
+  const job = store.committed;
   if (!taken.value || !job) return;
-  const call = calls.call('readLoaded', {
+  const call = calls.call('locateSheet', {
     ...{ ...taken.value, job, sheet: props.sheet, frame: frame.value },
     ...(corners ? { corners } : {}),
   });
@@ -69,7 +69,7 @@ async function take([first]: readonly File[]): Promise<void> {
 }
 
 async function tryIt(): Promise<void> {
-  const job = store.settled;
+  const job = store.committed;
   if (!job) return;
   lain.value = 'sheet';
   const order = { job, sheet: props.sheet, seed: luck++ };
@@ -101,22 +101,24 @@ onBeforeUnmount(cancel);
       {{ words.looking }}
       <button class="link" type="button" @click="cancel">{{ texts.cancel }}</button>
     </p>
-    <template v-else-if="lies">
+    <template v-else-if="located">
       <p data-lies>
-        <strong>{{ words.found(lies.seen, lies.places.length) }}</strong>
-        {{ words.within(hundredths(Math.max(0.01, lies.residual))) }}
+        <strong>{{ words.found(located.seen, located.places.length) }}</strong>
+        {{ words.within(hundredths(Math.max(0.01, located.residual))) }}
       </p>
       <div class="seen" :style="{ '--ratio': frame.width / frame.height }">
-        <PixelPicture class="flat" :image="lies.flat" :label="words.picture" />
+        <PixelPicture class="flat" :image="located.flat" :label="words.picture" />
         <span
-          v-for="(place, at) in lies.places"
+          v-for="(place, at) in located.places"
           :key="at"
           class="mark"
           :style="share(place)"
         ></span>
       </div>
       <div class="ways">
-        <v-btn color="primary" @click="emit('done', lies.places)">{{ texts.run.cutThere }}</v-btn>
+        <v-btn color="primary" @click="emit('done', located.places)">{{
+          texts.run.cutThere
+        }}</v-btn>
         <button class="link" type="button" @click="seen = undefined">{{ words.another }}</button>
       </div>
     </template>

@@ -69,7 +69,11 @@ const url = computed(() => {
 <template>
   <div class="on-thing" role="img" :aria-label="words.onThing">
     <ThingLines v-if="url" :lines="lines">
-      <g v-for="({ d, lies: to, box }, at) in faces" :key="at" :clip-path="`url(#on-thing-${at})`">
+      <g
+        v-for="({ d, lies: to, box }, at) in faces"
+        :key="at"
+        :clip-path="`url(#on-thing-${at})`"
+      >
         <clipPath :id="`on-thing-${at}`"><path :d="d" /></clipPath>
         <image
           :href="url"

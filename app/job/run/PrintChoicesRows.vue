@@ -27,13 +27,13 @@ const named = (keywords: readonly string[]): Record<string, string> => ({
 });
 /** The margins to count with, where the printer leaves more free than the sheet does. */
 const margins = computed(() => {
-  const job = store.settled;
+  const job = store.committed;
   if (!job || job.stock.spots || job.plan.stocks) return undefined;
   return marginsFor(job.stock.margins, offers.value);
 });
 
 function takeMargins(): void {
-  const job = store.settled;
+  const job = store.committed;
   if (!job || !margins.value) return;
   const stock = { ...job.stock, margins: margins.value };
   store.act({ name: 'choose-stock', args: { stock } });

@@ -151,9 +151,9 @@ const count = computed(() => record.value?.copies ?? 0);
         @close="showing = undefined"
       />
       <CutPlay
-        v-else-if="cutSheet && store.settled"
+        v-else-if="cutSheet && store.committed"
         :sheet="cutSheet"
-        :cut="store.settled.material.cut"
+        :cut="store.committed.material.cut"
         :from="broken ? fromCut - 1 : 0"
       />
       <CountSheet v-if="counting && sheet" :sheet="sheet" :spoiled="spoiled" @mark="run.mark" />

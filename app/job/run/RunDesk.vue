@@ -6,7 +6,7 @@ import { IDENTITY, type Point } from '../../../core/geometry/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import { sheetMarks } from '../../../core/stock/index.ts';
 import { isOpenBlocker } from '../../../core/proof/index.ts';
-import type { Faults, RunReport } from '../../../core/run/index.ts';
+import type { SimulatedFaults, RunReport } from '../../../core/run/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -35,7 +35,7 @@ const running = ref(false);
 const share = ref(0);
 const doing = ref('');
 const sheet = ref(0);
-const faults = ref<Faults>({});
+const faults = ref<SimulatedFaults>({});
 const look = ref<keyof typeof texts.run.seen>('peeled');
 let ongoing: Ongoing<'run'> | undefined;
 const run = useRealRun(() => mode.value === 'real');
@@ -46,11 +46,13 @@ const shown = computed(() => seen.value?.[look.value === 'thing' ? 'peeled' : lo
 /** How what came of a rehearsal is looked at; a label on its thing where that can be drawn. */
 const looks = computed((): Record<string, string> => {
   const { thing, ...others } = texts.run.seen;
-  const thingless = store.settled?.thing.kind === 'label-sheet';
+  const thingless = store.committed?.thing.kind === 'label-sheet';
   return thingless ? others : { ...others, thing };
 });
 const blocked = computed(() => blockers.value.length > 0 || store.layout?.sheets.length === 0);
-const cuts = computed(() => store.settled?.material.tool === 'knife' && !store.settled.stock.spots);
+const cuts = computed(
+  () => store.committed?.material.tool === 'knife' && !store.committed.stock.spots,
+);
 /** Whether the run that is under way was begun before the desk was opened. */
 const resumed = ref(false);
 const interrupted = computed(() => run.record.value?.open?.done.length ?? 0);
@@ -63,7 +65,7 @@ onMounted(async () => {
 
 const marksByHand = ref(false);
 const marks = computed(() => {
-  const job = store.settled;
+  const job = store.committed;
   return job ? sheetMarks(job.stock, job.plan.marks) : [];
 });
 let seed = 0;
@@ -135,15 +137,15 @@ onBeforeUnmount(() => ongoing?.cancel());
       <MarksByHand
         v-else-if="marksByHand && seen?.cut"
         :image="seen.cut"
-        :width="store.settled?.stock.width ?? 0"
+        :width="store.committed?.stock.width ?? 0"
         :marks="marks"
         @done="cutByHand"
         @close="marksByHand = false"
       />
       <div v-else-if="shown" class="result">
         <OnTheThing
-          v-if="look === 'thing' && store.settled"
-          :job="store.settled"
+          v-if="look === 'thing' && store.committed"
+          :job="store.committed"
           :sheet="sheet"
           :peeled="shown"
           :lies="seen?.registration?.map ?? IDENTITY"

@@ -1,9 +1,9 @@
-import { expectGood } from '../../../core/base/index.ts';
+import { expectOk } from '../../../core/base/index.ts';
 import { trySize, usualThing, type MeasuredThing } from '../../../core/things/index.ts';
 import { wallOf } from './label-picture.ts';
 
 function wall(thing: MeasuredThing) {
-  const made = wallOf(thing, expectGood(trySize(thing)));
+  const made = wallOf(thing, expectOk(trySize(thing)));
   if (!made) throw new Error('no wall');
   return made;
 }
@@ -42,6 +42,6 @@ test.each([
 test('flat things have no wall', () => {
   for (const kind of ['lid', 'band', 'case'] as const) {
     const thing = usualThing(kind);
-    expect(wallOf(thing, expectGood(trySize(thing)))).toBeUndefined();
+    expect(wallOf(thing, expectOk(trySize(thing)))).toBeUndefined();
   }
 });

@@ -1,5 +1,5 @@
 import { onBeforeUnmount, ref } from 'vue';
-import { Cancelled, expectGood } from '../../../core/base/index.ts';
+import { Cancelled, expectOk } from '../../../core/base/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import { allChances, type Chances } from '../../../core/run/index.ts';
 import { artCalls, calls, type Ongoing } from '../../calls/index.ts';
@@ -27,7 +27,7 @@ export function useManyRehearsals() {
     );
     try {
       const parts = await Promise.all(ongoing.map(({ answer }) => answer));
-      return allChances(parts.map(expectGood));
+      return allChances(parts.map(expectOk));
     } catch (error) {
       if (!(error instanceof Cancelled)) messages.sayError(error);
       return undefined;

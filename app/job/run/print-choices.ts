@@ -21,7 +21,7 @@ export function usePrintChoices(printer: () => PrinterProfile | undefined) {
   const settings = useSettings();
   const room = useStockRoom();
   const offers = computed(() => printer()?.offers ?? UNKNOWN);
-  const material = computed(() => store.settled?.material);
+  const material = computed(() => store.committed?.material);
   const key = computed(() => `${printer()?.id ?? ''}/${material.value?.id ?? ''}`);
   const choices: ComputedRef<PrintChoices | undefined> = computed(() => {
     if (!material.value) return undefined;

@@ -3,7 +3,7 @@ import { Cancelled, type Result } from '../../../core/base/index.ts';
 import { asPrinted, compileJob, printKeys, type Job } from '../../../core/job/index.ts';
 import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
-import { alignedBy, type RunRecord } from '../../../core/run/index.ts';
+import { alignToMarks, type RunRecord } from '../../../core/run/index.ts';
 import type { Material } from '../../../core/stock/index.ts';
 import { calls } from '../../calls/index.ts';
 import { cutOn, printOn, type AtWork } from '../../devices/bridge.ts';
@@ -57,7 +57,7 @@ export function useRealRun(active: () => boolean) {
     asks: asks.value,
   }));
   const printed = computed(() => {
-    const job = active() ? store.settled : undefined;
+    const job = active() ? store.committed : undefined;
     return job && asPrinted(compileJob(job, pageCompiler));
   });
   const steps = computed(() => (printed.value ? runSteps(printed.value, ways.value) : []));
@@ -95,7 +95,7 @@ export function useRealRun(active: () => boolean) {
   }
 
   async function begin(): Promise<void> {
-    const job = store.settled;
+    const job = store.committed;
     if (!job || !printed.value) return;
     const { sheets } = printed.value;
     const names = sheets.flatMap(({ copies }) => copies.map(({ placement }) => placement.copy));
@@ -121,7 +121,7 @@ export function useRealRun(active: () => boolean) {
     format: 'pdf' | 'hpgl',
     choices: Partial<ExportChoices>,
   ): Promise<readonly MadeFile[]> {
-    const job = store.settled;
+    const job = store.committed;
     if (!job) return [];
     const correction = await room.correctionFor(settings.printer);
     const all = correction ? { ...choices, printer: correction } : choices;
@@ -137,7 +137,7 @@ export function useRealRun(active: () => boolean) {
     const side = step.kind === 'print-back' ? 'back' : 'front';
     const made = await files('pdf', { sheets, ...(twice ? { side } : {}) });
     const [file] = made;
-    const job = store.settled;
+    const job = store.committed;
     if (!file || !job || !choices.value) return false;
     if (!record.value?.picture) await keep({ picture: await smallPicture(file.bytes, job) });
     if (ways.value.printer === 'file') {
@@ -167,9 +167,9 @@ export function useRealRun(active: () => boolean) {
 
   async function cut({ sheet = 0 }: RunStep): Promise<boolean> {
     const { value } = cutter;
-    const knife = value && store.settled ? knifeOf(value, store.settled.material) : undefined;
+    const knife = value && store.committed ? knifeOf(value, store.committed.material) : undefined;
     const marks = printed.value?.sheets[sheet]?.marks ?? [];
-    const told = places.value && alignedBy(marks, places.value);
+    const told = places.value && alignToMarks(marks, places.value);
     if (told && !told.ok) {
       places.value = undefined;
       messages.sayProblem(told.problem);
@@ -178,7 +178,7 @@ export function useRealRun(active: () => boolean) {
     const made = await files('hpgl', {
       sheets: [sheet],
       ...(knife ? { knife } : {}),
-      ...(told ? { lies: told.value } : {}),
+      ...(told ? { sheetToBed: told.value } : {}),
       ...(fromCut.value > 1 ? { cutBefore: fromCut.value - 1 } : {}),
     });
     const [file] = made;
@@ -205,7 +205,7 @@ export function useRealRun(active: () => boolean) {
 
   /** Does what the button of a step says. */
   async function perform(step: RunStep): Promise<void> {
-    if (busy.value || !store.settled) return;
+    if (busy.value || !store.committed) return;
     await store.flush();
     if (!record.value) await begin();
     busy.value = true;
@@ -261,11 +261,12 @@ export function useRealRun(active: () => boolean) {
 
   /** Notes in the Stock room which sheets, or which of their labels, are gone. */
   async function takeStock(): Promise<void> {
-    const job = store.settled;
+    const job = store.committed;
     const supply = room.room.supplies.find(({ stock }) => stock.id === job?.stock.id);
     if (!job || !supply || !printed.value) return;
-    await room.keepSupply(supplyAfter(supply, printed.value.sheets, job.plan.used));
-    if (job.plan.used.length) store.act({ name: 'change-plan', args: { changes: { used: [] } } });
+    await room.keepSupply(supplyAfter(supply, printed.value.sheets, job.plan.usedLabels));
+    if (job.plan.usedLabels.length)
+      store.act({ name: 'change-plan', args: { changes: { usedLabels: [] } } });
   }
 
   async function giveUp(): Promise<void> {

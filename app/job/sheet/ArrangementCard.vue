@@ -22,21 +22,21 @@ const props = defineProps<{ sheet: number; shown: CompiledSheet | undefined }>()
 const store = useJobStore();
 const router = useRouter();
 const nesting = useNesting(store);
-const plan = computed(() => store.settled?.plan);
+const plan = computed(() => store.committed?.plan);
 /** Whether a label has another side: the sheet is turned over for it. */
-const hasBacks = computed(() => store.settled?.pieces.some(({ behind }) => behind) ?? false);
-const moved = computed(() => Object.keys(plan.value?.moved ?? {}));
+const hasBacks = computed(() => store.committed?.pieces.some(({ behind }) => behind) ?? false);
+const moved = computed(() => Object.keys(plan.value?.handPlaces ?? {}));
 /** How many fit, and how many could: said of plain rectangles and circles, of which it is certain. */
 const proof = computed(() => {
-  const job = store.settled;
+  const job = store.committed;
   const first = job && leadPiece(job);
   if (!job || !first) return undefined;
   const { edge } = first;
   const wanted = job.pieces.filter(({ id }) => (job.plan.wanted[id] ?? 0) > 0);
-  const full = wanted.length === 1 && (store.settledLayout?.sheets.length ?? 0) > 1;
+  const full = wanted.length === 1 && (store.committedLayout?.sheets.length ?? 0) > 1;
   if (job.plan.arrangement === 'nest' && !(full && edge.kind === 'circle')) return undefined;
   if (edge.kind !== 'circle' && (edge.kind !== 'rectangle' || edge.radius > 0)) return undefined;
-  const count = store.settledLayout?.perSheet ?? 0;
+  const count = store.committedLayout?.perSheet ?? 0;
   const round = edge.kind === 'circle';
   if (count === mostPerSheet(job, round ? 'none' : 'any')) return texts.sheet.proved(count);
   const most = mostPerSheet(job);
@@ -60,23 +60,23 @@ const shared = computed(() => {
 });
 
 /** The pieces that lie on the sheet, and whether one holds stickers: its outline is always cut through. */
-const placed = computed(() => store.settledLayout?.sheets[props.sheet]?.placements ?? []);
+const placed = computed(() => store.committedLayout?.sheets[props.sheet]?.placements ?? []);
 const isStickers = computed(() =>
-  placed.value.some(({ piece }) => (store.pieces.get(piece)?.kisses.length ?? 0) > 0),
+  placed.value.some(({ piece }) => (store.pieces.get(piece)?.kissCuts.length ?? 0) > 0),
 );
 const canBeStickers = computed(
   () => plan.value?.arrangement !== 'spots' && placed.value.length > 0 && !isStickers.value,
 );
 
 function cutBy(tool: Material['tool']): void {
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (job) store.act({ name: 'choose-material', args: { material: { ...job.material, tool } } });
 }
 
 function makeStickers(): void {
-  const before = new Set(store.settled?.pieces.map(({ id }) => id));
+  const before = new Set(store.committed?.pieces.map(({ id }) => id));
   if (!store.act({ name: 'make-sticker-sheet', args: { sheet: props.sheet } })) return;
-  const made = store.settled?.pieces.find(({ id }) => !before.has(id));
+  const made = store.committed?.pieces.find(({ id }) => !before.has(id));
   if (made) void router.push({ name: 'artwork', query: { piece: made.id } });
 }
 
@@ -125,10 +125,10 @@ function change(changes: Partial<Plan>, key?: string): void {
       @update:model-value="change({ cut: $event })"
     />
     <ChoicesRow
-      v-if="store.settled"
+      v-if="store.committed"
       :label="texts.sheet.cutBy"
       :name="texts.sheet.cutByLong"
-      :model-value="store.settled.material.tool"
+      :model-value="store.committed.material.tool"
       :choices="texts.stock.material.tools"
       @update:model-value="cutBy"
     />

@@ -8,7 +8,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import AlignRow from '../align/AlignRow.vue';
 import type { Moves } from '../align/align.ts';
 import { useJobStore } from '../store/job-store.ts';
-import { useStill } from '../still.ts';
+import { useCommitted } from '../committed.ts';
 import CopyActions from './CopyActions.vue';
 import { moveCall } from './move-call.ts';
 
@@ -17,17 +17,17 @@ const props = defineProps<{ copies: readonly SheetCopy[]; sheet: number }>();
 const emit = defineEmits<{ gone: [] }>();
 const store = useJobStore();
 /** The copies as they stand without what is just shown. */
-const still = useStill(() => props.copies);
+const committed = useCommitted(() => props.copies);
 const movables = computed(() =>
-  still.value.map(({ placement, box }) => ({ ids: [placement.copy], box })),
+  committed.value.map(({ placement, box }) => ({ ids: [placement.copy], box })),
 );
 const frame = computed(() => {
-  const { width = 0, height = 0 } = store.settled?.stock ?? {};
+  const { width = 0, height = 0 } = store.committed?.stock ?? {};
   return boxAbout({ x: width / 2, y: height / 2 }, width, height);
 });
 
 function callFor(moves: Moves): CommandCall {
-  const moving = still.value.filter(
+  const moving = committed.value.filter(
     ({ placement: { copy } }) => moves[copy]?.dx || moves[copy]?.dy,
   );
   return moveCall(moving, props.sheet, ({ copy, x, y }) => {

@@ -17,9 +17,9 @@ const say = texts.sheet;
 
 const names = computed(() => props.copies.map(({ placement }) => placement.copy));
 const pinned = computed(() =>
-  names.value.every((name) => store.job?.plan.moved[name]?.pinned === true),
+  names.value.every((name) => store.job?.plan.handPlaces[name]?.pinned === true),
 );
-const moved = computed(() => names.value.filter((name) => store.job?.plan.moved[name]));
+const moved = computed(() => names.value.filter((name) => store.job?.plan.handPlaces[name]));
 
 function turn(): void {
   store.act(

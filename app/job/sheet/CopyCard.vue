@@ -20,7 +20,7 @@ const settings = useSettings();
 const say = texts.sheet;
 const placement = computed(() => props.copy.placement);
 const number = computed(
-  () => store.settled && findCopy(store.settled, placement.value.copy)?.number,
+  () => store.committed && findCopy(store.committed, placement.value.copy)?.number,
 );
 const sheets = computed(() => store.layout?.sheets.length ?? 1);
 

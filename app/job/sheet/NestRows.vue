@@ -12,7 +12,7 @@ const store = useJobStore();
 const say = texts.sheet;
 const [WIDE, HIGH] = [220, 46];
 
-const plan = computed(() => store.settled?.plan);
+const plan = computed(() => store.committed?.plan);
 const wanted = computed(() =>
   Object.values(plan.value?.wanted ?? {}).reduce((sum, count) => sum + count, 0),
 );

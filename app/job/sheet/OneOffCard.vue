@@ -13,8 +13,8 @@ const props = defineProps<{ copy: SheetCopy }>();
 const store = useJobStore();
 const say = texts.sheet;
 const name = computed(() => props.copy.placement.copy);
-const found = computed(() => store.settled && copyOf(store.settled, name.value));
-const own = computed(() => store.settled?.oneOffs?.[name.value]);
+const found = computed(() => store.committed && copyOf(store.committed, name.value));
+const own = computed(() => store.committed?.oneOffs?.[name.value]);
 const differs = computed(() => (own.value && hasOwnArtwork(own.value) ? ownWords(own.value) : ''));
 const words = computed(() =>
   (found.value?.piece.elements ?? []).filter(
@@ -24,7 +24,7 @@ const words = computed(() =>
 
 /** Words as they are printed on this copy. */
 function printed({ text }: Words): string {
-  const { settled: job } = store;
+  const { committed: job } = store;
   const copy = found.value;
   if (!job || !copy) return text;
   const row = job.list && copy.row && fieldsOfRow(job.list, copy.row);

@@ -9,10 +9,10 @@ import { oneOffFacts } from './one-off-facts.ts';
 const emit = defineEmits<{ show: [copy: string, sheet: number] }>();
 const store = useJobStore();
 const say = texts.sheet;
-const facts = computed(() => (store.settled ? oneOffFacts(store.settled) : []));
+const facts = computed(() => (store.committed ? oneOffFacts(store.committed) : []));
 
 function show(copy: string): void {
-  const sheet = store.settledLayout?.sheets.findIndex(({ placements }) =>
+  const sheet = store.committedLayout?.sheets.findIndex(({ placements }) =>
     placements.some((one) => one.copy === copy),
   );
   if (sheet !== undefined && sheet >= 0) emit('show', copy, sheet);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { changedSince } from '../../../core/job/index.ts';
-import { madeOf, printedNames } from '../../../core/sheet/index.ts';
+import { copyCount, printedCopyIds } from '../../../core/sheet/index.ts';
 import { useShelf } from '../../shelf/shelf-store.ts';
 import { dayOf } from '../../ui/dates.ts';
 import { texts } from '../../texts/index.ts';
@@ -17,16 +17,16 @@ const say = texts.sheet.now;
 onMounted(() => {
   if (!shelf.ready) void shelf.refresh().catch(messages.sayError);
 });
-const job = computed(() => store.settled);
+const job = computed(() => store.committed);
 const last = computed(() => job.value && shelf.lastRun(job.value.id));
 const counts = computed(() => {
   const { value } = job;
-  if (!value?.plan.only) return undefined;
+  if (!value?.plan.printOnly) return undefined;
   const sum = (count: (piece: string) => number): number =>
     value.pieces.reduce((all, { id }) => all + count(id), 0);
   return {
-    now: sum((piece) => printedNames(value, piece).length),
-    all: sum((piece) => madeOf(value, piece)),
+    now: sum((piece) => printedCopyIds(value, piece).length),
+    all: sum((piece) => copyCount(value, piece)),
   };
 });
 

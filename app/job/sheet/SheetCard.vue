@@ -14,11 +14,11 @@ const store = useJobStore();
 const room = useStockRoom();
 void room.start();
 const say = texts.sheet;
-const count = computed(() => store.settledLayout?.sheets.length ?? 0);
+const count = computed(() => store.committedLayout?.sheets.length ?? 0);
 const stocks = computed((): Stock[] => {
-  const own = store.settledLayout?.sheets[props.sheet]?.stock;
+  const own = store.committedLayout?.sheets[props.sheet]?.stock;
   const all = [
-    ...(store.settled ? [store.settled.stock] : []),
+    ...(store.committed ? [store.committed.stock] : []),
     ...(own ? [own] : []),
     ...room.room.supplies.map(({ stock }) => stock).filter(({ spots }) => !spots),
     ...PLAIN_SHEETS,
@@ -29,7 +29,7 @@ const choices = computed(() => Object.fromEntries(stocks.value.map(({ id, name }
 
 function lay(id: string): void {
   const stock = stocks.value.find((one) => one.id === id);
-  const usual = id === store.settled?.stock.id;
+  const usual = id === store.committed?.stock.id;
   store.act({
     name: 'change-sheet-stock',
     args: { sheet: props.sheet, stock: usual ? undefined : stock },
@@ -46,7 +46,7 @@ function move(by: number): void {
   <CardPanel :title="say.thisSheet(sheet + 1, count)">
     <SelectRow
       :label="say.liesOn"
-      :model-value="store.settledLayout?.sheets[sheet]?.stock.id ?? ''"
+      :model-value="store.committedLayout?.sheets[sheet]?.stock.id ?? ''"
       :choices="choices"
       @update:model-value="lay"
     />

@@ -12,7 +12,7 @@ const emit = defineEmits<{ grip: [event: PointerEvent, copy: SheetCopy] }>();
 const id = useId();
 const pieces = computed(() => [...new Set(props.sheet.copies.map(({ piece }) => piece))]);
 const creased = computed(() => pieces.value.filter(({ creases }) => creases.length > 0));
-const kissed = computed(() => pieces.value.filter(({ kisses }) => kisses.length > 0));
+const kissed = computed(() => pieces.value.filter(({ kissCuts }) => kissCuts.length > 0));
 /** Lines that neighbours share, and what is left of their edges beside them. */
 const shared = computed(() =>
   props.sheet.cuts.filter(({ kind, open }) => open && kind !== 'crease'),
@@ -38,7 +38,7 @@ const drawn = computed(() =>
       pinned: copy.placement.pinned === true,
       own: props.oneOffs.has(name),
       corner: cornerOf(copy),
-      kisses: copy.piece.kisses.length ? `#${id}-${copy.piece.piece.id}-kisses` : undefined,
+      kissCuts: copy.piece.kissCuts.length ? `#${id}-${copy.piece.piece.id}-kisses` : undefined,
       folds: copy.piece.creases.length ? `#${id}-${copy.piece.piece.id}-folds` : undefined,
     };
   }),
@@ -82,7 +82,7 @@ function press(event: PointerEvent): void {
         v-for="piece in kissed"
         :id="`${id}-${piece.piece.id}-kisses`"
         :key="piece.piece.id"
-        :d="pathData(ringsPath(piece.kisses))"
+        :d="pathData(ringsPath(piece.kissCuts))"
       />
       <path
         v-for="piece in creased"
@@ -92,7 +92,18 @@ function press(event: PointerEvent): void {
       />
     </defs>
     <g
-      v-for="{ name, transform, picture, edge, kind, kisses, folds, pinned, own, corner } in drawn"
+      v-for="{
+        name,
+        transform,
+        picture,
+        edge,
+        kind,
+        kissCuts,
+        folds,
+        pinned,
+        own,
+        corner,
+      } in drawn"
       :key="name"
       data-grip
       :data-copy="name"
@@ -109,7 +120,7 @@ function press(event: PointerEvent): void {
         :height="2 * picture.rim"
       />
       <use :href="edge" class="cut" :class="kind" />
-      <use v-if="kisses" :href="kisses" class="cut kiss inner" />
+      <use v-if="kissCuts" :href="kissCuts" class="cut kiss inner" />
       <g v-if="pinned" class="pin">
         <circle r="3.4" />
         <path transform="scale(0.2) translate(-12 -12)" :d="mdiPin" />

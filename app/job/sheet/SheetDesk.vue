@@ -13,7 +13,7 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import FindingCard from '../FindingCard.vue';
-import { useStill } from '../still.ts';
+import { useCommitted } from '../committed.ts';
 import UndoTray from '../UndoTray.vue';
 import { useJobStore } from '../store/job-store.ts';
 import { pageCompiler } from '../store/page-resources.ts';
@@ -81,7 +81,7 @@ const over = computed(() => {
 const gone = computed(() => {
   const spots = stock.value?.spots;
   if (!spots || index.value > 0) return [];
-  const used = new Set(store.job?.plan.used);
+  const used = new Set(store.job?.plan.usedLabels);
   return used.size ? spotPaths(spots).filter((_, at) => used.has(at)) : [];
 });
 const paper = computed(() => ({ ...over.value, background: store.job?.material.color }));
@@ -92,12 +92,12 @@ const legend = computed(() => [
   ...(sheet.value?.zones.length ? (['zone'] as const) : []),
 ]);
 /** The sheet without what is only shown: cards beside it keep still meanwhile. */
-const still = useStill(() => sheet.value);
+const committed = useCommitted(() => sheet.value);
 const oneOffs = computed(() => new Set(Object.keys(store.job?.oneOffs ?? {})));
 /** The straight cuts, where a trimmer is used, and the one that is pointed at. */
 const trim = computed(() =>
-  store.settled?.material.tool === 'trimmer' && still.value?.copies.length
-    ? trimPlan(still.value.copies, still.value.stock)
+  store.committed?.material.tool === 'trimmer' && committed.value?.copies.length
+    ? trimPlan(committed.value.copies, committed.value.stock)
     : undefined,
 );
 const cut = ref<number>();
@@ -173,7 +173,7 @@ function press(event: PointerEvent): void {
           />
         </svg>
         <svg
-          v-if="stock && trim && typeof trim !== 'string' && store.job === store.settled"
+          v-if="stock && trim && typeof trim !== 'string' && store.job === store.committed"
           class="paper over"
           aria-hidden="true"
           :viewBox="`0 0 ${stock.width} ${stock.height}`"
@@ -220,7 +220,7 @@ function press(event: PointerEvent): void {
           }
         "
       />
-      <ArrangementCard :sheet="current" :shown="still" />
+      <ArrangementCard :sheet="current" :shown="committed" />
       <SheetCard
         v-if="sheets.length > 1 && store.job?.plan.arrangement !== 'spots'"
         :sheet="current"

@@ -18,7 +18,7 @@ const messages = useMessages();
 const say = texts.sheet;
 const [WIDE, HIGH] = [232, 64];
 
-const piece = computed(() => store.settled && leadPiece(store.settled));
+const piece = computed(() => store.committed && leadPiece(store.committed));
 const now = computed(() => props.sizes.find(({ scale }) => Math.abs(scale - 1) < 1e-6));
 /** The size that is looked at: its scale. */
 const looked = ref<number>();
@@ -65,15 +65,15 @@ function look(at: number): void {
 
 /** Looks at the largest size at which so many fit. */
 function fit(count: number): void {
-  const scale = store.settled && scaleThatFits(store.settled, count);
+  const scale = store.committed && scaleThatFits(store.committed, count);
   if (scale === undefined) return messages.say(say.neverFits(count));
   exact.value = count;
   looked.value = scale;
 }
 
 function use(): void {
-  if (store.settled && looked.value !== undefined)
-    store.act(scaledAlike(store.settled, looked.value));
+  if (store.committed && looked.value !== undefined)
+    store.act(scaledAlike(store.committed, looked.value));
 }
 </script>
 

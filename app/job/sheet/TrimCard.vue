@@ -31,7 +31,7 @@ function mark(cropMarks: boolean): void {
         class="link"
         type="button"
         @click="
-          store.act({ name: 'change-plan', args: { changes: { arrangement: 'step', moved: {} } } })
+          store.act({ name: 'change-plan', args: { changes: { arrangement: 'step', handPlaces: {} } } })
         "
       >
         {{ say.trimInRows }}

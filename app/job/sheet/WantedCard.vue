@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { frontsOf } from '../../../core/job/index.ts';
-import { isByRow, madeOf } from '../../../core/sheet/index.ts';
+import { isByRow, copyCount } from '../../../core/sheet/index.ts';
 import type { Piece } from '../../../core/piece/index.ts';
 import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -13,15 +13,15 @@ import { texts } from '../../texts/index.ts';
 const store = useJobStore();
 const say = texts.sheet;
 const total = computed(() => {
-  const { settled: job } = store;
-  return job ? job.pieces.reduce((sum, { id }) => sum + madeOf(job, id), 0) : 0;
+  const { committed: job } = store;
+  return job ? job.pieces.reduce((sum, { id }) => sum + copyCount(job, id), 0) : 0;
 });
 /** Other sides are printed with their fronts. */
-const fronts = computed(() => (store.settled ? frontsOf(store.settled) : []));
-const spare = computed(() => store.settledLayout?.spare ?? 0);
+const fronts = computed(() => (store.committed ? frontsOf(store.committed) : []));
+const spare = computed(() => store.committedLayout?.spare ?? 0);
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (!job) return [];
   const counted = fronts.value.filter(({ id }) => !isByRow(job, id));
   const wanted = counted.filter(({ id }) => (job.plan.wanted[id] ?? 0) > 0);
@@ -31,13 +31,13 @@ const MOST_FILLERS = 8;
 
 /** Has the rows of the list say how many copies of a piece there are, or not. */
 function byRow(piece: string): void {
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (job)
     store.act({ name: 'want-rows', args: { piece, each: isByRow(job, piece) ? undefined : 1 } });
 }
 
 function rowsLink({ id, name }: Piece): string {
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (!job) return '';
   const of = job.pieces.length > 1 ? name : '';
   return isByRow(job, id) ? say.countCopies(of) : say.oneARow(of);
@@ -45,27 +45,27 @@ function rowsLink({ id, name }: Piece): string {
 
 /** Fills the last sheet with copies of a piece. */
 function fill(piece: string): void {
-  const { settled: job } = store;
+  const { committed: job } = store;
   if (!job) return;
   // Spares of what is added would go over the sheet.
-  const made = madeOf(job, piece) + spare.value;
+  const made = copyCount(job, piece) + spare.value;
   const { plan } = job;
   let count = plan.wanted[piece] ?? 0;
-  while (madeOf({ plan: { ...plan, wanted: { [piece]: count + 1 } } }, piece) <= made) count++;
+  while (copyCount({ plan: { ...plan, wanted: { [piece]: count + 1 } } }, piece) <= made) count++;
   store.act({ name: 'want', args: { piece, count } });
 }
 </script>
 
 <template>
-  <CardPanel v-if="store.settled" :title="texts.sheet.wanted" :aside="String(total)" peeled>
+  <CardPanel v-if="store.committed" :title="texts.sheet.wanted" :aside="String(total)" peeled>
     <label v-for="piece in fronts" :key="piece.id" class="row">
-      <PieceThumbnail :job="store.settled" :piece="piece.id" />
+      <PieceThumbnail :job="store.committed" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>
-      <template v-if="isByRow(store.settled, piece.id)">
+      <template v-if="isByRow(store.committed, piece.id)">
         <span class="quiet">{{ say.eachRow }}</span>
         <NumberField
           :label="say.eachRowOf(piece.name)"
-          :model-value="store.settled.plan.each?.[piece.id] ?? 1"
+          :model-value="store.committed.plan.copiesPerRow?.[piece.id] ?? 1"
           :min="1"
           :max="500"
           @update:model-value="
@@ -79,7 +79,7 @@ function fill(piece: string): void {
       <NumberField
         v-else
         :label="texts.sheet.wantedOf(piece.name)"
-        :model-value="store.settled.plan.wanted[piece.id] ?? 0"
+        :model-value="store.committed.plan.wanted[piece.id] ?? 0"
         :min="0"
         :max="5000"
         @update:model-value="
@@ -87,7 +87,7 @@ function fill(piece: string): void {
         "
       />
     </label>
-    <p v-if="store.settled.list" class="lists">
+    <p v-if="store.committed.list" class="lists">
       <template v-for="piece in fronts" :key="piece.id">
         <button class="link" type="button" @click="byRow(piece.id)">
           {{ rowsLink(piece) }}
@@ -101,7 +101,7 @@ function fill(piece: string): void {
       :label="say.spares"
       :name="say.sparesLong"
       suffix="%"
-      :model-value="store.settled.plan.spares ?? 0"
+      :model-value="store.committed.plan.spares ?? 0"
       :min="0"
       :max="100"
       @update:model-value="
@@ -128,7 +128,7 @@ function fill(piece: string): void {
         :aria-label="say.fillWithOne(spare, piece.name)"
         @click="fill(piece.id)"
       >
-        <PieceThumbnail :job="store.settled" :piece="piece.id" />
+        <PieceThumbnail :job="store.committed" :piece="piece.id" />
       </button>
     </div>
   </CardPanel>

@@ -17,7 +17,7 @@ const store = useJobStore();
 const steps = useShownSteps();
 const settings = useSettings();
 const say = texts.sheet;
-const found = useComparison(() => store.settled, useMessages().sayError);
+const found = useComparison(() => store.committed, useMessages().sayError);
 const priced = computed(() => found.value?.ways.some(({ cost }) => cost !== undefined));
 /** The way that comes to least, where that is less than now. */
 const least = computed(() => {

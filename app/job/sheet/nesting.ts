@@ -38,7 +38,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
       args: {
         sheets,
         turns,
-        ...(fill ? { wanted: { ...store.settled?.plan.wanted, ...counts } } : {}),
+        ...(fill ? { wanted: { ...store.committed?.plan.wanted, ...counts } } : {}),
       },
     });
   }
@@ -48,12 +48,12 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     fill = false,
   }: { turns?: Turns; fill?: boolean } = {}): Promise<void> {
     stop();
-    const { settled } = store;
-    if (!settled) return;
-    const plan = { ...settled.plan, ...(turns ? { turns } : {}) };
+    const { committed } = store;
+    if (!committed) return;
+    const plan = { ...committed.plan, ...(turns ? { turns } : {}) };
     // Copies that may no longer be turned as they lie are nested from the beginning.
     const { nested, ...without } = plan;
-    const job = { ...settled, plan: turns || !nested ? without : plan };
+    const job = { ...committed, plan: turns || !nested ? without : plan };
     const begun = performance.now();
     best = undefined;
     heard.value = [];
@@ -91,21 +91,21 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
 
   function keep(): void {
     ongoing.value = [];
-    if (!best) return store.drop();
+    if (!best) return store.cancel();
     const call = made(best);
-    const { plan } = store.settled ?? {};
+    const { plan } = store.committed ?? {};
     const same =
       plan?.arrangement === 'nest' &&
       (call.args.turns ?? plan.turns) === plan.turns &&
       JSON.stringify(plan.nested) === JSON.stringify(best.sheets);
     if (!same) return void store.act(call);
-    store.drop();
+    store.cancel();
     messages.say(texts.sheet.nestNone);
   }
 
   // Another step goes before what is being searched for the job as it was.
   watch(
-    () => store.settled,
+    () => store.committed,
     () => {
       for (const call of ongoing.value) call.cancel();
       ongoing.value = [];

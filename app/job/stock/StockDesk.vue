@@ -39,7 +39,7 @@ const groups = computed(() =>
 const chosen = computed(() => store.job?.stock);
 /** The sheet as the Stock room has it now, when that is another than the job's copy. */
 const changed = computed(() => changedSince(room.room.sheets, chosen.value));
-const used = computed(() => store.job?.plan.used.length ?? 0);
+const used = computed(() => store.job?.plan.usedLabels.length ?? 0);
 const describing = ref(false);
 const editor = useTemplateEditor();
 
@@ -63,7 +63,7 @@ function chooseFirst(): void {
 }
 
 function wholeSheet(): void {
-  if (store.job) store.act({ name: 'change-plan', args: { changes: { used: [] } } });
+  if (store.job) store.act({ name: 'change-plan', args: { changes: { usedLabels: [] } } });
 }
 
 async function useDescribed(): Promise<void> {

@@ -4,7 +4,7 @@ import { isProblem, problem } from '../../../core/base/index.ts';
 import {
   afterStep,
   redo,
-  runForCopy,
+  editOneCopy,
   startHistory,
   undo,
   withTypefaces,
@@ -54,14 +54,14 @@ export const useJobStore = defineStore('job', () => {
   let stopHearing: () => void = () => undefined;
   let noted = 0;
   /** A step that is shown already while it may still grow. */
-  let growing: { call: CommandCall; key: string; timer: ReturnType<typeof setTimeout> } | undefined;
+  let staged: { call: CommandCall; key: string; timer: ReturnType<typeof setTimeout> } | undefined;
 
   const shown = useShownCopy(() => gesture.value ?? history.value?.now);
   /** The job as it is looked at: where changes go to one copy alone, as that has it. */
-  let gestureIsKept = false;
+  let gestureIsSaved = false;
   const job = computed(() => shown.seen(gesture.value ?? history.value?.now));
   /** The job without what a gesture is just doing. */
-  const settled = computed(() => shown.seen(history.value?.now));
+  const committed = computed(() => shown.seen(history.value?.now));
   const pieces = computed(() => {
     const { value } = job;
     return new Map<string, CompiledPiece>(
@@ -87,14 +87,14 @@ export const useJobStore = defineStore('job', () => {
   });
   let stood: Layout | undefined;
   /** The layout without what a gesture is just doing: cards beside the sheet keep still while it is shown. */
-  const settledLayout = computed(() => {
+  const committedLayout = computed(() => {
     if (!gesture.value) stood = layout.value;
     return stood;
   });
   /** The typefaces that can be set in here beside those that ship: the workshop's, and what the job brought. */
   const typefaces = computed(() => {
     const ids = own.list.map(({ id }) => id);
-    const brought = Object.values(settled.value?.typefaces ?? {});
+    const brought = Object.values(committed.value?.typefaces ?? {});
     return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
   });
   const machine = useChosenCutter();
@@ -173,7 +173,7 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function close(): void {
-    settle();
+    commit();
     // Nobody else writes it before what waits here is kept.
     const held = lock;
     void saving.flush().finally(() => held?.release());
@@ -192,14 +192,14 @@ export const useJobStore = defineStore('job', () => {
 
   /** Shows copies as a row of the list fills them, for changes of all. */
   function showRow(key: string): void {
-    settle();
+    commit();
     shown.show({ row: key });
   }
 
   /** Has changes go to one copy alone, or to all again. */
   function showCopy(copy: string | undefined): void {
-    settle();
-    drop();
+    commit();
+    cancel();
     shown.show({ copy, row: copy === undefined ? shown.row.value?.key : undefined });
   }
 
@@ -241,11 +241,11 @@ export const useJobStore = defineStore('job', () => {
 
   /** Does one step for one copy alone. */
   function changeAlone(copy: string, call: CommandCall, key?: string): boolean {
-    return step((now) => runForCopy(now, copy, call), key);
+    return step((now) => editOneCopy(now, copy, call), key);
   }
 
-  function step(run: (now: Job) => ReturnType<typeof runForCopy>, key?: string): boolean {
-    settle();
+  function step(run: (now: Job) => ReturnType<typeof editOneCopy>, key?: string): boolean {
+    commit();
     const now = history.value;
     if (!now || !mayWrite()) return false;
     const done = run(now.now);
@@ -261,32 +261,32 @@ export const useJobStore = defineStore('job', () => {
    * Shows a step that may still grow, as words do letter by letter. It is done when nothing came for a
    * while, or when something else is done.
    */
-  function grow(call: CommandCall, key: string): void {
-    if (growing && growing.key !== key) settle();
+  function stage(call: CommandCall, key: string): void {
+    if (staged && staged.key !== key) commit();
     if (!mayWrite()) return;
-    clearTimeout(growing?.timer);
-    growing = { call, key, timer: setTimeout(settle, TYPING_QUIET) };
+    clearTimeout(staged?.timer);
+    staged = { call, key, timer: setTimeout(commit, TYPING_QUIET) };
     showChange(call);
   }
 
   /** Does the step that was growing. */
-  function settle(): void {
-    if (!growing) return;
-    const { call, key, timer } = growing;
+  function commit(): void {
+    if (!staged) return;
+    const { call, key, timer } = staged;
     clearTimeout(timer);
-    growing = undefined;
+    staged = undefined;
     act(call, key);
   }
 
   /** Shows a change while a gesture lasts. */
   function preview(call: CommandCall): void {
-    settle();
+    commit();
     showChange(call);
   }
 
   /** Shows what a step would do while it is pointed at: nothing of it is kept. */
-  function lookAt(call: CommandCall): void {
-    settle();
+  function previewOnHover(call: CommandCall): void {
+    commit();
     showChange(call, false);
   }
 
@@ -297,16 +297,16 @@ export const useJobStore = defineStore('job', () => {
     const done = shown.run(now, call);
     if (isProblem(done)) return;
     gesture.value = done.job;
-    gestureIsKept = keeping;
+    gestureIsSaved = keeping;
     if (keeping) saving.changed(done.job);
   }
 
   /** Ends a gesture without a step. */
-  function drop(): void {
-    settle();
+  function cancel(): void {
+    commit();
     if (!gesture.value) return;
     gesture.value = undefined;
-    if (history.value && gestureIsKept) saving.changed(history.value.now);
+    if (history.value && gestureIsSaved) saving.changed(history.value.now);
   }
 
   /** So many steps back (negative) or forward in the history. */
@@ -320,19 +320,19 @@ export const useJobStore = defineStore('job', () => {
 
   /** The job as an earlier version was; one step that can be undone. */
   function returnTo(value: Job, label: string): void {
-    settle();
+    commit();
     const now = history.value;
     if (now && mayWrite()) accept(afterStep(now, value, label));
   }
 
   function walk(step: (history: History) => History): void {
-    settle();
+    commit();
     if (history.value && mayWrite()) accept(step(history.value));
   }
 
   return {
     job,
-    settled,
+    committed,
     row: shown.row,
     showRow,
     /** The copy that changes go to alone. */
@@ -344,7 +344,7 @@ export const useJobStore = defineStore('job', () => {
     keepState,
     pieces,
     layout,
-    settledLayout,
+    committedLayout,
     typefaces,
     findings,
     undoLabel,
@@ -353,11 +353,11 @@ export const useJobStore = defineStore('job', () => {
     close,
     act,
     changeAlone,
-    grow,
-    settle,
+    stage,
+    commit,
     preview,
-    lookAt,
-    drop,
+    previewOnHover,
+    cancel,
     takeOver,
     flush: () => saving.flush(),
     past: computed(() => history.value?.past.map(({ label }) => label) ?? []),

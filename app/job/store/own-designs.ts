@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { expectGood, problem } from '../../../core/base/index.ts';
+import { expectOk, problem } from '../../../core/base/index.ts';
 import {
   designFrom,
   isDesign,
@@ -82,7 +82,7 @@ export const useOwnDesigns = defineStore('own-designs', () => {
   async function takeFile(file: File | undefined): Promise<void> {
     if (!file) return;
     await doing(async () => {
-      const { job, art } = expectGood(parsePeel(await bytesOf(file), file.name));
+      const { job, art } = expectOk(parsePeel(await bytesOf(file), file.name));
       if (isDesign(job)) return void (await take(job, art));
       messages.sayProblem(
         problem('design/none', texts.start.noDesign(file.name), texts.start.noDesignRemedy),

@@ -3,8 +3,8 @@ import {
   compileAsRow,
   copyOf,
   runCommand,
-  runForCopy,
-  seenByCopy,
+  editOneCopy,
+  asSeenByCopy,
   type CommandCall,
   type Job,
 } from '../../../core/job/index.ts';
@@ -42,7 +42,7 @@ export function useShownCopy(job: () => Job | undefined) {
     if (!value || !copy) return value;
     const before = known.get(value);
     if (before?.copy === copy) return before.seen;
-    const made = seenByCopy(value, copy);
+    const made = asSeenByCopy(value, copy);
     known.set(value, { copy, seen: made });
     return made;
   }
@@ -62,7 +62,7 @@ export function useShownCopy(job: () => Job | undefined) {
     compileAsRow(value, pageCompiler, { piece, row: filling });
 
   const run = (value: Job, call: CommandCall): ReturnType<typeof runCommand> =>
-    alone.value ? runForCopy(value, alone.value, call) : runCommand(value, call);
+    alone.value ? editOneCopy(value, alone.value, call) : runCommand(value, call);
 
   function show(next: { row?: string | undefined; copy?: string | undefined }): void {
     wantedRow.value = next.row ?? wantedRow.value;

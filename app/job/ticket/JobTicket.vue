@@ -16,17 +16,17 @@ const route = useRoute();
 onMounted(() => void shelf.refresh());
 
 const lastRun = computed(() => {
-  const run = store.settled && shelf.lastRun(store.settled.id);
+  const run = store.committed && shelf.lastRun(store.committed.id);
   return run && `${dayOf(run.at)} · ${run.copies} copies`;
 });
 const openRun = computed(() => {
-  const run = store.settled && shelf.openRun(store.settled.id);
+  const run = store.committed && shelf.openRun(store.committed.id);
   return run?.open && texts.ticket.underWay(run.open.done.length);
 });
 const lines = computed(() =>
-  store.settled && store.layout
+  store.committed && store.layout
     ? ticketLines({
-        job: store.settled,
+        job: store.committed,
         layout: store.layout,
         findings: store.findings.list,
         looking: store.findings.looking,
@@ -47,7 +47,7 @@ const summary = computed(() => {
   return texts.ticket.summary(copies.value, sheets, store.layout?.spare ?? 0);
 });
 const next = computed(() => {
-  if (store.settled?.pieces.every(({ elements }) => elements.length === 0))
+  if (store.committed?.pieces.every(({ elements }) => elements.length === 0))
     return { label: texts.ticket.nextArtwork, desk: 'artwork' };
   return toMend.value
     ? { label: texts.ticket.nextFinding(toMend.value), desk: 'proof' }
@@ -57,20 +57,20 @@ const next = computed(() => {
 function rename(event: Event): void {
   const field = event.target as HTMLInputElement;
   if (!store.act({ name: 'rename-job', args: { name: field.value } }))
-    field.value = store.settled?.name ?? '';
+    field.value = store.committed?.name ?? '';
   field.blur();
 }
 </script>
 
 <template>
-  <nav v-if="store.settled" class="ticket" :aria-label="texts.ticket.jobTicket">
+  <nav v-if="store.committed" class="ticket" :aria-label="texts.ticket.jobTicket">
     <header>
       <input
         class="name display"
-        :value="store.settled.name"
+        :value="store.committed.name"
         :aria-label="texts.ticket.jobName"
         maxlength="120"
-        :title="store.settled.name"
+        :title="store.committed.name"
         @change="rename"
         @keydown.enter="rename"
       />

@@ -3,8 +3,8 @@ import type { Finding } from '../../../core/proof/index.ts';
 import {
   isByRow,
   leadPiece,
-  madeOf,
-  printedNames,
+  copyCount,
+  printedCopyIds,
   type Arrangeable,
   type Layout,
 } from '../../../core/sheet/index.ts';
@@ -155,11 +155,11 @@ export function sizeFact(job: Arrangeable, unit: Unit): string {
 
 function copiesFact({ job, layout }: TicketFacts): string {
   const numbers = job.pieces.map(({ id }) =>
-    isByRow(job, id) ? madeOf(job, id) : (job.plan.wanted[id] ?? 0),
+    isByRow(job, id) ? copyCount(job, id) : (job.plan.wanted[id] ?? 0),
   );
   const wanted = numbers.reduce((sum, number) => sum + number, 0);
-  if (job.plan.only) {
-    const now = job.pieces.reduce((sum, { id }) => sum + printedNames(job, id).length, 0);
+  if (job.plan.printOnly) {
+    const now = job.pieces.reduce((sum, { id }) => sum + printedCopyIds(job, id).length, 0);
     return texts.ticket.printedNow(now, wanted);
   }
   const each =

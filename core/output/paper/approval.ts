@@ -11,7 +11,7 @@ import {
   textsOf,
   type CompiledPiece,
 } from '../../piece/index.ts';
-import { madeOf, rowInTurn } from '../../sheet/index.ts';
+import { copyCount, rowInTurn } from '../../sheet/index.ts';
 import { formatLength } from '../../units/index.ts';
 import type { PdfPage } from '../pdf/index.ts';
 import {
@@ -82,7 +82,7 @@ function pieceBlock(flow: PaperFlow, { job }: CompiledJob, compiled: CompiledPie
   const front = job.pieces.find(({ id }) => id === piece.behind);
   const count = front
     ? `behind ${front.name}`
-    : `${madeOf(job, piece.id)} ${madeOf(job, piece.id) === 1 ? 'copy' : 'copies'}`;
+    : `${copyCount(job, piece.id)} ${copyCount(job, piece.id) === 1 ? 'copy' : 'copies'}`;
   const size = [compiled.width, compiled.height].map((mm) => formatLength(mm, 'mm')).join(' × ');
   say(`${size}, ${count}, ${job.material.name.toLowerCase()}`, 9.5, QUIET, 3);
   y += colors(flow, compiled, y);

@@ -1,5 +1,5 @@
 import { readArt } from '../../art/index.ts';
-import { expectGood } from '../../base/index.ts';
+import { expectOk } from '../../base/index.ts';
 import { parsePeel, type CommandCall } from '../../job/index.ts';
 import { countPdfPages, renderPdf } from '../../pdf/index.ts';
 import { parseList } from '../../piece/index.ts';
@@ -10,7 +10,7 @@ import { exportFiles, type ExportChoices, type Format, type MadeFile } from '../
 
 const ROWS = Array.from({ length: 90 }, (_, at) => `Plant ${at + 1}`);
 const asList: CommandCall[] = [
-  { name: 'set-list', args: { list: expectGood(parseList(['name', ...ROWS].join('\n'))) } },
+  { name: 'set-list', args: { list: expectOk(parseList(['name', ...ROWS].join('\n'))) } },
   { name: 'want-rows', args: { piece: 'piece-1', each: 1 } },
   {
     name: 'add-element',
@@ -103,7 +103,7 @@ test('a contact sheet shows each label that is another once, with what it says',
 test('the job itself comes out whole, and its artwork as a picture of its size that can be taken in', async () => {
   const { files, job } = await made(['peel', 'artwork']);
   const peel = files.find(({ format }) => format === 'peel');
-  const read = expectGood(parsePeel(peel?.bytes ?? new Uint8Array(), 'seals.peel'));
+  const read = expectOk(parsePeel(peel?.bytes ?? new Uint8Array(), 'seals.peel'));
   expect(read.job).toEqual(job);
   expect([...read.art.keys()]).toEqual(Object.keys(job.art));
   const artwork = files.find(({ format }) => format === 'artwork');

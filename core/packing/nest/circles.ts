@@ -1,6 +1,6 @@
 import { seededRandom, type Random } from '../../base/index.ts';
 import type { Box, Point } from '../../geometry/index.ts';
-import { mostThatFit } from '../upper-bound.ts';
+import { copiesUpperBound } from '../upper-bound.ts';
 import { circleRows } from '../circle-rows.ts';
 import { stepAndRepeat, type Room } from '../step-and-repeat.ts';
 import type { Nested, NestPlace, NestWish, SheetSearch, Watch } from './sheet-search.ts';
@@ -51,7 +51,7 @@ export class CircleSheet implements SheetSearch {
     this.room = room;
     this.random = seededRandom(seed);
     const shape = { width: diameter, height: diameter, round: true };
-    this.bound = mostThatFit(shape, room.area, room.gap, { taken: room.taken });
+    this.bound = copiesUpperBound(shape, room.area, room.gap, { taken: room.taken });
   }
 
   begin(places: readonly NestPlace[]): void {
@@ -73,8 +73,8 @@ export class CircleSheet implements SheetSearch {
     return this.best.length < min(this.wanted, this.bound);
   }
 
-  async attempt({ breathe }: Watch): Promise<boolean> {
-    await breathe();
+  async attempt({ yieldNow }: Watch): Promise<boolean> {
+    await yieldNow();
     const start = this.shaken();
     const places = this.relaxed(start);
     const { energy, worst } = this.overlaps(places);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { watchedTask } from '../../base/index.ts';
 import { mapRing, placed, signedArea, type Ring } from '../../geometry/index.ts';
 import {
-  findFaults,
+  findLayoutViolations,
   nestSheets,
   tryPack,
   type Nested,
@@ -58,7 +58,7 @@ test('whatever is nested keeps the gap, the sheet and what is to be kept clear, 
         const sheet = { ...room(150, 110, gap), taken };
         const [found] = await nestSheets(wishes, sheet, { most: 1, rounds: 2, seed });
         if (!found) throw new Error('nothing was placed');
-        expect(findFaults(outlines(wishes, found), sheet)).toEqual({
+        expect(findLayoutViolations(outlines(wishes, found), sheet)).toEqual({
           outside: [],
           onTaken: [],
           near: [],

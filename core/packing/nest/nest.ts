@@ -34,7 +34,7 @@ export async function nestSheets(
   { most, ...effort }: NestEffort & { readonly most: number },
 ): Promise<Nested[]> {
   const { task = unwatched, over = () => false } = effort;
-  const watch = { breathe: () => task.breathe(), over };
+  const watch = { yieldNow: () => task.yieldNow(), over };
   const done: Nested[] = [];
   while (done.length < most) {
     const left = wishes.map((wish, kind) => ({
@@ -52,7 +52,7 @@ export async function nestSheets(
     told();
     for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
       task.progress(round / effort.rounds, 'nesting');
-      if (round % ROUNDS_A_BREATH === 0) await task.breathe();
+      if (round % ROUNDS_A_BREATH === 0) await task.yieldNow();
       if (await sheet.attempt(watch)) told();
     }
     const answer = sheet.answer();

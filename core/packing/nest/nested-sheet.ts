@@ -29,10 +29,10 @@ const APART = { least: 0.05, ofOne: 1.5 } as const;
 const LOOKED_AT = 8;
 const REACH = { least: 0.15, more: 0.2 } as const;
 /** The share of those in which nothing else is moved. */
-const STILL = 0.96;
+const LOCAL_REFILLS = 0.96;
 /** By how much of the sheet less may be kept for a while, and how far that may go. */
 const GRACE = 0.009;
-const ASTRAY = 0.02;
+const MOST_DRIFT = 0.02;
 /** Free places that are looked for between two breaths: for the first answer, and later. */
 const FIRST_PLACINGS = 10;
 const PLACINGS = 24;
@@ -56,7 +56,7 @@ export class NestedSheet implements SheetSearch {
   /** Whether of several free places the closest is taken, as after the first answer. */
   private close = false;
   /** How many more are put in at an attempt. */
-  private bold = 1;
+  private overfill = 1;
   /** As it lies on the fine grid, free of collisions. */
   private laid: Laid[] = [];
   /** As it lay when it held most. */
@@ -139,17 +139,17 @@ export class NestedSheet implements SheetSearch {
 
   /** The first answer, told in parts. */
   async first(watch: Watch, told: () => void = () => undefined): Promise<void> {
-    const breathe = async (): Promise<void> => {
+    const yieldNow = async (): Promise<void> => {
       if (this.bettered()) told();
-      await watch.breathe();
+      await watch.yieldNow();
     };
-    await this.fillUp({ ...watch, breathe });
+    await this.fillUp({ ...watch, yieldNow });
     this.bettered();
     this.close = true;
   }
 
   /** Puts in whatever has a free place, without moving anything. */
-  async fillUp({ breathe, over }: Watch, pull: Pull = LOW, within?: Within): Promise<void> {
+  async fillUp({ yieldNow, over }: Watch, pull: Pull = LOW, within?: Within): Promise<void> {
     const { fine, coarse } = this;
     fine.show(this.laid);
     coarse.show(fine.movedTo(coarse, this.laid));
@@ -157,7 +157,7 @@ export class NestedSheet implements SheetSearch {
     for (;;) {
       const kind = over() ? undefined : this.waiting(this.laid).find((one) => !full.has(one));
       if (kind === undefined) return;
-      if (++this.placings % (this.close ? PLACINGS : FIRST_PLACINGS) === 0) await breathe();
+      if (++this.placings % (this.close ? PLACINGS : FIRST_PLACINGS) === 0) await yieldNow();
       const copy = this.free.find(kind, { pull, within, close: this.close });
       if (!copy) {
         full.add(kind);
@@ -192,22 +192,22 @@ export class NestedSheet implements SheetSearch {
 
   /** Tries to place more; what does not come apart is forgotten. Tells whether there is more now. */
   async attempt(watch: Watch): Promise<boolean> {
-    const { breathe } = watch;
+    const { yieldNow } = watch;
     const { fine, coarse, random } = this;
     const apart = Math.max(APART.least, APART.ofOne / (this.laid.length + 1));
     if (random.next() >= apart) return this.renewed(watch);
     const next = this.changed();
-    const { bold } = this;
-    this.bold = Math.max(1, bold - 1);
+    const { overfill } = this;
+    this.overfill = Math.max(1, overfill - 1);
     if (next) {
       coarse.show(next);
-      const how = { random, breathe };
+      const how = { random, yieldNow };
       if (!(await separate(coarse, next, { ...how, moves: MOVES, step: 4 }))) return false;
       const exact = coarse.movedTo(fine, next);
       const close = { moves: FINE_MOVES, step: 3, near: NEAR };
       if (!(await separate(fine, exact, { ...how, ...close }))) return false;
       this.laid = exact;
-      this.bold = Math.min(4, bold + 1);
+      this.overfill = Math.min(4, overfill + 1);
     }
     const [pull = LOW] = pick(PULLS, random);
     this.compact(pull);
@@ -223,7 +223,7 @@ export class NestedSheet implements SheetSearch {
       this.best = copied(this.laid);
       return true;
     }
-    if (area < most - this.roomy * ASTRAY) this.laid = copied(this.best);
+    if (area < most - this.roomy * MOST_DRIFT) this.laid = copied(this.best);
     return false;
   }
 
@@ -242,13 +242,13 @@ export class NestedSheet implements SheetSearch {
       }),
     );
     const [pull = LOW] = pick(PULLS, random);
-    const still = random.next() < STILL;
-    if (!still) this.compact(pull);
+    const localOnly = random.next() < LOCAL_REFILLS;
+    if (!localOnly) this.compact(pull);
     this.noise = this.wishes.map(() => 0.4 + random.next());
     // Where nothing else was moved, only the emptied part can take more.
     const [x, y] = [middle.x / COARSE, middle.y / COARSE];
     const within = { x, y, by: (reach * 1.2) / COARSE };
-    await this.fillUp(watch, pull, still ? within : undefined);
+    await this.fillUp(watch, pull, localOnly ? within : undefined);
     this.noise = undefined;
     const area = worthOf(this.wishes, this.laid);
     const grace = this.roomy * GRACE * random.next() ** 2;
@@ -297,7 +297,7 @@ export class NestedSheet implements SheetSearch {
     let best: { next: Laid[]; added: number[]; gain: number } | undefined;
     for (let tries = 0; tries < THOUGHTS; tries++) {
       const found = this.exchanged(now);
-      const aim = this.roomy * AIM * this.bold;
+      const aim = this.roomy * AIM * this.overfill;
       if (found && (!best || Math.abs(found.gain - aim) < Math.abs(best.gain - aim))) best = found;
     }
     if (!best) return undefined;

@@ -13,7 +13,7 @@ export interface Separating {
   /** Only so far from where a copy lies, in cells; anywhere unless given. */
   readonly near?: number;
   readonly random: Random;
-  readonly breathe: () => Promise<void>;
+  readonly yieldNow: () => Promise<void>;
 }
 
 /** Moves between two breaths: some 20 ms. */
@@ -36,7 +36,7 @@ export async function separate(level: Level, laid: Laid[], how: Separating): Pro
     for (const at of shuffled(pairs.colliding(), how.random)) {
       if (!pairs.collides(at)) continue;
       if (moves++ >= how.moves) return false;
-      if (moves % BREATH === 0) await how.breathe();
+      if (moves % BREATH === 0) await how.yieldNow();
       const copy = laid[at] as Laid;
       const found =
         how.near === undefined

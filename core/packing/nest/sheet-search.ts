@@ -34,7 +34,7 @@ export interface Nested {
 
 /** What is asked for while a sheet is worked on. */
 export interface Watch {
-  readonly breathe: () => Promise<void>;
+  readonly yieldNow: () => Promise<void>;
   /** Whether the time is up. */
   readonly over: () => boolean;
 }

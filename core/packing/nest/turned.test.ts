@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { boxOf, mapRing, placed, type Ring } from '../../geometry/index.ts';
-import { findFaults } from '../index.ts';
+import { findLayoutViolations } from '../index.ts';
 import { Level } from './level.ts';
 import { reachOf, type NestRoom } from './turned.ts';
 
@@ -58,7 +58,7 @@ test('a place is barred where the outline meets what is to be kept clear, and ha
   const { barred, across, down, origin } = turned;
   const meets = (x: number, y: number, boxes: NestRoom['taken']): boolean => {
     const outline = mapRing(ring, placed(origin.x + x * 0.5, origin.y + y * 0.5, 33));
-    return findFaults([outline], { ...within, taken: boxes }).onTaken.length > 0;
+    return findLayoutViolations([outline], { ...within, taken: boxes }).onTaken.length > 0;
   };
   const larger = taken.map(({ left, top, right, bottom }) => ({
     left: left - 1.5,

@@ -4,7 +4,7 @@ import {
   apply,
   boxAbout,
   boxOf,
-  commonOf,
+  intersectionOf,
   corners,
   differenceOf,
   flatten,
@@ -162,9 +162,9 @@ function met(made: readonly Ring[], own: readonly Ring[], how: Meeting): Ring[] 
     case 'cut':
       return differenceOf(made, own);
     case 'common':
-      return commonOf(made, own);
+      return intersectionOf(made, own);
     case 'either':
-      return differenceOf(unionOf(made, own), commonOf(made, own));
+      return differenceOf(unionOf(made, own), intersectionOf(made, own));
   }
 }
 

@@ -88,7 +88,7 @@ export interface CompiledElement {
   /** How far it reaches beyond its size, mm. */
   readonly reach?: number;
   /** Edges within it that are kiss-cut where it is used. */
-  readonly kisses?: EdgeRings;
+  readonly kissCuts?: EdgeRings;
   /** What a code says on this copy, and how that is encoded, or why it cannot be. */
   readonly code?: { readonly said: string; readonly made: Result<EncodedCode> };
   /** The characters that no letter could be drawn for. */
@@ -98,7 +98,7 @@ export interface CompiledElement {
 /** Another piece as a drawing, for a piece in a piece. */
 export interface CompiledPart {
   readonly rings: EdgeRings;
-  readonly kisses: EdgeRings;
+  readonly kissCuts: EdgeRings;
   readonly nodes: readonly DrawingNode[];
   readonly width: number;
   readonly height: number;

@@ -35,7 +35,10 @@ export const part: ElementKind<Part> = {
       width,
       height,
       needs: found.needs,
-      kisses: placeEdge(element.cut ? joinedEdges([found.rings, found.kisses]) : found.kisses, map),
+      kissCuts: placeEdge(
+        element.cut ? joinedEdges([found.rings, found.kissCuts]) : found.kissCuts,
+        map,
+      ),
     };
   },
 };

@@ -3,7 +3,7 @@ import type { CompiledJob } from '../../job/index.ts';
 import type { Cutter } from '../../stock/index.ts';
 import { formatLength } from '../../units/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { sizeSaid } from './size-said.ts';
+import { sizeText } from './size-text.ts';
 
 /** A knife that turns by more than this, in degrees, … */
 const MOST_TURN = 150;
@@ -17,8 +17,8 @@ export const tightCurve: FindingKind = {
   code: 'tight-curve',
   check: ({ compiled }) =>
     byKnife(compiled)
-      ? [...compiled.pieces.values()].flatMap(({ piece, trim, kisses }): Finding[] => {
-          const places = [...flatten(trim), ...kisses].flatMap(tightPlaces);
+      ? [...compiled.pieces.values()].flatMap(({ piece, trim, kissCuts }): Finding[] => {
+          const places = [...flatten(trim), ...kissCuts].flatMap(tightPlaces);
           const [first] = places;
           if (!first) return [];
           const { x, y } = first;
@@ -96,8 +96,8 @@ export const largerThanMachine = ofMachine('larger-than-machine', ({ sheets }, m
     {
       severity: 'blocker',
       where: { sheet: at },
-      what: `Sheet ${at + 1} of ${sizeSaid(drawing)} does not go into “${machine.name}”.`,
-      why: `It takes sheets up to ${sizeSaid({ width: machine.width, height: machine.length })}.`,
+      what: `Sheet ${at + 1} of ${sizeText(drawing)} does not go into “${machine.name}”.`,
+      why: `It takes sheets up to ${sizeText({ width: machine.width, height: machine.length })}.`,
     },
   ];
 });

@@ -1,6 +1,6 @@
 import {
   boxOfRings,
-  commonOf,
+  intersectionOf,
   isInside,
   signedArea,
   type Point,
@@ -114,7 +114,7 @@ export const inOverlap = shownWhere(
 
 /** Whether something reaches into a zone by more than is seen. */
 function reachesInto(rings: readonly Ring[], zone: readonly Ring[]): boolean {
-  const met = commonOf(rings, zone);
+  const met = intersectionOf(rings, zone);
   const box = boxOfRings(met);
   if (!box) return false;
   const area = met.reduce((sum, ring) => sum + signedArea(ring), 0);

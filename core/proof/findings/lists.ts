@@ -133,7 +133,7 @@ export const quantityUnread: FindingKind = {
   check: ({ compiled: { job } }) => {
     const { list } = job;
     const column = list?.quantity;
-    if (!list || column === undefined || !job.plan.each) return [];
+    if (!list || column === undefined || !job.plan.copiesPerRow) return [];
     const unread = rowsOn(list).filter((row) => findQuantity(list, row) === undefined);
     if (unread.length === 0) return [];
     const first = fieldOf(list, unread[0] as ListRow, column);
@@ -162,7 +162,7 @@ export const tooManyCopies: FindingKind = {
     const { list } = job;
     if (!list) return [];
     const one = rowsOn(list).reduce((sum, row) => sum + (findQuantity(list, row) ?? 0), 0);
-    return Object.entries(job.plan.each ?? {}).flatMap(([piece, each]): Finding[] => {
+    return Object.entries(job.plan.copiesPerRow ?? {}).flatMap(([piece, each]): Finding[] => {
       if (one * each <= MOST_COPIES) return [];
       return [
         {

@@ -1,13 +1,13 @@
 import { shapeSize } from '../../shape/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { sizeSaid } from './size-said.ts';
+import { sizeText } from './size-text.ts';
 
 export const doesNotFit: FindingKind = {
   code: 'does-not-fit',
   check: ({ compiled }) =>
     Object.entries(compiled.layout.left).map(([id, count]): Finding => {
       const piece = compiled.pieces.get(id);
-      const size = piece ? sizeSaid(piece) : '';
+      const size = piece ? sizeText(piece) : '';
       return {
         code: 'does-not-fit',
         severity: 'blocker',
@@ -51,7 +51,7 @@ export const spotShapeDiffers: FindingKind = {
           code: 'spot-shape-differs',
           severity: 'warning',
           where: { piece: piece.piece.id },
-          what: `“${piece.piece.name}” is ${sizeSaid(piece)}; the labels of ${name} are ${sizeSaid(spot)}.`,
+          what: `“${piece.piece.name}” is ${sizeText(piece)}; the labels of ${name} are ${sizeText(spot)}.`,
           why: 'The print would end short of the label or be cut off by its edge.',
           fix: {
             label: 'Take the sheet’s size',

@@ -28,9 +28,9 @@ interface Sticker {
 }
 
 function stickersOf({ elements }: CompiledPiece): Sticker[] {
-  return elements.flatMap(({ element, compiled: { kisses }, maps }): Sticker[] => {
-    if (!kisses?.length) return [];
-    const rings = maps.flatMap((map) => kisses.map((ring) => mapRing(ring, map)));
+  return elements.flatMap(({ element, compiled: { kissCuts }, maps }): Sticker[] => {
+    if (!kissCuts?.length) return [];
+    const rings = maps.flatMap((map) => kissCuts.map((ring) => mapRing(ring, map)));
     const box = boxOfRings(rings);
     return box ? [{ element, rings, box }] : [];
   });

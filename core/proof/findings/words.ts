@@ -3,7 +3,7 @@ import type { ElementChanges } from '../../job/index.ts';
 import { textsOf, type Words } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { elementKey, type Finding, type FindingKind, type MeasuredContrast } from '../finding.ts';
-import { waysToRead } from '../ways-to-read.ts';
+import { legibilityFixes } from '../legibility-fixes.ts';
 import {
   allWords,
   change,
@@ -113,7 +113,7 @@ export const lowContrast: FindingKind = {
 
 /** The safest way to make words readable. */
 function firstWay(found: SetElement, { beneath }: MeasuredContrast): Pick<Finding, 'fix'> {
-  const [way] = waysToRead(found, beneath);
+  const [way] = legibilityFixes(found, beneath);
   return way ? { fix: { label: way.label, call: way.call } } : {};
 }
 

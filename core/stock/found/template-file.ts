@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad, good, type Platform, type Result } from '../../base/index.ts';
+import { err, ok, type Platform, type Result } from '../../base/index.ts';
 import { parseSvg } from '../../art/index.ts';
 import { outlinesOf, pathData, written } from '../../drawing/index.ts';
 import {
@@ -73,7 +73,7 @@ export async function readTemplateFile(
     return fromOutlines(outlinesOf(shapes), { id: ID, name: title, width, height });
   }
   if (!start.startsWith('<'))
-    return bad('stock/unknown-file', `“${name}” is no template that can be read.`, ACCEPTED, name);
+    return err('stock/unknown-file', `“${name}” is no template that can be read.`, ACCEPTED, name);
   const svg = parseSvg(new TextDecoder().decode(bytes), name);
   if (!svg.ok) return svg;
   const { width, height, nodes } = svg.value;
@@ -85,13 +85,13 @@ function readJson(text: string, name: string): Result<Stock> {
   try {
     plain = JSON.parse(text);
   } catch {
-    return bad('stock/unread', `“${name}” is damaged: its JSON breaks off.`, ACCEPTED, name);
+    return err('stock/unread', `“${name}” is damaged: its JSON breaks off.`, ACCEPTED, name);
   }
   const read = templateFileSchema.safeParse(plain);
   if (!read.success) {
     const [issue] = read.error.issues;
     const where = issue?.path.join('.') || 'littlePeelTemplate';
-    return bad(
+    return err(
       'stock/unread',
       `“${name}” is no template: “${where}” is missing or wrong.`,
       'docs/template-format.md says what has to stand there.',
@@ -100,7 +100,7 @@ function readJson(text: string, name: string): Result<Stock> {
   }
   const stock = stockSchema.parse({ ...read.data, id: ID });
   const closes = checkSpots(stock);
-  return closes.ok ? good(stock) : closes;
+  return closes.ok ? ok(stock) : closes;
 }
 
 const within = (inner: Box, outer: Box): boolean =>

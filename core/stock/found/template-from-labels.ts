@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../../base/index.ts';
+import { err, ok, type Result } from '../../base/index.ts';
 import type { Point } from '../../geometry/index.ts';
 import type { SeenLabel } from '../../register/index.ts';
 import { resizedShape, shapeSize, type EdgeShape } from '../../shape/index.ts';
@@ -18,7 +18,7 @@ export function templateFromLabels(
   seenIn: keyof typeof SHARPNESS,
 ): Result<Stock & { spots: Spots }> {
   if (labels.length === 0)
-    return bad(
+    return err(
       'stock/no-labels',
       'No labels were found on this sheet.',
       'Take the picture again in even light, so that the cut lines show, or type what a ruler reads.',
@@ -51,7 +51,7 @@ export function templateFromLabels(
     free(smaller),
   ];
   const closing = tries.find((stock) => checkSpots(stock).ok);
-  if (closing) return good(closing);
+  if (closing) return ok(closing);
   const why = checkSpots(free(shape));
-  return why.ok ? good(free(shape)) : why;
+  return why.ok ? ok(free(shape)) : why;
 }

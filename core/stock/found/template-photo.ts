@@ -1,4 +1,4 @@
-import { good, type Platform, type Result } from '../../base/index.ts';
+import { ok, type Platform, type Result } from '../../base/index.ts';
 import { scanPixels } from '../../art/index.ts';
 import { greyToRgba, type RgbaImage } from '../../raster/index.ts';
 import {
@@ -47,7 +47,7 @@ export async function templateFromPhoto(
     { ...sheet, id: 'own-photo', name: title },
     'picture',
   );
-  return good({
+  return ok({
     ...pictureWithCorners(image, found),
     flat: greyToRgba(flat),
     stock,

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad } from '../../base/index.ts';
+import { err } from '../../base/index.ts';
 import { ellipsePath, flatten } from '../../geometry/index.ts';
 import { formatLength } from '../../units/index.ts';
 import { flat, mm, type ThingKind } from './kind.ts';
@@ -14,7 +14,7 @@ export const disc: ThingKind<Disc> = {
   size({ outer, inner, hub }) {
     const hole = Math.max(inner, hub);
     if (hole >= outer)
-      return bad(
+      return err(
         'size/no-ring',
         `A hole of ${formatLength(hole, 'mm')} leaves nothing of a disc of ${formatLength(outer, 'mm')}.`,
         'Measure the outer diameter and the hole again.',

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad, good, type Result } from '../../base/index.ts';
+import { err, ok, type Result } from '../../base/index.ts';
 import { corners, flatten, type Box } from '../../geometry/index.ts';
 import { shapePath, shapeSize, type EdgeShape } from '../../shape/index.ts';
 import { formatLength } from '../../units/index.ts';
@@ -23,7 +23,7 @@ type Extras = Partial<Omit<FlatSize, 'shape' | 'width' | 'height'>>;
 /** A flat label of a shape; all of it is the front unless zones are given. */
 export function flat(shape: EdgeShape, extras: Extras = {}): Result<FlatSize> {
   const front: Zone = { name: 'front', rings: flatten(shapePath(shape), 0.01) };
-  return good({
+  return ok({
     shape,
     ...shapeSize(shape),
     zones: [front],
@@ -81,7 +81,7 @@ export const overlapTooLong = (overlap: number): string =>
   `An overlap of ${formatLength(overlap, 'mm')} is more than the label itself is wide.`;
 
 export const nothingLeft = (across: number, gap: number): Result<never> =>
-  bad(
+  err(
     'size/nothing-left',
     `A clearance of ${formatLength(gap, 'mm')} on each side leaves nothing of ${formatLength(across, 'mm')}.`,
     'Make the clearance smaller or measure again.',

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { bad, type Result } from '../../base/index.ts';
+import { err, type Result } from '../../base/index.ts';
 import type { Ring } from '../../geometry/index.ts';
 import { arcPoint, type ArcShape } from '../../shape/index.ts';
 import { formatLength } from '../../units/index.ts';
@@ -54,7 +54,7 @@ export const taper: ThingKind<Taper> = {
     const [wide, narrow] = [Math.max(top, bottom), Math.min(top, bottom)];
     const lean = (wide - narrow) / 2;
     if (measured === 'slant' && size <= lean)
-      return bad(
+      return err(
         'size/no-cone',
         `A wall of ${formatLength(size, 'mm')} cannot reach from ${formatLength(wide, 'mm')} to ${formatLength(narrow, 'mm')}.`,
         'Measure along the wall again: it is longer than half the difference.',
@@ -69,7 +69,7 @@ export const taper: ThingKind<Taper> = {
     const own = whole / parts;
     const over = ((overlap / (radius - slant)) * 180) / Math.PI;
     if (own + over >= 359)
-      return bad(
+      return err(
         'size/too-flat',
         'This cone is so flat that its label would be more than a whole circle.',
         'Cover less of it, or make the label in two parts.',

@@ -35,16 +35,16 @@ const PASSING = 600; // ms
 
 const everywhere = ref(false);
 const chosen = ref<string>();
-const settled = computed(() => props.desk.store.settled);
-const several = computed(() => (settled.value?.pieces.length ?? 0) > 1);
+const committed = computed(() => props.desk.store.committed);
+const several = computed(() => (committed.value?.pieces.length ?? 0) > 1);
 const pieces = computed(() => {
-  const piece = props.desk.settled.value;
-  if (everywhere.value) return settled.value?.pieces ?? [];
+  const piece = props.desk.committedPiece.value;
+  if (everywhere.value) return committed.value?.pieces ?? [];
   return piece ? [piece] : [];
 });
 const used = computed(() => colorsOfPieces(pieces.value));
 const scope = computed(() =>
-  everywhere.value ? {} : { piece: props.desk.settled.value?.id ?? '' },
+  everywhere.value ? {} : { piece: props.desk.committedPiece.value?.id ?? '' },
 );
 
 function recolor(to: string | null): void {
@@ -57,8 +57,8 @@ function recolor(to: string | null): void {
 /** The colours of the first picture of the piece, counted in a worker. */
 const ofArt = shallowRef<readonly string[]>([]);
 const art = computed(() => {
-  const picture = props.desk.settled.value?.elements.find((one) => one.kind === 'picture');
-  return picture?.kind === 'picture' ? settled.value?.art[picture.art] : undefined;
+  const picture = props.desk.committedPiece.value?.elements.find((one) => one.kind === 'picture');
+  return picture?.kind === 'picture' ? committed.value?.art[picture.art] : undefined;
 });
 watch(
   () => art.value?.id,
@@ -111,7 +111,7 @@ function callFor({ name, colors }: { name: string; colors: readonly string[] }):
 }
 
 function use(palette: { name: string; colors: readonly string[] }): void {
-  props.desk.store.drop();
+  props.desk.store.cancel();
   props.desk.store.act(callFor(palette));
 }
 
@@ -122,7 +122,7 @@ function keep(): void {
   messages.say(words.keptPalette(name));
 }
 
-onBeforeUnmount(() => props.desk.store.drop());
+onBeforeUnmount(() => props.desk.store.cancel());
 </script>
 
 <template>
@@ -161,8 +161,8 @@ onBeforeUnmount(() => props.desk.store.drop());
         :key="palette.name"
         :name="palette.name"
         :colors="palette.colors"
-        @show="desk.store.lookAt(callFor(palette))"
-        @hide="desk.store.drop()"
+        @show="desk.store.previewOnHover(callFor(palette))"
+        @hide="desk.store.cancel()"
         @use="use(palette)"
       />
     </div>

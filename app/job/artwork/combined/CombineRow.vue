@@ -11,14 +11,14 @@ const props = defineProps<{ desk: DeskState }>();
 const say = texts.combined;
 
 const ways = computed(() => {
-  const { settled, still, store } = props.desk;
-  if (!settled.value || !store.settled || still.value.length < 2) return [];
-  if (!still.value.every(isShapePart)) return [];
-  const elements = still.value.map(({ id }) => id);
-  const { id: piece } = settled.value;
+  const { committedPiece, committedSelection, store } = props.desk;
+  if (!committedPiece.value || !store.committed || committedSelection.value.length < 2) return [];
+  if (!committedSelection.value.every(isShapePart)) return [];
+  const elements = committedSelection.value.map(({ id }) => id);
+  const { id: piece } = committedPiece.value;
   return MEETINGS.flatMap((how) => {
     const call: CommandCall = { name: 'combine-elements', args: { piece, elements, how } };
-    const job = store.settled && tryCommand(store.settled, call);
+    const job = store.committed && tryCommand(store.committed, call);
     return job ? [{ key: how, call, job, name: say.ways[how] }] : [];
   });
 });

@@ -14,7 +14,7 @@ const props = defineProps<{ desk: DeskState }>();
 const emit = defineEmits<{ close: [] }>();
 const designs = useOwnDesigns();
 const say = texts.start;
-const piece = computed(() => props.desk.settled.value);
+const piece = computed(() => props.desk.committedPiece.value);
 const name = ref(piece.value?.name ?? '');
 const choices = computed(() => (piece.value?.elements ?? []).filter(canBeOpen));
 /** The elements that stay as they are. */
@@ -27,7 +27,7 @@ function turn(id: string): void {
 }
 
 async function done(how: 'keep' | 'give'): Promise<void> {
-  const job = props.desk.store.settled;
+  const job = props.desk.store.committed;
   if (!job || !piece.value) return;
   const open = choices.value.map(({ id }) => id).filter((id) => !fixed.value.includes(id));
   if (await designs[how](job, piece.value, name.value, open)) emit('close');
@@ -36,8 +36,8 @@ async function done(how: 'keep' | 'give'): Promise<void> {
 
 <template>
   <OverlayPanel :title="say.keepTitle" @close="emit('close')">
-    <div v-if="piece && desk.store.settled" class="two">
-      <PieceThumbnail :job="desk.store.settled" :piece="piece.id" />
+    <div v-if="piece && desk.store.committed" class="two">
+      <PieceThumbnail :job="desk.store.committed" :piece="piece.id" />
       <div>
         <label>
           <span class="quiet">{{ say.keepName }}</span>
@@ -48,7 +48,7 @@ async function done(how: 'keep' | 'give'): Promise<void> {
           <CheckRow
             v-for="one in choices"
             :key="one.id"
-            :label="elementTitle(one, (id) => desk.store.settled?.art[id])"
+            :label="elementTitle(one, (id) => desk.store.committed?.art[id])"
             :model-value="!fixed.includes(one.id)"
             @update:model-value="turn(one.id)"
           />

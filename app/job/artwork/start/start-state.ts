@@ -65,7 +65,9 @@ export function useStart(desk: DeskState) {
     ...DESIGN_FACES,
   ]);
   const room = computed(() =>
-    desk.settled.value ? roomOf(desk.settled.value.edge, desk.settled.value.safe) : undefined,
+    desk.committedPiece.value
+      ? roomOf(desk.committedPiece.value.edge, desk.committedPiece.value.safe)
+      : undefined,
   );
   const designs = computed(() => (room.value ? designsFor(room.value) : []));
   const maker = computed({
@@ -86,7 +88,7 @@ export function useStart(desk: DeskState) {
   };
 
   function callFor(design: DesignName | 'blank'): CommandCall | undefined {
-    const piece = desk.settled.value;
+    const piece = desk.committedPiece.value;
     if (!piece || !room.value) return undefined;
     const doing = words.doing(design === 'blank' ? words.blank : words.names[design]);
     if (design === 'blank')
@@ -106,12 +108,12 @@ export function useStart(desk: DeskState) {
   /** The job with a design, to be looked at only. */
   function tried(design: DesignName | 'blank'): Job | undefined {
     const call = callFor(design);
-    return call && desk.store.settled && tryCommand(desk.store.settled, call);
+    return call && desk.store.committed && tryCommand(desk.store.committed, call);
   }
 
   /** A design of the workshop's own on this piece, with what is typed where that is not the usual. */
   function ownCall(design: OwnDesign): CommandCall | undefined {
-    const piece = desk.settled.value;
+    const piece = desk.committedPiece.value;
     if (!piece) return undefined;
     const call = callForDesign(design, piece, {
       name: name.value,
@@ -127,7 +129,7 @@ export function useStart(desk: DeskState) {
   const owned = computed(() =>
     ownDesigns.list.flatMap((design) => {
       const call = ownCall(design);
-      const job = call && desk.store.settled && tryCommand(desk.store.settled, call);
+      const job = call && desk.store.committed && tryCommand(desk.store.committed, call);
       return call && job ? [{ design, call, job }] : [];
     }),
   );

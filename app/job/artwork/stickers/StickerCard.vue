@@ -11,7 +11,7 @@ import type { DeskState } from '../desk-state.ts';
 const props = defineProps<{ desk: DeskState; part: Part }>();
 const say = texts.stickers;
 const inner = computed(() =>
-  props.desk.store.settled?.pieces.find(({ id }) => id === props.part.piece),
+  props.desk.store.committed?.pieces.find(({ id }) => id === props.part.piece),
 );
 </script>
 

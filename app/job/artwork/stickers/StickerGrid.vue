@@ -8,7 +8,9 @@ import type { DeskState } from '../desk-state.ts';
 /** The other pieces of the job; a click puts one on this piece as a sticker. */
 const props = defineProps<{ desk: DeskState }>();
 const others = computed(() =>
-  (props.desk.store.settled?.pieces ?? []).filter(({ id }) => id !== props.desk.settled.value?.id),
+  (props.desk.store.committed?.pieces ?? []).filter(
+    ({ id }) => id !== props.desk.committedPiece.value?.id,
+  ),
 );
 
 function add(other: Piece): void {
@@ -28,7 +30,7 @@ function add(other: Piece): void {
 </script>
 
 <template>
-  <template v-if="others.length && desk.store.settled">
+  <template v-if="others.length && desk.store.committed">
     <h3>{{ texts.stickers.ofThisJob }}</h3>
     <div class="tiles">
       <button
@@ -39,7 +41,7 @@ function add(other: Piece): void {
         :title="other.name"
         @click="add(other)"
       >
-        <PieceThumbnail :job="desk.store.settled" :piece="other.id" />
+        <PieceThumbnail :job="desk.store.committed" :piece="other.id" />
       </button>
     </div>
   </template>

@@ -12,7 +12,7 @@ const find = ref('');
 const by = ref('');
 
 const all = computed(() =>
-  (props.desk.store.settled?.pieces ?? []).flatMap(({ elements }) =>
+  (props.desk.store.committed?.pieces ?? []).flatMap(({ elements }) =>
     elements.flatMap((one) => (one.kind === 'code' ? [] : textsOf(one))),
   ),
 );

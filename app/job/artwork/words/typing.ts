@@ -113,13 +113,13 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
     const text = field.value?.value;
     if (!value || text === undefined || text === value.text) return;
     const moved = value.nudges ? { nudges: [...movedNudges(value.nudges, value.text, text)] } : {};
-    desk.grow({ text, ...moved }, 'type');
+    desk.stage({ text, ...moved }, 'type');
     read();
   });
 
   function stop(): void {
     typed.now();
-    desk.store.settle();
+    desk.store.commit();
     desk.typing.value = undefined;
   }
 

@@ -1,9 +1,9 @@
-import { expectGood } from '../../../../core/base/index.ts';
+import { expectOk } from '../../../../core/base/index.ts';
 import { apply, type Affine, type Point } from '../../../../core/geometry/index.ts';
 import { trySize, usualThing, type MeasuredThing } from '../../../../core/things/index.ts';
 import { usedPicture, type ThingLine } from './index.ts';
 
-const flatOf = (thing: MeasuredThing) => expectGood(trySize(thing));
+const flatOf = (thing: MeasuredThing) => expectOk(trySize(thing));
 
 /** The parts of a label on faces of their own, in the order in which they are drawn. */
 function facesOf(thing: MeasuredThing): readonly (ThingLine & { lies: Affine })[] {

@@ -6,7 +6,7 @@ import { some } from '../row-names.ts';
 /** From here on a colour lays down so little ink that what is beneath it shows. */
 const PALE = 0.55;
 
-export const paleWithoutWhite: FindingKind = {
+export const paleInks: FindingKind = {
   code: 'pale-without-white',
   check: ({ compiled: { job } }) => {
     if (!job.material.needsWhite) return [];

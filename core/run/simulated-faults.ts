@@ -30,10 +30,10 @@ export const faultsSchema = z
     lost: z.boolean(),
   })
   .partial();
-export type Faults = z.infer<typeof faultsSchema>;
+export type SimulatedFaults = z.infer<typeof faultsSchema>;
 
 /** The same faults with another thing that keeps the printer from printing, or with none. */
-export function withStop(faults: Faults, name: string): Faults {
+export function withStop(faults: SimulatedFaults, name: string): SimulatedFaults {
   const { stop, ...others } = faults;
   void stop; // replaced, or left out
   const next = PRINT_STOPS.find((one) => one === name);
@@ -41,4 +41,4 @@ export function withStop(faults: Faults, name: string): Faults {
 }
 
 /** Devices with nothing wrong. */
-export const NO_FAULTS: Faults = {};
+export const NO_FAULTS: SimulatedFaults = {};

@@ -8,7 +8,7 @@ import {
   type RgbaImage,
 } from '../raster/index.ts';
 import type { PdfPage, PdfSources } from './pdf/index.ts';
-import { finerPictures } from './seen-pictures.ts';
+import { oversampledImages } from './preview-images.ts';
 
 /** What a picture has left in a small file: enough to look at, too little for the best print. */
 const DPI = 150;
@@ -17,14 +17,14 @@ const QUALITY = 80;
 const WORTH = 1.2;
 
 /** The same sources with pictures no finer than a small file needs, without alpha as JPEG. */
-export async function smallSources(
+export async function withDownsampledImages(
   platform: Platform,
   pages: readonly PdfPage[],
   sources: PdfSources,
 ): Promise<PdfSources> {
   const small = new Map<string, { art: PixelArt; bytes: Uint8Array }>();
   const wanted = { dpi: DPI, worth: WORTH };
-  for (const { id, art, bytes, width } of finerPictures(pages, sources, wanted)) {
+  for (const { id, art, bytes, width } of oversampledImages(pages, sources, wanted)) {
     const image = await decodePixels(platform, art.format, bytes).catch(() => undefined);
     if (!image) continue; // a damaged picture is not drawn, and the proof tells it
     const made = shrunkImage(image, image.width / width);

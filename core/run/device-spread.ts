@@ -27,7 +27,7 @@ export const PRINTER_SPREAD: PrinterSpread = { offset: 0.5, turn: 0.12, scale: 0
 export const CUTTER_SPREAD: CutterSpread = { offset: 1, turn: 0.4, noise: 3 };
 
 /** Where a printer puts mm of the file on the paper this time. */
-export function printedBy(
+export function samplePrintError(
   random: Random,
   { width, height }: { readonly width: number; readonly height: number },
   { offset, turn, scale }: PrinterSpread = PRINTER_SPREAD,
@@ -41,7 +41,10 @@ export function printedBy(
 }
 
 /** Where a hand lays mm of the paper this time. */
-export function laidBy(random: Random, { offset, turn }: CutterSpread = CUTTER_SPREAD): Affine {
+export function sampleLoadError(
+  random: Random,
+  { offset, turn }: CutterSpread = CUTTER_SPREAD,
+): Affine {
   return placed(offset * random.normal(), offset * random.normal(), turn * random.normal());
 }
 

@@ -2,7 +2,7 @@ import type { ElementChanges } from '../../../core/job/index.ts';
 import { colorsOfPieces, leadColor, type PieceElement } from '../../../core/piece/index.ts';
 
 /** What of each kind of element is its look, and can be given to another of its kind. */
-const LOOKS: Readonly<Record<PieceElement['kind'], readonly string[]>> = {
+const COPYABLE: Readonly<Record<PieceElement['kind'], readonly string[]>> = {
   words: [
     'typeface',
     'size',
@@ -24,11 +24,14 @@ const LOOKS: Readonly<Record<PieceElement['kind'], readonly string[]>> = {
 };
 
 /** The changes that give an element the look of another; of another kind it takes the colour. */
-export function lookOf(source: PieceElement, element: PieceElement): ElementChanges {
+export function copyableStyle(source: PieceElement, element: PieceElement): ElementChanges {
   const given = source as unknown as Record<string, unknown>;
   const shared = { opacity: source.opacity };
   if (source.kind === element.kind)
-    return { ...shared, ...Object.fromEntries(LOOKS[source.kind].map((key) => [key, given[key]])) };
+    return {
+      ...shared,
+      ...Object.fromEntries(COPYABLE[source.kind].map((key) => [key, given[key]])),
+    };
   const color =
     source.kind === 'words'
       ? leadColor(source.color)

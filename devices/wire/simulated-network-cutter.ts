@@ -6,17 +6,17 @@ const MOST_JOBS = 20;
 const SILENT = 60_000; // ms
 
 /** What a cutter was sent. */
-export interface StandInCut {
+export interface NetworkCut {
   readonly hpgl: string;
   /** Whether the connection ended before everything was there. */
   readonly torn: boolean;
 }
 
 /** A cutter that exists only in the computer and takes HPGL on a TCP port of this computer. */
-export class StandInCutter {
+export class SimulatedNetworkCutter {
   /** Of what it is sent, the bytes after which it loses the connection. */
   losesAfter: number | undefined;
-  private readonly cuts: StandInCut[] = [];
+  private readonly cuts: NetworkCut[] = [];
   private readonly server: Server;
   private readonly open = new Set<Socket>();
 
@@ -40,7 +40,7 @@ export class StandInCutter {
   }
 
   /** What it was sent, the latest first. */
-  get done(): StandInCut[] {
+  get done(): NetworkCut[] {
     return [...this.cuts].reverse();
   }
 

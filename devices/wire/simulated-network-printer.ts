@@ -14,7 +14,7 @@ import {
 import { OPERATION, STATUS } from './ipp-codes.ts';
 import { listenHere } from './listen.ts';
 import { mediaName } from './media.ts';
-import { printerAttributes, supports } from './stand-in-attributes.ts';
+import { printerAttributes, supports } from './simulated-printer-attributes.ts';
 
 /** What can keep a printer from printing until somebody sees to it. */
 export const PRINTER_STOPS = ['media-jam-error', 'media-empty-error', 'media-needed'] as const;
@@ -24,7 +24,7 @@ export type PrinterStop = (typeof PRINTER_STOPS)[number];
 export type PrintPages = (pdf: Uint8Array) => AsyncIterable<Uint8Array>;
 
 /** A job of the printer. */
-export interface StandInJob {
+export interface NetworkPrintJob {
   readonly id: number;
   readonly name: string;
   readonly media: string;
@@ -54,7 +54,7 @@ const DONE_STATE = 7; // from here on a job has ended
  * A printer that exists only in the computer and speaks the Internet Printing Protocol (RFC 8010, 8011)
  * on a port of this computer: any program may print to it. What it prints can be looked at.
  */
-export class StandInPrinter {
+export class SimulatedNetworkPrinter {
   /** What keeps it from printing now. */
   stop: PrinterStop | undefined;
   /** What it says of itself though it prints on, as `toner-low-report`. */
@@ -92,7 +92,7 @@ export class StandInPrinter {
   }
 
   /** What it was sent, the latest first. */
-  get done(): StandInJob[] {
+  get done(): NetworkPrintJob[] {
     return [...this.jobs].reverse();
   }
 

@@ -4,12 +4,12 @@ import { copyId, copyParts, type CopyId, type Plan } from './plan.ts';
 /** What says which copies a job makes. */
 export interface CopiesSource {
   readonly pieces: readonly Pick<Piece, 'id'>[];
-  readonly plan: Pick<Plan, 'wanted' | 'spares' | 'each' | 'only'>;
+  readonly plan: Pick<Plan, 'wanted' | 'spares' | 'copiesPerRow' | 'printOnly'>;
   readonly list?: List | undefined;
 }
 
 /** One copy that is made. */
-export interface MadeCopy {
+export interface JobCopy {
   readonly copy: CopyId;
   /** Which of its piece it is, from 1. */
   readonly number: number;
@@ -22,7 +22,7 @@ export const MOST_COPIES = 5000;
 
 /** Whether the rows of the list say how many copies of a piece are made. */
 export const isByRow = ({ plan, list }: CopiesSource, piece: string): boolean =>
-  list !== undefined && plan.each?.[piece] !== undefined;
+  list !== undefined && plan.copiesPerRow?.[piece] !== undefined;
 
 /** What rows give: the parts of their copies' names, in order. */
 interface RowCopies {
@@ -57,12 +57,12 @@ function rowCopiesOf(
   { plan, list }: Omit<CopiesSource, 'pieces'>,
   piece: string,
 ): RowCopies | undefined {
-  const each = plan.each?.[piece];
+  const each = plan.copiesPerRow?.[piece];
   return list && each !== undefined ? rowCopies(list, each) : undefined;
 }
 
 /** How many copies of a piece are made: what the rows give, or those that are wanted, and spares. */
-export function madeOf(job: Omit<CopiesSource, 'pieces'>, piece: string): number {
+export function copyCount(job: Omit<CopiesSource, 'pieces'>, piece: string): number {
   const { plan } = job;
   const byRow = rowCopiesOf(job, piece);
   if (byRow) return byRow.names.length;
@@ -71,27 +71,30 @@ export function madeOf(job: Omit<CopiesSource, 'pieces'>, piece: string): number
 }
 
 /** The names of the copies of a piece that are made, in their order. */
-export function madeNames(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
+export function copyIds(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
   const byRow = rowCopiesOf(job, piece);
   if (byRow) return byRow.names.map((name) => copyId(piece, name));
-  const count = madeOf(job, piece);
+  const count = copyCount(job, piece);
   return Array.from({ length: count }, (_, at) => copyId(piece, at + 1));
 }
 
 const chosen = new WeakMap<readonly string[], ReadonlySet<string>>();
 
 /** Whether a copy is among those that are printed this time. */
-export function isPrinted({ plan: { only } }: Pick<CopiesSource, 'plan'>, copy: CopyId): boolean {
-  if (!only) return true;
-  const names = chosen.get(only) ?? new Set(only);
-  chosen.set(only, names);
+export function isPrinted(
+  { plan: { printOnly } }: Pick<CopiesSource, 'plan'>,
+  copy: CopyId,
+): boolean {
+  if (!printOnly) return true;
+  const names = chosen.get(printOnly) ?? new Set(printOnly);
+  chosen.set(printOnly, names);
   return names.has(copy);
 }
 
 /** The names of the copies of a piece that are printed this time, in their order. */
-export function printedNames(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
-  const names = madeNames(job, piece);
-  return job.plan.only ? names.filter((copy) => isPrinted(job, copy)) : names;
+export function printedCopyIds(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyId[] {
+  const names = copyIds(job, piece);
+  return job.plan.printOnly ? names.filter((copy) => isPrinted(job, copy)) : names;
 }
 
 const rowsInTurn = new WeakMap<List, readonly ListRow[]>();
@@ -105,7 +108,7 @@ export function rowInTurn(list: List | undefined, number: number): ListRow | und
 }
 
 /** A copy by its name; undefined where the job makes none of that name. */
-export function findCopy(job: CopiesSource, copy: CopyId): MadeCopy | undefined {
+export function findCopy(job: CopiesSource, copy: CopyId): JobCopy | undefined {
   const { piece, which } = copyParts(copy);
   if (!job.pieces.some(({ id }) => id === piece)) return undefined;
   const byRow = rowCopiesOf(job, piece);
@@ -114,7 +117,7 @@ export function findCopy(job: CopiesSource, copy: CopyId): MadeCopy | undefined 
     return place === undefined ? undefined : { copy, number: place + 1, row: byRow.rows[place] };
   }
   const number = Number(which);
-  const isMade = Number.isInteger(number) && number >= 1 && number <= madeOf(job, piece);
+  const isMade = Number.isInteger(number) && number >= 1 && number <= copyCount(job, piece);
   return isMade ? { copy, number, row: rowInTurn(job.list, number) } : undefined;
 }
 

@@ -13,7 +13,7 @@ import { centredOutline, pathNodes } from '../shape/index.ts';
 import { change, letterBoxes, type SetElement } from './words-in-piece.ts';
 
 /** A way to make words stand out from what lies beneath them. */
-export interface WayToRead {
+export interface LegibilityFix {
   readonly kind: 'plate' | 'outline' | 'calm' | 'ink';
   readonly label: string;
   readonly call: CommandCall;
@@ -29,7 +29,7 @@ const CLOSED = 2.2; // mm: gaps between letters that a ribbon closes
  * calmer ground, and for plain words on a plain ground another ink.
  * @param beneath the luminance of most of what lies beneath, 0 to 1
  */
-export function waysToRead(found: SetElement, beneath: number): WayToRead[] {
+export function legibilityFixes(found: SetElement, beneath: number): LegibilityFix[] {
   const { element, piece } = found;
   if (!found.set.ink) return [];
   const isDark = luminance(rgbOf(leadColor(element.color))) < 0.18;

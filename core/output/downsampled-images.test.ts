@@ -1,6 +1,6 @@
 import { encode } from 'fast-png';
 import { readArt } from '../art/index.ts';
-import { expectGood, seededRandom } from '../base/index.ts';
+import { expectOk, seededRandom } from '../base/index.ts';
 import { createJob } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import { compiled, examplePicture, runAll } from '../testing/example-job.ts';
@@ -32,7 +32,7 @@ function photograph({ clear, side }: Look): Uint8Array {
 }
 
 async function printed(look: Look, choices: Partial<ExportChoices>): Promise<Uint8Array> {
-  const { art, bytes } = expectGood(await readArt(nodePlatform, photograph(look), 'bed.png'));
+  const { art, bytes } = expectOk(await readArt(nodePlatform, photograph(look), 'bed.png'));
   const job = runAll(createJob('lid', { id: 'l', today: '2026-04-18' }), {
     name: 'add-element',
     args: {

@@ -1,4 +1,4 @@
-import { expectGood, type Result } from '../../core/base/index.ts';
+import { expectOk, type Result } from '../../core/base/index.ts';
 import { apply, nested, placed, scaling, type Affine } from '../../core/geometry/index.ts';
 import {
   blankImage,
@@ -6,7 +6,7 @@ import {
   encodePngImage,
   type RgbaImage,
 } from '../../core/raster/index.ts';
-import { readLoaded, sheetPdf, type LoadedSheet } from '../../core/run/index.ts';
+import { locateSheet, sheetPdf, type LoadedSheet } from '../../core/run/index.ts';
 import { compiled, exampleJob, exampleWords, runAll } from '../../core/testing/example-job.ts';
 import { nodePlatform } from '../../core/testing/node-platform.ts';
 import { photograph } from './camera.ts';
@@ -47,28 +47,28 @@ async function paper(of: Made, dpi = DPI): Promise<RgbaImage> {
 
 async function read(
   image: RgbaImage,
-  more: Partial<Parameters<typeof readLoaded>[2]> = {},
+  more: Partial<Parameters<typeof locateSheet>[2]> = {},
 ): Promise<Result<LoadedSheet>> {
   const bytes = await encodeJpegImage(nodePlatform, image, { quality: 90, dpi: DPI });
   const picture = { bytes, name: 'loaded.jpg', frame: A4, ...more };
-  return expectGood(await readLoaded(nodePlatform, { ...made, sheet: 0 }, picture)).read;
+  return expectOk(await locateSheet(nodePlatform, { ...made, sheet: 0 }, picture)).read;
 }
 
 const marks = () => made.compiled.sheets[0]?.marks ?? [];
-const wrong = ({ places }: LoadedSheet, truth: Affine): number =>
+const wrong = ({ places }: LoadedSheet, actualTransform: Affine): number =>
   Math.max(
     ...marks().map((mark, at) => {
-      const [to, found] = [apply(truth, mark), places[at] ?? { x: NaN, y: NaN }];
+      const [to, found] = [apply(actualTransform, mark), places[at] ?? { x: NaN, y: NaN }];
       return Math.hypot(to.x - found.x, to.y - found.y);
     }),
   );
 
 test('a phone picture of a printed sheet tells where its marks are on the paper', async () => {
   const image = photograph({ image: await paper(made), dpi: DPI }, 3);
-  const lies = expectGood(await read(image));
-  expect(lies.seen).toBe(4);
-  expect(wrong(lies, ALWAYS)).toBeLessThan(0.1);
-  expect(lies.residual).toBeLessThan(0.05);
+  const sheetToBed = expectOk(await read(image));
+  expect(sheetToBed.seen).toBe(4);
+  expect(wrong(sheetToBed, ALWAYS)).toBeLessThan(0.1);
+  expect(sheetToBed.residual).toBeLessThan(0.05);
 });
 
 test('a sheet that lies the other way round, and another sheet with the same marks, are told', async () => {
@@ -104,8 +104,10 @@ test('on a mat whose corners a hand has set, the places are those on the mat', a
     { x: 1, y: 1 },
     { x: 0, y: 1 },
   ] as const;
-  const lies = expectGood(await read(image, { frame: mat, corners }));
-  expect(wrong(lies, nested(placed(at.x / perMm, at.y / perMm, 0), ALWAYS))).toBeLessThan(0.1);
+  const sheetToBed = expectOk(await read(image, { frame: mat, corners }));
+  expect(wrong(sheetToBed, nested(placed(at.x / perMm, at.y / perMm, 0), ALWAYS))).toBeLessThan(
+    0.1,
+  );
 });
 
 test('a picture of something else shows no marks, and what is no picture is said', async () => {
@@ -115,9 +117,9 @@ test('a picture of something else shows no marks, and what is no picture is said
   });
   const bytes = new TextEncoder().encode('no picture');
   const picture = { bytes, name: 'notes.txt', frame: A4 };
-  const told = await readLoaded(nodePlatform, { ...made, sheet: 0 }, picture);
+  const told = await locateSheet(nodePlatform, { ...made, sheet: 0 }, picture);
   expect(told.ok).toBe(false);
   const png = { ...picture, bytes: encodePngImage(blank) };
-  const gone = await readLoaded(nodePlatform, { ...made, sheet: 9 }, png);
+  const gone = await locateSheet(nodePlatform, { ...made, sheet: 9 }, png);
   expect(gone).toMatchObject({ problem: { code: 'job/gone' } });
 });

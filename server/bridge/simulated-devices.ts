@@ -1,17 +1,17 @@
-import { expectGood, unwatched } from '../../core/base/index.ts';
+import { expectOk, unwatched } from '../../core/base/index.ts';
 import { countPdfPages } from '../../core/pdf/index.ts';
 import { encodePngImage, type RgbaImage } from '../../core/raster/index.ts';
-import type { Faults, PrintStop } from '../../core/run/index.ts';
+import type { SimulatedFaults, PrintStop } from '../../core/run/index.ts';
 import { drawnHpgl, simulatedDevices } from '../../devices/simulated/index.ts';
 import {
   nodePlatform,
-  StandInCutter,
-  StandInPrinter,
+  SimulatedNetworkCutter,
+  SimulatedNetworkPrinter,
   type PrinterStop,
 } from '../../devices/wire/index.ts';
 
 /** What the simulated devices did, the latest first. */
-export interface StandInsTold {
+export interface SimulatedDevicesState {
   readonly printer?: {
     readonly address: string;
     readonly jobs: readonly {
@@ -26,7 +26,7 @@ export interface StandInsTold {
     readonly address: string;
     readonly cuts: readonly { torn: boolean; bytes: number }[];
   };
-  readonly faults: Faults;
+  readonly faults: SimulatedFaults;
 }
 
 const STOPS: Readonly<Record<PrintStop, PrinterStop>> = {
@@ -37,21 +37,21 @@ const STOPS: Readonly<Record<PrintStop, PrinterStop>> = {
 const LOST_AFTER = 1500; // bytes of HPGL
 
 /** The simulated printer and cutter on ports of this computer, for the workshop and other programs. */
-export class StandIns {
-  private printer: StandInPrinter | undefined;
-  private cutter: StandInCutter | undefined;
-  private faults: Faults = {};
+export class SimulatedDevices {
+  private printer: SimulatedNetworkPrinter | undefined;
+  private cutter: SimulatedNetworkCutter | undefined;
+  private faults: SimulatedFaults = {};
   private printed = 0;
 
   /** Starts both on ports, where they do not run yet; on free ones where those are taken. */
   async start(ports: { printer: number; cutter: number }): Promise<void> {
     if (!this.printer) {
-      const printer = new StandInPrinter((pdf) => this.pages(pdf));
+      const printer = new SimulatedNetworkPrinter((pdf) => this.pages(pdf));
       await printer.listen(ports.printer).catch(() => printer.listen(0));
       this.printer = printer;
     }
     if (!this.cutter) {
-      const cutter = new StandInCutter();
+      const cutter = new SimulatedNetworkCutter();
       await cutter.listen(ports.cutter).catch(() => cutter.listen(0));
       this.cutter = cutter;
     }
@@ -59,7 +59,7 @@ export class StandIns {
   }
 
   /** Switches faults on and off. */
-  apply(faults: Faults): void {
+  apply(faults: SimulatedFaults): void {
     this.faults = faults;
     if (this.printer) this.printer.stop = faults.stop && STOPS[faults.stop];
     if (this.cutter) this.cutter.losesAfter = faults.lost ? LOST_AFTER : undefined;
@@ -71,7 +71,7 @@ export class StandIns {
     this.cutter = undefined;
   }
 
-  tell(): StandInsTold {
+  tell(): SimulatedDevicesState {
     const { printer, cutter, faults } = this;
     return {
       faults,
@@ -114,7 +114,7 @@ export class StandIns {
     void stop;
     const { printer } = simulatedDevices(nodePlatform, ++this.printed, faults);
     const order = { pdf, name: '', sheet: { width: 0, height: 0 } };
-    const printed = expectGood(await printer.print(order, unwatched));
+    const printed = expectOk(await printer.print(order, unwatched));
     const count = await countPdfPages(nodePlatform, pdf);
     for (let page = 0; page < count; page++) {
       const image: RgbaImage | undefined = (await printed.sheet?.(page))?.picture.image;

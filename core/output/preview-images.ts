@@ -15,22 +15,22 @@ const kept = new WeakMap<Uint8Array, { readonly width: number; readonly small: R
  * become small ones. A renderer unpacks a picture anew for each page, which takes seconds for a
  * photograph.
  */
-export async function seenSources(
+export async function withPreviewImages(
   platform: Platform,
   pages: readonly PdfPage[],
   { sources, dpi }: { sources: PdfSources; dpi: number },
 ): Promise<PdfSources> {
   const small = new Map<string, RgbaImage>();
-  for (const { id, art, bytes, width } of finerPictures(pages, sources, { dpi, worth: WORTH }))
+  for (const { id, art, bytes, width } of oversampledImages(pages, sources, { dpi, worth: WORTH }))
     try {
-      small.set(id, await shrunk(platform, art, { bytes, width }));
+      small.set(id, await downsampled(platform, art, { bytes, width }));
     } catch {
       continue; // a damaged picture is not drawn, and the proof tells it
     }
   return { ...sources, pixels: (id) => small.get(id) ?? sources.pixels?.(id) };
 }
 
-async function shrunk(
+async function downsampled(
   platform: Platform,
   art: PixelArt,
   { bytes, width }: { bytes: Uint8Array; width: number },
@@ -44,7 +44,7 @@ async function shrunk(
 }
 
 /** A picture that is finer than it is needed, and how many pixels across would do. */
-export interface FinerPicture {
+export interface OversampledImage {
   readonly id: string;
   readonly art: PixelArt;
   readonly bytes: Uint8Array;
@@ -53,12 +53,12 @@ export interface FinerPicture {
 }
 
 /** The pictures on pages that are finer than some dots per inch, by at least a factor. */
-export function finerPictures(
+export function oversampledImages(
   pages: readonly PdfPage[],
   sources: PdfSources,
   { dpi, worth }: { readonly dpi: number; readonly worth: number },
-): FinerPicture[] {
-  return [...printedWidths(pages)].flatMap(([id, printed]): FinerPicture[] => {
+): OversampledImage[] {
+  return [...printedWidths(pages)].flatMap(([id, printed]): OversampledImage[] => {
     const [art, bytes] = [sources.art(id), sources.bytes(id)];
     const width = Math.ceil((printed / 25.4) * dpi);
     const isFiner = art?.kind === 'pixels' && bytes && art.pixelWidth >= worth * width;

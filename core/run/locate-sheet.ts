@@ -1,5 +1,5 @@
 import { scanPixels } from '../art/index.ts';
-import { bad, good, type Platform, type Result } from '../base/index.ts';
+import { err, ok, type Platform, type Result } from '../base/index.ts';
 import { apply, type Affine, type Point } from '../geometry/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import { darkness, greyToRgba, shrunkImage, type RgbaImage } from '../raster/index.ts';
@@ -59,7 +59,7 @@ const STEP = 2; // mm between places that are compared
  * marks are looked for in what is then seen from above, and what is printed is compared with the sheet
  * that is expected.
  */
-export async function readLoaded(
+export async function locateSheet(
   platform: Platform,
   of: SheetOfJob,
   { bytes, name, frame, corners }: LoadedPicture,
@@ -69,15 +69,18 @@ export async function readLoaded(
   const image = pixels.value;
   const found = corners ? cornersInPixels(corners, image) : findSheetCorners(image);
   const one = await sheetPdf(platform, of);
-  if (!one) return bad('job/gone', 'This sheet is not in the job any more.', 'Choose another.');
+  if (!one) return err('job/gone', 'This sheet is not in the job any more.', 'Choose another.');
   const seen = greyToRgba(sheetFromAbove(image, found, frame, PER_MM));
   const expected = (): Promise<RgbaImage> =>
     renderPdf(platform, { pdf: one.pdf, page: 0, dpi: 25.4 / STEP });
-  return good({ ...pictureWithCorners(image, found), read: await lies(seen, one.sheet, expected) });
+  return ok({
+    ...pictureWithCorners(image, found),
+    read: await sheetToBed(seen, one.sheet, expected),
+  });
 }
 
 /** @param expected draws the sheet as it should be: asked for only where the marks are found */
-async function lies(
+async function sheetToBed(
   seen: RgbaImage,
   sheet: CompiledSheet,
   expected: () => Promise<RgbaImage>,
@@ -86,7 +89,7 @@ async function lies(
   const { map, found, residual, confidence } = registration;
   const why = whyNotTrusted(registration);
   if (why || !map)
-    return bad(
+    return err(
       'run/loaded',
       why ?? 'No marks were found in the picture.',
       'Take a sharp picture in even light with all corners in it, or set the corners by hand.',
@@ -94,12 +97,12 @@ async function lies(
   const small = shrunkImage(seen, SHOWN);
   const alike = likeness(small, await expected(), map, sheet);
   if (alike !== undefined && alike < ALIKE)
-    return bad(
+    return err(
       'run/other-sheet',
       'The marks are those of this sheet, but what is printed is not: it seems to be another one.',
       'Lay in the sheet that this step names, and take its picture.',
     );
-  return good({
+  return ok({
     flat: small,
     perMm: PER_MM / SHOWN,
     places: sheet.marks.map((mark) => apply(map, mark)),

@@ -1,7 +1,7 @@
 import {
   apply,
   boxesMeet,
-  commonOf,
+  intersectionOf,
   flatten,
   signedArea,
   strokedRegion,
@@ -17,11 +17,11 @@ const LEAST = 0.02; // share of the words' ink boxes that counts as touched
 const MOST = 0.97; // beyond that they stand on it on purpose
 
 /** Words that run into an ornament, a drawn line, a picture or a code: they stand half on it. */
-export const wordsRunInto: FindingKind = {
+export const wordsOverlap: FindingKind = {
   code: 'words-run-into',
   check: (context) =>
     allWords(context).flatMap((found): Finding[] => {
-      const met = found.piece.elements.find((other) => runsInto(found, other));
+      const met = found.piece.elements.find((other) => overlaps(found, other));
       if (!met) return [];
       const title = elementTitle(met.element, (id) => context.compiled.job.art[id]);
       return [
@@ -36,14 +36,14 @@ export const wordsRunInto: FindingKind = {
     }),
 };
 
-function runsInto(found: SetElement, other: PlacedElement): boolean {
+function overlaps(found: SetElement, other: PlacedElement): boolean {
   const { element } = other;
   if (!['ornament', 'line', 'picture', 'code'].includes(element.kind)) return false;
   if (plateBetween(found, other) || !boxesMeet(seenBox(found), wholeBox(other))) return false;
   const letters = letterBoxes(found);
   const area = areaOf(letters);
   if (area === 0) return false;
-  const share = areaOf(commonOf(letters, coverOf(other))) / area;
+  const share = areaOf(intersectionOf(letters, coverOf(other))) / area;
   return share > LEAST && share < MOST;
 }
 

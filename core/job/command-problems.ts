@@ -3,11 +3,11 @@ import { problem, valueAt, type Problem } from '../base/index.ts';
 import { issueInWords, placeInWords } from './place-in-words.ts';
 
 /** What a command was to change is not there. */
-export const gone = (what: string): Problem =>
+export const notFound = (what: string): Problem =>
   problem('job/gone', `The ${what} is no longer in this job.`, 'Choose another one.');
 
 /** A change that a job cannot take, and why. */
-export const refused = (what: string, why: string | undefined): Problem =>
+export const invalidValue = (what: string, why: string | undefined): Problem =>
   problem(
     'job/refused',
     `${what} cannot be: ${why ?? 'not allowed'}.`,
@@ -15,14 +15,14 @@ export const refused = (what: string, why: string | undefined): Problem =>
   );
 
 /** A value that its schema refuses, named by where it stands in it. */
-export function refusedBy({ issues: [first] }: z.ZodError, value?: unknown): Problem {
-  if (!first) return refused('The value', undefined);
+export function invalidBySchema({ issues: [first] }: z.ZodError, value?: unknown): Problem {
+  if (!first) return invalidValue('The value', undefined);
   const named = first.path.filter((key) => typeof key === 'string').join(' ');
-  return refused(`“${named || 'the value'}”`, issueInWords(first, valueAt(value, first.path)));
+  return invalidValue(`“${named || 'the value'}”`, issueInWords(first, valueAt(value, first.path)));
 }
 
 /** A job that would not be one any more: what of it cannot be, and why. */
-export const refusedJob = (job: unknown, issue: z.core.$ZodIssue): Problem =>
+export const invalidJob = (job: unknown, issue: z.core.$ZodIssue): Problem =>
   problem(
     'job/refused',
     `This cannot be done: ${placeInWords(job, issue.path)}: ${issueInWords(issue, valueAt(job, issue.path))}.`,

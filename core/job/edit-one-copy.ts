@@ -6,11 +6,11 @@ import { copyOf } from './copies.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { oneOffBetween, withOneOffs } from './one-offs.ts';
-import { gone } from './refusals.ts';
+import { notFound } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
 /** The job as a copy sees it: its piece is the one that the copy has. */
-export function seenByCopy(job: Job, copy: string): Job {
+export function asSeenByCopy(job: Job, copy: string): Job {
   const found = copyOf(job, copy);
   return found ? withPieceAs(job, found.piece) : job;
 }
@@ -27,14 +27,14 @@ const OF_THE_JOB = new Set([...Object.keys(LIST_COMMANDS), ...Object.keys(ONE_OF
  * Runs a command for one copy alone: it changes the piece that this copy has, and what is other then is
  * kept for the copy. What belongs to all copies, the edge and other pieces, cannot be changed so.
  */
-export function runForCopy(
+export function editOneCopy(
   job: Job,
   copy: string,
   call: CommandCall,
 ): { job: Job; label: string } | Problem {
   if (OF_THE_JOB.has(call.name)) return runCommand(job, call);
   const found = copyOf(job, copy);
-  if (!found) return gone('copy');
+  if (!found) return notFound('copy');
   // It follows no other piece while it is changed.
   const { variant, ...piece } = found.piece;
   void variant;

@@ -11,12 +11,12 @@ export function withOwnPiece(
 ): Job | Problem {
   return withPiece(job, id, (piece) => {
     if (!piece.variant) return change(piece);
-    return follows(job, piece, 'Add, delete or reorder its elements there');
+    return followsProblem(job, piece, 'Add, delete or reorder its elements there');
   });
 }
 
 /** Why something cannot be changed on a piece that follows another, and what to do on that. */
-export function follows(job: Job, piece: Piece, remedy: string): Problem {
+export function followsProblem(job: Job, piece: Piece, remedy: string): Problem {
   const base = job.pieces.find(({ id }) => id === piece.variant?.base);
   return problem(
     'job/follows',
@@ -26,7 +26,7 @@ export function follows(job: Job, piece: Piece, remedy: string): Problem {
 }
 
 /** A piece with elements put into its stack, with ids and groups of their own. */
-export function withAdded(piece: Piece, elements: readonly PieceElement[], at: number): Piece {
+export function insertElements(piece: Piece, elements: readonly PieceElement[], at: number): Piece {
   const ids = piece.elements.map(({ id }) => id);
   const groups = piece.elements.flatMap(({ group }) => group ?? []);
   const renamed = new Map<string, string>();

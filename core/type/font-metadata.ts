@@ -4,7 +4,7 @@ import type { Face } from 'harfbuzzjs';
 export type FaceStyle = 'regular' | 'italic' | 'bold' | 'bold-italic';
 
 /** What a font says of itself. */
-export interface ToldOfFont {
+export interface FontMetadata {
   /** Empty where it says none. */
   readonly family: string;
   readonly style: FaceStyle;
@@ -27,7 +27,7 @@ const NAMES = { family: 1, typographicFamily: 16 } as const;
  * Reads names, style and permissions. Of several permissions the most generous counts.
  * Source: OpenType 1.9, tables `name` and `OS/2` (fsType, fsSelection).
  */
-export function toldOf(face: Face): ToldOfFont {
+export function readFontMetadata(face: Face): FontMetadata {
   const table = face.referenceTable('OS/2');
   const os2 =
     table && table.length >= 64
@@ -46,7 +46,7 @@ export function toldOf(face: Face): ToldOfFont {
   };
 }
 
-function embeddingOf(type: number): ToldOfFont['embedding'] {
+function embeddingOf(type: number): FontMetadata['embedding'] {
   if (type & BITMAPS_ONLY) return 'none';
   if (type & EDITABLE) return 'edit';
   if (type & PREVIEW_AND_PRINT) return 'print';

@@ -1,4 +1,4 @@
-import { bad, good, type Result } from '../base/index.ts';
+import { err, ok, type Result } from '../base/index.ts';
 import {
   fitAffine,
   fitSimilarity,
@@ -15,11 +15,14 @@ const STRETCH = 0.05; // the most that they may be farther apart than the marks,
  * How a sheet lies by the places of its first marks as a hand has told them, mm from the top left
  * corner of a sheet that lies true: a similarity from two or three, an affine map from four.
  */
-export function alignedBy(marks: readonly MarkPlace[], places: readonly Point[]): Result<Affine> {
+export function alignToMarks(
+  marks: readonly MarkPlace[],
+  places: readonly Point[],
+): Result<Affine> {
   const listed = marks.map(({ x, y }) => `${x},${y}`).join('; ');
   const remedy = `Give two or more, in the marks’ order. Where the sheet lies true they are ${listed}.`;
   if (places.length < 2 || places.length > marks.length)
-    return bad(
+    return err(
       'run/align',
       `${places.length} places do not say how a sheet with ${marks.length} marks lies.`,
       remedy,
@@ -28,14 +31,14 @@ export function alignedBy(marks: readonly MarkPlace[], places: readonly Point[])
     const { x, y } = marks[at] as MarkPlace;
     return { from: { x, y }, to };
   });
-  const lies = pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
-  const off = residualOf(lies, pairs);
-  const stretched = Math.abs(Math.hypot(lies[0], lies[1]) - 1);
+  const sheetToBed = pairs.length >= 4 ? fitAffine(pairs) : fitSimilarity(pairs);
+  const off = residualOf(sheetToBed, pairs);
+  const stretched = Math.abs(Math.hypot(sheetToBed[0], sheetToBed[1]) - 1);
   if (off > FAR || stretched > STRETCH)
-    return bad(
+    return err(
       'run/align',
       `The places do not fit the marks of this sheet: they are ${off > FAR ? `${off.toFixed(1)} mm off` : 'farther apart or nearer than these'}.`,
       remedy,
     );
-  return good(lies);
+  return ok(sheetToBed);
 }

@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import { withStop, type Faults } from '../../core/run/index.ts';
-import { standInPicture, standIns, startStandIns, type StandInsTold } from '../devices/bridge.ts';
+import { withStop, type SimulatedFaults } from '../../core/run/index.ts';
+import {
+  simulatedDevicePicture,
+  simulatedDevicesState,
+  startSimulatedDevices,
+  type SimulatedDevicesState,
+} from '../devices/bridge.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import CheckRow from '../ui/CheckRow.vue';
@@ -14,7 +19,7 @@ import { useStockRoom } from './stock-room-store.ts';
 const words = texts.devices;
 const room = useStockRoom();
 const messages = useMessages();
-const told = shallowRef<StandInsTold>();
+const told = shallowRef<SimulatedDevicesState>();
 const pictures = shallowRef<readonly { says: string; url: string }[]>([]);
 const asking = ref(false);
 const CLIPPED = 8; // mm
@@ -25,16 +30,16 @@ const runs = computed(() => told.value?.printer && told.value.cutter);
 const known = computed(() =>
   room.room.printers.some(({ address }) => address === told.value?.printer?.address),
 );
-const faults = computed((): Faults => told.value?.faults ?? {});
+const faults = computed((): SimulatedFaults => told.value?.faults ?? {});
 const stop = computed({
   get: () => faults.value.stop ?? 'none',
   set: (name) => void apply(withStop(faults.value, name)),
 });
 
-async function apply(next: Faults): Promise<void> {
+async function apply(next: SimulatedFaults): Promise<void> {
   asking.value = true;
   try {
-    told.value = await startStandIns(next);
+    told.value = await startSimulatedDevices(next);
   } catch (error) {
     messages.sayError(error);
   } finally {
@@ -43,7 +48,7 @@ async function apply(next: Faults): Promise<void> {
 }
 
 async function look(): Promise<void> {
-  told.value = await standIns();
+  told.value = await simulatedDevicesState();
   const { printer, cutter } = told.value;
   const wanted = [
     ...(printer?.jobs.slice(0, SHOWN).map(({ id, name }) => ({
@@ -56,7 +61,10 @@ async function look(): Promise<void> {
     })) ?? []),
   ];
   const found = await Promise.all(
-    wanted.map(async ({ says, path }) => ({ says, url: (await standInPicture(path)) ?? '' })),
+    wanted.map(async ({ says, path }) => ({
+      says,
+      url: (await simulatedDevicePicture(path)) ?? '',
+    })),
   );
   release();
   pictures.value = found.filter(({ url }) => url);
