@@ -33,6 +33,42 @@ const upward = CORE.map((folder, index) => ({
   from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
   to: { path: `^core/(${[...CORE.slice(index + 1), 'calls'].join('|')})(/|\\.ts)` },
 }));
+// The page: a folder imports only from those before it; so do the desks of a job.
+const APP = [
+  'texts',
+  'storage',
+  'calls',
+  'ui',
+  'session',
+  'art',
+  'stock',
+  'job',
+  'shelf',
+  'ledger',
+  'shell',
+];
+const DESKS = [
+  'common',
+  'align',
+  'artwork-state',
+  'list',
+  'artwork',
+  'edge',
+  'size',
+  'stock',
+  'sheet',
+  'proof',
+  'run',
+  'ticket',
+];
+const ordered = (base, folders) =>
+  folders.slice(0, -1).map((folder, index) => ({
+    name: `${base.replace('/', '-')}-${folder}-looks-down`,
+    comment: `A folder of ${base} imports only from folders that stand before it.`,
+    severity: 'error',
+    from: { path: `^${base}/${folder}/`, pathNot: '\\.test\\.ts$' },
+    to: { path: `^${base}/(${folders.slice(index + 1).join('|')})/` },
+  }));
 const oneDoor = (name, pack, door) => ({
   name: `one-door-${name}`,
   comment: `Only ${door} imports ${pack}.`,
@@ -46,6 +82,8 @@ module.exports = {
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     { name: 'unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
     ...upward,
+    ...ordered('app', APP),
+    ...ordered('app/job', DESKS),
     {
       name: 'past-the-index',
       comment: 'A core domain is entered by its index.ts.',

@@ -5,6 +5,21 @@ import { defineConfig, globalIgnores } from 'eslint/config';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
+/** A component that imports more modules is several. */
+const MOST_IMPORTS = 25;
+const few = {
+  create: (context) => ({
+    Program({ body }) {
+      const imports = body.filter(({ type }) => type === 'ImportDeclaration');
+      if (imports.length > MOST_IMPORTS)
+        context.report({
+          node: imports[MOST_IMPORTS],
+          message: `More than ${MOST_IMPORTS} modules: split the component.`,
+        });
+    },
+  }),
+};
+
 export default defineConfig([
   globalIgnores(['dist/**', 'node_modules/**', '.cache/**', '.e2e-out/**']),
   js.configs.recommended,
@@ -20,6 +35,11 @@ export default defineConfig([
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
     },
+  },
+  {
+    files: ['app/**/*.vue'],
+    plugins: { own: { rules: { 'few-imports': few } } },
+    rules: { 'own/few-imports': 'error' },
   },
   {
     // Words on screen stand in `app/texts/`.

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { useDropAnywhere } from './drops/drop-anywhere.ts';
+import { useDropAnywhere } from './shell/drop-anywhere.ts';
 import MessageBar from './ui/MessageBar.vue';
-import TopBar from './ui/TopBar.vue';
+import TopBar from './shell/TopBar.vue';
 
 useDropAnywhere();
 const route = useRoute();

@@ -13,7 +13,7 @@ import SelectRow from '../ui/SelectRow.vue';
 import { useSettings } from '../ui/settings-store.ts';
 import ArtPicture from './ArtPicture.vue';
 import { useDrawer } from './drawer-store.ts';
-import { PICTURE_FILES } from './picture-files.ts';
+import { PICTURE_FILES } from '../ui/picture-files.ts';
 
 /** What is known of a picture of the drawer, and what can be done with it. */
 const props = defineProps<{ entry: UsedArt }>();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onBeforeUnmount, watch } from 'vue';
 import { texts } from '../texts/index.ts';
-import { useJobStore } from './store/job-store.ts';
-import { useJobKeys } from './job-keys.ts';
+import { useJobStore } from '../session/job-store.ts';
+import { useJobKeys } from './common/job-keys.ts';
 import JobTicket from './ticket/JobTicket.vue';
 
 const props = defineProps<{ id: string }>();

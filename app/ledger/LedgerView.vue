@@ -2,11 +2,11 @@
 import { mdiClose } from '@mdi/js';
 import { computed, onMounted, ref, watch } from 'vue';
 import { byPack, costPerGood, goodOf, ledgerCsv, type RunRecord } from '../../core/run/index.ts';
-import { loadFor } from '../job/store/page-resources.ts';
-import PieceThumbnail from '../shelf/PieceThumbnail.vue';
-import { useShelf } from '../shelf/shelf-store.ts';
-import EmptyRoom from '../stock/EmptyRoom.vue';
-import { useStockRoom } from '../stock/stock-room-store.ts';
+import { loadFor } from '../session/page-resources.ts';
+import PieceThumbnail from '../session/PieceThumbnail.vue';
+import { useShelf } from '../session/shelf-store.ts';
+import EmptyState from '../ui/EmptyState.vue';
+import { useStockRoom } from '../session/stock-room-store.ts';
 import { download, forgetRun, keepRun } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import ChoiceRow from '../ui/ChoiceRow.vue';
@@ -75,7 +75,7 @@ async function forget(run: RunRecord): Promise<void> {
 <template>
   <main class="ledger">
     <h1 class="visually-hidden">{{ words.title }}</h1>
-    <EmptyRoom
+    <EmptyState
       v-if="shelf.ready && finished.length === 0"
       :says="words.empty"
       :action="words.toShelf"

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Beginning } from '../../core/job/index.ts';
 import { trySize, usualThing } from '../../core/things/index.ts';
-import { thingPicture } from '../job/size/pictures/index.ts';
+import { thingPicture } from '../ui/thing-pictures/index.ts';
 
 /** A small drawing of what is being labelled: the one of the size desk without its measurements. */
 const props = defineProps<{ beginning: Beginning }>();

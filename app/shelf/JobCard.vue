@@ -5,12 +5,12 @@ import { arrange } from '../../core/sheet/index.ts';
 import type { Job } from '../../core/job/index.ts';
 import { texts } from '../texts/index.ts';
 import { dayOf } from '../ui/dates.ts';
-import { loadFor } from '../job/store/page-resources.ts';
+import { loadFor } from '../session/page-resources.ts';
 import { useMessages } from '../ui/messages-store.ts';
 import { useSettings } from '../ui/settings-store.ts';
-import { sizeFact } from '../job/ticket/ticket-lines.ts';
-import PieceThumbnail from './PieceThumbnail.vue';
-import { useShelf } from './shelf-store.ts';
+import { sizeFact } from '../session/ticket-lines.ts';
+import PieceThumbnail from '../session/PieceThumbnail.vue';
+import { useShelf } from '../session/shelf-store.ts';
 
 const props = defineProps<{
   job: Job;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { UnreadJob } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
-import { useShelf } from './shelf-store.ts';
+import { useShelf } from '../session/shelf-store.ts';
 
 /** A job that cannot be opened: why, and what can be done with it. */
 defineProps<{ job: UnreadJob }>();

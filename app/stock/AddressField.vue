@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { confirmDevice, isConfirmed, type DeviceKind } from '../devices/bridge.ts';
+import { confirmDevice, isConfirmed, type DeviceKind } from '../session/bridge.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 

@@ -10,7 +10,7 @@ import NumberRow from '../ui/NumberRow.vue';
 import SelectRow from '../ui/SelectRow.vue';
 import MaterialTestPanel from './MaterialTestPanel.vue';
 import PackRows from './PackRows.vue';
-import { useStockRoom } from './stock-room-store.ts';
+import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** A material with all that is known of it, to be changed. */
 const props = defineProps<{ material: Material }>();

@@ -10,7 +10,7 @@ import {
   type TestCell,
 } from '../../core/testprint/index.ts';
 import { calls } from '../calls/index.ts';
-import { cutOn } from '../devices/bridge.ts';
+import { cutOn } from '../session/bridge.ts';
 import { download } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import ChoicesRow from '../ui/ChoicesRow.vue';
@@ -19,7 +19,7 @@ import { useMessages } from '../ui/messages-store.ts';
 import NumberRow from '../ui/NumberRow.vue';
 import OverlayPanel from '../ui/OverlayPanel.vue';
 import SelectRow from '../ui/SelectRow.vue';
-import { useStockRoom } from './stock-room-store.ts';
+import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** A grid of squares at stepped force and speed on a spare piece: the one that peels cleanly is kept. */
 const props = defineProps<{ material: Material }>();

@@ -11,7 +11,7 @@ import {
 } from '../../core/stock/index.ts';
 import { formatLength } from '../../core/units/index.ts';
 import { calls } from '../calls/index.ts';
-import { useShelf } from '../shelf/shelf-store.ts';
+import { useShelf } from '../session/shelf-store.ts';
 import { download } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
@@ -20,7 +20,7 @@ import { shapeWords } from '../ui/shape-words.ts';
 import { useMessages } from '../ui/messages-store.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { sheetSize } from './stock-words.ts';
-import { useStockRoom } from './stock-room-store.ts';
+import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** A sheet of the Stock room: its measures, and what can be done with it. */
 const props = defineProps<{ stock: Stock }>();

@@ -6,14 +6,14 @@ import {
   simulatedDevicesState,
   startSimulatedDevices,
   type SimulatedDevicesState,
-} from '../devices/bridge.ts';
+} from '../session/bridge.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import CheckRow from '../ui/CheckRow.vue';
 import FactRow from '../ui/FactRow.vue';
 import { useMessages } from '../ui/messages-store.ts';
 import SelectRow from '../ui/SelectRow.vue';
-import { useStockRoom } from './stock-room-store.ts';
+import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** The simulated printer and cutter: started, made to fail, and looked at. */
 const words = texts.devices;

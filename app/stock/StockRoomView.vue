@@ -2,29 +2,22 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { MATT_PAPER, type Stock } from '../../core/stock/index.ts';
-import { useHandedFiles } from '../drops/handed-files.ts';
+import { useHandedFiles } from '../session/handed-files.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import { texts } from '../texts/index.ts';
 import BenchLayout from '../ui/BenchLayout.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
 import CutterBench from './cutters/CutterBench.vue';
-import CutterCards from './cutters/CutterCards.vue';
-import EmptyRoom from './EmptyRoom.vue';
-import MaterialCard from './MaterialCard.vue';
+import EmptyState from '../ui/EmptyState.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
-import OwnDiscCard from './OwnDiscCard.vue';
-import OwnPlainCard from './OwnPlainCard.vue';
-import SheetCard from './SheetCard.vue';
 import PrinterBench from './printers/PrinterBench.vue';
-import PrinterCards from './printers/PrinterCards.vue';
 import { usePrinterEditor } from './printers/printer-editor.ts';
+import RoomCards from './RoomCards.vue';
 import { roomGroups } from './room-groups.ts';
 import { materialNote, supplyFact } from './stock-words.ts';
-import SimulatedDevicesCard from './SimulatedDevicesCard.vue';
 import StockOffers from './StockOffers.vue';
 import StockSearch from './StockSearch.vue';
-import { useStockRoom } from './stock-room-store.ts';
-import SupplyCard from './SupplyCard.vue';
+import { useStockRoom } from '../session/stock-room-store.ts';
 import SupplySheets from './SupplySheets.vue';
 import TemplateBench from './template/TemplateBench.vue';
 import TemplateCards from './template/TemplateCards.vue';
@@ -202,7 +195,7 @@ function measureAgain(stock: Stock): void {
             :chosen="supply?.id"
             @choose="open = $event.supply.id"
           />
-          <EmptyRoom
+          <EmptyState
             v-else
             :says="words.supply.empty"
             :action="words.supply.toSheets"
@@ -220,20 +213,20 @@ function measureAgain(stock: Stock): void {
         @done="keepDescribed"
         @cancel="describing = false"
       />
-      <template v-else-if="sheet">
-        <SheetCard
-          :stock="sheet"
-          @put-on-hand="putOnHand(sheet)"
-          @measure-again="measureAgain(sheet)"
-        />
-        <OwnDiscCard v-if="part === 'discs'" @keep="keepSheet" />
-        <OwnPlainCard v-else @keep="keepSheet" />
-      </template>
-      <MaterialCard v-else-if="material" :material="material" @open="open = $event" />
-      <PrinterCards v-else-if="printer" :printer="printer" :editor="measuring" />
-      <CutterCards v-else-if="cutter" :cutter="cutter" />
-      <SupplyCard v-else-if="supply" :supply="supply" />
-      <SimulatedDevicesCard v-if="!describing && (part === 'printers' || part === 'cutters')" />
+      <RoomCards
+        v-else
+        v-model:open="open"
+        :part="part"
+        :sheet="sheet"
+        :material="material"
+        :printer="printer"
+        :measuring="measuring"
+        :cutter="cutter"
+        :supply="supply"
+        @put-on-hand="putOnHand"
+        @measure-again="measureAgain"
+        @keep-sheet="keepSheet"
+      />
     </template>
   </BenchLayout>
 </template>

@@ -9,7 +9,7 @@ import NumberRow from '../ui/NumberRow.vue';
 import { useSettings } from '../ui/settings-store.ts';
 import MaterialFacts from './MaterialFacts.vue';
 import PackRows from './PackRows.vue';
-import { useStockRoom } from './stock-room-store.ts';
+import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** What is on hand of a sheet: packs, loose ones, what they are made of and what they cost. */
 const props = defineProps<{ supply: Supply }>();

@@ -4,7 +4,7 @@ import { pathData } from '../../core/drawing/index.ts';
 import { shapePath } from '../../core/shape/index.ts';
 import { spotPlaces, supplySheets, type Supply } from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
-import { useStockRoom } from './stock-room-store.ts';
+import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** The started sheets of a supply; a click on a label says that it is gone, or there after all. */
 const props = defineProps<{ supply: Supply }>();

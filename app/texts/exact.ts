@@ -1,5 +1,3 @@
-import type { Outcome } from '../job/align/align.ts';
-
 /** Words of placing exactly, and of several elements together. */
 export const exact = {
   name: 'Name',
@@ -19,7 +17,7 @@ export const exact = {
     bottoms: 'Bottoms in line',
     'gaps-across': 'Equal gaps across',
     'gaps-down': 'Equal gaps down',
-  } satisfies Record<Outcome, string>,
+  },
   outcomesOfOne: {
     lefts: 'To the left edge',
     'middles-across': 'To the middle, across',
@@ -29,7 +27,7 @@ export const exact = {
     bottoms: 'To the bottom edge',
     'gaps-across': 'Equal gaps across',
     'gaps-down': 'Equal gaps down',
-  } satisfies Record<Outcome, string>,
+  },
   align: 'Bring into line',
   alignHint: 'Point at one to see it first.',
   group: 'Group',

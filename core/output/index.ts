@@ -1,17 +1,10 @@
 export { cutDxf } from './dxf.ts';
 export { formPlaceholders, type FormChoices } from './form-fields.ts';
 export { cutSvg } from './cut-svg.ts';
-export {
-  exportFiles,
-  FORMATS,
-  formPdf,
-  USUAL_CHOICES,
-  type ExportChoices,
-  pdfSources,
-  printPdf,
-  type Format,
-  type MadeFile,
-} from './export.ts';
+export { USUAL_CHOICES, type ExportChoices } from './choices.ts';
+export { exportFiles, type MadeFile } from './export.ts';
+export { FORMATS, type Format } from './formats/index.ts';
+export { formPdf, pdfSources, printPdf } from './print-pdf.ts';
 export { cutHpgl, HPGL_PENS, HPGL_UNITS, toldSetting } from './hpgl.ts';
 export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 export { parsePages } from './pages.ts';

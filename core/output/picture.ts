@@ -5,7 +5,7 @@ import { translation } from '../geometry/index.ts';
 import type { CompiledJob, JobResources } from '../job/index.ts';
 import { renderPdf, type PageImage } from '../pdf/index.ts';
 import type { CompiledPiece } from '../piece/index.ts';
-import { pdfSources } from './export.ts';
+import { pdfSources } from './print-pdf.ts';
 import { writePdf } from './pdf/index.ts';
 
 /** Shapes as pixels: drawn on a page of their size that is clear where nothing is. */

@@ -14,7 +14,7 @@ import type { Box } from '../../../core/geometry/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
-import { useShownSteps } from '../shown-steps.ts';
+import { useShownSteps } from '../common/shown-steps.ts';
 import { movesTo, OUTCOMES, type Movable, type Moves, type Outcome } from './align.ts';
 
 /** Bringing things into line; what is pointed at is shown before it is done. */

@@ -5,7 +5,7 @@ import type { CommandCall } from '../../../core/job/index.ts';
 import { seenBox } from '../../../core/piece/index.ts';
 import type { Movable, Moves } from '../align/align.ts';
 import AlignRow from '../align/AlignRow.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** Bringing the chosen elements into line, as they stand without a preview; those of a group are one. */
 const props = defineProps<{ desk: DeskState }>();

@@ -7,27 +7,28 @@ import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import ColorSlots from './fill/ColorSlots.vue';
 
 /** What a code says and how it looks, with what scanners need. */
-const props = defineProps<{ desk: DeskState; code: Code }>();
+const props = defineProps<{ desk: DeskState; element: Code }>();
+const code = computed(() => props.element);
 const words = texts.ornaments;
 /** What it says on the copy that is shown: the row of a list may fill it. */
 const made = computed(() => {
-  const shown = props.desk.compiled.value?.elements.find(({ element }) => element === props.code);
-  return shown?.compiled.code?.made ?? tryEncode(props.code.symbology, props.code.text);
+  const shown = props.desk.compiled.value?.elements.find(({ element }) => element === code.value);
+  return shown?.compiled.code?.made ?? tryEncode(code.value.symbology, code.value.text);
 });
 const trouble = computed(() => (made.value.ok ? undefined : made.value.problem));
-const layout = computed(() => findCodeLayout(props.code, made.value));
-const isQr = computed(() => props.code.symbology === 'qr');
+const layout = computed(() => findCodeLayout(code.value, made.value));
+const isQr = computed(() => code.value.symbology === 'qr');
 const slots = computed(() => [
-  { key: 'color', label: words.ink, color: props.code.color },
-  { key: 'ground', label: words.codeGround, color: props.code.ground, none: words.noCodeGround },
+  { key: 'color', label: words.ink, color: code.value.color },
+  { key: 'ground', label: words.codeGround, color: code.value.ground, none: words.noCodeGround },
 ]);
 
 function turn(symbology: Symbology): void {
-  const { width, height } = props.code;
+  const { width, height } = code.value;
   const square = symbology === 'qr';
   const wasSquare = isQr.value;
   props.desk.change({

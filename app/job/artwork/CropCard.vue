@@ -9,8 +9,8 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import NumberRow from '../../ui/NumberRow.vue';
-import ShapeChoice from '../edge/ShapeChoice.vue';
-import type { DeskState } from './desk-state.ts';
+import ShapeChoice from '../../ui/ShapeChoice.vue';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** The whole picture with its frame over it: the frame is moved, and what it shows follows. */
 const props = defineProps<{ desk: DeskState; picture: Picture; art: Art }>();

@@ -4,7 +4,7 @@ import type { Box } from '../../../core/geometry/index.ts';
 import { seenBoxOf } from '../../../core/piece/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import type { ElementGestures } from './gestures.ts';
 
 /** While something moves: what it snaps to, equal gaps, and how far it is from the nearer sides. */

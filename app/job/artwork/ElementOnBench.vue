@@ -2,8 +2,8 @@
 import { computed } from 'vue';
 import { elementTitle, type PlacedElement } from '../../../core/piece/index.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
-import type { DeskState } from './desk-state.ts';
+import { pageSources, resourceVersion } from '../../session/page-resources.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import type { ElementGestures } from './gestures.ts';
 import type { Typing } from './words/typing.ts';
 

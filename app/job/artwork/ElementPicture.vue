@@ -2,7 +2,7 @@
 import { boxAbout, grown } from '../../../core/geometry/index.ts';
 import type { CompiledElement } from '../../../core/piece/index.ts';
 import { drawnBox, useDrawnPicture } from '../../ui/drawn-picture.ts';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 
 /** What is to be seen of an element: of words only the letters, as their circle may be large. */
 const props = defineProps<{ compiled: CompiledElement }>();

@@ -2,7 +2,7 @@
 import { mdiEyeOffOutline } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import { elementTitle, type PieceElement } from '../../../core/piece/index.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import ElementPicture from './ElementPicture.vue';
 import { texts } from '../../texts/index.ts';
 

@@ -5,7 +5,7 @@ import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import TrueSizePanel from './TrueSizePanel.vue';
 
 /** The grid, measuring, the true size of this screen, and other ways of seeing. */

@@ -3,9 +3,9 @@ import { computed } from 'vue';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import type { Guides } from './guides.ts';
-import type { Guide } from './snap.ts';
+import type { Guide } from '../align/snap.ts';
 
 /** The guides of the piece, as long as the bench is; the one that moves says where it stands. */
 const props = defineProps<{ desk: DeskState; guides: Guides; px: number }>();

@@ -14,7 +14,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
 import AlignElements from './AlignElements.vue';
 import CombineRow from './combined/CombineRow.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** What can be done with several elements together. */
 const props = defineProps<{ desk: DeskState }>();

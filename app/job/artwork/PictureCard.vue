@@ -3,26 +3,23 @@ import { computed } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
 import { findPictureDpi, type Picture } from '../../../core/piece/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
-import { chooseFiles } from '../../storage/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { PICTURE_FILES } from '../../art/picture-files.ts';
 import CropCard from './CropCard.vue';
-import type { DeskState } from './desk-state.ts';
+import { useTakeFiles } from './take-files.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import { texts } from '../../texts/index.ts';
 
-const props = defineProps<{ desk: DeskState; picture: Picture }>();
-const emit = defineEmits<{ replace: [files: File[]]; prepare: [art: string] }>();
+const props = defineProps<{ desk: DeskState; element: Picture }>();
+const picture = computed(() => props.element);
 const settings = useSettings();
-const art = computed(() => props.desk.store.job?.art[props.picture.art]);
-const dpi = computed(() => art.value && findPictureDpi(props.picture, art.value));
+const { preparing } = props.desk;
+const { choosePictures } = useTakeFiles(props.desk);
+const art = computed(() => props.desk.store.job?.art[picture.value.art]);
+const dpi = computed(() => art.value && findPictureDpi(picture.value, art.value));
 const own = computed(() => art.value && artSize(art.value));
-
-async function replace(): Promise<void> {
-  emit('replace', await chooseFiles(PICTURE_FILES));
-}
 </script>
 
 <template>
@@ -44,10 +41,10 @@ async function replace(): Promise<void> {
       ><span>{{ dpi ? `${Math.round(dpi)} dpi` : texts.art.vector }}</span></FactRow
     >
     <p class="does">
-      <button v-if="art" class="link" type="button" @click="emit('prepare', art.id)">
+      <button v-if="art" class="link" type="button" @click="preparing = art.id">
         {{ texts.artwork.prepare }}
       </button>
-      <button class="link" type="button" @click="replace">
+      <button class="link" type="button" @click="choosePictures(picture.id)">
         {{ texts.artwork.replaceThePicture }}
       </button>
     </p>

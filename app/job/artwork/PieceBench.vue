@@ -1,10 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { shapePath, type NodePlace } from '../../../core/shape/index.ts';
-import { ringsPath } from '../../../core/geometry/index.ts';
-import { edgeCut } from '../../../core/sheet/index.ts';
-import { elementMap } from '../../../core/piece/index.ts';
 import BenchRulers from '../../ui/BenchRulers.vue';
 import { useBenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
@@ -12,19 +8,19 @@ import { rectOf } from '../../ui/rect-of.ts';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
-import type { DeskState } from './desk-state.ts';
+import { pageSources, resourceVersion } from '../../session/page-resources.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import DistanceLabels from './DistanceLabels.vue';
 import ElementOnBench from './ElementOnBench.vue';
 import { useElementGestures } from './gestures.ts';
-import SelectionFrame from './SelectionFrame.vue';
+import SelectionLayer from './SelectionLayer.vue';
 import { texts } from '../../texts/index.ts';
 import BenchGrid from '../../ui/BenchGrid.vue';
-import NodeHandles from '../NodeHandles.vue';
 import { useAreaSelection } from './area-selection.ts';
 import GuideLayer from './GuideLayer.vue';
 import { useGuides } from './guides.ts';
 import MeasureLayer from './MeasureLayer.vue';
+import PieceLines from './PieceLines.vue';
 import { useLineGestures } from './lines/line-gestures.ts';
 import TypingLayer from './words/TypingLayer.vue';
 import { useTyping } from './words/typing.ts';
@@ -33,7 +29,6 @@ import { useTyping } from './words/typing.ts';
 const props = defineProps<{ desk: DeskState }>();
 const settings = useSettings();
 const seen = useSeenAs();
-const { point } = props.desk;
 const svg = ref<SVGSVGElement | null>(null);
 const compiled = computed(() => props.desk.compiled.value);
 const frame = () => {
@@ -56,11 +51,6 @@ const typing = useTyping(props.desk, bench);
 const area = useAreaSelection(props.desk, bench);
 const guides = useGuides(props.desk, bench);
 const lines = useLineGestures(props.desk, bench);
-/** The drawn line whose points can be moved. */
-const bent = computed(() => {
-  const one = props.desk.only.value;
-  return one?.kind === 'line' && !one.locked ? one : undefined;
-});
 const view = computed(() => bench.view.value);
 const px = computed(() => 1 / view.value.scale);
 const paper = computed(frame);
@@ -75,15 +65,6 @@ const sheet = computed(() => {
     transform: `translate(${x + left * scale}px, ${y + top * scale}px)`,
   };
 });
-const cut = computed(() => {
-  const plan = props.desk.store.job?.plan;
-  return compiled.value && plan ? edgeCut(compiled.value, plan) : 'kiss';
-});
-const ring = computed(() =>
-  compiled.value
-    ? pathData(compiled.value.bleed) + pathData(shapePath(compiled.value.piece.edge))
-    : '',
-);
 /** Where the unseen field stands, so that an input method opens beside the caret. */
 const fieldAt = computed(() => {
   const { words } = typing;
@@ -96,10 +77,6 @@ function press(event: PointerEvent): void {
   if ((event.target as Element).closest('[data-grip]')) return;
   if (event.shiftKey) area.start(event);
   else props.desk.clear();
-}
-
-function choosePoint(place: NodePlace): void {
-  point.value = place;
 }
 
 defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
@@ -133,40 +110,11 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
           :typing="typing"
         />
       </g>
-      <path class="bleed" :d="ring" />
-      <path
-        v-if="compiled.kissCuts.length"
-        class="kiss"
-        :d="pathData(ringsPath(compiled.kissCuts))"
-      />
-      <path :class="cut" :d="pathData(compiled.trim)" />
-      <path
-        v-for="(fold, index) in desk.folds.value"
-        :key="`fold${index}`"
-        class="fold"
-        :d="`M${fold.map(({ x, y }) => `${x} ${y}`).join('L')}`"
-      />
+      <PieceLines :desk="desk" />
       <BenchGrid v-if="settings.grid" :frame="paper" :step="settings.grid" />
       <path class="safe" :d="pathData(compiled.safe)" />
       <GuideLayer :desk="desk" :guides="guides" :px="px" />
-      <SelectionFrame
-        v-for="element in desk.elements.value"
-        :key="element.id"
-        :element="element"
-        :px="px"
-        :grips="desk.only.value !== undefined && !element.locked"
-        @turn="gestures.startTurn($event, element)"
-        @resize="(event, corner) => gestures.startResize(event, element, corner)"
-      />
-      <NodeHandles
-        v-if="bent"
-        :rings="[bent.nodes]"
-        :map="elementMap(bent)"
-        :px="px"
-        :point="point"
-        @choose="choosePoint"
-        @press="(event, place, side) => bent && lines.startNode(event, bent, place, side)"
-      />
+      <SelectionLayer :desk="desk" :gestures="gestures" :lines="lines" :px="px" />
       <TypingLayer :typing="typing" :px="px" />
       <rect v-if="area.box.value" class="area" v-bind="rectOf(area.box.value)" />
       <MeasureLayer v-if="desk.measuring.value" :bench="bench" :px="px" />
@@ -247,15 +195,6 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
   padding: 0;
   opacity: 0;
   resize: none;
-  pointer-events: none;
-}
-.bleed {
-  fill: var(--apricot);
-  fill-opacity: 0.3;
-  fill-rule: evenodd;
-  stroke: var(--apricot);
-  stroke-width: 1px;
-  vector-effect: non-scaling-stroke;
   pointer-events: none;
 }
 </style>

@@ -24,7 +24,7 @@ import IconButton from '../../ui/IconButton.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import AlignElements from './AlignElements.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import { anchored, anchorOf, turnedAbout, type Anchor } from './anchor.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -238,13 +238,13 @@ function rename(event: Event): void {
       <IconButton
         :icon="mdiPaletteSwatchOutline"
         :name="words.copyLook"
-        @click="desk.copyLook(element)"
+        @click="desk.copyStyle(element)"
       />
       <IconButton
         :icon="mdiFormatPaint"
         :name="words.pasteLook"
-        :disabled="!desk.look.value"
-        @click="desk.pasteLook()"
+        :disabled="!desk.copiedStyle.value"
+        @click="desk.pasteStyle()"
       />
       <IconButton
         :icon="mdiContentDuplicate"

@@ -6,25 +6,26 @@ import { plainShape, shapeSize, type BoxedKind } from '../../../core/shape/index
 import CardPanel from '../../ui/CardPanel.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import type { DeskState } from './desk-state.ts';
-import ShapeChoice from '../edge/ShapeChoice.vue';
+import type { DeskState } from '../artwork-state/desk-state.ts';
+import ShapeChoice from '../../ui/ShapeChoice.vue';
 import FillPicker from './fill/FillPicker.vue';
 import StrokeRows from './StrokeRows.vue';
 import { texts } from '../../texts/index.ts';
 
-const props = defineProps<{ desk: DeskState; plate: Plate }>();
+const props = defineProps<{ desk: DeskState; element: Plate }>();
+const plate = computed(() => props.element);
 const radius = computed(() =>
-  props.plate.shape.kind === 'rectangle' ? props.plate.shape.radius : undefined,
+  plate.value.shape.kind === 'rectangle' ? plate.value.shape.radius : undefined,
 );
 
 function reshape(kind: BoxedKind): void {
-  const { width, height } = shapeSize(props.plate.shape);
+  const { width, height } = shapeSize(plate.value.shape);
   const radius = Math.min(width, height) / 6;
   props.desk.change({ shape: plainShape(kind, width, height, radius) });
 }
 
 const filled = (color: Fill | null): Plate['fill'] =>
-  color === null ? null : { color, opacity: props.plate.fill?.opacity ?? 1 };
+  color === null ? null : { color, opacity: plate.value.fill?.opacity ?? 1 };
 
 function fill(color: Fill | null, key?: string, art?: Art): void {
   props.desk.change({ fill: filled(color) }, key, art);
@@ -32,7 +33,7 @@ function fill(color: Fill | null, key?: string, art?: Art): void {
 
 /** The space between two lines along the edge; no width is a line alone. */
 function band(width: number): void {
-  const { rim, line: edge, fill: inside } = props.plate;
+  const { rim, line: edge, fill: inside } = plate.value;
   if (!rim) return;
   const { inset } = rim;
   props.desk.change(

@@ -9,7 +9,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import ShownWays, { type ShownWay } from './ShownWays.vue';
 
 /** How well the chosen words can be read where they stand, and what would help. */

@@ -7,7 +7,7 @@ import CheckRow from '../../ui/CheckRow.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** How often an element is drawn: around a point, in a row, or mirrored. */
 const props = defineProps<{ desk: DeskState; element: PieceElement }>();

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useId } from 'vue';
 import { WAYS_SEEN } from '../../../core/color/index.ts';
-import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
+import PieceThumbnail from '../../session/PieceThumbnail.vue';
 import { texts } from '../../texts/index.ts';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
 import SidePanel from '../../ui/SidePanel.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** The piece in print, in grey and as colour-blind people see it, to choose how the desk shows it. */
 defineProps<{ desk: DeskState }>();

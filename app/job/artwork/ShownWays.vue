@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { CommandCall, Job } from '../../../core/job/index.ts';
-import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
-import { useShownSteps } from '../shown-steps.ts';
-import type { DeskState } from './desk-state.ts';
+import PieceThumbnail from '../../session/PieceThumbnail.vue';
+import { useShownSteps } from '../common/shown-steps.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** Something that can be done, with the job as it would be and what is said below its picture. */
 export interface ShownWay {

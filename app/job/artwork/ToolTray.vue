@@ -14,8 +14,8 @@ import {
 } from '@mdi/js';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
-import type { DeskState } from './desk-state.ts';
-import { newCode, newPlate, newRing } from './new-elements.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
+import { newCode, newPlate, newRing } from '../artwork-state/new-elements.ts';
 
 /** What can be added to the piece. */
 type Panel = 'ornaments' | 'start';

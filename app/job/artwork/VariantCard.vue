@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** What a piece that follows another has of its own: all of it, or on the chosen elements. */
 const props = defineProps<{ desk: DeskState }>();

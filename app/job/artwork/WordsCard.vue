@@ -16,25 +16,26 @@ import FactRow from '../../ui/FactRow.vue';
 import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import { texts } from '../../texts/index.ts';
 import WordsPathRows from './words/WordsPathRows.vue';
 
 /** What words say and how they are set; of several texts the first is shown and all are changed. */
-const props = defineProps<{ desk: DeskState; words: Words }>();
-defineEmits<{ faces: []; list: [] }>();
+const props = defineProps<{ desk: DeskState; element: Words }>();
+const words = computed(() => props.element);
+const { listOpen, panel } = props.desk;
 const field = ref<HTMLTextAreaElement | null>(null);
 const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 const several = computed(() => props.desk.elements.value.length > 1);
 const set = computed(
   () =>
-    props.desk.compiled.value?.elements.find(({ element }) => element.id === props.words.id)
+    props.desk.compiled.value?.elements.find(({ element }) => element.id === words.value.id)
       ?.compiled.words,
 );
-const came = computed(() => set.value?.size ?? props.words.size);
-const wraps = computed(() => props.words.fit === 'wrap' || props.words.fit === 'wrap-shrink');
-const lines = computed(() => wraps.value || props.words.text.includes('\n'));
-const face = computed(() => findFace(props.words.typeface, props.desk.store.typefaces));
+const came = computed(() => set.value?.size ?? words.value.size);
+const wraps = computed(() => words.value.fit === 'wrap' || words.value.fit === 'wrap-shrink');
+const lines = computed(() => wraps.value || words.value.text.includes('\n'));
+const face = computed(() => findFace(words.value.typeface, props.desk.store.typefaces));
 const style = computed<FaceStyle>(() => face.value?.style ?? 'regular');
 const cuts = computed(() => face.value?.family.faces ?? {});
 const bold = computed(() => style.value.startsWith('bold'));
@@ -53,29 +54,29 @@ function cut(isBold: boolean, isItalic: boolean): void {
 
 function type(event: Event): void {
   const text = (event.target as HTMLTextAreaElement).value;
-  const { nudges, text: before } = props.words;
+  const { nudges, text: before } = words.value;
   const moved = nudges ? { nudges: [...movedNudges(nudges, before, text)] } : {};
   props.desk.change({ text, ...moved }, 'type');
 }
 
 /** Puts a placeholder where the caret is, or at the end. */
 function insert(placeholder: string): void {
-  const { text } = props.words;
+  const { text } = words.value;
   const at = field.value?.selectionEnd ?? text.length;
   props.desk.change({ text: `${text.slice(0, at)}${placeholder}${text.slice(at)}` });
 }
 
 /** Words wrap in a room; a room of one line is made higher for them. */
 function fit(value: Words['fit']): void {
-  const { leading, size } = props.words;
+  const { leading, size } = words.value;
   const three = Math.round(size * leading * 3 * 3.528) / 10;
-  const higher = value.startsWith('wrap') && props.words.height < three * 0.6;
+  const higher = value.startsWith('wrap') && words.value.height < three * 0.6;
   props.desk.change({ fit: value, ...(higher ? { height: three, balanced: true } : {}) });
 }
 
 /** Small print: each line is an item, and all of it is set as large as its room takes. */
 function setList(on: boolean): void {
-  const { size, least } = props.words;
+  const { size, least } = words.value;
   props.desk.change(
     on
       ? {
@@ -134,14 +135,16 @@ watch(props.desk.cardTyping, async () => {
       >
         {{ column }}
       </button>
-      <button class="link" type="button" @click="$emit('list')">{{ texts.list.open }}</button>
+      <button class="link" type="button" @click="listOpen = true">
+        {{ texts.list.open }}
+      </button>
     </p>
     <div class="typeface">
       <button
         class="well face"
         type="button"
         :aria-label="texts.words.chooseFace"
-        @click="$emit('faces')"
+        @click="panel = 'faces'"
       >
         {{ face?.family.name ?? words.typeface }}
       </button>

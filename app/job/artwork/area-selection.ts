@@ -2,7 +2,7 @@ import { shallowRef } from 'vue';
 import { boxesMeet, boxOf, type Box } from '../../../core/geometry/index.ts';
 import { seenBox } from '../../../core/piece/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** Chooses what stands in an area that is drawn over the bench with Shift held. */
 export function useAreaSelection(desk: DeskState, bench: BenchControls) {

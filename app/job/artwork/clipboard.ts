@@ -1,7 +1,8 @@
+import { onBeforeUnmount } from 'vue';
 import * as z from 'zod';
 import { artSchema, type Art } from '../../../core/art/index.ts';
 import { artOfElement, elementSchema, type PieceElement } from '../../../core/piece/index.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 const TYPE = 'application/x-little-peel-elements';
 const copiedSchema = z.object({
@@ -12,8 +13,14 @@ const copiedSchema = z.object({
 });
 const STEP = 3; // mm to the right and down, where a copy would cover what it was taken from
 
-/** Copying elements to other places, pieces and jobs by the clipboard. */
-export function useClipboard(desk: DeskState) {
+const inField = (event: Event): boolean =>
+  Boolean((event.target as Element).closest?.('input, textarea, select'));
+
+/**
+ * Copying elements to other places, pieces and jobs by the clipboard.
+ * @param pasteOther takes what is pasted and is no element
+ */
+export function useClipboard(desk: DeskState, pasteOther: (event: ClipboardEvent) => void): void {
   const key = (): string => `${desk.store.job?.id ?? ''}/${desk.piece.value?.id ?? ''}`;
 
   /** Puts the chosen elements on the clipboard; false when there are none. */
@@ -50,5 +57,22 @@ export function useClipboard(desk: DeskState) {
     return true;
   }
 
-  return { copy, paste };
+  function hearPaste(event: ClipboardEvent): void {
+    if (!inField(event) && !paste(event)) pasteOther(event);
+  }
+
+  function hearCopy(event: ClipboardEvent): void {
+    if (inField(event) || !copy(event)) return;
+    event.preventDefault();
+    if (event.type === 'cut') desk.remove();
+  }
+
+  addEventListener('paste', hearPaste);
+  addEventListener('copy', hearCopy);
+  addEventListener('cut', hearCopy);
+  onBeforeUnmount(() => {
+    removeEventListener('paste', hearPaste);
+    removeEventListener('copy', hearCopy);
+    removeEventListener('cut', hearCopy);
+  });
 }

@@ -1,7 +1,7 @@
 import { onBeforeUnmount } from 'vue';
 import type { BenchControls } from '../../ui/bench-view.ts';
-import { findNudge, isTyping } from '../job-keys.ts';
-import type { DeskState } from './desk-state.ts';
+import { findNudge, isTyping } from '../common/job-keys.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** What keys of the desk do on the bench. */
 interface DeskActions {

@@ -10,11 +10,11 @@ import {
   type PieceElement,
 } from '../../../core/piece/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
-import { useDragStep } from '../drag-step.ts';
+import { useDragStep } from '../common/drag-step.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import { turnedByFingers } from './two-fingers.ts';
-import { snapMove, snapTargets, type EqualGap, type Guide } from './snap.ts';
+import { snapMove, snapTargets, type EqualGap, type Guide } from '../align/snap.ts';
 
 /** A corner of an element by its signs: (-1, -1) is the top left. */
 export interface Corner {

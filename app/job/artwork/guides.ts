@@ -1,10 +1,10 @@
 import { shallowRef } from 'vue';
 import type { CommandCall } from '../../../core/job/index.ts';
 import { type BenchControls, RULER } from '../../ui/bench-view.ts';
-import { findNudge } from '../job-keys.ts';
-import { useDragStep } from '../drag-step.ts';
-import type { DeskState } from './desk-state.ts';
-import type { Guide } from './snap.ts';
+import { findNudge } from '../common/job-keys.ts';
+import { useDragStep } from '../common/drag-step.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
+import type { Guide } from '../align/snap.ts';
 
 /** Lines pulled out of the rulers to place things by: moved with the pointer or keys, pushed back to go. */
 export function useGuides(desk: DeskState, bench: BenchControls) {

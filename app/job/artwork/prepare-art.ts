@@ -1,14 +1,14 @@
-import { computed, ref } from 'vue';
+import { computed, watch } from 'vue';
 import { artSize, type Art, type ReadArt } from '../../../core/art/index.ts';
 import type { Piece } from '../../../core/piece/index.ts';
 import type { PlacedArt } from '../../../core/prepare/index.ts';
 import type { HandPlace } from '../../../core/sheet/index.ts';
 import { useDrawer } from '../../art/drawer-store.ts';
-import { tracedPiece } from '../../art/traced-piece.ts';
+import { tracedPiece } from '../../session/traced-piece.ts';
 import { keepInDrawer } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import type { DeskState } from './desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** Lets the desk answer between two pieces of work. */
 const yieldNow = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
@@ -18,7 +18,7 @@ export function usePrepareArt(desk: DeskState) {
   const { store } = desk;
   const messages = useMessages();
   const drawer = useDrawer();
-  const id = ref<string>();
+  const id = desk.preparing;
   const art = computed(() => (id.value === undefined ? undefined : store.job?.art[id.value]));
   const known = (wanted: string): Art | undefined =>
     store.job?.art[wanted] ?? drawer.all.find((one) => one.art.id === wanted)?.art;
@@ -97,13 +97,11 @@ export function usePrepareArt(desk: DeskState) {
     }
   }
 
-  /** Opens art of the job on the bench. */
-  function open(wanted: string): void {
-    id.value = wanted;
-    void drawer.refresh().catch(messages.sayError);
-  }
+  watch(id, (wanted) => {
+    if (wanted !== undefined) void drawer.refresh().catch(messages.sayError);
+  });
 
-  return { art, known, open, close, made, pieces };
+  return { art, known, close, made, pieces };
 }
 
 export type ArtPreparation = ReturnType<typeof usePrepareArt>;

@@ -1,8 +1,13 @@
+import { watch } from 'vue';
 import type { Art, ReadArt } from '../../../core/art/index.ts';
 import { useTray } from '../../art/tray-store.ts';
-import { isTypefaceFile, useOwnTypefaces } from '../store/own-typefaces.ts';
-import type { DeskState } from './desk-state.ts';
-import { newPicture, newWords } from './new-elements.ts';
+import { useHandedFiles } from '../../session/handed-files.ts';
+import { isTypefaceFile, useOwnTypefaces } from '../../session/own-typefaces.ts';
+import { chooseFiles } from '../../storage/index.ts';
+import { placeOf } from '../../ui/file-place.ts';
+import { PICTURE_FILES } from '../../ui/picture-files.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
+import { newPicture, newWords } from '../artwork-state/new-elements.ts';
 
 /** Takes pictures in by dialog, drop or paste: read in the worker, kept once, put on the piece. */
 export function useTakeFiles(desk: DeskState) {
@@ -44,6 +49,38 @@ export function useTakeFiles(desk: DeskState) {
       desk.change({ typeface: first.id });
   }
 
+  /** Asks for pictures; for one where it takes the place of what an element shows. */
+  async function choosePictures(replaces?: string): Promise<void> {
+    await take(await chooseFiles(PICTURE_FILES, replaces === undefined), replaces);
+  }
+
+  /** Takes what is dropped on the bench; what is not for the piece goes on to where it belongs. */
+  function drop(event: DragEvent, known: (id: string) => Art | undefined): void {
+    const files = [...(event.dataTransfer?.files ?? [])];
+    if (files[0] && placeOf(files[0]) !== 'artwork') return;
+    event.preventDefault();
+    const onto = (event.target as Element).closest('[data-element]')?.getAttribute('data-element');
+    const picture = desk.piece.value?.elements.find(
+      ({ id, kind }) => id === onto && kind === 'picture',
+    );
+    if (files.length) void take(files, picture?.id);
+    const kept = event.dataTransfer?.getData('application/x-little-peel-art');
+    const art = kept ? known(kept) : undefined;
+    if (art) put(art, picture?.id);
+  }
+
+  /** Takes the files that were dropped elsewhere for this desk; a list waits in its drawer. */
+  function takeHanded(): void {
+    const handed = useHandedFiles();
+    handed.takeAt('artwork', (files) => void take(files));
+    watch(
+      () => handed.waiting?.place,
+      (place) => {
+        if (place === 'list') desk.listOpen.value = true;
+      },
+    );
+  }
+
   function paste(event: ClipboardEvent): void {
     const files = [...(event.clipboardData?.files ?? [])];
     const text = event.clipboardData?.getData('text/plain').trim();
@@ -54,5 +91,5 @@ export function useTakeFiles(desk: DeskState) {
     event.preventDefault();
   }
 
-  return { take, put, paste };
+  return { take, put, paste, drop, choosePictures, takeHanded };
 }

@@ -1,7 +1,7 @@
 import type { Point } from '../../../core/geometry/index.ts';
 import type { ElementChanges } from '../../../core/job/index.ts';
 import type { PieceElement } from '../../../core/piece/index.ts';
-import type { SecondFinger } from '../drag-step.ts';
+import type { SecondFinger } from '../common/drag-step.ts';
 
 const STEP = 15; // degrees at which it holds
 const HOLD = 3;

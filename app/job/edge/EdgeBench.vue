@@ -19,11 +19,11 @@ import BenchRulers from '../../ui/BenchRulers.vue';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { rectOf } from '../../ui/rect-of.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import type { DeskState } from '../artwork/desk-state.ts';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
+import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 import { handlesOf, useEdgeGestures } from './edge-gestures.ts';
 import type { EdgeState } from './edge-state.ts';
-import NodeHandles from '../NodeHandles.vue';
+import NodeHandles from '../common/NodeHandles.vue';
 
 /** The piece with its edge, and what of the edge is taken hold of. */
 const props = defineProps<{

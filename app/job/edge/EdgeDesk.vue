@@ -1,23 +1,17 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue';
-import { outlinePart } from '../../../core/shape/index.ts';
-import { outlinesOf } from '../../../core/drawing/index.ts';
-import { vectorNodes, titleOf } from '../../../core/art/index.ts';
-import { calls } from '../../calls/index.ts';
-import { bytesOf, chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import { useMessages } from '../../ui/messages-store.ts';
 import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
-import UndoTray from '../UndoTray.vue';
-import { useDeskState } from '../artwork/desk-state.ts';
+import UndoTray from '../common/UndoTray.vue';
+import { useDeskState } from '../artwork-state/desk-state.ts';
 import JobArtBench from '../artwork/JobArtBench.vue';
 import { usePrepareArt } from '../artwork/prepare-art.ts';
-import { isTyping } from '../job-keys.ts';
+import { isTyping } from '../common/job-keys.ts';
 import BleedCard from './BleedCard.vue';
 import EdgeBench from './EdgeBench.vue';
 import { useEdgeState } from './edge-state.ts';
@@ -26,11 +20,12 @@ import OffsetCard from './OffsetCard.vue';
 import PartsCard from './PartsCard.vue';
 import PointsCard from './PointsCard.vue';
 import ShapeCard from './ShapeCard.vue';
+import { useTakeOutline } from './take-outline.ts';
 
 const desk = useDeskState();
 const edge = useEdgeState(desk);
-const messages = useMessages();
 const prepare = usePrepareArt(desk);
+const takeOutline = useTakeOutline(edge);
 const words = texts.edge;
 const seen = ref<'printed' | 'cut' | 'lost'>('printed');
 const bench = ref<InstanceType<typeof EdgeBench> | null>(null);
@@ -42,25 +37,6 @@ const legend = computed(() => [
   'bleed' as const,
   ...((desk.compiled.value?.creases.length ?? 0) > 0 ? (['fold'] as const) : []),
 ]);
-
-/** An outline from a vector file, at its own size about the middle of the piece. */
-async function takeOutline(): Promise<void> {
-  const [file] = await chooseFiles('.svg,.pdf,.dxf,image/svg+xml,application/pdf');
-  if (!file) return;
-  const choices = { dpi: 300 };
-  const args = { bytes: await bytesOf(file), name: file.name, choices };
-  const { taken, refused } = await calls.call('takeIn', args).answer;
-  const vector = taken.find(({ art }) => art.kind === 'vector');
-  if (!vector) {
-    if (refused[0]) messages.sayProblem(refused[0].problem);
-    else messages.say(words.noPicture);
-    return;
-  }
-  const name = words.fileParts(titleOf(file.name));
-  const part = outlinePart(outlinesOf(vectorNodes(vector.bytes)), { evenOdd: false, name });
-  if (!part.ok) return messages.sayProblem(part.problem);
-  edge.addPart(part.value);
-}
 
 function hear(event: KeyboardEvent): void {
   if (isTyping(event) || event.key !== 'Escape') return;
@@ -101,7 +77,7 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
       </CardPanel>
       <PointsCard v-else-if="edge.editing.value" :edge="edge" />
       <template v-else-if="desk.piece.value">
-        <ShapeCard :edge="edge" @clear="prepare.open" />
+        <ShapeCard :edge="edge" @clear="desk.preparing.value = $event" />
         <OffsetCard :edge="edge" />
         <PartsCard :edge="edge" @file="takeOutline" />
         <HolesCard :edge="edge" />

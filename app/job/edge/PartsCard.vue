@@ -7,7 +7,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { EdgeState } from './edge-state.ts';
-import ShapeChoice from './ShapeChoice.vue';
+import ShapeChoice from '../../ui/ShapeChoice.vue';
 
 /** The shapes that the edge is put together from, and what each does to those before it. */
 const props = defineProps<{ edge: EdgeState }>();

@@ -13,7 +13,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { EdgeState } from './edge-state.ts';
-import ShapeChoice from './ShapeChoice.vue';
+import ShapeChoice from '../../ui/ShapeChoice.vue';
 
 /** What the edge is: a shape with its measures, or the outline of the pictures. */
 const props = defineProps<{ edge: EdgeState }>();

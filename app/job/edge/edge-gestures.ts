@@ -11,7 +11,7 @@ import {
   type NodePlace,
 } from '../../../core/shape/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
-import { useDragStep } from '../drag-step.ts';
+import { useDragStep } from '../common/drag-step.ts';
 import type { EdgeState } from './edge-state.ts';
 
 /** A handle of the chosen shape: one of its measures, or the corner of its box. */

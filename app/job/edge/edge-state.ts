@@ -29,7 +29,7 @@ import {
 import { artCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import type { DeskState } from '../artwork/desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** A rim that suits a sticker, mm; what a new trace begins with. */
 const USUAL_RIM = 2;

@@ -4,7 +4,7 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { parseTable } from '../../../core/piece/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import type { DeskState } from '../artwork/desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 import ColumnMenu from './ColumnMenu.vue';
 import { useSeenRows, type ListState } from './list-state.ts';
 

@@ -6,8 +6,8 @@ import { hasOwnArtwork } from '../../../core/job/index.ts';
 import { copyId, isByRow, copyIds, type CopyId } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
-import type { DeskState } from '../artwork/desk-state.ts';
-import { copyName } from '../sheet/one-off-facts.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
+import { copyName } from '../common/one-off-facts.ts';
 
 /** Says whether changes go to every copy or to one alone, walks through the rows, and switches between both. */
 const props = defineProps<{ desk: DeskState }>();

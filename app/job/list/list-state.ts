@@ -1,7 +1,7 @@
 import { computed, ref, type Ref } from 'vue';
 import { fieldOf, longestRows, type List, type ListRow } from '../../../core/piece/index.ts';
 import { isByRow } from '../../../core/sheet/index.ts';
-import type { DeskState } from '../artwork/desk-state.ts';
+import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** A row with its number in the list, from 1. */
 export interface NumberedRow {

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { formPlaceholders, type Format } from '../../../core/output/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
 import FilesPanel from './FilesPanel.vue';
 import { useMaking } from './making.ts';

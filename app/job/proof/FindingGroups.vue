@@ -3,8 +3,8 @@ import { computed, ref } from 'vue';
 import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import FindingCard from '../FindingCard.vue';
-import { useJobStore } from '../store/job-store.ts';
+import FindingCard from '../common/FindingCard.vue';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** All that the proof has to say, those of a kind together, and what was accepted with its note. */
 const emit = defineEmits<{ show: [finding: Finding] }>();

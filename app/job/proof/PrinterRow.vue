@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { farthest } from '../../../core/register/index.ts';
-import { hundredths } from '../../stock/printers/printer-facts.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { hundredths } from '../../session/printer-facts.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import SelectRow from '../../ui/SelectRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** Which printer the files are for, of those that are measured, and what is put right for it. */
 const store = useJobStore();

@@ -13,16 +13,15 @@ import PixelPicture from '../../ui/PixelPicture.vue';
 import { rectOf } from '../../ui/rect-of.ts';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
-import CheckRow from '../../ui/CheckRow.vue';
-import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import SheetStrip from '../sheet/SheetStrip.vue';
-import { useJobStore } from '../store/job-store.ts';
-import { pageCompiler } from '../store/page-resources.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { pageCompiler } from '../../session/page-resources.ts';
 import FilesCard from './FilesCard.vue';
 import FindingGroups from './FindingGroups.vue';
-import { LAYERS, lookOfMaterial, type Layer } from './layers.ts';
+import { lookOfMaterial, type Layer } from './layers.ts';
 import ProofLayers from './ProofLayers.vue';
+import ShownCards from './ShownCards.vue';
 import { useMadePdf } from './made-pdf.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -65,15 +64,6 @@ const sheet = computed(() => {
     : undefined;
 });
 const used = computed(() => (current.value === 0 ? (store.job?.plan.usedLabels ?? []) : []));
-/** Of the layers those that the sheet has anything for. */
-const offered = computed(() =>
-  LAYERS.filter((layer) => layer !== 'used' || (store.job?.plan.usedLabels.length ?? 0) > 0),
-);
-
-function toggle(layer: Layer): void {
-  const { value: now } = layers;
-  layers.value = new Set(LAYERS.filter((one) => (one === layer ? !now.has(one) : now.has(one))));
-}
 const ring = computed(() => {
   const { sheet: on, box } = shown.value?.where ?? {};
   return store.job && box && on === current.value ? printedBox(store.job, box) : undefined;
@@ -200,22 +190,7 @@ function show(finding: Finding): void {
         :to="{ name: 'run' }"
         >{{ texts.proof.toRun }}</v-btn
       >
-      <CardPanel :title="texts.seenAs.title">
-        <SelectRow v-model="seen.way" :label="texts.proof.proof" :choices="texts.seenAs.ways" />
-        <CheckRow v-model="onStock" :label="texts.proof.onStock(store.job?.material.name ?? '')" />
-      </CardPanel>
-      <CardPanel v-if="store.job?.material.mirrored" :title="texts.proof.mirrored">
-        <p class="plain">{{ texts.proof.mirroredWhy(store.job.material.name) }}</p>
-      </CardPanel>
-      <CardPanel :title="texts.proof.over">
-        <CheckRow
-          v-for="layer in offered"
-          :key="layer"
-          :label="texts.proof.layers[layer]"
-          :model-value="layers.has(layer)"
-          @update:model-value="toggle(layer)"
-        />
-      </CardPanel>
+      <ShownCards v-model:way="seen.way" v-model:on-stock="onStock" v-model:layers="layers" />
     </template>
   </BenchLayout>
 </template>

@@ -4,8 +4,8 @@ import type { ExportChoices, Format, MadeFile } from '../../../core/output/index
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** Makes files of the open job in a worker, with progress and a way to stop. */
 export function useMaking() {

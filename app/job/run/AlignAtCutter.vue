@@ -3,7 +3,7 @@ import { mdiChevronDown, mdiChevronLeft, mdiChevronRight, mdiChevronUp } from '@
 import { computed, reactive, ref } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
 import { HPGL_UNITS } from '../../../core/output/index.ts';
-import { cutOn } from '../../devices/bridge.ts';
+import { cutOn } from '../../session/bridge.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import { useMessages } from '../../ui/messages-store.ts';

@@ -6,7 +6,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { useManyRehearsals } from './many-rehearsals.ts';
 import MeasurePrinter from './MeasurePrinter.vue';
 import WhatIf from './WhatIf.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useChosenPrinter } from '../../stock/chosen-devices.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { useChosenPrinter } from '../../session/chosen-devices.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import SelectRow from '../../ui/SelectRow.vue';

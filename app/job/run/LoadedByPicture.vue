@@ -3,11 +3,11 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
 import type { SheetCorners } from '../../../core/register/index.ts';
 import type { SeenLoaded } from '../../../core/run/index.ts';
-import { PICTURE_FILES } from '../../art/picture-files.ts';
+import { PICTURE_FILES } from '../../ui/picture-files.ts';
 import { calls } from '../../calls/index.ts';
-import { useOneCall } from '../../calls/one-call.ts';
-import PhotoCorners from '../../stock/PhotoCorners.vue';
-import { hundredths } from '../../stock/printers/printer-facts.ts';
+import { useOneCall } from '../../ui/one-call.ts';
+import PhotoCorners from '../../ui/PhotoCorners.vue';
+import { hundredths } from '../../session/printer-facts.ts';
 import { bytesOf, chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
@@ -15,8 +15,8 @@ import LengthField from '../../ui/LengthField.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useFileDrops } from '../../art/file-drops.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useFileDrops } from '../../ui/file-drops.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** For a cutter without a sensor: how the loaded sheet lies, from a phone or scanner picture of it. */
 const props = defineProps<{ sheet: number; width: number; height: number }>();

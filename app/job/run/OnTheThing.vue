@@ -13,9 +13,9 @@ import type { RgbaImage } from '../../../core/raster/index.ts';
 import { trySize } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
 import { rectOf } from '../../ui/rect-of.ts';
-import { usedPicture } from '../size/pictures/index.ts';
-import ThingLines from '../size/ThingLines.vue';
-import { pageCompiler } from '../store/page-resources.ts';
+import { usedPicture } from '../../ui/thing-pictures/index.ts';
+import ThingLines from '../../ui/thing-pictures/ThingLines.vue';
+import { pageCompiler } from '../../session/page-resources.ts';
 import { labelPicture, wallOf } from './label-picture.ts';
 
 /** A peeled label as it came out, on the thing that it is for. */
@@ -69,11 +69,7 @@ const url = computed(() => {
 <template>
   <div class="on-thing" role="img" :aria-label="words.onThing">
     <ThingLines v-if="url" :lines="lines">
-      <g
-        v-for="({ d, lies: to, box }, at) in faces"
-        :key="at"
-        :clip-path="`url(#on-thing-${at})`"
-      >
+      <g v-for="({ d, lies: to, box }, at) in faces" :key="at" :clip-path="`url(#on-thing-${at})`">
         <clipPath :id="`on-thing-${at}`"><path :d="d" /></clipPath>
         <image
           :href="url"

@@ -5,8 +5,8 @@ import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import SelectRow from '../../ui/SelectRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
-import { nameOf } from '../../stock/printers/printer-facts.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { nameOf } from '../../session/printer-facts.ts';
 import { usePrintChoices } from './print-choices.ts';
 
 /** What a printer in the house is asked for, of what it offers. */

@@ -5,7 +5,7 @@ import type { Point } from '../../../core/geometry/index.ts';
 import { texts } from '../../texts/index.ts';
 import DoingBar from '../../ui/DoingBar.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import AlignAtCutter from './AlignAtCutter.vue';
 import CountSheet from './CountSheet.vue';
 import CutPlay from './CutPlay.vue';

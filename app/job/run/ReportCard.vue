@@ -6,7 +6,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { texts } from '../../texts/index.ts';
 import MeasurePrinter from './MeasurePrinter.vue';
-import { copyTitle } from '../sheet/one-off-facts.ts';
+import { copyTitle } from '../common/one-off-facts.ts';
 
 /** What came of the run on one sheet: how well the marks were found, and each copy. */
 const props = defineProps<{

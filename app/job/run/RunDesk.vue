@@ -1,25 +1,20 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import { Cancelled } from '../../../core/base/index.ts';
-import type { CallArgs } from '../../../core/calls.ts';
-import { IDENTITY, type Point } from '../../../core/geometry/index.ts';
-import type { Job } from '../../../core/job/index.ts';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { IDENTITY } from '../../../core/geometry/index.ts';
 import { sheetMarks } from '../../../core/stock/index.ts';
 import { isOpenBlocker } from '../../../core/proof/index.ts';
-import type { SimulatedFaults, RunReport } from '../../../core/run/index.ts';
-import { calls, type Ongoing } from '../../calls/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import { useMessages } from '../../ui/messages-store.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
-import FindingCard from '../FindingCard.vue';
+import FindingCard from '../common/FindingCard.vue';
 import PrintedNowCard from '../sheet/PrintedNowCard.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import ChancesCard from './ChancesCard.vue';
 import DevicesCard from './DevicesCard.vue';
 import FaultsCard from './FaultsCard.vue';
 import { useRealRun } from './real-run.ts';
+import { useRehearsal } from './rehearsal-run.ts';
 import MarksByHand from './MarksByHand.vue';
 import OnTheThing from './OnTheThing.vue';
 import RealRun from './RealRun.vue';
@@ -28,16 +23,10 @@ import RunSteps from './RunSteps.vue';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
-const messages = useMessages();
 const mode = ref<'rehearse' | 'real'>('rehearse');
-const report = shallowRef<RunReport>();
-const running = ref(false);
-const share = ref(0);
-const doing = ref('');
-const sheet = ref(0);
-const faults = ref<SimulatedFaults>({});
 const look = ref<keyof typeof texts.run.seen>('peeled');
-let ongoing: Ongoing<'run'> | undefined;
+const { report, running, share, doing, sheet, faults, marksByHand, rehearse, cutByHand, cancel } =
+  useRehearsal(() => (look.value = 'peeled'));
 const run = useRealRun(() => mode.value === 'real');
 
 const blockers = computed(() => store.findings.list.filter(isOpenBlocker));
@@ -63,68 +52,11 @@ onMounted(async () => {
   if (resumed.value) mode.value = 'real';
 });
 
-const marksByHand = ref(false);
 const marks = computed(() => {
   const job = store.committed;
   return job ? sheetMarks(job.stock, job.plan.marks) : [];
 });
-let seed = 0;
-
-/** Runs the job on the simulated devices; undefined when it was stopped or went wrong, which is told. */
-async function simulated(
-  job: Job,
-  order: Partial<CallArgs<'run'>>,
-): Promise<RunReport | undefined> {
-  running.value = true;
-  marksByHand.value = false;
-  share.value = 0;
-  try {
-    ongoing = calls.call('run', { job, seed, accept: [], ...order }, (part, text) => {
-      share.value = part;
-      doing.value = text;
-    });
-    const done = await ongoing.answer;
-    if (done.ok) return done.value;
-    messages.sayProblem(done.problem);
-  } catch (error) {
-    if (!(error instanceof Cancelled)) messages.sayError(error);
-  } finally {
-    running.value = false;
-  }
-  return undefined;
-}
-
-/** Cuts the sheet as it was laid in, by the marks that a hand has shown. */
-async function cutByHand(align: readonly Point[]): Promise<void> {
-  const { job } = store;
-  const before = report.value;
-  const at = sheet.value;
-  if (!job || !before) return;
-  const { missed, turned, ...others } = faults.value;
-  void [missed, turned]; // the sensor is not asked, and hands have seen to the sheet
-  const done = await simulated(job, { align: [...align], only: [at], faults: others });
-  const [cut] = done?.sheets ?? [];
-  if (!cut) return;
-  report.value = {
-    ...before,
-    sheets: before.sheets.map((one, index) => (index === at ? cut : one)),
-  };
-}
-
-async function rehearse(): Promise<void> {
-  const { job } = store;
-  if (!job || running.value) return;
-  await store.flush();
-  report.value = undefined;
-  seed = Math.floor(Math.random() * 1e9);
-  const done = await simulated(job, { faults: { ...faults.value } });
-  if (!done) return;
-  report.value = done;
-  sheet.value = 0;
-  look.value = 'peeled';
-}
-
-onBeforeUnmount(() => ongoing?.cancel());
+onBeforeUnmount(cancel);
 </script>
 
 <template>
@@ -208,9 +140,7 @@ onBeforeUnmount(() => ongoing?.cancel());
         <v-btn v-if="!running" color="primary" height="44" :disabled="blocked" @click="rehearse">{{
           report ? texts.run.again : texts.run.start
         }}</v-btn>
-        <v-btn v-else variant="outlined" height="44" @click="ongoing?.cancel()">{{
-          texts.run.cancel
-        }}</v-btn>
+        <v-btn v-else variant="outlined" height="44" @click="cancel">{{ texts.run.cancel }}</v-btn>
         <ChancesCard v-if="!running && !blocked" :sheet="sheet" />
         <FaultsCard v-model="faults" />
         <p class="quiet">{{ texts.run.simulated }}</p>

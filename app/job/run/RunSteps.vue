@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import DoingBar from '../../ui/DoingBar.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import StepPicture from './StepPicture.vue';
 import { texts } from '../../texts/index.ts';
 

@@ -6,7 +6,7 @@ import { chanceBeyond, strayFor, type Chances } from '../../../core/run/index.ts
 import { texts } from '../../texts/index.ts';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { useManyRehearsals } from './many-rehearsals.ts';
 
 /** What another bleed, gap or number of marks would do to a sheet that was rehearsed. */

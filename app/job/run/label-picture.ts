@@ -3,7 +3,7 @@ import type { RgbaImage } from '../../../core/raster/index.ts';
 import { arcPoint } from '../../../core/shape/index.ts';
 import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
 import { canvasOf, canvasWith, type Canvas } from '../../ui/canvas.ts';
-import { FLAT } from '../size/pictures/index.ts';
+import { FLAT } from '../../ui/thing-pictures/index.ts';
 
 /** Where a label lies in the picture of a sheet and how large it is, mm. */
 export interface LabelOnSheet {

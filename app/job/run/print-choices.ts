@@ -5,12 +5,12 @@ import {
   type PrinterOffers,
   type PrinterProfile,
 } from '../../../core/stock/index.ts';
-import { askPrinter, openDevice } from '../../devices/bridge.ts';
-import { nameOf, offersOf } from '../../stock/printers/printer-facts.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { askPrinter, openDevice } from '../../session/bridge.ts';
+import { nameOf, offersOf } from '../../session/printer-facts.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 const UNKNOWN: PrinterOffers = { trays: [], types: [], color: true };
 const words = texts.devices.print;

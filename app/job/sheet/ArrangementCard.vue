@@ -7,7 +7,7 @@ import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NestRows from './NestRows.vue';
 import { useNesting } from './nesting.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import {
   cutLength,
   leadPiece,

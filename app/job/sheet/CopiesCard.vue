@@ -7,8 +7,8 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import AlignRow from '../align/AlignRow.vue';
 import type { Moves } from '../align/align.ts';
-import { useJobStore } from '../store/job-store.ts';
-import { useCommitted } from '../committed.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { useCommitted } from '../common/committed.ts';
 import CopyActions from './CopyActions.vue';
 import { moveCall } from './move-call.ts';
 

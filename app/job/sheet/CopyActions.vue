@@ -6,7 +6,7 @@ import { texts } from '../../texts/index.ts';
 import CheckRow from '../../ui/CheckRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { moveCall } from './move-call.ts';
 
 /** What can be done with one copy or several: turned, pinned, repeated in steps, put back. */

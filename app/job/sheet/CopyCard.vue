@@ -8,7 +8,7 @@ import FactRow from '../../ui/FactRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import CopyActions from './CopyActions.vue';
 import { moveCall } from './move-call.ts';
 

@@ -8,7 +8,7 @@ import { texts } from '../../texts/index.ts';
 import type { BenchView } from '../../ui/bench-view.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 import type { DraggedState } from './copy-drag.ts';
 
 /** The copies under way, in a layer of their own: the sheet beneath is not painted while they move. */

@@ -10,7 +10,7 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { useMarkGains } from './mark-gains.ts';
 
 /** The registration marks: their form and place, the room they take, and what other sizes would bring. */

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Turns } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import type { Nesting } from './nesting.ts';
 
 /** Nesting: how copies may turn, what was found so far over time, and what can be done next. */

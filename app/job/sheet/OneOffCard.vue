@@ -5,8 +5,8 @@ import { filledText, fieldsOfRow, type Words } from '../../../core/piece/index.t
 import type { SheetCopy } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import { useJobStore } from '../store/job-store.ts';
-import { ownWords } from './one-off-facts.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { ownWords } from '../common/one-off-facts.ts';
 
 /** What one copy has of its own beside its piece: its words to be typed, all else on the Artwork desk. */
 const props = defineProps<{ copy: SheetCopy }>();

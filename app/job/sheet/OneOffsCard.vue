@@ -2,8 +2,8 @@
 import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import { useJobStore } from '../store/job-store.ts';
-import { oneOffFacts } from './one-off-facts.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { oneOffFacts } from '../common/one-off-facts.ts';
 
 /** The copies that differ from their pieces, wherever they lie. */
 const emit = defineEmits<{ show: [copy: string, sheet: number] }>();

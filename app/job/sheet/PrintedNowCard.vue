@@ -2,12 +2,12 @@
 import { computed, onMounted } from 'vue';
 import { changedSince } from '../../../core/job/index.ts';
 import { copyCount, printedCopyIds } from '../../../core/sheet/index.ts';
-import { useShelf } from '../../shelf/shelf-store.ts';
+import { useShelf } from '../../session/shelf-store.ts';
 import { dayOf } from '../../ui/dates.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** Which copies are printed this time: all, what changed since the last run, or what was spoiled in it. */
 const store = useJobStore();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { PLAIN_SHEETS, type Stock } from '../../../core/stock/index.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import SelectRow from '../../ui/SelectRow.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** One of several sheets: what it lies on, and its place in the order. */
 const props = defineProps<{ sheet: number }>();

@@ -1,10 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { pathData } from '../../../core/drawing/index.ts';
 import { copySource } from '../../../core/job/index.ts';
-import { markPath } from '../../../core/register/index.ts';
-import { spotPaths } from '../../../core/stock/index.ts';
 import { compileSheet, trimPlan } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useDrawnScale } from '../../ui/drawn-scale.ts';
@@ -12,33 +9,22 @@ import { useBenchView } from '../../ui/bench-view.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
-import FindingCard from '../FindingCard.vue';
-import { useCommitted } from '../committed.ts';
-import UndoTray from '../UndoTray.vue';
-import { useJobStore } from '../store/job-store.ts';
-import { pageCompiler } from '../store/page-resources.ts';
-import ArrangementCard from './ArrangementCard.vue';
+import { useCommitted } from '../common/committed.ts';
+import UndoTray from '../common/UndoTray.vue';
+import { useJobStore } from '../../session/job-store.ts';
+import { pageCompiler } from '../../session/page-resources.ts';
 import { useCopyDrag } from './copy-drag.ts';
-import CopiesCard from './CopiesCard.vue';
-import CopyCard from './CopyCard.vue';
 import CopyMarks from './CopyMarks.vue';
 import DraggedCopy from './DraggedCopy.vue';
-import MarksCard from './MarksCard.vue';
-import OneOffCard from './OneOffCard.vue';
-import OneOffsCard from './OneOffsCard.vue';
-import SheetCard from './SheetCard.vue';
+import GoneLabels from './GoneLabels.vue';
+import SheetCards from './SheetCards.vue';
 import SheetCopies from './SheetCopies.vue';
+import SheetMarks from './SheetMarks.vue';
 import { useSheetKeys } from './sheet-keys.ts';
 import SheetZones from './SheetZones.vue';
 import SheetStrip from './SheetStrip.vue';
-import TrimCard from './TrimCard.vue';
 import TrimLines from './TrimLines.vue';
-import WaysCard from './WaysCard.vue';
-import PrintedNowCard from './PrintedNowCard.vue';
-import WantedCard from './WantedCard.vue';
 
-/** Notes about the sheet that are told beside it; all others stand in the proof. */
-const SHOWN_NOTES = new Set(['gap-too-small', 'scissors-gap']);
 const store = useJobStore();
 const route = useRoute();
 const index = ref(Number(route.query.sheet ?? 0));
@@ -77,13 +63,6 @@ const over = computed(() => {
     transform: `translate3d(${x}px, ${y}px, 0) scale(${scale / at})`,
   };
 });
-/** Labels of a started sheet that are gone already. */
-const gone = computed(() => {
-  const spots = stock.value?.spots;
-  if (!spots || index.value > 0) return [];
-  const used = new Set(store.job?.plan.usedLabels);
-  return used.size ? spotPaths(spots).filter((_, at) => used.has(at)) : [];
-});
 const paper = computed(() => ({ ...over.value, background: store.job?.material.color }));
 const kinds = computed(() => new Set(sheet.value?.cuts.map(({ kind }) => kind)));
 const legend = computed(() => [
@@ -114,12 +93,6 @@ useSheetKeys({
   copies,
   all: () => sheet.value?.copies.map(({ placement }) => placement.copy) ?? [],
 });
-const findings = computed(() =>
-  store.findings.list.filter(
-    ({ code, where, severity }) =>
-      where.sheet === current.value && (severity !== 'note' || SHOWN_NOTES.has(code)),
-  ),
-);
 
 watch(
   () => route.query,
@@ -147,15 +120,9 @@ function press(event: PointerEvent): void {
           :style="paper"
         >
           <SheetZones :sheet="sheet" />
-          <path v-for="(spot, at) in gone" :key="`gone${at}`" class="gone" :d="pathData(spot)" />
+          <GoneLabels v-if="index === 0" :stock="stock" />
           <SheetCopies :sheet="sheet" :one-offs="oneOffs" @grip="drag.start" />
-          <line v-for="(mark, at) in sheet.crops" :key="`crop${at}`" v-bind="mark" class="crop" />
-          <path
-            v-for="(mark, at) in sheet.marks"
-            :key="`mark${at}`"
-            class="dot"
-            :d="pathData(markPath(mark))"
-          />
+          <SheetMarks :sheet="sheet" />
         </svg>
         <svg
           v-if="stock && copies.length"
@@ -194,41 +161,15 @@ function press(event: PointerEvent): void {
       <ZoomTray :bench="bench" :whole="texts.sheet.wholeSheet" />
     </template>
     <template #cards>
-      <template v-if="copies.length === 1 && copies[0]">
-        <CopyCard
-          :copy="copies[0]"
-          :sheet="current"
-          @follow="index = $event"
-          @gone="selected = []"
-        />
-        <OneOffCard :copy="copies[0]" />
-      </template>
-      <CopiesCard
-        v-else-if="copies.length"
+      <SheetCards
+        v-model:index="index"
+        v-model:selected="selected"
+        v-model:cut="cut"
+        :current="current"
         :copies="copies"
-        :sheet="current"
-        @gone="selected = []"
+        :committed="committed"
+        :trim="trim"
       />
-      <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
-      <PrintedNowCard />
-      <WantedCard />
-      <OneOffsCard
-        @show="
-          (copy, sheet) => {
-            index = sheet;
-            selected = [copy];
-          }
-        "
-      />
-      <ArrangementCard :sheet="current" :shown="committed" />
-      <SheetCard
-        v-if="sheets.length > 1 && store.job?.plan.arrangement !== 'spots'"
-        :sheet="current"
-        @follow="index = $event"
-      />
-      <TrimCard v-if="trim" v-model:shown="cut" :plan="trim" />
-      <WaysCard />
-      <MarksCard />
     </template>
   </BenchLayout>
 </template>
@@ -256,21 +197,6 @@ function press(event: PointerEvent): void {
 }
 .over {
   box-shadow: none;
-  pointer-events: none;
-}
-.gone {
-  fill: #8c7d8d22;
-  stroke: #8c7d8d;
-  stroke-width: 0.3px;
-  stroke-dasharray: 1.5 1.5;
-}
-.crop {
-  stroke: #111;
-  stroke-width: 0.1px;
-  pointer-events: none;
-}
-.dot {
-  fill: #111;
   pointer-events: none;
 }
 .tray,

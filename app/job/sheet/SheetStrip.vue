@@ -3,7 +3,7 @@ import { leadColor } from '../../../core/piece/index.ts';
 import { isByRow } from '../../../core/sheet/index.ts';
 import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { alikeSheets, type AlikeSheets } from './alike-sheets.ts';
 
 /** The sheets of the job as small pictures. */

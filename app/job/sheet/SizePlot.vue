@@ -8,7 +8,7 @@ import { texts } from '../../texts/index.ts';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** How many copies a sheet takes at other sizes of the piece, and the step to such a size. */
 const props = defineProps<{ sizes: readonly SizeStep[] }>();

@@ -6,7 +6,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** The straight cuts of a trimmer, in order; one that is pointed at is shown on the sheet. */
 const props = defineProps<{ plan: TrimPlan | NoTrimPlan }>();
@@ -31,7 +31,10 @@ function mark(cropMarks: boolean): void {
         class="link"
         type="button"
         @click="
-          store.act({ name: 'change-plan', args: { changes: { arrangement: 'step', handPlaces: {} } } })
+          store.act({
+            name: 'change-plan',
+            args: { changes: { arrangement: 'step', handPlaces: {} } },
+          })
         "
       >
         {{ say.trimInRows }}

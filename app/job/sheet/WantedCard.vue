@@ -3,11 +3,11 @@ import { computed } from 'vue';
 import { frontsOf } from '../../../core/job/index.ts';
 import { isByRow, copyCount } from '../../../core/sheet/index.ts';
 import type { Piece } from '../../../core/piece/index.ts';
-import PieceThumbnail from '../../shelf/PieceThumbnail.vue';
+import PieceThumbnail from '../../session/PieceThumbnail.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import NumberField from '../../ui/NumberField.vue';
 import NumberRow from '../../ui/NumberRow.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();

@@ -7,8 +7,8 @@ import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { formatMoney } from '../../ui/money.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useShownSteps } from '../shown-steps.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useShownSteps } from '../common/shown-steps.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { useComparison } from './comparison.ts';
 import SizePlot from './SizePlot.vue';
 

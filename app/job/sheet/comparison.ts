@@ -2,7 +2,7 @@ import { onBeforeUnmount, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { ComparedSheets, Job } from '../../../core/job/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
-import { useStockRoom } from '../../stock/stock-room-store.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 
 const QUIET = 400; // ms without a change before ways are compared again
 

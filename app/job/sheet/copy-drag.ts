@@ -11,8 +11,8 @@ import {
   type SheetCopy,
 } from '../../../core/sheet/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
-import { snapMove } from '../artwork/snap.ts';
-import type { useJobStore } from '../store/job-store.ts';
+import { snapMove } from '../align/snap.ts';
+import type { useJobStore } from '../../session/job-store.ts';
 import { moveCall } from './move-call.ts';
 
 /** Copies under way, how far they were moved, and what that place is like. */

@@ -4,7 +4,7 @@ import { translation, type Path } from '../../../core/geometry/index.ts';
 import type { CompiledPiece } from '../../../core/piece/index.ts';
 import { findPrintClip, type CompiledSheet, type SheetCopy } from '../../../core/sheet/index.ts';
 import { drawnPicture } from '../../ui/drawn-picture.ts';
-import { pageSources, resourceVersion } from '../store/page-resources.ts';
+import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 
 /** One drawing that copies share: a piece, cut off where its bleed may not reach. */
 interface CopyPicture {

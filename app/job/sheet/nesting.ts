@@ -5,7 +5,7 @@ import { isBetterNest, type NestedJob, type Turns } from '../../../core/sheet/in
 import { nestCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import type { useJobStore } from '../store/job-store.ts';
+import type { useJobStore } from '../../session/job-store.ts';
 
 /** What had been found when. */
 export interface Heard {

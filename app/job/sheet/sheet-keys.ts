@@ -1,8 +1,8 @@
 import { onBeforeUnmount, type ComputedRef, type Ref } from 'vue';
 import type { SheetCopy } from '../../../core/sheet/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
-import { findNudge, isTyping } from '../job-keys.ts';
-import type { useJobStore } from '../store/job-store.ts';
+import { findNudge, isTyping } from '../common/job-keys.ts';
+import type { useJobStore } from '../../session/job-store.ts';
 import { moveCall } from './move-call.ts';
 
 /** Keys of the Sheet desk: copies are nudged, all of them selected or none, and the sheet is zoomed. */

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
-import { FRAME, thingPicture } from './pictures/index.ts';
+import { FRAME, thingPicture } from '../../ui/thing-pictures/index.ts';
 
 type Band = Extract<MeasuredThing, { kind: 'band' }>;
 

@@ -11,7 +11,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import StockPicture from '../../stock/StockPicture.vue';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
 import AroundChoice from './AroundChoice.vue';
 import FitTestCard from './FitTestCard.vue';

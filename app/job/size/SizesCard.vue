@@ -4,7 +4,7 @@ import { sizesOf } from '../../../core/job/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
 
 /** The sizes of one design, each for a thing of its own. */

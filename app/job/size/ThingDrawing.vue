@@ -5,8 +5,8 @@ import { texts } from '../../texts/index.ts';
 import LengthField from '../../ui/LengthField.vue';
 import { MEASURES } from './measures.ts';
 import { measureName } from './measure-names.ts';
-import { FRAME, thingPicture } from './pictures/index.ts';
-import ThingLines from './ThingLines.vue';
+import { FRAME, thingPicture } from '../../ui/thing-pictures/index.ts';
+import ThingLines from '../../ui/thing-pictures/ThingLines.vue';
 
 /** The thing with its dimension lines; the measures are fields. */
 const props = defineProps<{ thing: MeasuredThing; flat: FlatSize; turned: boolean }>();

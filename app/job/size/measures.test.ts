@@ -8,7 +8,7 @@ import {
 import { texts } from '../../texts/index.ts';
 import { isAsked, measuredAgain, MEASURES } from './measures.ts';
 import { measureHint, measureName } from './measure-names.ts';
-import { FRAME, thingPicture, type ThingPicture } from './pictures/index.ts';
+import { FRAME, thingPicture, type ThingPicture } from '../../ui/thing-pictures/index.ts';
 
 const pictureOf = (thing: MeasuredThing, turned = false): ThingPicture => {
   const flat = trySize(thing);

@@ -3,13 +3,13 @@ import { computed } from 'vue';
 import { labelCost } from '../../../core/stock/index.ts';
 import MaterialFacts from '../../stock/MaterialFacts.vue';
 import MaterialSwatch from '../../stock/MaterialSwatch.vue';
-import { changedSince, useStockRoom } from '../../stock/stock-room-store.ts';
+import { changedSince, useStockRoom } from '../../session/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { formatMoney } from '../../ui/money.ts';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 
 /** What the job's sheets are made of. */
 const store = useJobStore();

@@ -5,7 +5,7 @@ import { formatLength } from '../../../core/units/index.ts';
 import StockOffers from '../../stock/StockOffers.vue';
 import StockSearch from '../../stock/StockSearch.vue';
 import { sheetSize } from '../../stock/stock-words.ts';
-import { changedSince, useStockRoom } from '../../stock/stock-room-store.ts';
+import { changedSince, useStockRoom } from '../../session/stock-room-store.ts';
 import TemplateBench from '../../stock/template/TemplateBench.vue';
 import TemplateCards from '../../stock/template/TemplateCards.vue';
 import { useTemplateEditor } from '../../stock/template/template-editor.ts';
@@ -14,7 +14,7 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
-import { useJobStore } from '../store/job-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
 import JobMaterialCard from './JobMaterialCard.vue';
 import { stockOffers, type StockOffer as Offer } from './stock-offers.ts';
 

@@ -5,9 +5,9 @@ import { texts } from '../../texts/index.ts';
 import { dayOf } from '../../ui/dates.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import StateMark from '../../ui/StateMark.vue';
-import { useShelf } from '../../shelf/shelf-store.ts';
-import { useJobStore } from '../store/job-store.ts';
-import { ticketLines } from './ticket-lines.ts';
+import { useShelf } from '../../session/shelf-store.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { ticketLines } from '../../session/ticket-lines.ts';
 
 const store = useJobStore();
 const shelf = useShelf();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Cutter } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
-import EmptyRoom from '../EmptyRoom.vue';
+import EmptyState from '../../ui/EmptyState.vue';
 
 /** The cutters of the workshop. */
 defineProps<{ cutters: readonly Cutter[]; open: Cutter | undefined }>();
@@ -11,7 +11,7 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
 </script>
 
 <template>
-  <EmptyRoom
+  <EmptyState
     v-if="cutters.length === 0"
     :says="words.empty"
     :action="words.add"

@@ -6,7 +6,7 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import AddressField from '../AddressField.vue';
-import { useStockRoom } from '../stock-room-store.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 
 /** A cutter: where it is reached, what it can cut, how its knife trails. */
 const props = defineProps<{ cutter: Cutter }>();

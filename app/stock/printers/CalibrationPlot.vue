@@ -8,7 +8,7 @@ import {
   type CalibratedSheet,
 } from '../../../core/register/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
-import { CROSS_NAMES } from './printer-facts.ts';
+import { CROSS_NAMES } from '../../session/printer-facts.ts';
 import { texts } from '../../texts/index.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 

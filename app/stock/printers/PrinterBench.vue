@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { PrinterProfile } from '../../../core/stock/index.ts';
-import { useFileDrops } from '../../art/file-drops.ts';
+import { useFileDrops } from '../../ui/file-drops.ts';
 import { texts } from '../../texts/index.ts';
-import EmptyRoom from '../EmptyRoom.vue';
-import PhotoCorners from '../PhotoCorners.vue';
+import EmptyState from '../../ui/EmptyState.vue';
+import PhotoCorners from '../../ui/PhotoCorners.vue';
 import CalibrationPlot from './CalibrationPlot.vue';
 import type { PrinterEditor } from './printer-editor.ts';
 
@@ -22,7 +22,7 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
 </script>
 
 <template>
-  <EmptyRoom
+  <EmptyState
     v-if="printers.length === 0"
     :says="words.empty"
     :action="words.add"

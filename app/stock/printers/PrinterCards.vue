@@ -8,10 +8,10 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthField from '../../ui/LengthField.vue';
 import SelectRow from '../../ui/SelectRow.vue';
-import { askPrinter } from '../../devices/bridge.ts';
+import { askPrinter } from '../../session/bridge.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import AddressField from '../AddressField.vue';
-import { useStockRoom } from '../stock-room-store.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
 import {
   calibrationFacts,
@@ -19,7 +19,7 @@ import {
   hundredths,
   offeredFacts,
   offersOf,
-} from './printer-facts.ts';
+} from '../../session/printer-facts.ts';
 import type { PrinterEditor } from './printer-editor.ts';
 
 /** A printer: its trays, the sheet to print, how it came out, and what is corrected. */

@@ -15,14 +15,14 @@ import type {
   SeenPicture,
 } from '../../../core/testprint/index.ts';
 import { calls } from '../../calls/index.ts';
-import { useOneCall } from '../../calls/one-call.ts';
-import { PICTURE_FILES } from '../../art/picture-files.ts';
+import { useOneCall } from '../../ui/one-call.ts';
+import { PICTURE_FILES } from '../../ui/picture-files.ts';
 import { bytesOf, chooseFiles, download } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import { useStockRoom } from '../stock-room-store.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
 import { PICTURED } from '../template/template-editor.ts';
-import { hundredths } from './printer-facts.ts';
+import { hundredths } from '../../session/printer-facts.ts';
 
 const words = texts.printers;
 /** In which order a simulated printer has its luck. */

@@ -6,7 +6,7 @@ import { spotPlaces } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
-import PhotoCorners from '../PhotoCorners.vue';
+import PhotoCorners from '../../ui/PhotoCorners.vue';
 import type { TemplateEditor } from './template-editor.ts';
 
 /** The sheet that is described: its labels, over the picture in which they were found. */

@@ -11,7 +11,7 @@ import {
   type Stock,
 } from '../../../core/stock/index.ts';
 import { calls } from '../../calls/index.ts';
-import { useOneCall } from '../../calls/one-call.ts';
+import { useOneCall } from '../../ui/one-call.ts';
 import { bytesOf, chooseFiles } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';

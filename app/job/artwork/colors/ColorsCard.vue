@@ -18,8 +18,8 @@ import CardPanel from '../../../ui/CardPanel.vue';
 import CheckRow from '../../../ui/CheckRow.vue';
 import ColorChips from '../../../ui/ColorChips.vue';
 import { useMessages } from '../../../ui/messages-store.ts';
-import type { DeskState } from '../desk-state.ts';
-import { useHouseStyle } from '../start/house-style-store.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
+import { useHouseStyle } from '../../../session/house-style-store.ts';
 import PaletteRow from './PaletteRow.vue';
 
 /** The colours that a piece or the whole job is drawn in, changed one by one or all by a palette. */

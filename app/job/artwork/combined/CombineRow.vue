@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { tryCommand, type CommandCall } from '../../../../core/job/index.ts';
 import { isShapePart, MEETINGS } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import ShownWays from '../ShownWays.vue';
 
 /** One shape made of those chosen, each way as it would look. */

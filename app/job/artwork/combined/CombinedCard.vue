@@ -11,16 +11,17 @@ import {
 import { texts } from '../../../texts/index.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import CardPanel from '../../../ui/CardPanel.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import FillPicker from '../fill/FillPicker.vue';
 import StrokeRows from '../StrokeRows.vue';
 
 /** A shape put together from others: its parts, what fills it, and its line. */
-const props = defineProps<{ desk: DeskState; combined: Combined }>();
+const props = defineProps<{ desk: DeskState; element: Combined }>();
+const combined = computed(() => props.element);
 const say = texts.combined;
 /** The uppermost first, as in the stack. */
 const parts = computed(() =>
-  props.combined.parts
+  combined.value.parts
     .map((part, at) => ({
       ...part,
       at,
@@ -30,7 +31,7 @@ const parts = computed(() =>
 );
 
 function changePart(at: number, change: Partial<Combined['parts'][number]>, key?: string): void {
-  const changed = props.combined.parts.map((part, index) =>
+  const changed = combined.value.parts.map((part, index) =>
     index === at ? { ...part, ...change } : part,
   );
   props.desk.change({ parts: changed }, key);
@@ -38,14 +39,14 @@ function changePart(at: number, change: Partial<Combined['parts'][number]>, key?
 
 /** Changes places with the part beneath; the lowest is what the others are added to or cut from. */
 function lower(at: number): void {
-  const hows = props.combined.parts.map(({ how }) => how);
-  const elements = props.combined.parts.map(({ element }) => element);
+  const hows = combined.value.parts.map(({ how }) => how);
+  const elements = combined.value.parts.map(({ element }) => element);
   elements.splice(at - 1, 0, ...elements.splice(at, 1));
   props.desk.change({ parts: elements.map((element, index) => ({ how: hows[index], element })) });
 }
 
 function type(at: number, text: string): void {
-  const part = props.combined.parts[at]?.element;
+  const part = combined.value.parts[at]?.element;
   if (part?.kind !== 'words') return;
   const { nudges, ...rest } = part;
   void nudges;
@@ -55,7 +56,7 @@ function type(at: number, text: string): void {
 function takeApart(): void {
   const piece = props.desk.piece.value?.id;
   if (piece !== undefined)
-    props.desk.addBy({ name: 'take-apart', args: { piece, element: props.combined.id } });
+    props.desk.addBy({ name: 'take-apart', args: { piece, element: combined.value.id } });
 }
 
 function fill(value: Fill | null, key?: string, art?: Art): void {

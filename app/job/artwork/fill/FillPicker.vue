@@ -16,7 +16,7 @@ import ChoicesRow from '../../../ui/ChoicesRow.vue';
 import ColorChips from '../../../ui/ColorChips.vue';
 import LengthRow from '../../../ui/LengthRow.vue';
 import NumberRow from '../../../ui/NumberRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import ColorSlots from './ColorSlots.vue';
 import GradientRows from './GradientRows.vue';
 import PatternGrid from './PatternGrid.vue';

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { PATTERNS, type PatternName } from '../../../../core/art/index.ts';
 import type { Job } from '../../../../core/job/index.ts';
 import type { Fill, PatternFill } from '../../../../core/piece/index.ts';
-import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
+import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 
 /** Every pattern, each on this very piece in the colours that are chosen. */

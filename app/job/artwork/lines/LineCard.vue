@@ -7,18 +7,19 @@ import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import CheckRow from '../../../ui/CheckRow.vue';
 import ChoicesRow from '../../../ui/ChoicesRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import FillPicker from '../fill/FillPicker.vue';
 import StrokeRows from '../StrokeRows.vue';
 import { recentred } from './line-nodes.ts';
 
 /** A line of one's own: how it is drawn, what fills it, and its points. */
-const props = defineProps<{ desk: DeskState; line: Line }>();
+const props = defineProps<{ desk: DeskState; element: Line }>();
+const line = computed(() => props.element);
 const words = texts.ornaments;
 const points = texts.edge;
 const node = computed(() => {
   const place = props.desk.point.value;
-  return place && props.line.nodes[place.node];
+  return place && line.value.nodes[place.node];
 });
 
 function fill(value: Fill | null, key?: string, art?: Art): void {
@@ -27,7 +28,7 @@ function fill(value: Fill | null, key?: string, art?: Art): void {
 
 function give(rings: Line['nodes'][]): void {
   const [nodes] = rings;
-  if (nodes) props.desk.change(recentred(props.line, nodes));
+  if (nodes) props.desk.change(recentred(line.value, nodes));
 }
 
 const stroke = (line: StrokeStyle | null, key?: string): void => props.desk.change({ line }, key);

@@ -21,8 +21,8 @@ import {
   type OutlineNode,
 } from '../../../../core/shape/index.ts';
 import type { BenchControls } from '../../../ui/bench-view.ts';
-import { useDragStep } from '../../drag-step.ts';
-import type { DeskState } from '../desk-state.ts';
+import { useDragStep } from '../../common/drag-step.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { recentred } from './line-nodes.ts';
 
 const STILL = 4; // px within which a press is a click

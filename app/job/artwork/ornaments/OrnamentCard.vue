@@ -6,19 +6,20 @@ import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import LengthRow from '../../../ui/LengthRow.vue';
 import NumberRow from '../../../ui/NumberRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import ColorSlots from '../fill/ColorSlots.vue';
 
-const props = defineProps<{ desk: DeskState; ornament: Ornament }>();
+const props = defineProps<{ desk: DeskState; element: Ornament }>();
+const ornament = computed(() => props.element);
 const words = texts.ornaments;
-const kind = computed(() => ornamentOf(props.ornament.ornament));
+const kind = computed(() => ornamentOf(ornament.value.ornament));
 const slots = computed(() => [
-  { key: '0', label: words.ink, color: props.ornament.inks[0] },
-  ...(kind.value.twoInks ? [{ key: '1', label: words.second, color: props.ornament.inks[1] }] : []),
+  { key: '0', label: words.ink, color: ornament.value.inks[0] },
+  ...(kind.value.twoInks ? [{ key: '1', label: words.second, color: ornament.value.inks[1] }] : []),
 ]);
 
 function recolor(key: string, color: string | null): void {
-  const [one, two] = props.ornament.inks;
+  const [one, two] = ornament.value.inks;
   if (color) props.desk.change({ inks: key === '0' ? [color, two] : [one, color] });
 }
 </script>

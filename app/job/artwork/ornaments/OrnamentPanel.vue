@@ -3,7 +3,7 @@ import { ORNAMENTS, type OrnamentName } from '../../../../core/art/index.ts';
 import type { BoxedKind } from '../../../../core/shape/index.ts';
 import { texts } from '../../../texts/index.ts';
 import SidePanel from '../../../ui/SidePanel.vue';
-import ShapeChoice from '../../edge/ShapeChoice.vue';
+import ShapeChoice from '../../../ui/ShapeChoice.vue';
 import OrnamentPicture from './OrnamentPicture.vue';
 
 /** All ornaments and shapes; a click puts one on the piece. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { ornamentOf, type OrnamentName } from '../../../../core/art/index.ts';
 import DrawnNodes from '../../../ui/DrawnNodes.vue';
-import { pageSources } from '../../store/page-resources.ts';
+import { pageSources } from '../../../session/page-resources.ts';
 
 /** An ornament as a small picture. */
 const props = defineProps<{ name: OrnamentName; inks: readonly [string, string] }>();

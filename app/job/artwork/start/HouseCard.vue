@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
-import type { DeskState } from '../desk-state.ts';
-import { newPicture, newSmallPrint } from '../new-elements.ts';
-import { useHouseStyle } from './house-style-store.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
+import { newPicture, newSmallPrint } from '../../artwork-state/new-elements.ts';
+import { useHouseStyle } from '../../../session/house-style-store.ts';
 
 /** What the workshop’s style offers this piece. */
 const props = defineProps<{ desk: DeskState }>();

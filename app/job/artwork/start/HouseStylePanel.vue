@@ -6,8 +6,8 @@ import ArtPicture from '../../../art/ArtPicture.vue';
 import FactRow from '../../../ui/FactRow.vue';
 import OverlayPanel from '../../../ui/OverlayPanel.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
-import type { DeskState } from '../desk-state.ts';
-import { useHouseStyle } from './house-style-store.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
+import { useHouseStyle } from '../../../session/house-style-store.ts';
 
 /** What the workshop puts on all that it makes. */
 const props = defineProps<{ desk: DeskState }>();

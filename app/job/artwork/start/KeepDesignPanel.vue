@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue';
 import { canBeOpen } from '../../../../core/job/index.ts';
 import { elementTitle } from '../../../../core/piece/index.ts';
-import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
+import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import CheckRow from '../../../ui/CheckRow.vue';
 import OverlayPanel from '../../../ui/OverlayPanel.vue';
-import { useOwnDesigns } from '../../store/own-designs.ts';
-import type { DeskState } from '../desk-state.ts';
+import { useOwnDesigns } from '../../../session/own-designs.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** Keeps the piece on the desk as a starting design, or gives it away as one. */
 const props = defineProps<{ desk: DeskState }>();

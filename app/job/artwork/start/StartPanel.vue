@@ -2,15 +2,15 @@
 import { mdiClose, mdiFormatFont, mdiPaletteOutline } from '@mdi/js';
 import { computed, onMounted, watch } from 'vue';
 import type { DesignName } from '../../../../core/designs/index.ts';
-import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
+import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
 import { chooseFiles } from '../../../storage/index.ts';
-import { useOwnDesigns } from '../../store/own-designs.ts';
-import { loadFaces, loadFor } from '../../store/page-resources.ts';
-import type { DeskState } from '../desk-state.ts';
+import { useOwnDesigns } from '../../../session/own-designs.ts';
+import { loadFaces, loadFor } from '../../../session/page-resources.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useStart } from './start-state.ts';
 
 /** Designs to start from, each on this very piece with its own words and picture. */

@@ -18,9 +18,9 @@ import {
   type OwnDesign,
 } from '../../../../core/job/index.ts';
 import { texts } from '../../../texts/index.ts';
-import type { DeskState } from '../desk-state.ts';
-import { useOwnDesigns } from '../../store/own-designs.ts';
-import { useHouseStyle } from './house-style-store.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
+import { useOwnDesigns } from '../../../session/own-designs.ts';
+import { useHouseStyle } from '../../../session/house-style-store.ts';
 
 const words = texts.start;
 

@@ -5,13 +5,14 @@ import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import ChoicesRow from '../../../ui/ChoicesRow.vue';
 import FactRow from '../../../ui/FactRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** Another piece that stands in this one: as a sticker to be peeled off, or printed only. */
-const props = defineProps<{ desk: DeskState; part: Part }>();
+const props = defineProps<{ desk: DeskState; element: Part }>();
+const part = computed(() => props.element);
 const say = texts.stickers;
 const inner = computed(() =>
-  props.desk.store.committed?.pieces.find(({ id }) => id === props.part.piece),
+  props.desk.store.committed?.pieces.find(({ id }) => id === part.value.piece),
 );
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { pieceSize, type Piece } from '../../../../core/piece/index.ts';
-import PieceThumbnail from '../../../shelf/PieceThumbnail.vue';
+import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** The other pieces of the job; a click puts one on this piece as a sticker. */
 const props = defineProps<{ desk: DeskState }>();

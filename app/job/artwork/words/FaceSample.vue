@@ -5,7 +5,7 @@ import { grown } from '../../../../core/geometry/index.ts';
 import { setWords } from '../../../../core/type/index.ts';
 import { MM_PER_PT } from '../../../../core/units/index.ts';
 import DrawnNodes from '../../../ui/DrawnNodes.vue';
-import { pageSources, resourceVersion } from '../../store/page-resources.ts';
+import { pageSources, resourceVersion } from '../../../session/page-resources.ts';
 
 /** A line of words in a typeface, as large as its frame takes. */
 const props = defineProps<{ face: string; text: string }>();

@@ -9,29 +9,30 @@ import CheckRow from '../../../ui/CheckRow.vue';
 import ColorChips from '../../../ui/ColorChips.vue';
 import LengthRow from '../../../ui/LengthRow.vue';
 import NumberRow from '../../../ui/NumberRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import FillPicker from '../fill/FillPicker.vue';
 
 /** How letters look: what fills them, how thick they are, their outlines and shadow. */
-const props = defineProps<{ desk: DeskState; words: Words }>();
+const props = defineProps<{ desk: DeskState; element: Words }>();
+const words = computed(() => props.element);
 const say = texts.words;
 type Outline = NonNullable<Words['outlines']>[number];
 type Shadow = NonNullable<Words['shadow']>;
 
-const outlines = computed(() => props.words.outlines ?? []);
+const outlines = computed(() => words.value.outlines ?? []);
 /** The outlines there are, and the next that there can be. */
 const offered = computed(() =>
   [say.outline, say.secondOutline].slice(0, outlines.value.length + 1),
 );
 const against = (color: string): string => (luminance(rgbOf(color)) < 0.3 ? '#fffdf9' : '#44203d');
-const usualWidth = computed(() => Math.max(0.2, Math.round(props.words.size * 0.25) / 10));
+const usualWidth = computed(() => Math.max(0.2, Math.round(words.value.size * 0.25) / 10));
 
 function fill(value: Fill | null, key?: string, art?: Art): void {
   if (value) props.desk.change({ color: value }, key, art);
 }
 
 function outline(at: number, on: boolean): void {
-  const before = at === 0 ? leadColor(props.words.color) : (outlines.value[0]?.color ?? '#000000');
+  const before = at === 0 ? leadColor(words.value.color) : (outlines.value[0]?.color ?? '#000000');
   const made: Outline = { color: against(before), width: usualWidth.value };
   const list = on ? [...outlines.value, made] : outlines.value.slice(0, at);
   props.desk.change({ outlines: list.length ? list : undefined });
@@ -50,7 +51,7 @@ function shadow(on: boolean): void {
 
 function shaded(changes: Partial<Shadow>): void {
   const key = `shadow-${Object.keys(changes).join()}`;
-  props.desk.change({ shadow: { ...props.words.shadow, ...changes } }, key);
+  props.desk.change({ shadow: { ...words.value.shadow, ...changes } }, key);
 }
 </script>
 

@@ -5,7 +5,7 @@ import { withNudge, type Nudge } from '../../../../core/type/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import NumberRow from '../../../ui/NumberRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { lettersOf } from './typing.ts';
 
 /** The letters that are marked while words are typed, moved by numbers. */

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { textsOf } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** Finds words in all pieces of the job and puts others in their place. */
 const props = defineProps<{ desk: DeskState }>();

@@ -17,9 +17,9 @@ import { chooseFiles } from '../../../storage/index.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
-import { useJobStore } from '../../store/job-store.ts';
-import { isTypefaceFile, TYPEFACE_FILES, useOwnTypefaces } from '../../store/own-typefaces.ts';
-import { loadFaces } from '../../store/page-resources.ts';
+import { useJobStore } from '../../../session/job-store.ts';
+import { isTypefaceFile, TYPEFACE_FILES, useOwnTypefaces } from '../../../session/own-typefaces.ts';
+import { loadFaces } from '../../../session/page-resources.ts';
 import FaceSample from './FaceSample.vue';
 
 /** Every family in itself, with the words that it is chosen for. */

@@ -8,7 +8,7 @@ import ChoicesRow from '../../../ui/ChoicesRow.vue';
 import LengthRow from '../../../ui/LengthRow.vue';
 import NumberRow from '../../../ui/NumberRow.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** The line that words follow. */
 const props = defineProps<{ desk: DeskState; words: Words }>();

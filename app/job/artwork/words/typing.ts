@@ -6,7 +6,7 @@ import { MM_PER_PT } from '../../../../core/units/index.ts';
 import { findArrow } from '../../../ui/arrow-keys.ts';
 import type { BenchControls } from '../../../ui/bench-view.ts';
 import { onceAFrame } from '../../../ui/once-a-frame.ts';
-import type { DeskState } from '../desk-state.ts';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { boundsOf, lineEnd, nearestCaret, nextLine } from './carets.ts';
 
 /**

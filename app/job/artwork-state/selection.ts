@@ -1,0 +1,103 @@
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { Job } from '../../../core/job/index.ts';
+import { colorsOfPieces, type PieceElement } from '../../../core/piece/index.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { offeredColors } from './palette.ts';
+
+/** Which piece is on the desk and what of it is selected; the piece stands in the address. */
+export function useSelection() {
+  const store = useJobStore();
+  const route = useRoute();
+  const router = useRouter();
+  const selected = ref<readonly string[]>([]);
+
+  const pieceOf = (job: Job | undefined) => {
+    const wanted = String(route.query.piece ?? '');
+    return job?.pieces.find(({ id }) => id === wanted) ?? job?.pieces[0];
+  };
+  const piece = computed(() => pieceOf(store.job));
+  const committedPiece = computed(() => pieceOf(store.committed));
+  /** The piece as it stands without what a gesture is just doing, compiled. */
+  const committedCompiled = computed(
+    () =>
+      committedPiece.value &&
+      store.committed &&
+      store.compiled(store.committed, committedPiece.value),
+  );
+  const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
+  /** Where the label is folded. */
+  const folds = computed(() => compiled.value?.creases ?? []);
+  const elements = computed<readonly PieceElement[]>(
+    () => piece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
+  );
+  const only = computed(() => (elements.value.length === 1 ? elements.value[0] : undefined));
+  /** The same as they stand without what a gesture is just doing: cards about them stay as they are. */
+  const committedSelection = computed<readonly PieceElement[]>(
+    () => committedPiece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
+  );
+  const committedOnly = computed(() =>
+    committedSelection.value.length === 1 ? committedSelection.value[0] : undefined,
+  );
+  /** The colours offered: those that the piece is drawn in come first. */
+  const colors = computed(() =>
+    offeredColors(committedPiece.value ? colorsOfPieces([committedPiece.value]) : []),
+  );
+
+  watch(
+    () => route.query.element,
+    (element) => {
+      if (element) selected.value = [String(element)];
+    },
+    { immediate: true },
+  );
+
+  function show(id: string): void {
+    store.showCopy(undefined);
+    selected.value = [];
+    void router.replace({ query: { piece: id } });
+  }
+
+  /** An element with the others of its group. */
+  function grouped(id: string): string[] {
+    const all = piece.value?.elements ?? [];
+    const group = all.find((one) => one.id === id)?.group;
+    return group === undefined
+      ? [id]
+      : all.filter((one) => one.group === group).map((one) => one.id);
+  }
+
+  /** @param alone the element itself and not its group */
+  function select(id: string, adding = false, alone = false): void {
+    const ids = alone ? [id] : grouped(id);
+    if (!adding) selected.value = ids;
+    else
+      selected.value = selected.value.includes(id)
+        ? selected.value.filter((one) => !ids.includes(one))
+        : [...selected.value, ...ids];
+  }
+
+  function clear(): void {
+    selected.value = [];
+  }
+
+  return {
+    store,
+    piece,
+    committedPiece,
+    committedCompiled,
+    compiled,
+    folds,
+    selected,
+    elements,
+    only,
+    committedSelection,
+    committedOnly,
+    colors,
+    show,
+    select,
+    clear,
+  };
+}
+
+export type Selection = ReturnType<typeof useSelection>;

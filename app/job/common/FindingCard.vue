@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { findingKey, type Finding } from '../../../core/proof/index.ts';
+import CardPanel from '../../ui/CardPanel.vue';
+import StateMark from '../../ui/StateMark.vue';
+import { useShownSteps } from './shown-steps.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { texts } from '../../texts/index.ts';
+
+/** A finding with what it says, why it matters, and the fix in it, which is shown when it is pointed at. */
+const props = defineProps<{ finding: Finding; show?: boolean }>();
+defineEmits<{ show: [finding: Finding] }>();
+const steps = useShownSteps();
+const store = useJobStore();
+const accepting = ref(false);
+const note = ref('');
+
+function accept(): void {
+  const { finding } = props;
+  const args = { key: findingKey(finding), what: finding.what, note: note.value };
+  if (store.act({ name: 'accept-finding', args })) accepting.value = false;
+}
+
+const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
+const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
+</script>
+
+<template>
+  <CardPanel
+    :title="texts.proof.severities[finding.severity]"
+    :tone="TONES[finding.severity]"
+    :data-finding="finding.code"
+  >
+    <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ finding.what }}</p>
+    <p class="why">{{ finding.why }}</p>
+    <div class="actions">
+      <button
+        v-if="finding.fix"
+        class="link"
+        type="button"
+        v-on="steps.pointed(finding.fix.call)"
+        @click="steps.act(finding.fix.call)"
+      >
+        {{ finding.fix.label }}
+      </button>
+      <button v-if="show" class="link" type="button" @click="$emit('show', finding)">
+        {{ texts.proof.showMe }}
+      </button>
+      <button v-if="show && !accepting" class="link" type="button" @click="accepting = true">
+        {{ texts.proof.accept }}
+      </button>
+    </div>
+    <form v-if="accepting" class="accept" @submit.prevent="accept">
+      <input
+        v-model="note"
+        class="well"
+        maxlength="300"
+        :aria-label="texts.proof.note"
+        :placeholder="texts.proof.note"
+        @keydown.esc="accepting = false"
+      />
+      <button class="link" type="submit">{{ texts.proof.acceptIt }}</button>
+    </form>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 0 0 4px;
+}
+.mark {
+  margin-right: 7px;
+  vertical-align: -2px;
+}
+.why {
+  font-size: 12.5px;
+}
+.accept {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.accept input {
+  flex: 1;
+  min-width: 0;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+</style>

@@ -1,0 +1,370 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { isProblem, problem } from '../../core/base/index.ts';
+import {
+  afterStep,
+  redo,
+  editOneCopy,
+  startHistory,
+  undo,
+  withTypefaces,
+  type CommandCall,
+  type History,
+  type Job,
+} from '../../core/job/index.ts';
+import type { CompiledPiece } from '../../core/piece/index.ts';
+import { arrange, copiesKey, type Layout } from '../../core/sheet/index.ts';
+import {
+  askToKeep,
+  askToWrite,
+  findJob,
+  hearKept,
+  isFull,
+  keepJob,
+  keepVersion,
+  tellKept,
+  type WriterLock,
+} from '../storage/index.ts';
+import { useChosenCutter } from './chosen-devices.ts';
+import { texts } from '../texts/index.ts';
+import { useMessages } from '../ui/messages-store.ts';
+import { autosave } from './autosave.ts';
+import { loadFor } from './page-resources.ts';
+import { useShownCopy } from './shown-copy.ts';
+import { useFindings } from './findings.ts';
+import { useOwnTypefaces } from './own-typefaces.ts';
+
+/** Typed letters become a step of the history when none has come for that long, ms. */
+const TYPING_QUIET = 250;
+/** How long a job is worked on before it is kept as another version, ms. */
+const VERSION_EVERY = 5 * 60_000;
+
+export type KeepState = 'kept' | 'keeping' | 'failed' | 'reading';
+
+/** The open job: its value, its history, and what follows from it. Replaced whole at every change. */
+export const useJobStore = defineStore('job', () => {
+  const messages = useMessages();
+  const own = useOwnTypefaces();
+  const history = shallowRef<History>();
+  /** The value during a gesture, before it becomes one step. */
+  const gesture = shallowRef<Job>();
+  const state = ref<'loading' | 'open' | 'missing'>('loading');
+  const keepState = ref<KeepState>('kept');
+  let lock: WriterLock | undefined;
+  let stopHearing: () => void = () => undefined;
+  let noted = 0;
+  /** A step that is shown already while it may still grow. */
+  let staged: { call: CommandCall; key: string; timer: ReturnType<typeof setTimeout> } | undefined;
+
+  const shown = useShownCopy(() => gesture.value ?? history.value?.now);
+  /** The job as it is looked at: where changes go to one copy alone, as that has it. */
+  let gestureIsSaved = false;
+  const job = computed(() => shown.seen(gesture.value ?? history.value?.now));
+  /** The job without what a gesture is just doing. */
+  const committed = computed(() => shown.seen(history.value?.now));
+  const pieces = computed(() => {
+    const { value } = job;
+    return new Map<string, CompiledPiece>(
+      value?.pieces.map((piece) => [piece.id, shown.compiled(value, piece)]),
+    );
+  });
+  let arranged: { uses: readonly unknown[]; layout: Layout } | undefined;
+  /** Laid out anew only when something that it depends on is another: not for each step of a drag. */
+  const layout = computed(() => {
+    if (!job.value) return undefined;
+    const { pieces: all, plan, stock, material, list } = job.value;
+    const uses = [
+      plan,
+      stock,
+      material,
+      copiesKey(list),
+      ...all.flatMap(({ id, edge, bleed }) => [id, edge, bleed]),
+    ];
+    const same =
+      arranged?.uses.length === uses.length && uses.every((one, at) => one === arranged?.uses[at]);
+    if (!arranged || !same) arranged = { uses, layout: arrange(job.value) };
+    return arranged.layout;
+  });
+  let stood: Layout | undefined;
+  /** The layout without what a gesture is just doing: cards beside the sheet keep still while it is shown. */
+  const committedLayout = computed(() => {
+    if (!gesture.value) stood = layout.value;
+    return stood;
+  });
+  /** The typefaces that can be set in here beside those that ship: the workshop's, and what the job brought. */
+  const typefaces = computed(() => {
+    const ids = own.list.map(({ id }) => id);
+    const brought = Object.values(committed.value?.typefaces ?? {});
+    return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
+  });
+  const machine = useChosenCutter();
+  const findings = useFindings(
+    () => history.value?.now,
+    () => machine.value,
+  );
+  const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
+  const redoLabel = computed(() => history.value?.future[0]?.label);
+
+  const saving = autosave<Job>(
+    async (value) => {
+      await keepJob(value, Date.now());
+      tellKept(value.id);
+    },
+    (told, error) => {
+      if (told === 'failed' && keepState.value !== 'failed') {
+        if (isFull(error))
+          messages.sayProblem(problem('storage/full', texts.full.what, texts.full.remedy));
+        else messages.sayError(error);
+      }
+      keepState.value = told;
+    },
+  );
+
+  async function open(id: string): Promise<void> {
+    close();
+    state.value = 'loading';
+    const found = await findJob(id).catch((error: unknown) => {
+      messages.sayError(error);
+      return undefined;
+    });
+    if (!found?.ok) {
+      if (found) messages.sayProblem(found.problem);
+      state.value = 'missing';
+      return;
+    }
+    void own.load();
+    show(found.value.job);
+    state.value = 'open';
+    const { job: opened, leftOut = [] } = found.value;
+    if (leftOut.length) messages.say(texts.shelf.mended(opened.name, leftOut));
+    noteVersion(opened);
+    write(id, false);
+    stopHearing = hearKept((kept) => {
+      if (kept === id && keepState.value === 'reading') void refresh(id);
+    });
+  }
+
+  function show(value: Job): void {
+    gesture.value = undefined;
+    shown.show({});
+    history.value = startHistory(value);
+    void loadFor(value).catch(messages.sayError);
+  }
+
+  async function refresh(id: string): Promise<void> {
+    const found = await findJob(id);
+    if (found?.ok) show(found.value.job);
+  }
+
+  function write(id: string, take: boolean): void {
+    lock?.release();
+    lock = askToWrite(
+      id,
+      {
+        onWriter() {
+          const wasReading = keepState.value === 'reading';
+          keepState.value = 'kept';
+          if (wasReading) void refresh(id);
+        },
+        onReader: () => (keepState.value = 'reading'),
+      },
+      take,
+    );
+  }
+
+  function close(): void {
+    commit();
+    // Nobody else writes it before what waits here is kept.
+    const held = lock;
+    void saving.flush().finally(() => held?.release());
+    lock = undefined;
+    stopHearing();
+    history.value = undefined;
+    gesture.value = undefined;
+    keepState.value = 'kept';
+  }
+
+  /** Keeps the job as it is now among its versions; without room for it the job itself says so. */
+  function noteVersion(value: Job): void {
+    noted = Date.now();
+    void keepVersion(value, noted).catch(() => undefined);
+  }
+
+  /** Shows copies as a row of the list fills them, for changes of all. */
+  function showRow(key: string): void {
+    commit();
+    shown.show({ row: key });
+  }
+
+  /** Has changes go to one copy alone, or to all again. */
+  function showCopy(copy: string | undefined): void {
+    commit();
+    cancel();
+    shown.show({ copy, row: copy === undefined ? shown.row.value?.key : undefined });
+  }
+
+  /** Whether this tab may change the job; says so when it may not. */
+  function mayWrite(): boolean {
+    if (keepState.value !== 'reading') return true;
+    messages.say(texts.lock.reader, { label: texts.lock.take, run: takeOver });
+    return false;
+  }
+
+  function takeOver(): void {
+    if (job.value) write(job.value.id, true);
+  }
+
+  function accept(next: History): void {
+    const now = withTypefaces(next.now, own.list);
+    if (next === history.value && now === next.now) return;
+    history.value = { ...next, now };
+    gesture.value = undefined;
+    saving.changed(now);
+    if (Date.now() - noted > VERSION_EVERY) noteVersion(now);
+    void loadFor(now).catch(messages.sayError);
+    // Where it cannot even be noted that this was asked, keeping the job itself says so.
+    void askToKeep().catch(() => undefined);
+  }
+
+  // What is noted of the workshop's typefaces goes for the job that is open, too.
+  watch(
+    () => own.list,
+    () => {
+      if (history.value && keepState.value !== 'reading') accept(history.value);
+    },
+  );
+
+  /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
+  function act(call: CommandCall, key?: string): boolean {
+    return step((now) => shown.run(now, call), key);
+  }
+
+  /** Does one step for one copy alone. */
+  function changeAlone(copy: string, call: CommandCall, key?: string): boolean {
+    return step((now) => editOneCopy(now, copy, call), key);
+  }
+
+  function step(run: (now: Job) => ReturnType<typeof editOneCopy>, key?: string): boolean {
+    commit();
+    const now = history.value;
+    if (!now || !mayWrite()) return false;
+    const done = run(now.now);
+    if (isProblem(done)) {
+      messages.sayProblem(done);
+      return false;
+    }
+    accept(afterStep(now, done.job, done.label, key));
+    return true;
+  }
+
+  /**
+   * Shows a step that may still grow, as words do letter by letter. It is done when nothing came for a
+   * while, or when something else is done.
+   */
+  function stage(call: CommandCall, key: string): void {
+    if (staged && staged.key !== key) commit();
+    if (!mayWrite()) return;
+    clearTimeout(staged?.timer);
+    staged = { call, key, timer: setTimeout(commit, TYPING_QUIET) };
+    showChange(call);
+  }
+
+  /** Does the step that was growing. */
+  function commit(): void {
+    if (!staged) return;
+    const { call, key, timer } = staged;
+    clearTimeout(timer);
+    staged = undefined;
+    act(call, key);
+  }
+
+  /** Shows a change while a gesture lasts. */
+  function preview(call: CommandCall): void {
+    commit();
+    showChange(call);
+  }
+
+  /** Shows what a step would do while it is pointed at: nothing of it is kept. */
+  function previewOnHover(call: CommandCall): void {
+    commit();
+    showChange(call, false);
+  }
+
+  /** What a hand or typing does is kept at once, so that a reload in its middle loses nothing. */
+  function showChange(call: CommandCall, keeping = true): void {
+    const now = history.value?.now;
+    if (!now || keepState.value === 'reading') return;
+    const done = shown.run(now, call);
+    if (isProblem(done)) return;
+    gesture.value = done.job;
+    gestureIsSaved = keeping;
+    if (keeping) saving.changed(done.job);
+  }
+
+  /** Ends a gesture without a step. */
+  function cancel(): void {
+    commit();
+    if (!gesture.value) return;
+    gesture.value = undefined;
+    if (history.value && gestureIsSaved) saving.changed(history.value.now);
+  }
+
+  /** So many steps back (negative) or forward in the history. */
+  function walkBy(steps: number): void {
+    walk((from) => {
+      let at = from;
+      for (let done = 0; done < Math.abs(steps); done++) at = steps < 0 ? undo(at) : redo(at);
+      return at;
+    });
+  }
+
+  /** The job as an earlier version was; one step that can be undone. */
+  function returnTo(value: Job, label: string): void {
+    commit();
+    const now = history.value;
+    if (now && mayWrite()) accept(afterStep(now, value, label));
+  }
+
+  function walk(step: (history: History) => History): void {
+    commit();
+    if (history.value && mayWrite()) accept(step(history.value));
+  }
+
+  return {
+    job,
+    committed,
+    row: shown.row,
+    showRow,
+    /** The copy that changes go to alone. */
+    alone: shown.alone,
+    showCopy,
+    compiled: shown.compiled,
+    asRow: shown.asRow,
+    state,
+    keepState,
+    pieces,
+    layout,
+    committedLayout,
+    typefaces,
+    findings,
+    undoLabel,
+    redoLabel,
+    open,
+    close,
+    act,
+    changeAlone,
+    stage,
+    commit,
+    preview,
+    previewOnHover,
+    cancel,
+    takeOver,
+    flush: () => saving.flush(),
+    past: computed(() => history.value?.past.map(({ label }) => label) ?? []),
+    future: computed(() => history.value?.future.map(({ label }) => label) ?? []),
+    walkBy,
+    returnTo,
+    undo: () => walk(undo),
+    redo: () => walk(redo),
+  };
+});

@@ -1,0 +1,71 @@
+import { expectOk } from '../../../core/base/index.ts';
+import { apply, type Affine, type Point } from '../../../core/geometry/index.ts';
+import { trySize, usualThing, type MeasuredThing } from '../../../core/things/index.ts';
+import { usedPicture, type ThingLine } from './index.ts';
+
+const flatOf = (thing: MeasuredThing) => expectOk(trySize(thing));
+
+/** The parts of a label on faces of their own, in the order in which they are drawn. */
+function facesOf(thing: MeasuredThing): readonly (ThingLine & { lies: Affine })[] {
+  return usedPicture(thing, flatOf(thing)).flatMap((line) =>
+    line.lies ? { ...line, lies: line.lies } : [],
+  );
+}
+
+/** Where a vector of the flat label points in the picture. */
+function pointed({ lies }: { lies: Affine }, { x, y }: Point): Point {
+  const [from, to] = [apply(lies, { x: 0, y: 0 }), apply(lies, { x, y })];
+  return { x: to.x - from.x, y: to.y - from.y };
+}
+
+const box = { width: 90, depth: 30, height: 60, strip: 20, overlap: 12 } as const;
+
+test.each([
+  ['h', 1],
+  ['w', 0],
+  ['d', 1],
+] as const)('around %s of a box the label goes over the edge between two faces', (around, fold) => {
+  const thing = usualThing('band', { ...box, around });
+  const [front, other] = facesOf(thing);
+  if (!front || !other) throw new Error('no faces');
+  for (const point of flatOf(thing).folds[fold] ?? []) {
+    const [here, there] = [apply(front.lies, point), apply(other.lies, point)];
+    expect(here.x).toBeCloseTo(there.x, 6);
+    expect(here.y).toBeCloseTo(there.y, 6);
+  }
+});
+
+test.each(['h', 'w', 'd'] as const)('words on a band around %s stand upright', (around) => {
+  const thing = usualThing('band', { ...box, around });
+  const turn = (flatOf(thing).reading * Math.PI) / 180;
+  const [front] = facesOf(thing);
+  if (!front) throw new Error('no face');
+  const along = pointed(front, { x: Math.cos(turn), y: Math.sin(turn) });
+  const down = pointed(front, { x: -Math.sin(turn), y: Math.cos(turn) });
+  expect(along.x).toBeGreaterThan(0);
+  expect(along.y).toBeCloseTo(0, 6);
+  expect(down.y).toBeGreaterThan(0);
+});
+
+test('of two bands the second begins at the edge where the first one ends', () => {
+  const thing = usualThing('band', { ...box, overlap: 0, parts: 2 });
+  const { width, height } = flatOf(thing);
+  const [front, side] = facesOf(thing);
+  if (!front || !side) throw new Error('no faces');
+  const end = apply(front.lies, { x: width / 2, y: height / 2 });
+  const start = apply(side.lies, { x: -width / 2, y: height / 2 });
+  expect(start.x).toBeCloseTo(end.x, 6);
+  expect(start.y).toBeCloseTo(end.y, 6);
+});
+
+test('the case of a disc is seen from its back with a spine, a slim one as its card', () => {
+  const thing = usualThing('case', { width: 138, height: 118, spine: 6.5 });
+  const [back, spine] = facesOf(thing);
+  if (!back || !spine) throw new Error('no faces');
+  const [middle, right] = [apply(back.lies, { x: 0, y: 0 }), apply(spine.lies, { x: 72, y: 0 })];
+  expect(right.x).toBeGreaterThan(middle.x);
+  // Both are drawn to one scale: 69 mm from the middle of the back to its edge.
+  const edge = apply(spine.lies, { x: 69, y: 0 });
+  expect(edge.x - middle.x).toBeCloseTo(69 * back.lies[0], 6);
+  expect(facesOf(usualThing('case', { for: 'slim', spine: 0 }))).toEqual([]);
+});

@@ -1,0 +1,11 @@
+import { formPdf } from '../print-pdf.ts';
+import type { FormatWriter } from './format.ts';
+
+/** A PDF whose placeholders can be typed into. */
+export const form: FormatWriter = {
+  scope: 'job',
+  async write({ platform, seen, resources, choices, stem }) {
+    const bytes = await formPdf(platform, seen, resources, choices);
+    return [{ name: `${stem}-form.pdf`, bytes, pages: seen.sheets.length }];
+  },
+};

@@ -1,0 +1,70 @@
+import type { Platform } from '../base/index.ts';
+import { boxAround, grown, invert } from '../geometry/index.ts';
+import { compileJob, printedSides, type CompiledJob, type JobResources } from '../job/index.ts';
+import { createCompiler } from '../piece/index.ts';
+import type { CompiledSheet } from '../sheet/index.ts';
+import { USUAL_CHOICES, type ExportChoices } from './choices.ts';
+import { withDownsampledImages } from './downsampled-images.ts';
+import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
+import { outlinedDrawing } from './outlined.ts';
+import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
+
+/** What the writers look up for a compiled job. */
+export function pdfSources({ job }: Pick<CompiledJob, 'job'>, resources: JobResources): PdfSources {
+  return { typeface: resources.typeface, art: (id) => job.art[id], bytes: resources.bytes };
+}
+
+/** The print file of a job as it is printed: a page for each side of a sheet, at true size. */
+export async function printPdf(
+  platform: Platform,
+  compiled: CompiledJob,
+  resources: JobResources,
+  {
+    cutLayer,
+    outlines,
+    smallPictures,
+    printer,
+    side: only,
+  }: Pick<
+    ExportChoices,
+    'cutLayer' | 'outlines' | 'smallPictures' | 'printer' | 'side'
+  > = USUAL_CHOICES,
+): Promise<Uint8Array> {
+  const sides = printedSides(compiled).filter(({ side }) => only === undefined || side === only);
+  const pages = sides.map(({ sheet, side }): PdfPage => {
+    const page = sheetPage(sheet);
+    return {
+      ...page,
+      drawing: outlines ? outlinedDrawing(page.drawing, resources.typeface) : page.drawing,
+      ...(cutLayer ? { cuts: cutInks(sheet.cuts) } : {}),
+      // Elsewhere the knife follows the print.
+      ...(printer && sheet.stock.spots ? { map: invert(printer[side]) } : {}),
+    };
+  });
+  const best = pdfSources(compiled, resources);
+  const sources = smallPictures ? await withDownsampledImages(platform, pages, best) : best;
+  return writePdf(platform, pages, sources, compiled.job.name);
+}
+
+/** The print file with a field on each label wherever words have a placeholder. */
+export function formPdf(
+  platform: Platform,
+  compiled: CompiledJob,
+  resources: JobResources,
+  choices: FormChoices = USUAL_CHOICES,
+): Promise<Uint8Array> {
+  const bare = compileJob(withoutFields(compiled.job), createCompiler(resources));
+  const wanted = new Set(compiled.sheets.map(({ copies }) => copies[0]?.placement.copy));
+  const sheets = bare.sheets.filter(({ copies }) => wanted.has(copies[0]?.placement.copy));
+  const pages = sheets.map((sheet) => ({
+    ...sheetPage(sheet),
+    fields: sheetFields(compiled, sheet, choices),
+  }));
+  return writePdf(platform, pages, pdfSources(compiled, resources), compiled.job.name);
+}
+
+function sheetPage({ drawing, copies }: CompiledSheet): PdfPage {
+  const trim = boxAround(copies.map(({ box }) => box));
+  const bleed = boxAround(copies.map((copy) => grown(copy.box, copy.bleed)));
+  return { drawing, ...(trim && bleed ? { trim, bleed } : {}) };
+}
