@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
+import { useTheme } from 'vuetify';
 import { useDropAnywhere } from './shell/drop-anywhere.ts';
 import MessageBar from './ui/MessageBar.vue';
 import TopBar from './shell/TopBar.vue';
+import { useSettings } from './ui/settings-store.ts';
 
 useDropAnywhere();
+const settings = useSettings();
+const vuetifyTheme = useTheme();
+watchEffect(() => {
+  vuetifyTheme.change(settings.theme);
+  document.documentElement.dataset.theme = settings.theme;
+});
 const route = useRoute();
 const inJob = computed(() => route.path.startsWith('/job/'));
 const here = computed(() =>

@@ -1,17 +1,10 @@
-import 'fake-indexeddb/auto';
 import {
   firstStock,
   USUAL_CUTTER,
   MATT_PAPER,
   type PrinterProfile,
 } from '../../core/stock/index.ts';
-
-// The real library on a database in memory.
-Object.assign(globalThis, { self: globalThis });
-Object.defineProperty(globalThis, 'navigator', {
-  configurable: true,
-  value: { userAgent: '', platform: '', appVersion: '' },
-});
+import '../testing/page-globals.ts';
 
 const { database } = await import('./database.ts');
 const { EMPTY_STOCK_ROOM, keepStockRoom, mergedStockRoom, stockRoom } =

@@ -1,26 +1,6 @@
-import 'fake-indexeddb/auto';
 import { contentHash } from '../../core/base/index.ts';
 import { createJob, type Job } from '../../core/job/index.ts';
-
-// The real library on a database in memory.
-Object.assign(globalThis, { self: globalThis });
-/** Locks that another tab holds. */
-const openElsewhere = new Set<string>();
-// All other locks are had at once.
-Object.defineProperty(globalThis, 'navigator', {
-  configurable: true,
-  value: {
-    userAgent: '',
-    platform: '',
-    appVersion: '',
-    locks: {
-      request: (name: string, __: object, run: (lock: object) => unknown) =>
-        openElsewhere.has(name)
-          ? Promise.reject(new DOMException('', 'TimeoutError'))
-          : Promise.resolve(run({})),
-    },
-  },
-});
+import { openElsewhere } from '../testing/page-globals.ts';
 
 const { database, isFull } = await import('./database.ts');
 const store = await import('./jobs.ts');
@@ -108,7 +88,7 @@ test('a job that a tab has open is left to that tab', async () => {
   await store.keepJob(jobOf('b', HASH('a')), 1);
   const [art] = Object.values(jobOf('a', HASH('a')).art);
   if (!art) throw new Error('no art');
-  openElsewhere.add('little-peel-writer:a');
+  openElsewhere.add('a');
   try {
     expect(await drawer.changeArt({ ...art, name: 'teasel' }, 2)).toEqual({
       count: 1,

@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { useTheme } from 'vuetify';
 import { COLOR_MODES, QUALITIES, type PrintChoices } from '../../core/stock/index.ts';
 import { UNITS, type Unit } from '../../core/units/index.ts';
 import { CURRENCIES, type Currency } from './money.ts';
@@ -98,12 +97,9 @@ export const useSettings = defineStore('settings', () => {
   const devices = ref(kept.devices);
   const carrier = ref(kept.carrier);
   const prints = ref(kept.prints);
-  const vuetifyTheme = useTheme();
   watch(
     [unit, theme, currency, grid, pxPerMm, files, printer, devices, carrier, prints],
     () => {
-      vuetifyTheme.change(theme.value);
-      document.documentElement.dataset.theme = theme.value;
       localStorage.setItem(
         KEY,
         JSON.stringify({
