@@ -27,10 +27,10 @@ const ACCEPTED = 'Choose a TTF, OTF, WOFF or WOFF2 file.';
  * it to stand in files is refused, since every print goes through a file.
  * @param name the file's name
  */
-export function readTypeface(
+export async function readTypeface(
   bytes: Uint8Array,
   name: string,
-): Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }> {
+): Promise<Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }>> {
   if (bytes.length > MOST)
     return err(
       'type/too-large',
@@ -51,7 +51,7 @@ export function readTypeface(
   let kept: Uint8Array;
   let loaded: Typeface;
   try {
-    kept = unpackTypeface(bytes);
+    kept = await unpackTypeface(bytes);
     loaded = loadTypeface(name, kept);
   } catch {
     return err(
