@@ -15,7 +15,7 @@ test('words are typed, sized, spaced, coloured and set in another face, and stay
   await expect(words.locator('[role="img"]').first()).toHaveAttribute('aria-label', /Ranunculus/);
   await enter(page, 'Size in points', '9');
   await enter(page, 'Letter spacing', '10');
-  await enter(page, 'Leading', '1.5');
+  await enter(page, 'Line spacing', '1.5');
   await page.getByRole('button', { name: 'Choose a typeface' }).click();
   await page.getByRole('radio', { name: 'Script', exact: true }).click();
   await page.getByRole('button', { name: 'Pacifico' }).click();
@@ -44,7 +44,7 @@ test('straight words are bent around a circle, over and under, and straightened 
 }) => {
   const words = page.locator('[data-element="words-3"]');
   await words.locator('.hit').click();
-  const run = page.getByLabel('Straight or around a circle');
+  const run = page.getByLabel('Path of the words');
   await run.selectOption('outside');
   await enter(page, 'Radius of the circle', '15');
   const top = (await words.boundingBox())?.y ?? 0;
@@ -64,7 +64,7 @@ test('a plate takes shape, fill, see-through and line', async ({ page }) => {
     .getByRole('button', { name: /^Fill #/ })
     .first()
     .click();
-  await enter(page, 'Transparency', '40');
+  await enter(page, 'Fill opacity', '60');
   await page
     .getByRole('button', { name: /^Line #/ })
     .first()

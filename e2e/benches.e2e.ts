@@ -143,7 +143,7 @@ test('copies are walked sheet by sheet, nudged by keys and put back', async ({ p
   const copy = page.locator('[data-copy="sweet-pea#2"]');
   await expect(copy).toBeVisible();
   await copy.click();
-  const left = page.getByLabel('Middle from left', { exact: true });
+  const left = page.getByLabel('Centre from left', { exact: true });
   const before = parseFloat(await left.inputValue());
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');

@@ -110,7 +110,7 @@ proofed(
     await page.getByLabel('Outline', { exact: true }).check();
     for (const id of ['words-1', 'words-3'])
       await expect(page.locator(`[data-element="${id}"] [role="img"]`)).toHaveCount(2);
-    await page.getByRole('radio', { name: 'Blend' }).click();
+    await page.getByRole('radio', { name: 'Gradient' }).click();
     await expect(page.locator('[data-element="words-3"] linearGradient')).toHaveCount(1);
     await page.getByRole('radio', { name: 'Pattern' }).click();
     await page.getByRole('radio', { name: 'Waves' }).click();
@@ -140,7 +140,7 @@ test('elements are brought into line as it was shown, grouped, hidden, and copie
   await words.locator('.hit').click();
   await picture.locator('.hit').click({ modifiers: ['Shift'] });
   const before = await words.getAttribute('data-place');
-  const button = page.getByRole('button', { name: 'Tops in line' });
+  const button = page.getByRole('button', { name: 'Align top edges' });
   await button.hover();
   await expect.poll(() => words.getAttribute('data-place')).not.toBe(before);
   const shown = await words.getAttribute('data-place');

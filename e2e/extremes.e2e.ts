@@ -42,7 +42,7 @@ test('everything that was done is undone, step by step, to the job as it was', a
   await words.locator('.hit').click();
   await enter(page, 'Size in points', '10');
   await enter(page, 'Turn in degrees', '15');
-  await page.getByRole('button', { name: 'To the middle, down' }).click();
+  await page.getByRole('button', { name: 'Centre down' }).click();
   await page.getByLabel('Name of the job').fill('Something else');
   await page.keyboard.press('Enter');
   await page.locator('[data-line="edge"]').click();

@@ -48,7 +48,7 @@ test('printed and cut over the network on devices that jam and lose the line, th
   await expect(page.getByRole('heading', { name: 'Let it dry' })).toBeVisible({ timeout: 60_000 });
   await page.locator('[data-do]').click();
   // The cutter loses the line: the step stays, and nothing is counted as done.
-  await expect(page.getByRole('img', { name: 'The way of the knife' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'The knife path' })).toBeVisible();
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
   await expect(page.locator('[data-kind="problem"]')).toContainText('was lost', {
     timeout: 60_000,

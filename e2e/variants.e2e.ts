@@ -86,7 +86,7 @@ test('a guide is pulled out of the ruler and moved by keys; two fingers turn wha
   await page.mouse.move(bench.x + 180, 410, { steps: 6 });
   await page.mouse.up();
   const guide = page.locator('[data-guide]');
-  await expect(guide).toHaveAttribute('aria-label', /^Upright guide at/);
+  await expect(guide).toHaveAttribute('aria-label', /^Vertical guide at/);
   const at = Number(await guide.getAttribute('aria-valuenow'));
   await guide.focus();
   await page.keyboard.press('ArrowRight');

@@ -4,10 +4,10 @@ import type { Meeting } from '../../core/piece/index.ts';
 export const combined = {
   make: 'Make them one shape:',
   ways: {
-    join: 'Joined',
+    join: 'Unite',
     cut: 'Cut away',
-    common: 'In common',
-    either: 'Apart',
+    common: 'Intersect',
+    either: 'Exclude',
   } satisfies Record<Meeting, string>,
   title: 'Combined shape',
   text: 'Words of this part',
@@ -18,7 +18,7 @@ export const combined = {
     common: 'keeps the common part',
     either: 'takes the overlap out',
   } satisfies Record<Meeting, string>,
-  lower: (part: string): string => `Lay ${part} one lower`,
+  lower: (part: string): string => `Move ${part} down`,
   first: 'lies beneath',
   takeApart: 'Take it apart',
 } as const;

@@ -65,7 +65,7 @@ export const ornaments = {
   stepDown: 'Step, down',
   axes: 'Mirrored',
   axesNames: { across: 'Left, right', down: 'Up, down', both: 'Both' },
-  opacity: 'Lets through',
+  opacity: 'Opacity',
   flipAcross: 'Flip, left to right',
   flipDown: 'Flip, top to bottom',
 } as const;

@@ -1,16 +1,16 @@
 /** Words of the run desk. */
 export const run = {
   labels: 'Labels',
-  deviation: 'Cut off the print by',
+  deviation: 'Largest cut error',
   printOff: 'The print is off its label by',
   boughtHint:
     'The labels of a bought sheet are cut already, so it is the print that is off. Measure the printer once, and pages are put right for it.',
   measurePrinter: 'Measure the printer',
   bleedLeft: 'Least bleed left',
   marksFound: 'Marks found',
-  marksFitTo: 'Marks fit to',
+  marksFitTo: 'Registration error',
   eachCopy: 'Each copy',
-  ofEachCopy: 'off by · bleed left',
+  ofEachCopy: 'cut error · bleed left',
   run: 'Run',
   looks: 'What is seen',
   stopped: 'The run can start when these are mended.',
@@ -57,8 +57,8 @@ export const run = {
   interrupted: (done: number, all: number): string =>
     `This run was interrupted after ${done} of ${all} steps. It goes on where it was.`,
   underWay: (done: number, all: number): string => `Under way: ${done} of ${all} steps are done.`,
-  giveUp: 'Give this run up',
-  gaveUp: 'The run is given up.',
+  giveUp: 'Abandon this run',
+  gaveUp: 'The run was abandoned.',
   fromCut: 'Go on from cut',
   fromSheet: 'Go on from sheet',
   stepOf: (step: number, all: number): string => `Step ${step} of ${all}`,
@@ -95,7 +95,7 @@ export const run = {
     within: (residual: string): string => `They fit this sheet within ${residual}.`,
     picture: 'The sheet from straight above',
     another: 'Another picture',
-    close: 'Back to the way of the knife',
+    close: 'Back to the knife path',
   },
   placed: 'The sheet is cut by the marks that you showed.',
   pointerTo: (mark: number, of: number): string => `Pointer to mark ${mark} of ${of}.`,
@@ -103,7 +103,7 @@ export const run = {
   moves: { up: 'Up', down: 'Down', left: 'Left', right: 'Right' },
   moveBy: 'Moves by',
   onMark: 'It is on the mark',
-  knifeWay: 'The way of the knife',
+  knifeWay: 'The knife path',
   play: 'Play',
   pause: 'Pause',
   takes: (minutes: number, seconds: number): string =>

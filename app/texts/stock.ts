@@ -6,7 +6,7 @@ const counted = (count: number, one: string): string => `${count} ${one}${count 
 export const stock = {
   chosenStock: 'Chosen stock',
   sheet: 'Sheet',
-  margins: 'Printer reaches to',
+  margins: 'Margins',
   labels: 'Labels',
   toArtwork: 'Design the label',
   find: 'Find a sheet by size or number',
@@ -61,7 +61,7 @@ export const stock = {
     title: 'A plain sheet of your own',
     width: 'Width',
     height: 'Height',
-    margin: 'Printer reaches to',
+    margin: 'Margins',
     form: 'It is a',
     forms: { sheet: 'Sheet', roll: 'Roll' },
     keep: 'Keep this sheet',

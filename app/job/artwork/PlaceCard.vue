@@ -177,13 +177,13 @@ function rename(event: Event): void {
     />
     <NumberRow
       :label="texts.ornaments.opacity"
-      :model-value="Math.round((1 - (element.opacity ?? 1)) * 100)"
+      :model-value="Math.round((element.opacity ?? 1) * 100)"
       suffix="%"
-      :min="0"
-      :max="98"
+      :min="2"
+      :max="100"
       :step="5"
       @update:model-value="
-        desk.change({ opacity: $event > 0 ? 1 - $event / 100 : undefined }, 'clear')
+        desk.change({ opacity: $event < 100 ? $event / 100 : undefined }, 'clear')
       "
     />
     <FactRow v-if="otherSizes" as="label" :label="texts.variants.adapt">
@@ -237,12 +237,12 @@ function rename(event: Event): void {
       />
       <IconButton
         :icon="mdiPaletteSwatchOutline"
-        :name="words.copyLook"
+        :name="words.copyStyle"
         @click="desk.copyStyle(element)"
       />
       <IconButton
         :icon="mdiFormatPaint"
-        :name="words.pasteLook"
+        :name="words.pasteStyle"
         :disabled="!desk.copiedStyle.value"
         @click="desk.pasteStyle()"
       />

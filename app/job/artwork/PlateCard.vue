@@ -93,15 +93,14 @@ function band(width: number): void {
     />
     <NumberRow
       v-if="plate.fill"
-      :label="texts.artwork.letsThrough"
-      :name="texts.artwork.transparency"
-      :model-value="Math.round((1 - plate.fill.opacity) * 100)"
+      :label="texts.artwork.fillOpacity"
+      :model-value="Math.round(plate.fill.opacity * 100)"
       suffix="%"
-      :min="0"
-      :max="95"
+      :min="5"
+      :max="100"
       :step="5"
       @update:model-value="
-        desk.change({ fill: { ...plate.fill, opacity: 1 - $event / 100 } }, 'opacity')
+        desk.change({ fill: { ...plate.fill, opacity: $event / 100 } }, 'opacity')
       "
     />
     <StrokeRows

@@ -190,7 +190,7 @@ watch(props.desk.cardTyping, async () => {
     />
     <NumberRow
       v-if="lines"
-      :label="texts.artwork.betweenLines"
+      :label="texts.artwork.lineSpacing"
       :name="texts.artwork.leading"
       :model-value="words.leading"
       suffix="em"
@@ -263,7 +263,7 @@ watch(props.desk.cardTyping, async () => {
     </template>
     <template v-if="words.path.kind !== 'circle'">
       <ChoicesRow
-        :label="texts.artwork.stand"
+        :label="texts.artwork.align"
         :name="texts.artwork.alignment"
         :model-value="words.align"
         :choices="texts.artwork.aligns"

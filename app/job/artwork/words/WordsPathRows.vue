@@ -65,8 +65,8 @@ const bent = (changes: Partial<WordsPath>): void =>
 
 <template>
   <SelectRow
-    :label="texts.artwork.run"
-    :name="texts.artwork.runLong"
+    :label="texts.artwork.path"
+    :name="texts.artwork.pathLong"
     :model-value="run"
     :choices="say.runs"
     @update:model-value="turn"
