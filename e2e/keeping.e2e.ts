@@ -90,7 +90,7 @@ test('a damaged job stays on the shelf, opens without what is damaged, and is sa
   await later.getByRole('button', { name: 'Save it as it is' }).click();
   expect((await saved).suggestedFilename()).toBe('tea-caddies.peel');
   await page.getByRole('link', { name: 'Peat-free dots' }).click();
-  await expect(page.getByText('this could not be read: “')).toBeVisible();
+  await expect(page.getByText('could not be read and is left out: “')).toBeVisible();
   await page.getByRole('button', { name: 'History' }).click();
   await expect(page.getByText('Without what cannot be read')).toBeVisible();
   const original = page.waitForEvent('download');

@@ -3,7 +3,7 @@ import type { PatternName } from '../../core/art/index.ts';
 /** Words of what fills words, plates, lines and grounds. */
 export const fill = {
   with: 'Fill',
-  kinds: { color: 'Colour', gradient: 'Gradient', pattern: 'Pattern', picture: 'Picture' },
+  kinds: { color: 'Solid', gradient: 'Gradient', pattern: 'Pattern', picture: 'Picture' },
   shapes: { linear: 'Linear', radial: 'Radial' },
   blend: 'Gradient',
   runs: 'Form',

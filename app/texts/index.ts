@@ -90,9 +90,9 @@ export const texts = {
     leftOut: (count: number): string =>
       count === 1 ? 'A part could not be read' : `${count} parts could not be read`,
     mended: (name: string, leftOut: readonly string[]): string =>
-      `Of “${name}” this could not be read: ${some(leftOut, 4)}. As it was it stands in its history.`,
+      `Some of “${name}” could not be read and is left out: ${some(leftOut, 4)}. History keeps it as it was.`,
     mendedFile: (name: string, leftOut: readonly string[]): string =>
-      `“${name}” was brought in, but for what could not be read of it: ${some(leftOut, 4)}.`,
+      `“${name}” was brought in without what could not be read: ${some(leftOut, 4)}.`,
     cannotOpen: 'This job cannot be opened.',
     saveAsIs: 'Save it as it is',
     run: (day: string): string => `run ${day}`,

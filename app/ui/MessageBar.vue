@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { texts } from '../texts/index.ts';
-import { useMessages } from './messages-store.ts';
+import { useMessages, type Message } from './messages-store.ts';
 
 const messages = useMessages();
 const open = computed({
@@ -10,6 +10,14 @@ const open = computed({
     if (!value) messages.shown = undefined;
   },
 });
+
+/** What is shown, also while the bar fades away. */
+const last = shallowRef<Message>();
+watch(
+  () => messages.shown,
+  (now) => (last.value = now ?? last.value),
+  { immediate: true },
+);
 
 function run(): void {
   const action = messages.shown?.action;
@@ -25,10 +33,10 @@ function run(): void {
     color="#44203d"
     :timeout="messages.shown?.kind === 'problem' ? 14000 : 7000"
   >
-    <span role="status" :data-kind="messages.shown?.kind">{{ messages.shown?.text }}</span>
+    <span role="status" :data-kind="last?.kind">{{ last?.text }}</span>
     <template #actions>
-      <v-btn v-if="messages.shown?.action" color="#f2a65a" variant="text" @click="run">{{
-        messages.shown.action.label
+      <v-btn v-if="last?.action" color="#f2a65a" variant="text" @click="run">{{
+        last.action.label
       }}</v-btn>
       <v-btn color="#fffdf9" variant="text" @click="open = false">{{ texts.close }}</v-btn>
     </template>

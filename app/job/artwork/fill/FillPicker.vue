@@ -223,6 +223,10 @@ function tiled(mode: keyof typeof words.modes): void {
 .fill > :deep(.choices) {
   justify-self: start;
 }
+/* All four kinds stand in one row. */
+.fill > :deep(.choices button) {
+  padding: 0 4px;
+}
 p {
   margin: 2px 0;
 }
