@@ -56,7 +56,7 @@ export const ornaments = {
   moduleFact: (mm: string, least: string): string => `${mm} mm · ${least} needed`,
   exampleAddress: 'https://thistle-and-fen.example',
   repeat: 'Repeat',
-  repeats: { none: 'Once', around: 'Around', line: 'In a row', mirror: 'Mirrored' },
+  repeats: { none: 'Once', around: 'Around', line: 'Row', mirror: 'Mirrored' },
   times: 'How often',
   turned: 'Turn with the circle',
   centreAcross: 'Centre, across',
