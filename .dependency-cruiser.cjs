@@ -132,7 +132,7 @@ module.exports = {
     oneDoor('dates', 'date-fns', 'core/piece/placeholders'),
     oneDoor('fit-curve', 'fit-curve', 'core/geometry/'),
     oneDoor('bidi', 'bidi-js', 'core/type/runs'),
-    oneDoor('woff2', 'woff2-encoder', 'core/type/woff'),
+    oneDoor('brotli', 'brotli', 'core/type/woff'),
     oneDoor('csv', 'papaparse', 'core/piece/read-list'),
     oneDoor('workbooks', 'read-excel-file', 'core/piece/read-list'),
     oneDoor('encodings', 'chardet', 'core/piece/read-list'),

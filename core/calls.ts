@@ -126,7 +126,7 @@ export interface Calls {
   readTypeface(
     args: { bytes: Uint8Array; name: string },
     task: Task,
-  ): ReturnType<typeof readTypeface>;
+  ): Promise<ReturnType<typeof readTypeface>>;
   /** A finished piece as a picture, cut out along its edge. */
   pieceAsArt(args: { job: Job; piece: string }, task: Task): Promise<Result<ReadArt>>;
   /** A list from a file, with what was found of how it is written. */
@@ -209,7 +209,7 @@ export function createCalls(ground: CallGround): Calls {
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
-    readTypeface: ({ bytes, name }) => readTypeface(bytes, name),
+    readTypeface: async ({ bytes, name }) => readTypeface(bytes, name),
     async pieceAsArt({ job, piece }, task) {
       const { compiled, resources } = await ready(job);
       await task.yieldNow();

@@ -11,7 +11,7 @@ import { squareFont } from '../testing/square-font.ts';
 import { readTypeface, type OwnTypeface } from '../type/index.ts';
 import { exportFiles } from './index.ts';
 
-const { typeface, bytes } = expectOk(await readTypeface(squareFont(), 'square.otf'));
+const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));
 const files = new Map([[typeface.id, bytes]]);
 
 /** A face of 60 x 30 mm that says one letter of 72 pt in a typeface of one's own. */

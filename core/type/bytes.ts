@@ -9,9 +9,18 @@ export class ByteReader {
     this.view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   }
 
+  u8(): number {
+    return this.view.getUint8(this.at++);
+  }
+
   u16(): number {
     this.at += 2;
     return this.view.getUint16(this.at - 2);
+  }
+
+  i16(): number {
+    this.at += 2;
+    return this.view.getInt16(this.at - 2);
   }
 
   u32(): number {
@@ -28,12 +37,21 @@ export class ByteReader {
     this.at += length;
     return this.bytes.subarray(this.at - length, this.at);
   }
+
+  /** The next bytes with a reader of their own. */
+  part(length: number): ByteReader {
+    return new ByteReader(this.take(length));
+  }
 }
 
 /** Gathers numbers as bytes, the most significant first. */
 export class ByteWriter {
   private bytes = new Uint8Array(1024);
   private end = 0;
+
+  get length(): number {
+    return this.end;
+  }
 
   u8(value: number): void {
     this.room(1);

@@ -27,10 +27,10 @@ const ACCEPTED = 'Choose a TTF, OTF, WOFF or WOFF2 file.';
  * it to stand in files is refused, since every print goes through a file.
  * @param name the file's name
  */
-export async function readTypeface(
+export function readTypeface(
   bytes: Uint8Array,
   name: string,
-): Promise<Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }>> {
+): Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }> {
   if (bytes.length > MOST)
     return err(
       'type/too-large',
@@ -51,7 +51,7 @@ export async function readTypeface(
   let kept: Uint8Array;
   let loaded: Typeface;
   try {
-    kept = await unpackTypeface(bytes);
+    kept = unpackTypeface(bytes);
     loaded = loadTypeface(name, kept);
   } catch {
     return err(

@@ -1,5 +1,7 @@
+import { decompress as unpackBrotli } from 'brotli/decompress';
 import { unzlibSync } from 'fflate';
 import { ByteReader, ByteWriter } from './bytes.ts';
+import { rebuiltGlyphs, rebuiltMetrics } from './woff2-glyphs.ts';
 
 const MOST = 40 * 1024 * 1024; // bytes that a typeface may unpack to
 
@@ -24,7 +26,7 @@ export function sniffTypeface(
  * The TrueType or OpenType file in a typeface file of any kind. Throws when it is damaged.
  * Source: W3C WOFF 1.0 and WOFF 2.0.
  */
-export async function unpackTypeface(bytes: Uint8Array): Promise<Uint8Array> {
+export function unpackTypeface(bytes: Uint8Array): Uint8Array {
   switch (sniffTypeface(bytes)) {
     case 'sfnt':
       return bytes;
@@ -59,15 +61,77 @@ function unpackWoff(bytes: Uint8Array): Uint8Array {
   return fontOf(flavor, tables);
 }
 
-/** The decompressor comes when it is needed: it holds its WebAssembly. */
-async function unpackWoff2(bytes: Uint8Array): Promise<Uint8Array> {
+// prettier-ignore
+const KNOWN = [
+  'cmap', 'head', 'hhea', 'hmtx', 'maxp', 'name', 'OS/2', 'post', 'cvt ', 'fpgm', 'glyf', 'loca', 'prep',
+  'CFF ', 'VORG', 'EBDT', 'EBLC', 'gasp', 'hdmx', 'kern', 'LTSH', 'PCLT', 'VDMX', 'vhea', 'vmtx', 'BASE',
+  'GDEF', 'GPOS', 'GSUB', 'EBSC', 'JSTF', 'MATH', 'CBDT', 'CBLC', 'COLR', 'CPAL', 'SVG ', 'sbix', 'acnt',
+  'avar', 'bdat', 'bloc', 'bsln', 'cvar', 'fdsc', 'feat', 'fmtx', 'fvar', 'gvar', 'hsty', 'just', 'lcar',
+  'mort', 'morx', 'opbd', 'prop', 'trak', 'Zapf', 'Silf', 'Glat', 'Gloc', 'Feat', 'Sill',
+];
+
+/** A table as the file has it: some are stored in a form that packs better. */
+interface Stored {
+  readonly tag: string;
+  readonly length: number;
+  readonly transformed: boolean;
+}
+
+function unpackWoff2(bytes: Uint8Array): Uint8Array {
   const head = new ByteReader(bytes);
-  head.take(16);
+  head.take(4);
+  const flavor = head.u32();
+  head.take(4);
+  const count = head.u16();
+  head.take(2);
   if (head.u32() > MOST) throw new Error('unpacks to too much');
-  const { default: decompress } = await import('woff2-encoder/decompress');
-  const font = await decompress(bytes);
-  if (font.length > MOST) throw new Error('unpacks to too much');
-  return font;
+  const packed = head.u32();
+  head.take(24);
+  const stored = Array.from({ length: count }, () => readEntry(head));
+  const whole = stored.reduce((sum, { length }) => sum + length, 0);
+  if (whole > MOST) throw new Error('unpacks to too much');
+  const unpacked = unpackBrotli(head.take(packed), whole);
+  if (unpacked.length !== whole) throw new Error('its tables are damaged');
+  const body = new ByteReader(unpacked);
+  const tables = new Map(stored.map((one) => [one.tag, { ...one, bytes: body.take(one.length) }]));
+  const found = (tag: string): Uint8Array => {
+    const table = tables.get(tag);
+    if (!table) throw new Error(`no ${tag}`);
+    return table.bytes;
+  };
+  const made = new Map([...tables].map(([tag, one]) => [tag, one.bytes]));
+  if (tables.get('glyf')?.transformed) {
+    const { glyf, loca, lefts } = rebuiltGlyphs(found('glyf'));
+    const first = found('head').slice();
+    new DataView(first.buffer).setInt16(50, 1); // places of glyphs in four bytes
+    made.set('glyf', glyf).set('loca', loca).set('head', first);
+    if (tables.get('hmtx')?.transformed)
+      made.set('hmtx', rebuiltMetrics(found('hmtx'), found('hhea'), lefts));
+  } else if (tables.get('hmtx')?.transformed) throw new Error('metrics without glyphs');
+  return fontOf(
+    flavor,
+    [...made].map(([tag, table]) => ({ tag, bytes: table })),
+  );
+}
+
+function readEntry(head: ByteReader): Stored {
+  const flags = head.u8();
+  const tag = (flags & 63) === 63 ? head.tag() : (KNOWN[flags & 63] ?? '');
+  const version = flags >> 6;
+  const transformed = tag === 'glyf' || tag === 'loca' ? version !== 3 : version !== 0;
+  const length = readBase128(head);
+  return { tag, transformed, length: transformed ? readBase128(head) : length };
+}
+
+/** A number in up to five bytes of seven bits. */
+function readBase128(head: ByteReader): number {
+  let value = 0;
+  for (let count = 0; count < 5; count++) {
+    const byte = head.u8();
+    value = value * 128 + (byte & 127);
+    if (!(byte & 128)) return value;
+  }
+  throw new Error('a length is damaged');
 }
 
 /** A font file of tables. Source: OpenType 1.9, organization of an OpenType font. */
