@@ -15,7 +15,7 @@ test('letters are cut out of a plate, are other letters, and come out again', as
   await expect(page.getByText('Combined shape')).toBeVisible();
   const shape = page.locator('[data-element="combined-1"] path').first();
   const before = await shape.getAttribute('d');
-  await page.getByRole('button', { name: /^Lay Plate/ }).click();
+  await page.getByRole('button', { name: /^Move Plate/ }).click();
   await expect.poll(() => shape.getAttribute('d')).not.toBe(before);
   await page.getByLabel('Words of this part').fill('Yarrow');
   await expect(page.locator('[data-element="combined-1"] title')).toHaveText(/Yarrow/);
