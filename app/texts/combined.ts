@@ -4,10 +4,10 @@ import type { Meeting } from '../../core/piece/index.ts';
 export const combined = {
   make: 'Make them one shape:',
   ways: {
-    join: 'Unite',
+    join: 'Join',
     cut: 'Cut away',
     common: 'Intersect',
-    either: 'Exclude',
+    either: 'Overlap out',
   } satisfies Record<Meeting, string>,
   title: 'Combined shape',
   text: 'Words of this part',

@@ -1,8 +1,15 @@
 import type { Platform } from '../base/index.ts';
 import { boxAround, grown, invert } from '../geometry/index.ts';
-import { compileJob, printedSides, type CompiledJob, type JobResources } from '../job/index.ts';
+import {
+  compileJob,
+  printedSides,
+  type CompiledJob,
+  type JobResources,
+  type PrintedSide,
+} from '../job/index.ts';
 import { createCompiler } from '../piece/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
+import type { PaperSide } from '../stock/index.ts';
 import { USUAL_CHOICES, type ExportChoices } from './choices.ts';
 import { withDownsampledImages } from './downsampled-images.ts';
 import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
@@ -13,6 +20,13 @@ import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts
 export function pdfSources({ job }: Pick<CompiledJob, 'job'>, resources: JobResources): PdfSources {
   return { typeface: resources.typeface, art: (id) => job.art[id], bytes: resources.bytes };
 }
+
+/** Of the sides of sheets those that a print file has: one side alone, where one is chosen. */
+export const chosenSides = (
+  sides: readonly PrintedSide[],
+  only: PaperSide | undefined,
+): readonly PrintedSide[] =>
+  only === undefined ? sides : sides.filter(({ side }) => side === only);
 
 /** The print file of a job as it is printed: a page for each side of a sheet, at true size. */
 export async function printPdf(
@@ -30,8 +44,7 @@ export async function printPdf(
     'cutLayer' | 'outlines' | 'smallPictures' | 'printer' | 'side'
   > = USUAL_CHOICES,
 ): Promise<Uint8Array> {
-  const sides = printedSides(compiled).filter(({ side }) => only === undefined || side === only);
-  const pages = sides.map(({ sheet, side }): PdfPage => {
+  const pages = chosenSides(printedSides(compiled), only).map(({ sheet, side }): PdfPage => {
     const page = sheetPage(sheet);
     return {
       ...page,

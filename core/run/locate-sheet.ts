@@ -75,12 +75,12 @@ export async function locateSheet(
     renderPdf(platform, { pdf: one.pdf, page: 0, dpi: 25.4 / STEP });
   return ok({
     ...pictureWithCorners(image, found),
-    read: await sheetToBed(seen, one.sheet, expected),
+    read: await locateByMarks(seen, one.sheet, expected),
   });
 }
 
 /** @param expected draws the sheet as it should be: asked for only where the marks are found */
-async function sheetToBed(
+async function locateByMarks(
   seen: RgbaImage,
   sheet: CompiledSheet,
   expected: () => Promise<RgbaImage>,

@@ -39,6 +39,11 @@ export function useSelection() {
   const committedOnly = computed(() =>
     committedSelection.value.length === 1 ? committedSelection.value[0] : undefined,
   );
+  /** The first of the selected elements, where all are of its kind. */
+  const alike = computed(() => {
+    const [first, ...others] = committedSelection.value;
+    return others.every(({ kind }) => kind === first?.kind) ? first : undefined;
+  });
   /** The colours offered: those that the piece is drawn in come first. */
   const colors = computed(() =>
     offeredColors(committedPiece.value ? colorsOfPieces([committedPiece.value]) : []),
@@ -93,6 +98,7 @@ export function useSelection() {
     only,
     committedSelection,
     committedOnly,
+    alike,
     colors,
     show,
     select,

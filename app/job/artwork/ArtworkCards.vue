@@ -16,14 +16,12 @@ import ReplaceCard from './words/ReplaceCard.vue';
 
 /** What can be said about the selection, or about the piece where nothing is selected. */
 const props = defineProps<{ desk: DeskState }>();
-const { committedSelection: selection, committedOnly: only, settingHouseStyle } = props.desk;
+const { committedSelection: selection, committedOnly: only, alike, settingHouseStyle } = props.desk;
 
 /** The element whose own cards are shown: the one that is selected, or the first of several alike. */
-const element = computed(() => {
-  const [first] = selection.value;
-  const alike = selection.value.every(({ kind }) => kind === first?.kind);
-  return first && alike && SEVERAL_AT_ONCE.has(first.kind) ? first : only.value;
-});
+const element = computed(() =>
+  alike.value && SEVERAL_AT_ONCE.has(alike.value.kind) ? alike.value : only.value,
+);
 const words = computed(() => (only.value?.kind === 'words' ? only.value : undefined));
 const findings = computed(() =>
   props.desk.store.findings.list.filter(

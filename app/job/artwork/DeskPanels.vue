@@ -10,16 +10,11 @@ import TypefacePanel from './words/TypefacePanel.vue';
 
 /** The panel that lies over the bench, if one is open. */
 const props = defineProps<{ desk: DeskState }>();
-const { panel, settingHouseStyle } = props.desk;
+const { alike, panel, settingHouseStyle } = props.desk;
 const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 
 /** The words that are selected, when nothing else is. */
-const words = computed(() => {
-  const [first, ...others] = props.desk.committedSelection.value;
-  return first?.kind === 'words' && others.every(({ kind }) => kind === 'words')
-    ? first
-    : undefined;
-});
+const words = computed(() => (alike.value?.kind === 'words' ? alike.value : undefined));
 const inks = computed(() => {
   const { value: piece } = props.desk.committedPiece;
   return piece ? ornamentInks(piece, props.desk.colors.value) : NO_INKS;

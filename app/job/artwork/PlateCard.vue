@@ -82,7 +82,7 @@ function band(width: number): void {
       :max="500"
       @update:model-value="desk.change({ shape: { ...plate.shape, radius: $event } }, 'radius')"
     />
-    <p class="quiet">{{ texts.artwork.filledWith }}</p>
+    <p class="quiet">{{ texts.artwork.fill }}</p>
     <FillPicker
       :label="texts.artwork.fill"
       :none="texts.artwork.noFill"

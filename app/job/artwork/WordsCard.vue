@@ -191,7 +191,6 @@ watch(props.desk.cardTyping, async () => {
     <NumberRow
       v-if="lines"
       :label="texts.artwork.lineSpacing"
-      :name="texts.artwork.leading"
       :model-value="words.leading"
       suffix="em"
       :digits="2"

@@ -44,9 +44,7 @@ export function useTakeFiles(desk: DeskState) {
   /** Adds typefaces to the workshop; words that are chosen are set in the first of them. */
   async function takeFaces(files: readonly File[]): Promise<void> {
     const [first] = await own.add(files);
-    const { value: chosen } = desk.committedSelection;
-    if (first && chosen.length > 0 && chosen.every(({ kind }) => kind === 'words'))
-      desk.change({ typeface: first.id });
+    if (first && desk.alike.value?.kind === 'words') desk.change({ typeface: first.id });
   }
 
   /** Asks for pictures; for one where it takes the place of what an element shows. */

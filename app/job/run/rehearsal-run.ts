@@ -1,12 +1,12 @@
 import { ref, shallowRef } from 'vue';
-import { Cancelled } from '../../../core/base/index.ts';
 import type { CallArgs } from '../../../core/calls.ts';
 import type { Point } from '../../../core/geometry/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import type { RunReport, SimulatedFaults } from '../../../core/run/index.ts';
-import { calls, type Ongoing } from '../../calls/index.ts';
+import { calls } from '../../calls/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import { useOneCall } from '../../ui/one-call.ts';
 
 /**
  * A run on the simulated devices, and what came of it.
@@ -16,14 +16,13 @@ export function useRehearsal(rehearsed: () => void) {
   const store = useJobStore();
   const messages = useMessages();
   const report = shallowRef<RunReport>();
-  const running = ref(false);
+  const { busy: running, answerOf, cancel } = useOneCall();
   const share = ref(0);
   const doing = ref('');
   /** The sheet that is looked at, from 0. */
   const sheet = ref(0);
   const faults = ref<SimulatedFaults>({});
   const marksByHand = ref(false);
-  let ongoing: Ongoing<'run'> | undefined;
   let seed = 0;
 
   /** Runs the job on the simulated devices; undefined when it was stopped or went wrong, which is told. */
@@ -31,22 +30,16 @@ export function useRehearsal(rehearsed: () => void) {
     job: Job,
     order: Partial<CallArgs<'run'>>,
   ): Promise<RunReport | undefined> {
-    running.value = true;
     marksByHand.value = false;
     share.value = 0;
-    try {
-      ongoing = calls.call('run', { job, seed, accept: [], ...order }, (part, text) => {
+    const done = await answerOf(
+      calls.call('run', { job, seed, accept: [], ...order }, (part, text) => {
         share.value = part;
         doing.value = text;
-      });
-      const done = await ongoing.answer;
-      if (done.ok) return done.value;
-      messages.sayProblem(done.problem);
-    } catch (error) {
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-    } finally {
-      running.value = false;
-    }
+      }),
+    );
+    if (done?.ok) return done.value;
+    if (done) messages.sayProblem(done.problem);
     return undefined;
   }
 
@@ -90,6 +83,6 @@ export function useRehearsal(rehearsed: () => void) {
     marksByHand,
     rehearse,
     cutByHand,
-    cancel: () => ongoing?.cancel(),
+    cancel,
   };
 }
