@@ -6,7 +6,7 @@ export const combined = {
   ways: {
     join: 'Join',
     cut: 'Cut away',
-    common: 'Intersect',
+    common: 'Overlap only',
     either: 'Overlap out',
   } satisfies Record<Meeting, string>,
   title: 'Combined shape',
