@@ -67,7 +67,10 @@ const oneDoor = (name, pack, door) => ({
   name: `one-door-${name}`,
   comment: `Only ${door} imports ${pack}.`,
   severity: 'error',
-  from: { path: '^(core|app|devices|server|cli|demo)/', pathNot: `(^${door}|\\.test\\.ts$)` },
+  from: {
+    path: '^(core|messages|app|devices|server|cli|demo)/',
+    pathNot: `(^${door}|\\.test\\.ts$)`,
+  },
   to: { path: `node_modules/${pack}` },
 });
 
@@ -88,20 +91,36 @@ module.exports = {
     {
       name: 'past-the-index-from-outside',
       severity: 'error',
-      from: { path: '^(app|devices|server|cli|demo|bench|e2e)/', pathNot: '\\.test\\.ts$' },
+      from: {
+        path: '^(messages|app|devices|server|cli|demo|bench|e2e)/',
+        pathNot: '\\.test\\.ts$',
+      },
       to: { path: '^core/[^/]+/.+', pathNot: ['/index\\.ts$', '^core/testing/'] },
     },
     {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(app|devices|server|cli|demo|e2e|bench)/' },
+      to: { path: '^(messages|app|devices|server|cli|demo|e2e|bench)/' },
     },
     {
       name: 'devices-use-core',
       severity: 'error',
-      from: { path: '^devices/' },
-      to: { path: '^(app|server|cli|demo|e2e|bench)/' },
+      from: { path: '^devices/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(messages|app|server|cli|demo|e2e|bench)/' },
+    },
+    {
+      name: 'messages-use-core',
+      comment: 'Sentences are about what the core found, and about nothing else.',
+      severity: 'error',
+      from: { path: '^messages/' },
+      to: { path: '^(app|devices|server|cli|demo|e2e|bench)/' },
+    },
+    {
+      name: 'messages-have-one-door',
+      severity: 'error',
+      from: { path: '^(core|app|devices|server|cli|demo|bench|e2e)/' },
+      to: { path: '^messages/.+', pathNot: '^messages/index\\.ts$' },
     },
     {
       name: 'app-uses-core-and-simulated',

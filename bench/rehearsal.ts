@@ -39,7 +39,7 @@ export async function benchRehearsal(): Promise<Row[]> {
   const start = performance.now();
   const done = await rehearseSheet(compiled, { ...ground, sheet: 0, times: TIMES, seed: 1 });
   const took = performance.now() - start;
-  if (!done.ok) throw new Error(done.problem.what);
+  if (!done.ok) throw new Error(done.problem.code);
   const began = performance.now();
   await runJob(compiled, {
     ...ground,

@@ -1,11 +1,10 @@
-import { ProblemError } from '../core/base/index.ts';
-import { decimal, length, needed, readOptions, whole } from './arguments.ts';
+import { decimal, InputError, length, needed, readOptions, whole } from './arguments.ts';
 
 const said = (act: () => unknown): string => {
   try {
     act();
   } catch (error) {
-    if (error instanceof ProblemError) return `${error.problem.what} ${error.problem.remedy}`;
+    if (error instanceof InputError) return error.message;
     throw error;
   }
   return 'nothing';

@@ -1,10 +1,27 @@
 import { parseArgs, type ParseArgsConfig } from 'node:util';
-import { expectOk, problem, ProblemError } from '../core/base/index.ts';
+import type { Problem } from '../core/base/index.ts';
 import { parseLength } from '../core/units/index.ts';
+import { problemText } from '../messages/index.ts';
+
+/** Bad input, in words. */
+export class InputError extends Error {
+  readonly where: string | undefined;
+  constructor(what: string, remedy: string, where?: string) {
+    super(`${what} ${remedy}`);
+    this.name = 'InputError';
+    this.where = where;
+  }
+}
+
+/** A problem that was found in what was given, named by it. */
+export function refuseIn(where: string, problem: Problem): never {
+  const { what, remedy } = problemText(problem);
+  return refuse(`${where}: ${what}`, remedy, where);
+}
 
 /** Bad input: exit 2 with one line that says what was read, where, and what is accepted. */
 export function refuse(what: string, remedy: string, where?: string): never {
-  throw new ProblemError(problem('cli/input', what, remedy, where));
+  throw new InputError(what, remedy, where);
 }
 
 /** The options of a command, all as text, and what stands without a name. */
@@ -50,7 +67,7 @@ export function readOptions(
       refuse(`“${more}” is one word too many.`, 'Put words with spaces between quotes.', more);
     return { options: values as Given['options'], rest: positionals };
   } catch (error) {
-    if (error instanceof ProblemError) throw error;
+    if (error instanceof InputError) throw error;
     const said =
       error instanceof Error ? (error.message.split('. ')[0] ?? error.message) : String(error);
     return refuse(
@@ -93,9 +110,7 @@ export function length(given: Given, name: string, other?: number): number {
   const value = given.options[name];
   if (value === undefined && other !== undefined) return other;
   const read = parseLength(needed(given, name));
-  if (!read.ok)
-    throw new ProblemError({ ...read.problem, what: `--${name}: ${read.problem.what}` });
-  return expectOk(read);
+  return read.ok ? read.value : refuseIn(`--${name}`, read.problem);
 }
 
 /** An option that is a whole number. */

@@ -1,6 +1,7 @@
+import { problemLine } from '../messages/index.ts';
 import settings from '../package.json';
 import { ProblemError } from '../core/base/index.ts';
-import { refuse } from './arguments.ts';
+import { InputError, refuse } from './arguments.ts';
 import type { CliCommand } from './command.ts';
 import { check } from './commands/check.ts';
 import { clear } from './commands/clear.ts';
@@ -39,6 +40,12 @@ export interface Lines {
   err(line: string): void;
 }
 
+/** What is said of bad input; undefined for an error of the program. */
+function lineOf(error: unknown): string | undefined {
+  if (error instanceof InputError) return error.message;
+  return error instanceof ProblemError ? problemLine(error.problem) : undefined;
+}
+
 /** Runs one command and gives its exit code: 0 done, 1 done with blockers, 2 bad input. */
 export async function main(argv: readonly string[], lines: Lines): Promise<number> {
   const [name, ...rest] = argv;
@@ -65,8 +72,9 @@ export async function main(argv: readonly string[], lines: Lines): Promise<numbe
     lines.out(rest.includes('--json') ? JSON.stringify(answer.document) : answer.text);
     return answer.exit;
   } catch (error) {
-    if (!(error instanceof ProblemError)) throw error;
-    lines.err(`peel: ${error.problem.what} ${error.problem.remedy}`);
+    const line = lineOf(error);
+    if (line === undefined) throw error;
+    lines.err(`peel: ${line}`);
     return 2;
   }
 }

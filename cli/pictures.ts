@@ -1,8 +1,8 @@
 import { basename } from 'node:path';
-import { ProblemError, type Result } from '../core/base/index.ts';
+import type { Result } from '../core/base/index.ts';
 import { readArt, readPixels, type Art, type ReadArt } from '../core/art/index.ts';
 import type { RgbaImage } from '../core/raster/index.ts';
-import { decimal, refuse, type Given } from './arguments.ts';
+import { decimal, refuse, refuseIn, type Given } from './arguments.ts';
 import { readBytes } from './files.ts';
 import { nodePlatform } from '../devices/wire/index.ts';
 
@@ -22,8 +22,7 @@ export async function readPicture(path: string): Promise<ReadArt> {
 
 /** A result that was found in a file; a problem names the path that was given. */
 export function expectIn<T>(path: string, result: Result<T>): T {
-  if (result.ok) return result.value;
-  throw new ProblemError({ ...result.problem, what: `${path}: ${result.problem.what}` });
+  return result.ok ? result.value : refuseIn(path, result.problem);
 }
 
 /** The pixels of a picture as it is seen. */

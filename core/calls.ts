@@ -216,7 +216,7 @@ export function createCalls(ground: CallGround): Calls {
       const found = compiled.pieces.get(piece);
       return found
         ? ok(await pieceAsArt(platform, { compiled, resources, piece: found }))
-        : err('job/gone', 'This piece is not in the job any more.', 'Choose another one.');
+        : err('job/gone', { what: 'piece' });
     },
     readList: ({ bytes, choices }) => readListFile(bytes, choices),
     async findings({ job, machine }, task) {

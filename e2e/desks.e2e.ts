@@ -22,7 +22,7 @@ test('bad pictures are each refused in a sentence and leave the piece as it was'
   for (const [name, bytes, said] of [
     ['empty.png', Buffer.alloc(0), '“empty.png” is empty'],
     ['letter.png', Buffer.from('Dear all, here are the seeds'), '“letter.png” is not a picture'],
-    ['huge.png', huge, '20 000 x 20 000 pixels'],
+    ['huge.png', huge, '20,000 x 20,000 pixels'],
     ['cut-off.png', discPng(64).subarray(0, 80), '“cut-off.png” is damaged'],
   ] as const) {
     await dropFile(page, '.whole', { name, type: 'image/png', bytes });

@@ -300,8 +300,8 @@ test('the inside of a picture is alike on the desk and in the PDF, straight and 
         art,
       },
     });
-    if (isProblem(done)) throw new Error(done.what);
-    const { job } = done;
+    if (isProblem(done)) throw new Error(done.code);
+    const job = done;
     const resources = await loadResources(nodePlatform, job, () => Promise.resolve(bytes));
     const [piece] = compilePieces(job, createCompiler(resources)).values();
     if (!piece) throw new Error('no piece');
@@ -331,8 +331,8 @@ test('every kind of element, fill and effect is the same picture on the desk and
       name: 'add-element',
       args: { piece: 'piece-1', element },
     });
-    if (isProblem(done)) throw new Error(done.what);
-    const { job } = done;
+    if (isProblem(done)) throw new Error(done.code);
+    const job = done;
     const resources = await loadResources(nodePlatform, job, () => Promise.resolve(undefined));
     const [piece] = compilePieces(job, createCompiler(resources)).values();
     if (piece) found.push([name, await differing(page, piece, { job, resources })]);

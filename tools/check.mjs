@@ -10,7 +10,7 @@ const jest = [
   'node_modules/jest/bin/jest.js',
 ];
 const OUT = `${root}/.e2e-out`;
-const FOLDERS = ['core', 'app', 'devices', 'server', 'cli', 'demo', 'e2e', 'bench'];
+const FOLDERS = ['core', 'messages', 'app', 'devices', 'server', 'cli', 'demo', 'e2e', 'bench'];
 let passed = 0;
 let failed = 0;
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemLine } from '../../messages/index.ts';
 import { artSize } from '../../core/art/index.ts';
 import { formatLength } from '../../core/units/index.ts';
 import { texts } from '../texts/index.ts';
@@ -100,7 +101,7 @@ function pick(at: number, event: Event): void {
         <h3>{{ words.refused }}</h3>
         <ul>
           <li v-for="{ path, problem } in tray.refused" :key="path">
-            <strong>{{ path }}</strong> {{ problem.what }} {{ problem.remedy }}
+            <strong>{{ path }}</strong> {{ problemLine(problem) }}
           </li>
         </ul>
       </section>

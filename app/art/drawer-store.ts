@@ -74,7 +74,7 @@ export const useDrawer = defineStore('drawer', () => {
 
   /** Says which jobs could not be changed, since a tab has them open. */
   function tellOpen({ open }: ChangedJobs): void {
-    if (open.length) messages.sayProblem({ code: 'job/open', ...texts.lock.open(open) });
+    if (open.length) messages.sayTrouble(texts.lock.open(open));
   }
 
   const change = (art: Art): Promise<unknown> =>

@@ -1,4 +1,4 @@
-import { Cancelled } from '../../core/base/index.ts';
+import { Cancelled, doing, problem } from '../../core/base/index.ts';
 import { CallHost, type CallWorker } from './host.ts';
 import type { FromWorker, ToWorker } from './protocol.ts';
 
@@ -51,12 +51,12 @@ test('answers find their calls, whatever order they come in', async () => {
     id: 2,
     answer: { width: 1, height: 1, data: new Uint8ClampedArray(4) },
   });
-  worker?.say({ kind: 'progress', id: 1, share: 0.5, doing: 'reading' });
+  worker?.say({ kind: 'progress', id: 1, share: 0.5, doing: doing('rendering', {}) });
   worker?.say({ kind: 'found', id: 1, part: 'half of it' });
   worker?.say({
     kind: 'done',
     id: 1,
-    answer: { ok: false, problem: { code: 'x', what: '', remedy: '' } },
+    answer: { ok: false, problem: problem('art/gone', {}) },
   });
   await expect(second.answer).resolves.toMatchObject({ width: 1 });
   await expect(first.answer).resolves.toMatchObject({ ok: false });
@@ -75,7 +75,7 @@ test('a call that was cancelled is heard no more, even of what was under way', a
     (part) => heard.push(part),
   );
   call.cancel();
-  workers[0]?.say({ kind: 'progress', id: 1, share: 0.5, doing: 'reading' });
+  workers[0]?.say({ kind: 'progress', id: 1, share: 0.5, doing: doing('rendering', {}) });
   workers[0]?.say({ kind: 'found', id: 1, part: 'late' });
   workers[0]?.say({ kind: 'cancelled', id: 1 });
   await expect(call.answer).rejects.toThrow(Cancelled);
@@ -102,7 +102,7 @@ test('a call that nobody cancelled starts anew in the next worker', async () => 
   workers[1]?.say({
     kind: 'done',
     id: 2,
-    answer: { ok: false, problem: { code: 'x', what: '', remedy: '' } },
+    answer: { ok: false, problem: problem('art/gone', {}) },
   });
   await expect(other.answer).resolves.toMatchObject({ ok: false });
 });

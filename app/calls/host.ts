@@ -1,4 +1,4 @@
-import { Cancelled } from '../../core/base/index.ts';
+import { Cancelled, type Task } from '../../core/base/index.ts';
 import type { CallAnswer, CallArgs, CallName } from '../../core/calls.ts';
 import type { ArtBytes } from '../../core/job/index.ts';
 import type { FromWorker, ToWorker } from './protocol.ts';
@@ -24,7 +24,7 @@ interface Waiting {
   cancelled: boolean;
   readonly done: (answer: never) => void;
   readonly failed: (error: Error) => void;
-  readonly progress?: ((share: number, doing: string) => void) | undefined;
+  readonly progress?: Task['progress'] | undefined;
   readonly found?: ((part: unknown) => void) | undefined;
 }
 
@@ -47,7 +47,7 @@ export class CallHost {
   call<N extends CallName>(
     name: N,
     args: CallArgs<N>,
-    progress?: (share: number, doing: string) => void,
+    progress?: Task['progress'],
     found?: (part: unknown) => void,
   ): Ongoing<N> {
     const id = this.next++;

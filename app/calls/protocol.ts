@@ -1,3 +1,4 @@
+import { type Doing } from '../../core/base/index.ts';
 import type { CallAnswer, CallArgs, CallName } from '../../core/calls.ts';
 
 /** What a page says to its worker. */
@@ -17,7 +18,7 @@ export type FromWorker =
       readonly kind: 'progress';
       readonly id: number;
       readonly share: number;
-      readonly doing: string;
+      readonly doing: Doing;
     }
   | { readonly kind: 'found'; readonly id: number; readonly part: unknown }
   | { readonly kind: 'done'; readonly id: number; readonly answer: CallAnswer<CallName> }

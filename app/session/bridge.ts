@@ -1,4 +1,14 @@
-import { Cancelled, expectOk, type Problem, type Result } from '../../core/base/index.ts';
+import {
+  Cancelled,
+  type Doing,
+  err,
+  expectOk,
+  type PrinterReason,
+  type Problem,
+  problem,
+  type Result,
+  type Task,
+} from '../../core/base/index.ts';
 import type { SimulatedFaults } from '../../core/run/index.ts';
 import type { PrintChoices } from '../../core/stock/index.ts';
 import { confirmedAddresses, keepConfirmed } from '../storage/index.ts';
@@ -7,7 +17,7 @@ import { confirmedAddresses, keepConfirmed } from '../storage/index.ts';
 export interface PrinterTold {
   readonly name: string;
   readonly state: string;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly PrinterReason[];
   readonly takesPdf: boolean;
   readonly duplex: boolean;
   readonly unscaled: boolean;
@@ -36,15 +46,11 @@ export interface SimulatedDevicesState {
   readonly faults: SimulatedFaults;
 }
 
-type Progress = (share: number, doing: string) => void;
+type Progress = Task['progress'];
 export type DeviceKind = 'printer' | 'cutter';
 
 const BASE = '/api/bridge';
-const GONE: Problem = {
-  code: 'bridge/gone',
-  what: 'The workshop’s server does not answer, so no device can be reached.',
-  remedy: 'Start it again, and try once more. Nothing is lost.',
-};
+const GONE = problem('bridge/gone', {});
 
 let token: Promise<string> | undefined;
 
@@ -94,14 +100,7 @@ export const isConfirmed = async (kind: DeviceKind, address: string): Promise<bo
 /** Lets the bridge, which may have been started anew, send to an address that was confirmed before. */
 export async function openDevice(kind: DeviceKind, address: string): Promise<Result<string>> {
   if (await isConfirmed(kind, address)) return letThrough(kind, address);
-  return {
-    ok: false,
-    problem: {
-      code: 'bridge/not-confirmed',
-      what: `Nobody has confirmed ${address} at this computer: it came with a backup.`,
-      remedy: 'Look at it in the Stock room and confirm it there.',
-    },
-  };
+  return err('bridge/not-confirmed', { address });
 }
 
 /** Asks a confirmed printer what it can. */
@@ -187,7 +186,7 @@ async function lastLine(
     const lines = rest.split('\n');
     rest = lines.pop() ?? '';
     for (const line of lines.filter(Boolean)) {
-      const said = JSON.parse(line) as { share: number; doing: string } | Result<unknown>;
+      const said = JSON.parse(line) as { share: number; doing: Doing } | Result<unknown>;
       if ('doing' in said) progress(said.share, said.doing);
       else last = said;
     }

@@ -52,5 +52,5 @@ export function useFindings(job: () => Job | undefined, machine: () => Cutter | 
     );
   });
 
-  return { list, accepted, looking };
+  return { found, list, accepted, looking };
 }

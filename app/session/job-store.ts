@@ -1,10 +1,11 @@
+import { withAcceptedValues } from '../../core/proof/index.ts';
+import { findingText, leftOutTexts } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { isProblem, problem } from '../../core/base/index.ts';
+import { isProblem, type Problem } from '../../core/base/index.ts';
 import {
   afterStep,
   redo,
-  editOneCopy,
   startHistory,
   undo,
   withTypefaces,
@@ -30,7 +31,7 @@ import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
 import { loadFor } from './page-resources.ts';
-import { useShownCopy } from './shown-copy.ts';
+import { doneAlone, useShownCopy, type Done } from './shown-copy.ts';
 import { useFindings } from './findings.ts';
 import { useOwnTypefaces } from './own-typefaces.ts';
 
@@ -102,6 +103,13 @@ export const useJobStore = defineStore('job', () => {
     () => history.value?.now,
     () => machine.value,
   );
+  // What an earlier version accepted by its sentence is known by its values from now on: no step.
+  watch(findings.found, (found) => {
+    const now = history.value;
+    if (!now || gesture.value || keepState.value === 'reading') return;
+    const job = withAcceptedValues(now.now, found, (finding) => findingText(finding).what);
+    if (job !== now.now) accept({ ...now, now: job });
+  });
   const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
   const redoLabel = computed(() => history.value?.future[0]?.label);
 
@@ -112,8 +120,7 @@ export const useJobStore = defineStore('job', () => {
     },
     (told, error) => {
       if (told === 'failed' && keepState.value !== 'failed') {
-        if (isFull(error))
-          messages.sayProblem(problem('storage/full', texts.full.what, texts.full.remedy));
+        if (isFull(error)) messages.sayTrouble(texts.full);
         else messages.sayError(error);
       }
       keepState.value = told;
@@ -136,7 +143,7 @@ export const useJobStore = defineStore('job', () => {
     show(found.value.job);
     state.value = 'open';
     const { job: opened, leftOut = [] } = found.value;
-    if (leftOut.length) messages.say(texts.shelf.mended(opened.name, leftOut));
+    if (leftOut.length) messages.say(texts.shelf.mended(opened.name, leftOutTexts(leftOut)));
     noteVersion(opened);
     write(id, false);
     stopHearing = hearKept((kept) => {
@@ -241,10 +248,10 @@ export const useJobStore = defineStore('job', () => {
 
   /** Does one step for one copy alone. */
   function changeAlone(copy: string, call: CommandCall, key?: string): boolean {
-    return step((now) => editOneCopy(now, copy, call), key);
+    return step((now) => doneAlone(now, copy, call), key);
   }
 
-  function step(run: (now: Job) => ReturnType<typeof editOneCopy>, key?: string): boolean {
+  function step(run: (now: Job) => Done | Problem, key?: string): boolean {
     commit();
     const now = history.value;
     if (!now || !mayWrite()) return false;

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { expectOk, problem } from '../../core/base/index.ts';
+import { expectOk } from '../../core/base/index.ts';
 import {
   designFrom,
   isDesign,
@@ -84,9 +84,10 @@ export const useOwnDesigns = defineStore('own-designs', () => {
     await doing(async () => {
       const { job, art } = expectOk(parsePeel(await bytesOf(file), file.name));
       if (isDesign(job)) return void (await take(job, art));
-      messages.sayProblem(
-        problem('design/none', texts.start.noDesign(file.name), texts.start.noDesignRemedy),
-      );
+      messages.sayTrouble({
+        what: texts.start.noDesign(file.name),
+        remedy: texts.start.noDesignRemedy,
+      });
     });
   }
 

@@ -1,3 +1,4 @@
+import { leftOutTexts } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { RunRecord } from '../../core/run/index.ts';
@@ -139,7 +140,7 @@ export const useShelf = defineStore('shelf', () => {
       },
     );
     if (isProblem(filled)) messages.sayProblem(filled);
-    const job = isProblem(filled) ? made : filled.job;
+    const job = isProblem(filled) ? made : filled;
     await doing(() => keepJob(job, Date.now()));
     return job;
   }
@@ -150,8 +151,8 @@ export const useShelf = defineStore('shelf', () => {
     const args = { piece: bare.pieces[0]?.id ?? '', count };
     const laid = runCommand(bare, { name: 'choose-stock', args: on });
     if (isProblem(laid)) messages.sayProblem(laid);
-    const full = isProblem(laid) ? laid : runCommand(laid.job, { name: 'want', args });
-    return isProblem(full) ? bare : full.job;
+    const full = isProblem(laid) ? laid : runCommand(laid, { name: 'want', args });
+    return isProblem(full) ? bare : full;
   }
 
   function rename(job: Job, name: string): Promise<void> {
@@ -171,7 +172,7 @@ export const useShelf = defineStore('shelf', () => {
 
   /** Says which jobs were left as they are, since a tab has them open. */
   function tellOpen(names: readonly string[]): void {
-    messages.sayProblem({ code: 'job/open', ...texts.lock.open(names) });
+    messages.sayTrouble(texts.lock.open(names));
   }
 
   function remove(job: Pick<Job, 'id' | 'name'>): Promise<void> {
@@ -208,7 +209,9 @@ export const useShelf = defineStore('shelf', () => {
         await keepJobWithArt({ ...whole, job }, Date.now());
         forgetMissing();
         messages.say(
-          leftOut.length ? texts.shelf.mendedFile(job.name, leftOut) : texts.shelf.opened(job.name),
+          leftOut.length
+            ? texts.shelf.mendedFile(job.name, leftOutTexts(leftOut))
+            : texts.shelf.opened(job.name),
         );
       });
     }

@@ -1,9 +1,12 @@
+import { isProblem, type Problem } from '../../core/base/index.ts';
+import { commandText, onOneCopyText } from '../../messages/index.ts';
 import { computed, ref } from 'vue';
 import {
   compileAsRow,
   copyOf,
   runCommand,
   editOneCopy,
+  isOfTheJob,
   asSeenByCopy,
   type CommandCall,
   type Job,
@@ -11,6 +14,25 @@ import {
 import type { CompiledPiece, ListRow, Piece } from '../../core/piece/index.ts';
 import { copyParts, rowInTurn } from '../../core/sheet/index.ts';
 import { pageCompiler } from './page-resources.ts';
+
+/** A job after a change, and what that is called behind “Undo”. */
+export interface Done {
+  readonly job: Job;
+  readonly label: string;
+}
+
+function done(value: Job, call: CommandCall): Done | Problem {
+  const job = runCommand(value, call);
+  return isProblem(job) ? job : { job, label: commandText(call, value) };
+}
+
+/** A change that one copy alone takes. */
+export function doneAlone(value: Job, copy: string, call: CommandCall): Done | Problem {
+  const job = editOneCopy(value, copy, call);
+  if (isProblem(job)) return job;
+  const label = commandText(call, asSeenByCopy(value, copy));
+  return { job, label: isOfTheJob(call) ? label : onOneCopyText(label) };
+}
 
 /**
  * Which row of the list the desk shows copies of, and whether changes go to one copy alone: then the job
@@ -61,8 +83,8 @@ export function useShownCopy(job: () => Job | undefined) {
   const asRow = (value: Job, piece: Piece, filling: ListRow): CompiledPiece =>
     compileAsRow(value, pageCompiler, { piece, row: filling });
 
-  const run = (value: Job, call: CommandCall): ReturnType<typeof runCommand> =>
-    alone.value ? editOneCopy(value, alone.value, call) : runCommand(value, call);
+  const run = (value: Job, call: CommandCall): Done | Problem =>
+    alone.value ? doneAlone(value, alone.value, call) : done(value, call);
 
   function show(next: { row?: string | undefined; copy?: string | undefined }): void {
     wantedRow.value = next.row ?? wantedRow.value;

@@ -1,6 +1,6 @@
 import { createJob, type Job } from '../../core/job/index.ts';
 import { arrange } from '../../core/sheet/index.ts';
-import type { Finding } from '../../core/proof/index.ts';
+import type { Finding, FindingCode } from '../../core/proof/index.ts';
 import { runAll } from '../../core/testing/example-job.ts';
 import { usualThing, type MeasuredThing } from '../../core/things/index.ts';
 import { ticketLines } from './ticket-lines.ts';
@@ -22,13 +22,8 @@ const lines = (
       openRun: more.openRun,
     }).map((line) => [line.id, line]),
   );
-const finding = (code: string, severity: Finding['severity']): Finding => ({
-  code,
-  severity,
-  where: {},
-  what: '.',
-  why: '.',
-});
+const finding = (code: FindingCode, severity: Finding['severity']): Finding =>
+  ({ code, severity, where: {}, values: {} }) as Finding;
 
 test('each line says its computed fact in the user’s unit', () => {
   expect(lines(job).thing?.fact).toBe('Lid, 67 mm across the flat');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemLine } from '../../messages/index.ts';
 import type { UnreadJob } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import { useShelf } from '../session/shelf-store.ts';
@@ -12,7 +13,7 @@ const shelf = useShelf();
   <article class="unread">
     <h3 class="display" :title="job.name">{{ job.name }}</h3>
     <p>
-      <strong>{{ texts.shelf.cannotOpen }}</strong> {{ job.problem.what }} {{ job.problem.remedy }}
+      <strong>{{ texts.shelf.cannotOpen }}</strong> {{ problemLine(job.problem) }}
     </p>
     <p class="acts">
       <button class="link" type="button" @click="shelf.saveAsIs(job)">

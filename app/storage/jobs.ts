@@ -1,4 +1,10 @@
-import { ok, ProblemError, type Problem, type Result } from '../../core/base/index.ts';
+import {
+  type JobPlace,
+  ok,
+  type Problem,
+  ProblemError,
+  type Result,
+} from '../../core/base/index.ts';
 import { jobWithArt, mendJob, tryJob, type Job, type JobWithArt } from '../../core/job/index.ts';
 import { runRecordSchema, type RunRecord } from '../../core/run/index.ts';
 import { database } from './database.ts';
@@ -12,7 +18,7 @@ export interface KeptJob {
   readonly changed: number;
   readonly isDemo: boolean;
   /** What of it could not be read, in words; its versions have it as it was. */
-  readonly leftOut?: readonly string[];
+  readonly leftOut?: readonly JobPlace[];
 }
 
 /** A job on the shelf of which nothing can be read. */
@@ -69,7 +75,7 @@ const nameOf = ({ job }: Kept, id: string): string => {
 export async function findJob(id: string): Promise<Result<KeptJob> | undefined> {
   const kept = await database.jobs.getItem<Kept>(id);
   if (!kept) return undefined;
-  const read = mendJob(kept.job, `The job “${nameOf(kept, id)}”`);
+  const read = mendJob(kept.job, { kind: 'job', name: nameOf(kept, id) });
   if (!read.ok) return read;
   const { job, leftOut } = read.value;
   const changed = typeof kept.changed === 'number' ? kept.changed : 0;

@@ -1,3 +1,4 @@
+import { type JobPlace } from '../../core/base/index.ts';
 import { mendJob, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
 
@@ -7,7 +8,7 @@ export interface JobVersion {
   readonly at: number;
   readonly job: Job;
   /** What of it could not be read, in words; nothing where it is whole. */
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly JobPlace[];
   /** As it is kept. */
   readonly original: unknown;
 }

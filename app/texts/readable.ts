@@ -11,9 +11,10 @@ export const readable = {
   toEdge: 'To the edge',
   waysHint: 'Point at one to see it on the label.',
   ways: {
-    plate: 'A plate behind',
-    outline: 'An outline',
-    calm: 'A calmer ground',
-    ink: 'Another ink',
+    'put-plate-behind': 'A plate behind',
+    'outline-letters': 'An outline',
+    'calm-ground': 'A calmer ground',
+    'print-light': 'Another ink',
+    'print-dark': 'Another ink',
   },
 } as const;

@@ -1,3 +1,4 @@
+import { problemLine, type Sentences } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { ProblemError, type Problem } from '../../core/base/index.ts';
@@ -19,18 +20,20 @@ export const useMessages = defineStore('messages', () => {
   }
 
   function sayProblem(problem: Problem): void {
-    shown.value = { text: `${problem.what} ${problem.remedy}`, kind: 'problem' };
+    shown.value = { text: problemLine(problem), kind: 'problem' };
+  }
+
+  /** Tells what the page itself found to be wrong. */
+  function sayTrouble({ what, remedy }: Sentences): void {
+    shown.value = { text: `${what} ${remedy}`, kind: 'problem' };
   }
 
   /** Tells an error as a sentence; what is not a problem of ours is told without its stack. */
   function sayError(error: unknown): void {
     if (error instanceof ProblemError) return sayProblem(error.problem);
     console.warn(error);
-    sayProblem({
-      code: 'app/unexpected',
-      ...texts.problem,
-    });
+    sayTrouble(texts.problem);
   }
 
-  return { shown, say, sayProblem, sayError };
+  return { shown, say, sayProblem, sayTrouble, sayError };
 });

@@ -1,3 +1,4 @@
+import { problemLine } from '../../messages/index.ts';
 import { computed, ref, watch } from 'vue';
 import { formatLength, parseLength, type Unit } from '../../core/units/index.ts';
 
@@ -29,7 +30,7 @@ export function useTypedLength(of: {
     if (of.clear && text.value.trim() === '') return of.clear();
     const read = parseLength(text.value, of.unit());
     if (read.ok) text.value = formatLength(of.accept(read.value), of.unit());
-    else problem.value = `${read.problem.what} ${read.problem.remedy}`;
+    else problem.value = problemLine(read.problem);
   }
 
   watch(written, giveUp);

@@ -1,8 +1,9 @@
+import { findingText, fixText } from '../../messages/index.ts';
 import { isOpenBlocker } from '../../core/proof/index.ts';
 import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
-import { callsFor } from '../ready.ts';
+import { callsFor, withKnownAcceptances } from '../ready.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 export const check: CliCommand = {
@@ -11,14 +12,19 @@ export const check: CliCommand = {
   usage: 'peel check JOB.peel [--today YYYY-MM-DD] [--json]',
   async run(argv) {
     const given = readOptions(argv, ['today']);
-    const job = readJob(given.rest[0], given.options.today);
-    const findings = await callsFor(job).findings({ job: job.job }, terminalTask());
+    const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
+    const found = await callsFor(job).findings({ job: job.job }, terminalTask());
+    const findings = found.map(({ fix, ...finding }) => ({
+      ...finding,
+      ...findingText(finding),
+      ...(fix ? { fix: { label: fixText(fix), call: fix.call } } : {}),
+    }));
     const lines = findings.map(
       ({ severity, code, what, accepted }) =>
         `${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,
     );
     return {
-      exit: findings.some(isOpenBlocker) ? 1 : 0,
+      exit: found.some(isOpenBlocker) ? 1 : 0,
       document: { findings },
       text: lines.join('\n') || 'Nothing to say: it can be printed.',
     };

@@ -1,3 +1,4 @@
+import { findingText } from '../../messages/index.ts';
 import { FORMATS, type Format } from '../../core/output/index.ts';
 import { needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
@@ -38,11 +39,11 @@ export const exportCommand: CliCommand = {
       exit: blockers.length ? 1 : 0,
       document: {
         files: files.map(({ name, format, bytes }) => ({ name, format, bytes: bytes.length })),
-        blockers,
+        blockers: blockers.map((blocker) => ({ ...blocker, ...findingText(blocker) })),
       },
       text: [
         ...files.map(({ name }) => name),
-        ...blockers.map(({ code, what }) => `blocker ${code}: ${what}`),
+        ...blockers.map((blocker) => `blocker ${blocker.code}: ${findingText(blocker).what}`),
       ].join('\n'),
     };
   },

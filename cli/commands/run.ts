@@ -1,3 +1,4 @@
+import { printNoteText, problemLine, problemText } from '../../messages/index.ts';
 import { expectOk, ok } from '../../core/base/index.ts';
 import type { Point } from '../../core/geometry/index.ts';
 import type { Devices } from '../../core/run/index.ts';
@@ -8,7 +9,7 @@ import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts'
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
 import { runPicture } from '../png-file.ts';
-import { callsFor } from '../ready.ts';
+import { callsFor, withKnownAcceptances } from '../ready.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 const rounded = (value: number): number => Math.round(value * 1e4) / 1e4;
@@ -31,7 +32,7 @@ export const run: CliCommand = {
     const out = needed(given, 'out');
     const printer = addressOf('printer', given);
     const cutter = addressOf('cutter', given);
-    const job = readJob(given.rest[0], given.options.today);
+    const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const accept = String(given.options.accept ?? '')
       .split(',')
       .filter(Boolean);
@@ -44,8 +45,8 @@ export const run: CliCommand = {
     if (!done.ok && done.problem.code === 'run/blocked') {
       return {
         exit: 1,
-        document: { blocked: done.problem },
-        text: `Not run. ${done.problem.what} ${done.problem.remedy}`,
+        document: { blocked: { ...done.problem, ...problemText(done.problem) } },
+        text: `Not run. ${problemLine(done.problem)}`,
       };
     }
     const report = expectOk(done);
@@ -76,13 +77,13 @@ export const run: CliCommand = {
         bleedLeft: rounded(bleedLeft),
         ...(clean ? {} : { torn: true }),
       })),
-      ...(stopped ? { stopped } : {}),
+      ...(stopped ? { stopped: problemLine(stopped) } : {}),
     }));
     const worst = Math.max(
       0,
       ...sheets.flatMap(({ copies }) => copies.map(({ deviation }) => deviation)),
     );
-    const { notes } = report;
+    const notes = report.notes.map(printNoteText);
     const told = cutter ? 'sent to the cutter' : `cuts off by ${worst.toFixed(2)} mm at most`;
     const stopped = sheets.flatMap((sheet) => sheet.stopped ?? []);
     return {
@@ -99,7 +100,11 @@ function addressOf(kind: 'printer' | 'cutter', given: Given): string | undefined
   if (value === 'sim') return undefined;
   const address = parseAddress(kind, value);
   if (!address.ok)
-    refuse(`--${kind}: ${address.problem.what}`, `${address.problem.remedy} Or: sim.`, `--${kind}`);
+    return refuse(
+      `--${kind}: ${problemText(address.problem).what}`,
+      `${problemText(address.problem).remedy} Or: sim.`,
+      `--${kind}`,
+    );
   return address.value;
 }
 

@@ -1,5 +1,5 @@
+import { problemText } from '../../messages/index.ts';
 import { basename } from 'node:path';
-import { ProblemError } from '../../core/base/index.ts';
 import {
   artSize,
   clearBackground,
@@ -14,7 +14,7 @@ import {
 } from '../../core/art/index.ts';
 import { drawShapes } from '../../core/output/index.ts';
 import { encodePngImage, type RgbaImage } from '../../core/raster/index.ts';
-import { length, needed, readOptions } from '../arguments.ts';
+import { length, needed, readOptions, refuseIn } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readBytes, writeInto } from '../files.ts';
 import { nodePlatform } from '../../devices/wire/index.ts';
@@ -53,8 +53,7 @@ export const split: CliCommand = {
       { choices: { dpi: asked }, task: terminalTask() },
     );
     const [first] = refused;
-    if (taken.length === 0 && first)
-      throw new ProblemError({ ...first.problem, what: `${path}: ${first.problem.what}` });
+    if (taken.length === 0 && first) refuseIn(path, first.problem);
     const digits = String(taken.length * 20).length;
     const pieces: { file: string; page: number; bounds: number[]; title?: true }[] = [];
     for (const [index, page] of taken.entries()) {
@@ -82,11 +81,16 @@ export const split: CliCommand = {
       document: {
         pages: taken.map(({ path: from }, index) => ({ page: index + 1, file: from })),
         pieces,
-        refused: refused.map(({ path: file, problem }) => ({ file, what: problem.what })),
+        refused: refused.map(({ path: file, problem }) => ({
+          file,
+          what: problemText(problem).what,
+        })),
       },
       text: [
         ...pieces.map(({ file, title }) => `${file}${title ? ' (headline)' : ''}`),
-        ...refused.map(({ path: file, problem }) => `left out ${file}: ${problem.what}`),
+        ...refused.map(
+          ({ path: file, problem }) => `left out ${file}: ${problemText(problem).what}`,
+        ),
       ].join('\n'),
     };
   },

@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import { boxOf, boxOfRings, flatten, signedArea } from '../geometry/index.ts';
 import { outlinesOf } from '../drawing/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -19,7 +20,7 @@ const line = (x1: number, y1: number, x2: number, y2: number) =>
 
 async function taken(bytes: Uint8Array): Promise<ReadArt> {
   const read = await readArt(nodePlatform, bytes, 'outline.dxf');
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(read.problem.code);
   return read.value;
 }
 const ringsOf = (bytes: Uint8Array) =>
@@ -113,7 +114,7 @@ test('inches are inches, and what stays open or is no line is named', async () =
   expect(artSize(read.art).width).toBeCloseTo(25.4, 3);
   expect(read.leftOut).toEqual(['1 line that is open']);
   const open = await readArt(nodePlatform, drawing([line(0, 0, 1, 0)]), 'hook.dxf');
-  expect(!open.ok && open.problem.what).toBe('“hook.dxf” has no closed outline.');
+  expect(!open.ok && problemText(open.problem).what).toBe('“hook.dxf” has no closed outline.');
   const cut = await readArt(nodePlatform, drawing([line(0, 0, 1, 0)]).slice(0, 40), 'cut.dxf');
   expect(cut.ok).toBe(false);
 });

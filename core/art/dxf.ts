@@ -48,30 +48,14 @@ export function dxfToSvg(text: string, name: string): Result<{ svg: string; left
     unit =
       UNITS[Number((read as { header?: Record<string, unknown> } | null)?.header?.$INSUNITS)] ?? 1;
   } catch {
-    return err(
-      'art/broken',
-      `“${name}” is damaged or not finished.`,
-      'Save it again from the program it came from, as DXF of release 12 or newer.',
-      name,
-    );
+    return err('art/broken', { name, kind: 'dxf' }, name);
   }
   if (entities.length > MOST)
-    return err(
-      'art/dxf-entities',
-      `“${name}” has ${entities.length} lines; at most ${MOST} can be taken in.`,
-      'Save the outline alone.',
-      name,
-    );
+    return err('art/dxf-entities', { name, lines: entities.length, most: MOST }, name);
   const known = entities.map(wayOf);
   const foreign = known.filter((way) => way === undefined).length;
   const { rings, open } = joined(known.flatMap((way) => way ?? []));
-  if (rings.length === 0)
-    return err(
-      'art/dxf-open',
-      `“${name}” has no closed outline.`,
-      'Close the line in the program it came from, and save it again.',
-      name,
-    );
+  if (rings.length === 0) return err('art/dxf-open', { name }, name);
   const leftOut = [
     ...(open > 0 ? [`${open} ${open === 1 ? 'line that is' : 'lines that are'} open`] : []),
     ...(foreign > 0 ? [`${foreign} ${foreign === 1 ? 'entity' : 'entities'} of other kinds`] : []),

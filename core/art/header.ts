@@ -13,9 +13,7 @@ export interface PixelHeader {
   readonly dpi?: number;
 }
 
-const BROKEN = 'Save it again from the program it came from, as PNG, JPEG, WebP or SVG.';
-const broken = (name: string): Result<never> =>
-  err('art/broken', `“${name}” is damaged or not finished.`, BROKEN, name);
+const broken = (name: string): Result<never> => err('art/broken', { name, kind: 'picture' }, name);
 
 /** Kinds of file that hold no single picture of pixels. */
 const OTHERS = ['svg', 'dxf', 'pdf', 'zip'] as const;
@@ -78,13 +76,7 @@ export async function parseHeader(
 ): Promise<Result<PixelHeader>> {
   try {
     const { inks, ...size } = pictureSize(format, bytes);
-    if (inks === 4)
-      return err(
-        'art/cmyk',
-        `“${name}” is made for a printing press, in four inks (CMYK).`,
-        'Save it as RGB: as PNG, or as JPEG with the profile sRGB.',
-        name,
-      );
+    if (inks === 4) return err('art/cmyk', { name }, name);
     const turned =
       format === 'jpeg' ? await exifr.orientation(bytes).catch(() => undefined) : undefined;
     return ok({ format, orientation: turned ?? 1, ...size });

@@ -21,23 +21,12 @@ export async function decodeFile(
   if (!header.ok) return header;
   const { width, height } = header.value;
   if (width * height > ART_LIMITS.pixels) {
-    const count = (value: number): string => value.toLocaleString('en').replace(/,/g, ' ');
-    return err(
-      'art/too-large',
-      `“${name}” is ${count(width)} x ${count(height)} pixels; at most ${ART_LIMITS.pixels / 1e6} million can be taken in.`,
-      'Save it smaller: a label needs 300 pixels for each inch of its width.',
-      name,
-    );
+    return err('art/too-large', { name, width, height, most: ART_LIMITS.pixels }, name);
   }
   try {
     return ok({ header: header.value, stored: await decodePixels(platform, format, bytes) });
   } catch {
-    return err(
-      'art/broken',
-      `“${name}” is damaged or not finished.`,
-      'Save it again from the program it came from.',
-      name,
-    );
+    return err('art/broken', { name, kind: 'pixels' }, name);
   }
 }
 
@@ -48,13 +37,7 @@ export async function readPixels(
   name: string,
 ): Promise<Result<RgbaImage>> {
   const format = sniffFormat(bytes);
-  if (!isPixels(format))
-    return err(
-      'art/unknown-kind',
-      `“${name}” is no picture of pixels.`,
-      'Choose a PNG, JPEG, WebP, GIF or AVIF picture.',
-      name,
-    );
+  if (!isPixels(format)) return err('art/unknown-kind', { name, wanted: 'pixels' }, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
   const { stored, header } = read.value;

@@ -15,8 +15,6 @@ export interface ReadArt {
   readonly leftOut: readonly string[];
 }
 
-const ACCEPTED =
-  'Choose a PNG, JPEG, WebP, GIF, AVIF or SVG picture, a PDF or DXF, or a ZIP of these.';
 const WITHOUT_RESOLUTION = 300;
 
 /**
@@ -29,34 +27,20 @@ export async function readArt(
   bytes: Uint8Array,
   name: string,
 ): Promise<Result<ReadArt>> {
-  if (bytes.length === 0)
-    return err(
-      'art/empty',
-      `“${name}” is empty (0 bytes).`,
-      `Copy it again from where it came from. ${ACCEPTED}`,
-      name,
-    );
+  if (bytes.length === 0) return err('art/empty', { name }, name);
   if (bytes.length > ART_LIMITS.bytes) {
     return err(
       'art/too-many-bytes',
-      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${ART_LIMITS.bytes / 1048576} MB can be taken in.`,
-      'Save it smaller, or as JPEG.',
+      { name, megabytes: Math.round(bytes.length / 1048576), most: ART_LIMITS.bytes / 1048576 },
       name,
     );
   }
   const format = sniffFormat(bytes);
-  if (format === undefined)
-    return err(
-      'art/unknown-kind',
-      `“${name}” is not a picture, whatever its name says.`,
-      ACCEPTED,
-      name,
-    );
+  if (format === undefined) return err('art/unknown-kind', { name, wanted: 'any' }, name);
   const title = titleOf(name);
   if (format === 'svg') return readSvg(bytes, name, title);
   if (format === 'dxf') return readDxf(bytes, name, title);
-  if (format === 'pdf' || format === 'zip')
-    return err('art/several', `“${name}” can hold several pictures.`, ACCEPTED, name);
+  if (format === 'pdf' || format === 'zip') return err('art/several', { name }, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
   const { width, height, orientation, dpi } = read.value.header;

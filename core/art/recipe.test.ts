@@ -91,7 +91,7 @@ test('the groups of a file are known, but for those of one', () => {
 
 test('vector art loses shapes and changes colours by number and by colour', () => {
   const read = parseSvg(SVG, 'a.svg');
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(read.problem.code);
   const { nodes } = read.value;
   expect(shapesOf(nodes).map(({ shape }) => shape.fill?.kind)).toEqual(['solid', 'solid', 'solid']);
   expect(colorsOf(nodes)).toEqual(['#ff0000', '#00ff00', '#0000ff']);

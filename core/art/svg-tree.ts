@@ -28,26 +28,16 @@ export function parseSvgTree(text: string, name: string): SvgTree {
   let root: SvgElement | undefined;
   let styles = '';
   let count = 0;
-  const refuse = (code: string, what: string, remedy: string): never => {
-    throw new ProblemError(problem(code, what, remedy, name));
-  };
   parser.on('error', (error) => {
     throw error;
   });
   parser.on('doctype', (doctype) => {
-    if (/<!ENTITY/i.test(doctype))
-      refuse(
-        'art/entities',
-        `“${name}” defines XML entities, which are not read.`,
-        'Save it again as plain SVG.',
-      );
+    if (/<!ENTITY/i.test(doctype)) throw new ProblemError(problem('art/entities', { name }, name));
   });
   parser.on('opentag', (tag) => {
     if (++count > MOST_ELEMENTS)
-      refuse(
-        'art/too-many-shapes',
-        `“${name}” has more than ${ART_LIMITS.shapes.toLocaleString('en')} shapes.`,
-        'Simplify it, or save it as PNG.',
+      throw new ProblemError(
+        problem('art/too-many-shapes', { name, most: ART_LIMITS.shapes }, name),
       );
     const element = { name: tag.name, attributes: tag.attributes, children: [] };
     const parent = open[open.length - 1];

@@ -92,12 +92,7 @@ export function parseSvg(text: string, name: string): Result<SvgPicture> {
     return reader.read(text);
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
-    return err(
-      'art/broken',
-      `“${name}” is not a well-formed SVG file.`,
-      'Save it again as plain SVG.',
-      name,
-    );
+    return err('art/broken', { name, kind: 'svg' }, name);
   }
 }
 
@@ -124,12 +119,7 @@ class SvgReader {
     this.rules = readStyles(tree.styles);
     if (tree.root) this.visit(tree.root);
     if (!this.root)
-      return err(
-        'art/broken',
-        `“${this.name}” holds no drawing.`,
-        'Save it again as plain SVG.',
-        this.name,
-      );
+      return err('art/broken', { name: this.name, kind: 'svg-without-drawing' }, this.name);
     for (const shape of this.shapes) this.draw(shape);
     return this.sized(this.root);
   }
@@ -238,12 +228,7 @@ class SvgReader {
 
   private refuseShapes(): never {
     throw new ProblemError(
-      problem(
-        'art/too-many-shapes',
-        `“${this.name}” has more than ${ART_LIMITS.shapes.toLocaleString('en')} shapes.`,
-        'Simplify it, or save it as PNG.',
-        this.name,
-      ),
+      problem('art/too-many-shapes', { name: this.name, most: ART_LIMITS.shapes }, this.name),
     );
   }
 
@@ -325,12 +310,7 @@ class SvgReader {
     const width = findPx(root.width) ?? viewWidth;
     const height = findPx(root.height) ?? viewHeight;
     if (!width || !height || width <= 0 || height <= 0) {
-      return err(
-        'art/no-size',
-        `“${this.name}” does not say how large it is.`,
-        'Give it a width and height, or a viewBox.',
-        this.name,
-      );
+      return err('art/no-size', { name: this.name }, this.name);
     }
     const mm = 25.4 / 96;
     const fit = Math.min(width / (viewWidth ?? width), height / (viewHeight ?? height));

@@ -1,13 +1,13 @@
 import {
+  doing,
   err,
   ok,
-  readZip,
   type Platform,
   type Problem,
+  readZip,
   type Result,
   type Task,
   type ZipBudget,
-  type ZipFault,
 } from '../base/index.ts';
 import { countPdfPages, readPdfShapes, renderPdf } from '../pdf/index.ts';
 import { sniffFormat } from './header.ts';
@@ -94,27 +94,15 @@ const zipBudget = (): ZipBudget => ({
   ratio: ART_LIMITS.zipRatio,
 });
 
-const ZIP_FAULTS: Readonly<Record<ZipFault, string>> = {
-  broken: 'is damaged or locked with a password',
-  entries: `holds more than ${ART_LIMITS.zipEntries} files`,
-  size: 'unpacks to far more than it seems to hold',
-  name: 'holds a file whose name leads out of its folder',
-};
-
 function unpacked(bytes: Uint8Array, name: string): Result<Entry[]> {
   const read = readZip(bytes, zipBudget(), (path) => !isOwn(path));
   if ('fault' in read)
-    return err(
-      `art/zip-${read.fault}`,
-      `“${name}” ${ZIP_FAULTS[read.fault]}.`,
-      read.fault === 'broken'
-        ? 'Unpack it and choose the pictures, or fetch it again.'
-        : 'Unpack it and choose the pictures that you need.',
-      name,
-    );
+    return read.fault === 'entries'
+      ? err('art/zip-entries', { name, most: ART_LIMITS.zipEntries }, name)
+      : err(`art/zip-${read.fault}`, { name }, name);
   const found = read.entries.map(({ name: path, bytes: content }) => ({ path, bytes: content }));
   return found.length === 0
-    ? err('art/zip-empty', `“${name}” holds no file.`, 'Choose a ZIP with pictures in it.', name)
+    ? err('art/zip-empty', { name }, name)
     : ok(found.sort((one, other) => (one.path < other.path ? -1 : 1)));
 }
 
@@ -126,27 +114,13 @@ async function readPages(
   try {
     count = await countPdfPages(platform, bytes);
   } catch {
-    return [
-      err(
-        'art/pdf-broken',
-        `“${path}” is damaged or locked with a password.`,
-        'Save it again without a password.',
-        path,
-      ),
-    ];
+    return [err('art/pdf-broken', { name: path }, path)];
   }
   if (count > ART_LIMITS.pdfPages)
-    return [
-      err(
-        'art/pdf-pages',
-        `“${path}” has ${count} pages; at most ${ART_LIMITS.pdfPages} can be taken in.`,
-        'Save the pages that you need as a PDF of their own.',
-        path,
-      ),
-    ];
+    return [err('art/pdf-pages', { name: path, pages: count, most: ART_LIMITS.pdfPages }, path)];
   const pages: Result<ReadArt>[] = [];
   for (let page = 0; page < count; page++) {
-    task.progress((page + 1) / count, `page ${page + 1} of ${count}`);
+    task.progress((page + 1) / count, doing('reading-page', { page: page + 1, of: count }));
     await task.yieldNow();
     pages.push(await readPage(platform, { bytes, path, page, count, dpi }));
   }
@@ -167,12 +141,7 @@ async function readPage(
   }
   const { width = 210, height = 297 } = shapes.ok ? shapes.value : {};
   if ((width / 25.4) * (height / 25.4) * dpi * dpi > ART_LIMITS.pixels)
-    return err(
-      'art/too-large',
-      `A page of “${path}” has too many pixels at ${dpi} dpi.`,
-      'Choose fewer dots per inch.',
-      path,
-    );
+    return err('art/too-large', { name: path, dpi }, path);
   const image = await renderPdf(platform, { pdf: bytes, page, dpi, clear: true });
   return ok(pixelArt(image, dpi, known));
 }

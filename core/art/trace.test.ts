@@ -27,7 +27,7 @@ const TRUTHS: Readonly<Record<string, { region: Region; nodes: number }>> = {
 function tracedOf(region: Region) {
   const image = drawn(SIDE, SIDE, [{ region, color: INK }]);
   const traced = traceImage(image, { perMm: PER_MM, tolerance: 0.02, least: 0.1 });
-  if (!traced.ok) throw new Error(traced.problem.what);
+  if (!traced.ok) throw new Error(traced.problem.code);
   return traced.value;
 }
 
@@ -60,7 +60,7 @@ test('an outline of noise winds round once', () => {
   const image = drawn(120, 90, [], () => [random.next() * 255, random.next() * 255, 0]);
   for (let at = 0; at < 120 * 90; at++) if (random.next() < 0.2) image.data[at * 4 + 3] = 0;
   const traced = traceImage(image, { perMm: 4, tolerance: 0.02, least: 0.1 });
-  if (!traced.ok) throw new Error(traced.problem.what);
+  if (!traced.ok) throw new Error(traced.problem.code);
   const curved = flatten(traced.value.path).reduce((sum, ring) => sum + signedArea(ring), 0);
   expect(Math.abs(curved / traced.value.area - 1)).toBeLessThan(0.05);
 });
@@ -81,7 +81,7 @@ test.each([2, -1])(
     const region = cornered(STAR);
     const build = { ...plainBuild({ kind: 'circle', diameter: 1 }, 'x'), offset: by };
     const built = buildEdge({ ...build, parts: [pathPart(tracedOf(region).path, 'star')] });
-    if (!built.ok) throw new Error(built.problem.what);
+    if (!built.ok) throw new Error(built.problem.code);
     const { centre, shape } = built.value;
     const path = mapPath(shapePath(shape), [1, 0, 0, 1, centre.x, centre.y]);
     // Inside corners an offset meets itself: there it keeps further away, never closer.

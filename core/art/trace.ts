@@ -44,11 +44,7 @@ export function traceImage(image: RgbaImage, tracing: Tracing): Result<Traced> {
   const seen = withoutSpecks(contours(alphaOf(image)), least * perMm * perMm);
   const rings = seen.map((ring) => mapRing(ring, map));
   if (!rings.some((ring) => signedArea(ring) > 0))
-    return err(
-      'art/nothing-to-trace',
-      'Nothing in this picture has an edge to trace: it is clear all over.',
-      'Choose a picture with something on it, or clear less of it.',
-    );
+    return err('art/nothing-to-trace', { kind: 'pixels' });
   const { path, nodes, deviation } = fitCurves(rings, { tolerance, blur: 1 / perMm });
   const areas = rings.map(signedArea);
   return ok({

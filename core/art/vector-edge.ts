@@ -23,12 +23,7 @@ export function traceVector(nodes: readonly DrawingNode[]): Result<Traced> {
   const region = unionOf(...regionsOf(nodes, IDENTITY)).filter(
     (ring) => Math.abs(signedArea(ring)) > 0.01,
   );
-  if (region.length === 0)
-    return err(
-      'art/nothing-to-trace',
-      'Nothing in this picture has an edge to trace.',
-      'Choose a picture with filled shapes.',
-    );
+  if (region.length === 0) return err('art/nothing-to-trace', { kind: 'shapes' });
   const { path, nodes: count, deviation } = fitCurves(region, { tolerance: 0.01, blur: 0 });
   const areas = region.map(signedArea);
   return ok({

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import type { ValueRule } from './value-issue.ts';
 
 type Issue = z.core.$ZodIssue;
 
@@ -54,7 +55,7 @@ function lengthOf({ def }: z.ZodArray): z.ZodType {
 /** A key that records lose when they are read is none. */
 const keyFault = (keys: z.ZodType, key: string): Issue | undefined =>
   key === '__proto__'
-    ? { code: 'custom', path: [], input: key, message: 'nothing can be called that' }
+    ? { code: 'custom', path: [], input: key, message: 'reserved-name' satisfies ValueRule }
     : wholeFault(keys, key);
 
 function firstOf<T>(

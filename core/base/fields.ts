@@ -1,13 +1,14 @@
 import * as z from 'zod';
+import type { ValueRule } from './value-issue.ts';
 
 /** An id that can stand in the name of a file: letters of the alphabet, digits, `-` and `_`. */
 export const plainId = z
   .string()
   .max(100)
-  .regex(/^[A-Za-z0-9][A-Za-z0-9_-]*$/, 'an id has letters, digits, - and _ alone');
+  .regex(/^[A-Za-z0-9][A-Za-z0-9_-]*$/, 'id-letters' satisfies ValueRule);
 
 /** A day of the calendar, YYYY-MM-DD. */
-export const calendarDate = z.string().refine(isDay, 'it is no day of the calendar');
+export const calendarDate = z.string().refine(isDay, 'calendar-day' satisfies ValueRule);
 
 /** The last year that dates can be counted on from. */
 const LAST_YEAR = 9000;
@@ -32,7 +33,7 @@ export const apart =
           code: 'custom',
           input: said,
           path: [at, field],
-          message: 'there are two of it',
+          message: 'twice-the-same' satisfies ValueRule,
         });
       }
       seen.add(said);

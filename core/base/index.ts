@@ -12,9 +12,23 @@ export {
   problem,
   ProblemError,
   type Problem,
+  type ProblemCode,
   type Result,
 } from './problem.ts';
 export { seededRandom, type Random } from './random.ts';
 export { isSame, sortedKeys } from './same.ts';
+export type { Coded, NoValues } from './coded.ts';
+export type { JobPlace, PlaceStep } from './place.ts';
+export type {
+  Across,
+  JobSource,
+  PrinterReason,
+  PrinterReasons,
+  ProblemValues,
+  RefusedChanges,
+  SheetDoubts,
+} from './problem-values.ts';
+export { valueIssue, VALUE_RULES, type ValueIssue, type ValueRule } from './value-issue.ts';
+export { doing, type Doing, type Doings } from './doings.ts';
 export { readZip, type ZipBudget, type ZipFault } from './zip.ts';
 export { Cancelled, unwatched, watchedTask, type Task } from './task.ts';

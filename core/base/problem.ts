@@ -1,15 +1,17 @@
-/**
- * What went wrong, told to a person: a stable code, one sentence that says what was found, and one
- * that says what to do about it.
- */
-export interface Problem {
-  /** `domain/what`, for example `art/too-large`. */
-  readonly code: string;
-  readonly what: string;
-  readonly remedy: string;
-  /** The file, field or place the problem was found in. */
-  readonly where?: string;
-}
+import type { ProblemValues } from './problem-values.ts';
+
+/** The stable name of what can go wrong, `domain/what`, for example `art/too-large`. */
+export type ProblemCode = keyof ProblemValues;
+
+/** What went wrong: a code, and what a sentence about it names. The sentences stand in `messages/`. */
+export type Problem = {
+  [C in ProblemCode]: {
+    readonly code: C;
+    readonly values: Readonly<ProblemValues[C]>;
+    /** The file, field or place the problem was found in. */
+    readonly where?: string;
+  };
+}[ProblemCode];
 
 /** The answer of everything whose name starts with `parse` or `try`. */
 export type Result<T> =
@@ -21,20 +23,28 @@ export function ok<T>(value: T): Result<T> {
 }
 
 /** A result that holds a problem. */
-export function err(code: string, what: string, remedy: string, where?: string): Result<never> {
-  return { ok: false, problem: problem(code, what, remedy, where) };
+export function err<C extends ProblemCode>(
+  code: C,
+  values: ProblemValues[C],
+  where?: string,
+): Result<never> {
+  return { ok: false, problem: problem(code, values, where) };
 }
 
 /** Builds a problem; `where` is left out when it is not known. */
-export function problem(code: string, what: string, remedy: string, where?: string): Problem {
-  return where === undefined ? { code, what, remedy } : { code, what, remedy, where };
+export function problem<C extends ProblemCode>(
+  code: C,
+  values: ProblemValues[C],
+  where?: string,
+): Problem {
+  return { code, values, ...(where === undefined ? {} : { where }) } as Problem;
 }
 
 /** A problem on its way through code that cannot give a result; caught at the border. */
 export class ProblemError extends Error {
   readonly problem: Problem;
   constructor(found: Problem) {
-    super(`${found.what} ${found.remedy}`);
+    super(`${found.code} ${JSON.stringify(found.values)}`);
     this.name = 'ProblemError';
     this.problem = found;
   }
@@ -42,7 +52,13 @@ export class ProblemError extends Error {
 
 /** Whether a value is a problem, for functions that answer with a value or a problem. */
 export function isProblem(value: unknown): value is Problem {
-  return typeof value === 'object' && value !== null && 'code' in value && 'remedy' in value;
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    'code' in value &&
+    'values' in value &&
+    !('severity' in value)
+  );
 }
 
 /** The value of a result; throws {@link ProblemError} when there is none. */

@@ -1,3 +1,5 @@
+import type { Doing } from './doings.ts';
+
 /** Thrown inside a heavy call when the person who asked for it has changed their mind. */
 export class Cancelled extends Error {
   constructor() {
@@ -8,8 +10,8 @@ export class Cancelled extends Error {
 
 /** What a heavy call is given so that it can be watched and stopped. */
 export interface Task {
-  /** Says how far the call has come: a share from 0 to 1 and what it is doing. */
-  progress(share: number, doing: string): void;
+  /** Says how far the call has come: a share from 0 to 1, and what it is at. */
+  progress(share: number, doing: Doing): void;
   /** Shows what has been found so far, where a call says that it does. */
   found?(part: unknown): void;
   /**
@@ -24,7 +26,7 @@ export const unwatched: Task = { progress: () => undefined, yieldNow: () => Prom
 
 /** A task that can be stopped from outside and tells how far it is. */
 export function watchedTask(
-  watch: (share: number, doing: string) => void,
+  watch: Task['progress'],
   found?: (part: unknown) => void,
 ): {
   task: Task;

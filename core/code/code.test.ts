@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import {
   BarcodeFormat,
   BinaryBitmap,
@@ -97,7 +98,7 @@ test('check digits are those of the published examples', () => {
 test('what cannot be a code is refused in a sentence that says what to do', () => {
   const refused = (symbology: Symbology, text: string): string | undefined => {
     const made = tryEncode(symbology, text);
-    return made.ok ? undefined : `${made.problem.code}: ${made.problem.what}`;
+    return made.ok ? undefined : `${made.problem.code}: ${problemText(made.problem).what}`;
   };
   expect(refused('ean-13', '2000000000011')).toBe(
     'code/check-digit: The check digit of 2000000000011 should be 5.',

@@ -57,16 +57,10 @@ export function tryEncode(symbology: Symbology, text: string): Result<EncodedCod
 const QR_MOST = 2331;
 
 function tryQr(text: string): Result<EncodedCode> {
-  if (text === '')
-    return err('code/empty', 'The code says nothing yet.', 'Type an address or a text for it.');
+  if (text === '') return err('code/empty', { symbology: 'qr' });
   // As bytes of UTF-8, which every reader of today expects.
   const bytes = new TextEncoder().encode(text);
-  if (bytes.length > QR_MOST)
-    return err(
-      'code/long',
-      `The code would say ${bytes.length} bytes, and a QR code holds ${QR_MOST}.`,
-      'Shorten it: a letter of most scripts takes two or three bytes.',
-    );
+  if (bytes.length > QR_MOST) return err('code/long', { bytes: bytes.length, most: QR_MOST });
   const code = qrcode(0, 'M');
   code.addData(String.fromCharCode(...bytes), 'Byte');
   code.make();
@@ -81,18 +75,10 @@ function tryQr(text: string): Result<EncodedCode> {
 function tryNumber(symbology: 'ean-13' | 'upc-a', digits: string): Result<EncodedCode> {
   const length = LENGTHS[symbology];
   if (!/^\d+$/.test(digits) || digits.length < length || digits.length > length + 1)
-    return err(
-      'code/digits',
-      `${symbology.toUpperCase()} takes ${length} digits and a check digit, not “${digits}”.`,
-      `Type ${length} digits: the check digit is added.`,
-    );
+    return err('code/digits', { symbology, length, digits });
   const check = checkDigit(digits.slice(0, length));
   if (digits.length > length && digits[length] !== check)
-    return err(
-      'code/check-digit',
-      `The check digit of ${digits} should be ${check}.`,
-      `Check the number, or type it without its last digit.`,
-    );
+    return err('code/check-digit', { digits, check });
   const quiet =
     symbology === 'ean-13'
       ? { before: 11, behind: 7, around: 0 }
@@ -102,14 +88,8 @@ function tryNumber(symbology: 'ean-13' | 'upc-a', digits: string): Result<Encode
 }
 
 function tryCode128(text: string): Result<EncodedCode> {
-  if (text === '')
-    return err('code/empty', 'The code says nothing yet.', 'Type a number or a text for it.');
-  if (!/^[\x20-\x7e]{1,48}$/.test(text))
-    return err(
-      'code/characters',
-      'Code 128 takes up to 48 plain letters, digits and signs.',
-      'Shorten it or leave out accents, or use a QR code.',
-    );
+  if (text === '') return err('code/empty', { symbology: 'code-128' });
+  if (!/^[\x20-\x7e]{1,48}$/.test(text)) return err('code/characters', {});
   return tryBars(text, 'CODE128', { before: 10, behind: 10, around: 0 });
 }
 
@@ -122,7 +102,7 @@ function tryBars(
   try {
     JsBarcode(into, text, { format, flat: true });
   } catch {
-    return err('code/unread', `“${text}” cannot be written as this code.`, 'Change what it says.');
+    return err('code/unread', { text });
   }
   const bars = (into.encodings ?? []).map(({ data }) => data).join('');
   const dark = [...bars].map((bar) => bar === '1');

@@ -33,12 +33,7 @@ export function parsePalette(text: string, file: string): Result<FilePalette> {
     (one, other) => other.length - one.length,
   );
   const colors = [...new Set(most)];
-  if (colors.length < 2)
-    return err(
-      'palette/none',
-      `“${file}” names no two colours.`,
-      'A palette is a text with colours such as #5d2a53, or three numbers up to 255 to a line.',
-    );
+  if (colors.length < 2) return err('palette/none', { file });
   const titled = /^\s*name\s*:\s*(.+)$/im.exec(text)?.[1]?.trim();
   const name = (titled || file.replace(/\.[^.]+$/, '') || 'Palette').slice(0, 50);
   return ok({

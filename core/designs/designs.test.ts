@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import { luminance, contrastRatio, rgbOf } from '../color/index.ts';
 import { createJob, runCommand } from '../job/index.ts';
 import { isProblem } from '../base/index.ts';
@@ -71,7 +72,7 @@ test.each(Object.entries(EDGES))('every design can be put on a %s piece', (_, ed
       name: 'set-artwork',
       args: { piece: 'piece-1', ...made },
     });
-    expect([name, isProblem(job) ? job.what : 'fits']).toEqual([name, 'fits']);
+    expect([name, isProblem(job) ? problemText(job).what : 'fits']).toEqual([name, 'fits']);
     expect(made.elements.length).toBeGreaterThan(0);
     for (const element of made.elements) {
       const { width, height } = elementSize(element);

@@ -1,11 +1,12 @@
 import { zipSync, type Zippable } from 'fflate';
 import {
-  err,
   contentHash,
+  err,
+  type JobPlace,
   ok,
   readZip,
-  sortedKeys,
   type Result,
+  sortedKeys,
   type ZipBudget,
 } from '../base/index.ts';
 import type { Art } from '../art/index.ts';
@@ -73,40 +74,29 @@ export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
   if (leftOut.length === 0) return ok(whole);
   return err(
     'job/unread',
-    `“${name}” is damaged: ${leftOut[0]}.`,
-    'Open it in the application, which reads the rest of it, or use an earlier export.',
+    { source: { kind: 'file', name }, because: 'in-part', part: leftOut[0] ?? [] },
     name,
   );
 }
 
-/** A `.peel` archive as far as it can be read, and what of its job cannot be, in words. */
+/** A `.peel` archive as far as it can be read, and what of its job cannot be. */
 export function mendPeel(
   bytes: Uint8Array,
   name: string,
   budget = archiveBudget(),
-): Result<JobWithArt & { readonly leftOut: readonly string[] }> {
+): Result<JobWithArt & { readonly leftOut: readonly JobPlace[] }> {
   const files = unzip(bytes, name, budget);
   if (!files.ok) return files;
   const document = files.value.get('job.json');
   if (!document)
-    return err(
-      'job/unread',
-      `“${name}” is not a Little Peel job: it has no job.json.`,
-      'Choose a file that ends in .peel.',
-      name,
-    );
+    return err('job/unread', { source: { kind: 'file', name }, because: 'no-document' }, name);
   let plain: unknown;
   try {
     plain = JSON.parse(new TextDecoder().decode(document));
   } catch {
-    return err(
-      'job/unread',
-      `“${name}” is damaged: its job.json cannot be read.`,
-      'Use an earlier export or a backup.',
-      name,
-    );
+    return err('job/unread', { source: { kind: 'file', name }, because: 'broken-document' }, name);
   }
-  const read = mendJob(plain, `“${name}”`);
+  const read = mendJob(plain, { kind: 'file', name });
   if (!read.ok) return read;
   const { job, leftOut } = read.value;
   const art = new Map<string, Uint8Array>();
@@ -175,12 +165,7 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   }
   // A workshop without jobs still has its other documents; a single job's file has none of them.
   if (jobs.length === 0 && damaged.length === 0 && !('runs' in documents))
-    return err(
-      'backup/unread',
-      `“${name}” is not a Little Peel backup.`,
-      'Choose a file that “Back up all” wrote.',
-      name,
-    );
+    return err('backup/unread', { name }, name);
   return ok({ jobs, documents, damaged, art });
 }
 
@@ -214,14 +199,8 @@ function unzip(
   if (read.fault === 'entries' || read.fault === 'size')
     return err(
       'archive/too-large',
-      `“${name}” unpacks to more than ${ARCHIVE_LIMITS.bytes / 1048576} MB or ${ARCHIVE_LIMITS.entries} files.`,
-      'Bring its jobs in one by one.',
+      { name, megabytes: ARCHIVE_LIMITS.bytes / 1048576, files: ARCHIVE_LIMITS.entries },
       name,
     );
-  return err(
-    'archive/broken',
-    `“${name}” is damaged or not a Little Peel file.`,
-    'Use an earlier export or a backup.',
-    name,
-  );
+  return err('archive/broken', { name }, name);
 }

@@ -6,14 +6,13 @@ import { copyId, type HandPlace } from '../sheet/index.ts';
 import { withArtReplaced } from './art-use.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withBuild, withBuiltSize } from './edges.ts';
-import { invalidValue, invalidBySchema } from './command-problems.ts';
+import { refused, invalidBySchema } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
 /** The changes that go from art to edges and pieces. */
 export const ART_COMMANDS = {
   /** An edge made from shapes; what stands in the piece stays over them. */
   'build-edge': {
-    label: ({ doing }) => doing ?? 'change the edge',
     run: (job, { piece, also = [], build }) => {
       const read = edgeBuildSchema.safeParse(build);
       if (!read.success) return invalidBySchema(read.error, build);
@@ -36,11 +35,10 @@ export const ART_COMMANDS = {
 
   /** A built edge at another size: it and its artwork are scaled, what is in mm about it stays. */
   'size-edge': {
-    label: () => 'size the piece',
     run: (job, { piece, width = Infinity, height = Infinity }) =>
       withPiece(job, piece, (found) => {
         if (!(Math.min(width, height) >= 2 && Math.min(width, height) <= 1000))
-          return invalidValue('This size', 'a piece is between 2 mm and 1 m wide');
+          return refused('size-unfit', { from: 2, to: 1000 });
         const build = found.build ?? plainBuild(found.edge, 'Edge');
         return withBuiltSize(found, build, { width, height });
       }),
@@ -48,17 +46,14 @@ export const ART_COMMANDS = {
 
   /** Other art wherever a job has one: it was made anew, or found again in a better file. */
   'replace-art': {
-    label: ({ doing, to }) => `${doing ?? 'replace'} “${to.name}”`,
     run: (job, { from, to, also = [] }) =>
       [to, ...also].every((art) => artSchema.safeParse(art).success)
         ? withArtReplaced(job, from, to, also)
-        : invalidValue('This art', 'its description is damaged'),
+        : refused('art-damaged'),
   } satisfies Command<{ from: string; to: Art; also?: readonly Art[]; doing?: string }>,
 
   /** Pieces that were made elsewhere, with their art and as many as are wanted of each. */
   'add-pieces': {
-    label: ({ pieces, doing }) =>
-      doing ?? `add ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}`,
     run: (job, { pieces, art, wanted, instead, places = [] }) => {
       const kept =
         instead === undefined ? job.pieces : job.pieces.filter(({ id }) => id !== instead);
@@ -72,7 +67,7 @@ export const ART_COMMANDS = {
       }
       const all = [...kept, ...added];
       if (all.length === 0 || all.length > 200)
-        return invalidValue(`${all.length} pieces`, 'a job has from 1 to 200');
+        return refused('too-many-pieces', { count: all.length, most: 200 });
       const counts = Object.fromEntries(added.map(({ id }) => [id, wanted]));
       const moved = Object.fromEntries(
         added.flatMap(({ id }, at) => {

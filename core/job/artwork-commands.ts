@@ -2,7 +2,6 @@ import { isProblem, type Problem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
 import {
   color,
-  elementTitle,
   fillSchema,
   textsOf,
   withTexts,
@@ -13,20 +12,10 @@ import {
 import { movedNudges } from '../type/index.ts';
 import { insertElements, withOwnPiece } from './insert-elements.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
-import { notFound, invalidValue } from './command-problems.ts';
+import { notFound, refused } from './command-problems.ts';
 import type { Job } from './schema.ts';
 import { changedElement, type ElementChanges } from './changed-element.ts';
 import { recoloredIn } from './variants.ts';
-
-const titleOf = (job: Job, pieceId: string, ids: readonly string[]): string => {
-  const found =
-    job.pieces.find(({ id }) => id === pieceId)?.elements.filter(({ id }) => ids.includes(id)) ??
-    [];
-  const [first] = found;
-  if (!first || found.length > 1) return `${ids.length} elements`;
-  const title = elementTitle(first, (id: string): Art | undefined => job.art[id]);
-  return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
-};
 
 /** A size on which elements were changed: what it has of its own is kept beside its base. */
 function overridden(
@@ -48,7 +37,6 @@ function overridden(
 /** The changes of what stands in a piece. */
 export const ARTWORK_COMMANDS = {
   'add-element': {
-    label: ({ element }) => `add ${element.kind}`,
     run: (job, { piece, element, art, at }) =>
       added(job, {
         piece,
@@ -60,16 +48,14 @@ export const ARTWORK_COMMANDS = {
 
   /** Several elements at once, as they are pasted or come with a starting design. */
   'add-elements': {
-    label: ({ elements, doing }) => doing ?? `add ${elements.length} elements`,
-    run: added,
+    run: (job, args) => added(job, args),
   } satisfies Command<Adding & { doing?: string }>,
 
   /** Other artwork for a piece, all of it: a starting design, or a blank piece. */
   'set-artwork': {
-    label: ({ doing }) => doing ?? 'start again',
     run: (job, { piece, ground, elements, art = [] }) => {
       const read = fillSchema.nullable().safeParse(ground);
-      if (!read.success) return invalidValue('This ground', 'it is not what can fill a label');
+      if (!read.success) return refused('ground-unfit');
       const made = withOwnPiece(job, piece, (found) =>
         insertElements({ ...found, ground, elements: [] }, elements, 0),
       );
@@ -85,8 +71,6 @@ export const ARTWORK_COMMANDS = {
   >,
 
   'change-elements': {
-    label: ({ piece, changes, doing }, job) =>
-      `${doing ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
     run: (job, { piece, changes, art }) => {
       const changed = withPiece(job, piece, (found) => {
         let failure: Problem | undefined;
@@ -105,7 +89,6 @@ export const ARTWORK_COMMANDS = {
   } satisfies Command<Of & { changes: Record<string, ElementChanges>; doing?: string; art?: Art }>,
 
   'delete-elements': {
-    label: ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
     run: (job, { piece, elements }) =>
       withOwnPiece(job, piece, (found) => ({
         ...found,
@@ -115,7 +98,6 @@ export const ARTWORK_COMMANDS = {
 
   /** The same again, a little further on; copies of a group are a group of their own. */
   'duplicate-elements': {
-    label: ({ piece, elements }, job) => `duplicate ${titleOf(job, piece, elements)}`,
     run: (job, { piece, elements, dx = 3, dy = 3 }) =>
       withOwnPiece(job, piece, (found) => {
         const copied = found.elements.filter(({ id }) => elements.includes(id));
@@ -132,7 +114,6 @@ export const ARTWORK_COMMANDS = {
 
   /** `to` counts from the bottom, which prints first. */
   'reorder-element': {
-    label: ({ piece, element }, job) => `reorder ${titleOf(job, piece, [element])}`,
     run: (job, { piece, element, to }) =>
       withOwnPiece(job, piece, (found) => {
         const source = found.elements.find(({ id }) => id === element);
@@ -147,15 +128,9 @@ export const ARTWORK_COMMANDS = {
 
   /** Other colours in the place of some, in a piece or in all; keys in small letters. */
   recolor: {
-    label: ({ colors, doing }) =>
-      doing ??
-      Object.entries(colors)
-        .map(([from, to]) => `change ${from} to ${to}`)
-        .join(', '),
     run: (job, { piece, colors }) => {
       const wrong = Object.values(colors).find((one) => !color.safeParse(one).success);
-      if (wrong !== undefined)
-        return invalidValue(`“${wrong}”`, 'a colour is written like #5d2a53');
+      if (wrong !== undefined) return refused('colour-unread', { typed: wrong });
       return {
         ...job,
         pieces: job.pieces.map((one) =>
@@ -171,9 +146,8 @@ export const ARTWORK_COMMANDS = {
 
   /** Other words wherever some stand, in all pieces. */
   'replace-words': {
-    label: ({ find, by }) => `replace “${find}” by “${by}”`,
     run: (job, { find, by, exactly = false }) => {
-      if (find === '') return invalidValue('Nothing to find', 'type what shall be replaced');
+      if (find === '') return refused('find-empty');
       const changed = job.pieces.map((piece) => {
         const elements = piece.elements.map((one): PieceElement => {
           const swapped = (text: string): string => replaced(text, { find, by, exactly });
@@ -188,7 +162,7 @@ export const ARTWORK_COMMANDS = {
           : { ...piece, elements };
       });
       return changed.every((piece, at) => piece === job.pieces[at])
-        ? invalidValue(`“${find}”`, 'it stands in no words of this job')
+        ? refused('find-nowhere', { find })
         : { ...job, pieces: changed };
     },
   } satisfies Command<{ find: string; by: string; exactly?: boolean }>,
@@ -203,14 +177,13 @@ interface Adding extends Of {
 
 /** The job with elements added to a piece, with ids and groups of their own. */
 function added(job: Job, { piece, elements, art = [], at }: Adding): Job | Problem {
-  if (!art.every((one) => artSchema.safeParse(one).success))
-    return invalidValue('This art', 'its description is damaged');
+  if (!art.every((one) => artSchema.safeParse(one).success)) return refused('art-damaged');
   const made = withOwnPiece(job, piece, (found) =>
     found.elements.length + elements.length > MOST_ELEMENTS
-      ? invalidValue(
-          `${found.elements.length + elements.length} elements`,
-          `a piece has at most ${MOST_ELEMENTS}`,
-        )
+      ? refused('too-many-elements', {
+          count: found.elements.length + elements.length,
+          most: MOST_ELEMENTS,
+        })
       : insertElements(found, elements, at ?? found.elements.length),
   );
   return withArt(made, art);

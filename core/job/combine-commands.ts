@@ -10,31 +10,18 @@ import {
 } from '../piece/index.ts';
 import { insertElements, withOwnPiece } from './insert-elements.ts';
 import type { Command, Of } from './command.ts';
-import { notFound, invalidValue } from './command-problems.ts';
-
-const DOING: Readonly<Record<Meeting, string>> = {
-  join: 'join',
-  cut: 'cut away from',
-  common: 'keep the common part of',
-  either: 'cut the common part out of',
-};
+import { notFound, refused } from './command-problems.ts';
 
 /** Shapes put together from shapes and words, and taken apart again. */
 export const COMBINE_COMMANDS = {
   /** Several elements as one shape: each meets what lies beneath it. */
   'combine-elements': {
-    label: ({ elements, how }) => `${DOING[how]} ${elements.length} shapes`,
     run: (job, { piece, elements, how }) =>
       withOwnPiece(job, piece, (found) => {
         const chosen = found.elements.filter(({ id }) => elements.includes(id));
         const parts = chosen.filter(isShapePart);
-        if (chosen.length < 2)
-          return invalidValue('A single element', 'one shape is made of two or more');
-        if (parts.length < chosen.length)
-          return invalidValue(
-            'What is chosen',
-            'only words, plates and drawn lines can be made one shape',
-          );
+        if (chosen.length < 2) return refused('one-part');
+        if (parts.length < chosen.length) return refused('not-combinable');
         const last = found.elements.findLastIndex(({ id }) => elements.includes(id));
         const below = found.elements.slice(0, last + 1).filter((one) => !chosen.includes(one));
         const rest = { ...found, elements: found.elements.filter((one) => !chosen.includes(one)) };
@@ -44,7 +31,6 @@ export const COMBINE_COMMANDS = {
 
   /** The parts of a shape as elements again, where they stand in it. */
   'take-apart': {
-    label: () => 'take a shape apart',
     run: (job, { piece, element }) =>
       withOwnPiece(job, piece, (found) => {
         const at = found.elements.findIndex(({ id }) => id === element);

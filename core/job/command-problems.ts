@@ -1,30 +1,44 @@
 import type { z } from 'zod';
-import { problem, valueAt, type Problem } from '../base/index.ts';
-import { issueInWords, placeInWords } from './place-in-words.ts';
+import {
+  problem,
+  valueAt,
+  valueIssue,
+  type NoValues,
+  type Problem,
+  type ProblemValues,
+  type RefusedChanges,
+} from '../base/index.ts';
+import { jobPlace } from './job-place.ts';
 
 /** What a command was to change is not there. */
-export const notFound = (what: string): Problem =>
-  problem('job/gone', `The ${what} is no longer in this job.`, 'Choose another one.');
+export const notFound = (what: ProblemValues['job/gone']['what']): Problem =>
+  problem('job/gone', { what });
+
+type Plain = {
+  [C in keyof RefusedChanges]: NoValues extends RefusedChanges[C] ? C : never;
+}[keyof RefusedChanges];
 
 /** A change that a job cannot take, and why. */
-export const invalidValue = (what: string, why: string | undefined): Problem =>
-  problem(
-    'job/refused',
-    `${what} cannot be: ${why ?? 'not allowed'}.`,
-    'Give a value within its limits.',
-  );
+export function refused(code: Plain): Problem;
+export function refused<C extends keyof RefusedChanges>(
+  code: C,
+  values: RefusedChanges[C],
+): Problem;
+export function refused(code: keyof RefusedChanges, values: object = {}): Problem {
+  return problem('job/refused', { code, values } as ProblemValues['job/refused']);
+}
 
 /** A value that its schema refuses, named by where it stands in it. */
-export function invalidBySchema({ issues: [first] }: z.ZodError, value?: unknown): Problem {
-  if (!first) return invalidValue('The value', undefined);
-  const named = first.path.filter((key) => typeof key === 'string').join(' ');
-  return invalidValue(`“${named || 'the value'}”`, issueInWords(first, valueAt(value, first.path)));
+export function invalidBySchema({ issues: [first] }: z.ZodError, value: unknown): Problem {
+  const path = first?.path ?? [];
+  const field = path.filter((key) => typeof key === 'string').join(' ');
+  const issue = first ? valueIssue(first, valueAt(value, path)) : ({ rule: 'unfit' } as const);
+  return problem('job/invalid-value', { field, issue });
 }
 
 /** A job that would not be one any more: what of it cannot be, and why. */
 export const invalidJob = (job: unknown, issue: z.core.$ZodIssue): Problem =>
-  problem(
-    'job/refused',
-    `This cannot be done: ${placeInWords(job, issue.path)}: ${issueInWords(issue, valueAt(job, issue.path))}.`,
-    'Choose a value within its limits.',
-  );
+  problem('job/invalid', {
+    place: jobPlace(job, issue.path),
+    issue: valueIssue(issue, valueAt(job, issue.path)),
+  });

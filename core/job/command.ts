@@ -4,9 +4,8 @@ import type { Piece } from '../piece/index.ts';
 import { notFound } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
-/** A change of a job: pure, and what it says behind “Undo”. */
+/** A change of a job: pure. */
 export interface Command<A> {
-  label(args: A, job: Job): string;
   /** The job after the change, the same job when nothing changes, or why it cannot be. */
   run(job: Job, args: A): Job | Problem;
 }

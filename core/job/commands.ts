@@ -10,7 +10,7 @@ import {
 } from '../stock/index.ts';
 import { thingSchema, trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
-import { invalidValue, invalidBySchema, invalidJob } from './command-problems.ts';
+import { refused, invalidBySchema, invalidJob } from './command-problems.ts';
 import { jobSchema, type Job } from './schema.ts';
 import { ACCEPT_COMMANDS } from './accept-commands.ts';
 import { ART_COMMANDS } from './art-commands.ts';
@@ -38,17 +38,15 @@ export const COMMANDS = {
   ...SHEET_COMMANDS,
 
   'rename-job': {
-    label: () => 'rename job',
     run: (job, { name }) => {
       const trimmed = name.trim().slice(0, 120);
-      if (trimmed === '') return invalidValue('An empty name', 'a job is found by its name');
+      if (trimmed === '') return refused('name-empty');
       return trimmed === job.name ? job : { ...job, name: trimmed };
     },
   } satisfies Command<{ name: string }>,
 
   /** New measurements: every piece takes the new edge, and its artwork is scaled with it. */
   'measure-thing': {
-    label: () => 'measure again',
     run: (job, { thing: given }) => {
       const read = thingSchema.safeParse(given);
       if (!read.success) return invalidBySchema(read.error, given);
@@ -69,7 +67,6 @@ export const COMMANDS = {
 
   /** Another sheet, with its material and the labels of it that are gone when these are known. */
   'choose-stock': {
-    label: ({ stock }) => `choose ${stock.name}`,
     run: (job, { stock, material = job.material, used = [] }) => {
       const read = stockSchema.safeParse(stock);
       if (!read.success) return invalidBySchema(read.error, stock);
@@ -99,7 +96,6 @@ export const COMMANDS = {
   } satisfies Command<{ stock: Stock; material?: Material; used?: readonly number[] }>,
 
   'choose-material': {
-    label: ({ material }) => `choose ${material.name.toLowerCase()}`,
     run: (job, { material }) => {
       const read = materialSchema.safeParse(material);
       return read.success ? { ...job, material: read.data } : invalidBySchema(read.error, material);
@@ -119,12 +115,12 @@ export type CommandCall = {
  * Runs a command; a failed one leaves the job as it was. What it makes is a job that can be kept and
  * read again, or it is refused.
  */
-export function runCommand(job: Job, call: CommandCall): { job: Job; label: string } | Problem {
+export function runCommand(job: Job, call: CommandCall): Job | Problem {
   const command = COMMANDS[call.name] as unknown as Command<unknown>;
   const changed = command.run(job, call.args);
   if (isProblem(changed)) return changed;
   const made = rimmed(followFront(followBase(changed)));
-  return tryJob(made) ?? { job: made, label: command.label(call.args, job) };
+  return tryJob(made) ?? made;
 }
 
 /** Why a job could not be read again if it were kept; undefined where it can be. */
@@ -133,16 +129,13 @@ export function tryJob(job: Job): Problem | undefined {
   if (fault) return invalidJob(job, fault);
   return tooMuchIn(job).size === 0
     ? undefined
-    : invalidValue(
-        'So much in one piece',
-        `it would hold itself, or more than ${MOST_DRAWN.toLocaleString('en')} letters and shapes`,
-      );
+    : refused('itself-or-too-much', { most: MOST_DRAWN });
 }
 
 /** The job as a command would leave it, to be looked at only; undefined when it would fail. */
 export function tryCommand(job: Job, call: CommandCall): Job | undefined {
   const made = runCommand(job, call);
-  return isProblem(made) ? undefined : made.job;
+  return isProblem(made) ? undefined : made;
 }
 
 function rimmed(job: Job): Job {

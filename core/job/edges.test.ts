@@ -10,8 +10,8 @@ const start = createJob('own', { id: 'job-1', today: '2026-04-18' });
 function run(job: Job, ...calls: CommandCall[]): Job {
   return calls.reduce((now, call) => {
     const done = runCommand(now, call);
-    if (isProblem(done)) throw new Error(done.what);
-    return done.job;
+    if (isProblem(done)) throw new Error(done.code);
+    return done;
   }, job);
 }
 const art = (letter: string, more: object = {}): Art => ({

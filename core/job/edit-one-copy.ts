@@ -20,19 +20,17 @@ function withPieceAs(job: Job, piece: Piece): Job {
   return pieces.every((one, at) => one === job.pieces[at]) ? job : { ...job, pieces };
 }
 
-/** Commands that are about the job whichever copy is looked at. */
 const OF_THE_JOB = new Set([...Object.keys(LIST_COMMANDS), ...Object.keys(ONE_OFF_COMMANDS)]);
+
+/** Whether a command is about the job whichever copy is looked at. */
+export const isOfTheJob = ({ name }: CommandCall): boolean => OF_THE_JOB.has(name);
 
 /**
  * Runs a command for one copy alone: it changes the piece that this copy has, and what is other then is
  * kept for the copy. What belongs to all copies, the edge and other pieces, cannot be changed so.
  */
-export function editOneCopy(
-  job: Job,
-  copy: string,
-  call: CommandCall,
-): { job: Job; label: string } | Problem {
-  if (OF_THE_JOB.has(call.name)) return runCommand(job, call);
+export function editOneCopy(job: Job, copy: string, call: CommandCall): Job | Problem {
+  if (isOfTheJob(call)) return runCommand(job, call);
   const found = copyOf(job, copy);
   if (!found) return notFound('copy');
   // It follows no other piece while it is changed.
@@ -41,20 +39,16 @@ export function editOneCopy(
   const seen = withPieceAs(job, piece);
   const done = runCommand(seen, call);
   if (isProblem(done)) return done;
-  if (done.job.pieces === seen.pieces) return { ...done, job: { ...done.job, pieces: job.pieces } };
+  if (done.pieces === seen.pieces) return { ...done, pieces: job.pieces };
   const { piece: id } = copyParts(copy);
-  const changed = done.job.pieces.find((one) => one.id === id);
-  if (!changed || !isSame(belongings(seen, id), belongings(done.job, id)))
-    return problem(
-      'job/all-copies',
-      'This belongs to all copies: one alone cannot have it otherwise.',
-      'Change every copy, or the words, colours and pictures of this one.',
-    );
+  const changed = done.pieces.find((one) => one.id === id);
+  if (!changed || !isSame(belongings(seen, id), belongings(done, id)))
+    return problem('job/all-copies', {});
   const own = oneOffBetween(found.base, changed);
   const out = job.oneOffs?.[copy]?.out;
   const oneOffs = { ...job.oneOffs, [copy]: { ...own, ...(out ? { out } : {}) } };
-  const kept = withOneOffs({ ...done.job, pieces: job.pieces }, oneOffs);
-  return tryJob(kept) ?? { job: kept, label: `${done.label} on one copy` };
+  const kept = withOneOffs({ ...done, pieces: job.pieces }, oneOffs);
+  return tryJob(kept) ?? kept;
 }
 
 /** What of the pieces belongs to all copies of one of them. */

@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { isProblem, isSame } from '../base/index.ts';
 import { exampleJob, examplePicture, exampleWords, runAll } from '../testing/example-job.ts';
@@ -169,7 +170,14 @@ const nested = record({ piece, x: number, y: number, angle: number });
 
 /** Arguments of every command, most of them of no use. */
 const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
-  'accept-finding': record({ key: text, what: text, note: text }),
+  'accept-finding': record({
+    key: text,
+    values: fc.dictionary(
+      fc.constantFrom('piece', 'names', 'size'),
+      fc.oneof(text, number, few(text)),
+    ),
+    note: text,
+  }),
   'reopen-finding': record({ key: text }),
   'build-edge': record({
     piece,
@@ -297,8 +305,8 @@ async function fullJob(): Promise<Job> {
     name: 'change-elements',
     args: { piece: 'piece-1', changes: { 'words-1': { text: 'Mint' } } },
   });
-  if (isProblem(alone)) throw new Error(alone.what);
-  return alone.job;
+  if (isProblem(alone)) throw new Error(alone.code);
+  return alone;
 }
 
 function frozen<T>(value: T): T {
@@ -313,10 +321,13 @@ const asKept = (job: Job): unknown => JSON.parse(JSON.stringify(job));
 
 /** What is wrong with the outcome of a command; undefined where nothing is. */
 function wrong(made: ReturnType<typeof runCommand>): string | undefined {
-  if (isProblem(made)) return made.what.length > 2 && made.remedy ? undefined : 'says nothing';
-  const read = parseJob(asKept(made.job));
-  if (!read.ok) return read.problem.what;
-  return isSame(asKept(read.value), asKept(made.job)) ? undefined : 'is read as another job';
+  if (isProblem(made))
+    return problemText(made).what.length > 2 && problemText(made).remedy
+      ? undefined
+      : 'says nothing';
+  const read = parseJob(asKept(made));
+  if (!read.ok) return problemText(read.problem).what;
+  return isSame(asKept(read.value), asKept(made)) ? undefined : 'is read as another job';
 }
 
 test.each(NAMES)('%s gives a job that can be read again, or says why not', async (name) => {
@@ -337,7 +348,7 @@ test('so do commands one after the other, for all copies and for one', async () 
         const made = alone ? editOneCopy(now, 'piece-1#1', call) : runCommand(now, call);
         const fault = wrong(made);
         if (fault !== undefined) throw new Error(`${call.name}: ${fault}`);
-        if (!isProblem(made)) now = frozen(made.job);
+        if (!isProblem(made)) now = frozen(made);
       }
     }),
     { numRuns: 60, seed: 7 },

@@ -1,4 +1,4 @@
-export { acceptedWhat } from './accept-commands.ts';
+export { acceptedValues } from './accept-commands.ts';
 export { backOf, frontsOf } from './backs.ts';
 export { changedSince, printKeys } from './print-keys.ts';
 export {
@@ -44,7 +44,7 @@ export {
 } from './compile.ts';
 export { asRow, copyOf, findArtNamed, type CopyOfJob } from './copies.ts';
 export { hasOwnArtwork, withOneOff, type OneOff } from './one-offs.ts';
-export { editOneCopy, asSeenByCopy } from './edit-one-copy.ts';
+export { editOneCopy, asSeenByCopy, isOfTheJob } from './edit-one-copy.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { withBuild } from './edges.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';

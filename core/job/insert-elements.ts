@@ -1,4 +1,4 @@
-import { freeId, problem, type Problem } from '../base/index.ts';
+import { freeId, problem, type Problem, type ProblemValues } from '../base/index.ts';
 import type { Piece, PieceElement } from '../piece/index.ts';
 import { withPiece } from './command.ts';
 import type { Job } from './schema.ts';
@@ -11,18 +11,18 @@ export function withOwnPiece(
 ): Job | Problem {
   return withPiece(job, id, (piece) => {
     if (!piece.variant) return change(piece);
-    return followsProblem(job, piece, 'Add, delete or reorder its elements there');
+    return followsProblem(job, piece, 'elements');
   });
 }
 
-/** Why something cannot be changed on a piece that follows another, and what to do on that. */
-export function followsProblem(job: Job, piece: Piece, remedy: string): Problem {
+/** Why something cannot be changed on a piece that follows another. */
+export function followsProblem(
+  job: Job,
+  piece: Piece,
+  change: ProblemValues['job/follows']['change'],
+): Problem {
   const base = job.pieces.find(({ id }) => id === piece.variant?.base);
-  return problem(
-    'job/follows',
-    `“${piece.name}” follows “${base?.name ?? ''}” in this.`,
-    `${remedy}: all that follow change with it.`,
-  );
+  return problem('job/follows', { piece: piece.name, base: base?.name ?? '', change });
 }
 
 /** A piece with elements put into its stack, with ids and groups of their own. */

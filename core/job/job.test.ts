@@ -1,3 +1,4 @@
+import { commandText, problemText } from '../../messages/index.ts';
 import { readFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { contentHash, isProblem } from '../base/index.ts';
@@ -25,8 +26,8 @@ const lid = (): Job => createJob('lid', given);
 const run = (job: Job, ...calls: CommandCall[]): Job =>
   calls.reduce((now, call) => {
     const done = runCommand(now, call);
-    if (isProblem(done)) throw new Error(done.what);
-    return done.job;
+    if (isProblem(done)) throw new Error(done.code);
+    return done;
   }, job);
 const WORDS: PieceElement = {
   id: '',
@@ -93,7 +94,7 @@ test('a refused command says why and leaves the job as it was', () => {
   ];
   for (const call of calls) {
     const done = runCommand(job, call);
-    expect(isProblem(done) && done.remedy.length).toBeGreaterThan(5);
+    expect(isProblem(done) && problemText(done).remedy.length).toBeGreaterThan(5);
   }
   expect(JSON.stringify(job)).toBe(before);
 });
@@ -164,11 +165,8 @@ test('undo and redo walk through labelled steps; taps of one key are one step', 
 });
 
 test('an element step is labelled with what it was done to', () => {
-  const done = runCommand(withWords(), {
-    name: 'change-elements',
-    args: { piece: 'piece-1', changes: { 'words-1': { x: 0 } }, doing: 'move' },
-  });
-  expect(!isProblem(done) && done.label).toBe('move “Sea Holly”');
+  const args = { piece: 'piece-1', changes: { 'words-1': { x: 0 } }, doing: 'move' };
+  expect(commandText({ name: 'change-elements', args }, withWords())).toBe('move “Sea Holly”');
 });
 
 test('importing an export gives the same job and the same art; the same job gives the same bytes', () => {
@@ -201,7 +199,7 @@ test('a job of the first version is read as one of today', () => {
 test('a job of the second version has its material apart from its sheet, and marks as they were', () => {
   const old: unknown = JSON.parse(readFileSync('core/job/examples/version-2.json', 'utf8'));
   const read = parseJob(old);
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(read.problem.code);
   const { stock, material, plan } = read.value;
   expect(stock).toMatchObject({ id: 'a4', name: 'A4', form: 'sheet', spots: null });
   expect('color' in stock).toBe(false);
@@ -221,7 +219,7 @@ test('a job of the second version has its material apart from its sheet, and mar
 test('a job of the fourth version keeps its creases and bands, and plain colours are still fills', () => {
   const old: unknown = JSON.parse(readFileSync('core/job/examples/version-4.json', 'utf8'));
   const read = parseJob(old);
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(read.problem.code);
   const [piece] = read.value.pieces;
   expect(piece?.creases).toEqual([
     [
@@ -239,7 +237,7 @@ test('a job of the fourth version keeps its creases and bands, and plain colours
 test('a job of the fifth or sixth version keeps its sizes and what was changed on one of them', () => {
   const old = JSON.parse(readFileSync('core/job/examples/version-5.json', 'utf8')) as Job;
   const read = parseJob(old);
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(read.problem.code);
   expect(read.value).toEqual(asNow(old));
   const sixth: unknown = JSON.parse(readFileSync('core/job/examples/version-6.json', 'utf8'));
   const later = parseJob(sixth);
@@ -282,7 +280,7 @@ test('carriers of the ninth version have a tack, and slim cases no spine that no
     read.ok &&
     runCommand(read.value, { name: 'set-bleed', args: { pieces: ['piece-1'], bleed: 1 } });
   expect(again).toMatchObject({
-    job: { pieces: [{ edge: { width: 120 } }, { edge: { width: 124 } }] },
+    pieces: [{ edge: { width: 120 } }, { edge: { width: 124 } }],
   });
 });
 
@@ -299,6 +297,15 @@ test('what a plan of the tenth version holds is there under the names of the ele
     handPlaces: moved,
   });
   expect(read.ok && Object.keys(read.value.plan)).not.toEqual(expect.arrayContaining(['moved']));
+});
+
+test('what was accepted in the eleventh version is kept by its sentence until it is seen again', () => {
+  const old: unknown = JSON.parse(readFileSync('core/job/examples/version-11.json', 'utf8'));
+  const read = parseJob(old);
+  expect(read.ok && Object.values(read.value.accepted ?? {})).toEqual([
+    { sentence: expect.stringContaining('2.1 : 1') as string, note: 'meant so' },
+    { sentence: '“Sea Holly” prints at 5.0 pt.', note: 'fine print' },
+  ]);
 });
 
 test('newer, damaged and foreign files are each refused in a sentence', () => {
@@ -352,7 +359,7 @@ test('a colour is changed wherever it is used, in one piece or in all, whatever 
   const all = run(grounds, { name: 'recolor', args: { colors: { '#aabbcc': '#112233' } } });
   expect(all.pieces.map(({ ground }) => ground)).toEqual(['#112233', '#112233']);
   const wrong = runCommand(grounds, { name: 'recolor', args: { colors: { '#aabbcc': 'red' } } });
-  expect(isProblem(wrong) && wrong.what).toContain('red');
+  expect(isProblem(wrong) && problemText(wrong).what).toContain('red');
 });
 
 test('words are replaced in all pieces, whatever their case, and nothing found is said', () => {
@@ -367,7 +374,7 @@ test('words are replaced in all pieces, whatever their case, and nothing found i
   const after = made.pieces[0]?.elements[0];
   expect(after?.kind === 'words' && after.text).toBe(`($&)${text.slice(3)}`);
   const none = runCommand(job, { name: 'replace-words', args: { find: 'zzz', by: '' } });
-  expect(isProblem(none) && none.what).toContain('zzz');
+  expect(isProblem(none) && problemText(none).what).toContain('zzz');
 });
 
 test('other artwork takes the place of all that stood in a piece; its sizes follow it', () => {

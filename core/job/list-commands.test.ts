@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import { expectOk, isProblem } from '../base/index.ts';
 import { fieldsOfRow, findQuantity, parseList, type List } from '../piece/index.ts';
 import { findCopy, copyIds, copyCount } from '../sheet/index.ts';
@@ -149,7 +150,9 @@ test('copies that rows give are taken away with their row, or leave their place 
     name: 'repeat-copies',
     args: { copies: ['piece-1#r4'], across: 2, down: 1, dx: 60, dy: 0 },
   });
-  expect(isProblem(more) && more.what).toContain('its list says how many');
+  expect(isProblem(more) && problemText(more).what).toContain(
+    'The list of this piece says how many',
+  );
 });
 
 test('what is too much, or not there, is refused and changes nothing', () => {

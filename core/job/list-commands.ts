@@ -1,6 +1,6 @@
 import { artSchema, type Art } from '../art/index.ts';
 import type { z } from 'zod';
-import { isProblem, seededRandom, valueAt, type Problem } from '../base/index.ts';
+import { isProblem, type Problem, seededRandom, valueAt, valueIssue } from '../base/index.ts';
 import {
   color,
   fieldsInOrder,
@@ -14,11 +14,8 @@ import {
   type ListRow,
 } from '../piece/index.ts';
 import { withArt, type Command } from './command.ts';
-import { issueInWords } from './place-in-words.ts';
-import { invalidValue } from './command-problems.ts';
+import { refused } from './command-problems.ts';
 import type { Job } from './schema.ts';
-
-const rowsOf = (count: number): string => (count === 1 ? 'a row' : `${count} rows`);
 
 /** The job with another list; one that its schema refuses is told. */
 function withList(job: Job, list: List): Job | Problem {
@@ -30,22 +27,22 @@ function withList(job: Job, list: List): Job | Problem {
 /** Why a list cannot be, with the row in which it is. */
 function refusedList(list: List, { issues: [first] }: z.ZodError): Problem {
   const row = first?.path[0] === 'rows' ? first.path[1] : undefined;
-  return invalidValue(
-    typeof row === 'number' ? `Row ${row + 1}` : 'This list',
-    first && issueInWords(first, valueAt(list, first.path)),
-  );
+  return refused('list-issue', {
+    ...(typeof row === 'number' ? { row: row + 1 } : {}),
+    issue: first ? valueIssue(first, valueAt(list, first.path)) : { rule: 'unfit' },
+  });
 }
 
 /** The list of a job changed, with what has not changed left as it is. */
 function changed(job: Job, change: (list: List) => List | Problem): Job | Problem {
-  if (!job.list) return invalidValue('This', 'the job has no list');
+  if (!job.list) return refused('no-list');
   const made = change(job.list);
   return isProblem(made) ? made : made === job.list ? job : { ...job, list: made };
 }
 
 const atColumn = (list: List, column: string): number | Problem => {
   const at = list.columns.indexOf(column);
-  return at < 0 ? invalidValue(`“${column}”`, 'the list has no such column') : at;
+  return at < 0 ? refused('no-column', { column }) : at;
 };
 
 /** Order as people look things up: numbers by their size, capitals like small letters. */
@@ -55,7 +52,6 @@ const inOrder = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 export const LIST_COMMANDS = {
   /** Another list, or none; rows that stay keep what hangs on them. */
   'set-list': {
-    label: ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
     run: (job, { list }) => {
       const { list: before, ...rest } = job;
       if (!list) {
@@ -69,7 +65,6 @@ export const LIST_COMMANDS = {
 
   /** What stands in fields, by the keys of their rows and the names of their columns. */
   'change-fields': {
-    label: ({ fields }) => `change ${rowsOf(Object.keys(fields).length)} of the list`,
     run: (job, { fields }) =>
       changed(job, (list) => {
         let failure: Problem | undefined;
@@ -81,7 +76,7 @@ export const LIST_COMMANDS = {
             const at = atColumn(list, column);
             if (isProblem(at)) failure = at;
             else if (text.length > LIST_LIMITS.letters)
-              failure = invalidValue('This field', `it has ${text.length} letters, 2,000 at most`);
+              failure = refused('long-field', { letters: text.length });
             else next[at] = text;
           }
           return { ...row, fields: next };
@@ -92,7 +87,6 @@ export const LIST_COMMANDS = {
 
   /** A table put in from a field on, as a spreadsheet does it: rows that are not there yet are added. */
   'paste-fields': {
-    label: ({ table }) => `paste ${rowsOf(table.length)}`,
     run: (job, { row, column, table }) =>
       changed(job, (list) => {
         const at = atColumn(list, column);
@@ -130,14 +124,13 @@ export const LIST_COMMANDS = {
 
   /** Empty rows, or rows with these fields, behind a row or at the end. */
   'add-rows': {
-    label: ({ rows }) => `add ${rowsOf(rows.length)}`,
     run: (job, { rows, behind }) => {
       const before: List = job.list ?? { columns: ['name'], rows: [] };
       if (before.rows.length + rows.length > LIST_LIMITS.rows)
-        return invalidValue(
-          `${before.rows.length + rows.length} rows`,
-          `a list has at most ${LIST_LIMITS.rows}`,
-        );
+        return refused('list-too-long', {
+          rows: before.rows.length + rows.length,
+          most: LIST_LIMITS.rows,
+        });
       const keys = freshKeys(
         rows.length,
         before.rows.map(({ key }) => key),
@@ -153,7 +146,6 @@ export const LIST_COMMANDS = {
   } satisfies Command<{ rows: readonly (readonly string[])[]; behind?: string }>,
 
   'delete-rows': {
-    label: ({ rows }) => `delete ${rowsOf(rows.length)}`,
     run: (job, { rows }) => {
       const away = new Set(rows);
       return changed(job, (list) => ({
@@ -165,7 +157,6 @@ export const LIST_COMMANDS = {
 
   /** Whether rows print. */
   'switch-rows': {
-    label: ({ rows, on }) => `${on ? 'print' : 'leave out'} ${rowsOf(rows.length)}`,
     run: (job, { rows, on }) => {
       const meant = new Set(rows);
       return changed(job, (list) => ({
@@ -182,7 +173,6 @@ export const LIST_COMMANDS = {
 
   /** Rows in the order of a column; those that say the same stay as they stood. Empty fields come last. */
   'sort-list': {
-    label: ({ column, down }) => `sort by ${column}${down ? ', from the end' : ''}`,
     run: (job, { column, down = false }) =>
       changed(job, (list) => {
         const at = atColumn(list, column);
@@ -197,7 +187,6 @@ export const LIST_COMMANDS = {
   } satisfies Command<{ column: string; down?: boolean }>,
 
   'add-column': {
-    label: ({ name }) => `add the column ${name}`,
     run: (job, { name }) => {
       const before: List = job.list ?? { columns: [], rows: [] };
       const column = columnName(name, before.columns, before.columns.length + 1);
@@ -214,7 +203,6 @@ export const LIST_COMMANDS = {
 
   /** Another name for a column, wherever a placeholder has it. */
   'rename-column': {
-    label: ({ column, name }) => `rename ${column} to ${name}`,
     run: (job, { column, name }) => {
       const next = changed(job, (list) => {
         const at = atColumn(list, column);
@@ -245,9 +233,8 @@ export const LIST_COMMANDS = {
   } satisfies Command<{ column: string; name: string }>,
 
   'delete-column': {
-    label: ({ column }) => `delete the column ${column}`,
     run: (job, { column }) => {
-      if (job.list?.columns.length === 1) return invalidValue('Deleting it', 'a list has a column');
+      if (job.list?.columns.length === 1) return refused('only-column');
       return changed(job, (list) => {
         const at = atColumn(list, column);
         if (isProblem(at)) return at;
@@ -267,7 +254,6 @@ export const LIST_COMMANDS = {
 
   /** Which column says how many copies a row gives; none gives one each. */
   'bind-quantity': {
-    label: ({ column }) => (column ? `count copies by ${column}` : 'count one copy a row'),
     run: (job, { column }) =>
       changed(job, ({ quantity, ...list }) => {
         void quantity;
@@ -279,12 +265,10 @@ export const LIST_COMMANDS = {
 
   /** A colour of the pieces that a column says anew for each row, or no longer. */
   'bind-color': {
-    label: ({ column }) =>
-      column ? `take a colour from ${column}` : 'take a colour from no column',
     run: (job, { color: typed, column }) =>
       changed(job, ({ colors = [], ...list }) => {
         const read = color.safeParse(typed);
-        if (!read.success) return invalidValue(`“${typed}”`, 'a colour is written like #5d2a53');
+        if (!read.success) return refused('colour-unread', { typed });
         const key = read.data.toLowerCase();
         const others = colors.filter((one) => one.color !== key);
         const next = column === undefined ? others : [...others, { column, color: key }];
@@ -294,11 +278,8 @@ export const LIST_COMMANDS = {
 
   /** A picture that shows what a column names, or no longer; art of that name comes with it. */
   'bind-picture': {
-    label: ({ column }) =>
-      column ? `take a picture from ${column}` : 'take a picture from no column',
     run: (job, { piece, element, column, art = [] }) => {
-      if (!art.every((one) => artSchema.safeParse(one).success))
-        return invalidValue('This art', 'its description is damaged');
+      if (!art.every((one) => artSchema.safeParse(one).success)) return refused('art-damaged');
       const made = changed(job, ({ pictures = [], ...list }) => {
         const others = pictures.filter((one) => one.piece !== piece || one.element !== element);
         const next = column === undefined ? others : [...others, { column, piece, element }];
@@ -315,22 +296,20 @@ export const LIST_COMMANDS = {
 
   /** Art that rows name and that the job did not have yet. */
   'add-row-art': {
-    label: ({ art }) => `add ${art.length === 1 ? 'a picture' : `${art.length} pictures`}`,
     run: (job, { art }) =>
       art.every((one) => artSchema.safeParse(one).success)
         ? withArt(job, art)
-        : invalidValue('This art', 'its description is damaged'),
+        : refused('art-damaged'),
   } satisfies Command<{ art: readonly Art[] }>,
 
   /** Numbers in a column, in steps and with zeros before them, in order or drawn at random. */
   'number-rows': {
-    label: ({ column, draw }) => `${draw === undefined ? 'number' : 'draw numbers in'} ${column}`,
     run: (job, { column, from, step = 1, digits = 1, draw }) =>
       changed(job, (list) => {
         const at = atColumn(list, column);
         if (isProblem(at)) return at;
         if (![from, step, digits].every(Number.isInteger) || digits < 1 || digits > 12)
-          return invalidValue('These numbers', 'they are whole, with from 1 to 12 digits');
+          return refused('numbers-unfit');
         const numbers = list.rows.map((_, row) => from + row * step);
         if (draw !== undefined) shuffle(numbers, draw);
         const written = (number: number): string =>
@@ -352,12 +331,10 @@ export const LIST_COMMANDS = {
 
   /** How many copies each row gives of a piece; undefined counts its copies as those of any piece. */
   'want-rows': {
-    label: ({ each }) =>
-      each === undefined ? 'count copies' : `want ${each === 1 ? 'one' : each} a row`,
     run: (job, { piece, each }) => {
-      if (!job.list) return invalidValue('Copies by the row', 'the job has no list');
+      if (!job.list) return refused('rows-without-list');
       if (each !== undefined && !(Number.isInteger(each) && each >= 1 && each <= 500))
-        return invalidValue(`${each} a row`, 'from 1 to 500 copies of each row can be wanted');
+        return refused('copies-of-row', { count: each });
       const { [piece]: before, ...others } = job.plan.copiesPerRow ?? {};
       void before;
       const next = each === undefined ? others : { ...others, [piece]: each };

@@ -1,3 +1,4 @@
+import { leftOutTexts } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { changedAt, seededRandom } from '../base/index.ts';
 import type { PieceElement } from '../piece/index.ts';
@@ -10,8 +11,8 @@ const broken = (job: Job, path: (string | number)[], value: unknown): Plain =>
   changedAt(plainly(job), path, () => value) as Plain;
 const mended = (document: unknown): { job: Job; leftOut: readonly string[] } => {
   const read = mendJob(document);
-  if (!read.ok) throw new Error(read.problem.what);
-  return read.value;
+  if (!read.ok) throw new Error(read.problem.code);
+  return { job: read.value.job, leftOut: leftOutTexts(read.value.leftOut) };
 };
 
 test('a whole job is read as it is, and nothing is said', async () => {
@@ -134,7 +135,7 @@ test('a tangled outline, or more letters than can be drawn, is refused and left 
     name: 'add-element',
     args: { piece: 'piece-1', element: plate },
   });
-  expect(refused).toMatchObject({ code: 'job/refused' });
+  expect(refused).toMatchObject({ code: 'job/invalid' });
   const words = exampleWords({
     text: 'moss '.repeat(999),
     repeat: { kind: 'line', times: 120, dx: 1, dy: 0 },

@@ -4,22 +4,24 @@ import {
   contentHash,
   findLimit,
   freeId,
+  type JobPlace,
+  type JobSource,
   ok,
-  valueAt,
   type Result,
+  valueAt,
   type ValuePath,
 } from '../base/index.ts';
 import { createJob } from './create.ts';
 import { tooMuchIn, withoutTooMuch } from './too-much.ts';
 import { tryMigrate, type Plain } from './migrations.ts';
-import { placeInWords } from './place-in-words.ts';
+import { jobPlace } from './job-place.ts';
 import { jobSchema, type Job } from './schema.ts';
 
 /** A job that was read as far as it can be. */
 export interface MendedJob {
   readonly job: Job;
-  /** What was left out of it or set to its limit, in words; nothing where it was whole. */
-  readonly leftOut: readonly string[];
+  /** What was left out of it or set to its limit; nothing where it was whole. */
+  readonly leftOut: readonly JobPlace[];
 }
 
 const MOST_ROUNDS = 400;
@@ -29,11 +31,11 @@ const MOST_ROUNDS = 400;
  * set to them, texts and lists that are too long are cut, and of all else the smallest part that cannot
  * be read is left out. Only what is no job document at all, or a later version's, is a problem.
  */
-export function mendJob(document: unknown, where = 'the job'): Result<MendedJob> {
-  const migrated = tryMigrate(document, where);
+export function mendJob(document: unknown, source: JobSource = { kind: 'job' }): Result<MendedJob> {
+  const migrated = tryMigrate(document, source);
   if (!migrated.ok) return migrated;
   let plain = migrated.value;
-  const leftOut: string[] = [];
+  const leftOut: JobPlace[] = [];
   for (let round = 0; ; round++) {
     const read = jobSchema.safeParse(plain);
     if (read.success) return ok(drawable(read.data, leftOut));
@@ -43,34 +45,31 @@ export function mendJob(document: unknown, where = 'the job'): Result<MendedJob>
     else if (first) {
       // Where there is no end of it, the whole part goes.
       const path = round < MOST_ROUNDS ? first.path : first.path.slice(0, 1);
-      leftOut.push(placeInWords(plain, path));
+      leftOut.push(jobPlace(plain, path));
       plain = without(plain, path);
     }
   }
 }
 
 /** The document with all values made fit of which it is plain what they were meant to be. */
-function withFitting(plain: Plain, issues: readonly z.core.$ZodIssue[], leftOut: string[]): Plain {
+function withFitting(
+  plain: Plain,
+  issues: readonly z.core.$ZodIssue[],
+  leftOut: JobPlace[],
+): Plain {
   return issues.reduce((now, issue) => {
     const made = smaller(now, issue);
-    if (made) leftOut.push(placeInWords(now, issue.path));
+    if (made) leftOut.push(jobPlace(now, issue.path));
     return made ?? now;
   }, plain);
 }
 
-function drawable(job: Job, leftOut: string[]): MendedJob {
+function drawable(job: Job, leftOut: JobPlace[]): MendedJob {
   const tooMuch = tooMuchIn(job);
   for (const [at, { elements }] of job.pieces.entries())
     for (const [place, element] of elements.entries())
-      if (tooMuch.has(element)) leftOut.push(placeInWords(job, ['pieces', at, 'elements', place]));
-  return { job: withoutTooMuch(job, tooMuch), leftOut: counted(leftOut) };
-}
-
-/** Names, each once, with how often it came. */
-function counted(names: readonly string[]): string[] {
-  const counts = new Map<string, number>();
-  for (const name of names) counts.set(name, (counts.get(name) ?? 0) + 1);
-  return [...counts].map(([name, count]) => (count > 1 ? `${name} (${count})` : name));
+      if (tooMuch.has(element)) leftOut.push(jobPlace(job, ['pieces', at, 'elements', place]));
+  return { job: withoutTooMuch(job, tooMuch), leftOut };
 }
 
 /** The document with a value made fit where that says what it was meant to; undefined where not. */

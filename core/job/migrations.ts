@@ -1,4 +1,4 @@
-import { err, ok, type Result } from '../base/index.ts';
+import { err, type JobSource, ok, type Result } from '../base/index.ts';
 import {
   materialFromVersion9,
   MATT_PAPER,
@@ -80,14 +80,25 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
       moved: 'handPlaces',
     }),
   }),
+  /** Accepted findings are known by what they name, no longer by what they say. */
+  11: ({ accepted, ...rest }) => ({
+    ...rest,
+    version: 12,
+    ...(accepted ? { accepted: withSentences(accepted as Readonly<Record<string, Plain>>) } : {}),
+  }),
 };
+
+const withSentences = (accepted: Readonly<Record<string, Plain>>): Plain =>
+  Object.fromEntries(
+    Object.entries(accepted).map(([key, one]) => [key, renamed(one, { what: 'sentence' })]),
+  );
 
 const renamed = (record: Plain, names: Readonly<Record<string, string>>): Plain =>
   Object.fromEntries(Object.entries(record).map(([key, value]) => [names[key] ?? key, value]));
 
 /** Reads a job document of this or an earlier version. */
-export function parseJob(document: unknown, where = 'the job'): Result<Job> {
-  const migrated = tryMigrate(document, where);
+export function parseJob(document: unknown, source: JobSource = { kind: 'job' }): Result<Job> {
+  const migrated = tryMigrate(document, source);
   if (!migrated.ok) return migrated;
   const read = jobSchema.safeParse(migrated.value);
   // What cannot be drawn is as if it was not there.
@@ -95,45 +106,28 @@ export function parseJob(document: unknown, where = 'the job'): Result<Job> {
   const [issue] = read.error.issues;
   return err(
     'job/unread',
-    `${where} is damaged at ${issue?.path.join('.') || 'its start'}.`,
-    'Use an earlier export or a backup.',
-    where,
+    { source, because: 'damaged', at: issue?.path.join('.') ?? '' },
+    source.name,
   );
 }
 
 /** A job document of this or an earlier version as one of this version, not yet looked at. */
-export function tryMigrate(document: unknown, where: string): Result<Plain> {
+export function tryMigrate(document: unknown, source: JobSource): Result<Plain> {
   if (typeof document !== 'object' || document === null) {
-    return err('job/unread', `${where} holds no job.`, 'Export it again.', where);
+    return err('job/unread', { source, because: 'no-job' }, source.name);
   }
   let plain = document as Plain;
   if (typeof plain.version === 'number' && plain.version > VERSION) {
-    return err(
-      'job/newer',
-      `${where} was made by a newer Little Peel (version ${plain.version}; this one reads ${VERSION}).`,
-      'Update Little Peel, then open it again.',
-      where,
-    );
+    return err('job/newer', { source, version: plain.version, reads: VERSION }, source.name);
   }
   try {
     while (plain.version !== VERSION) {
       const migrate = MIGRATIONS[Number(plain.version)];
-      if (!migrate)
-        return err(
-          'job/unread',
-          `${where} does not say which version it is.`,
-          'Export it again.',
-          where,
-        );
+      if (!migrate) return err('job/unread', { source, because: 'no-version' }, source.name);
       plain = migrate(plain);
     }
   } catch {
-    return err(
-      'job/unread',
-      `${where} is not a job of the version that it says.`,
-      'Export it again.',
-      where,
-    );
+    return err('job/unread', { source, because: 'other-version' }, source.name);
   }
   return ok(plain);
 }

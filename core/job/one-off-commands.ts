@@ -8,7 +8,6 @@ import { notFound } from './command-problems.ts';
 export const ONE_OFF_COMMANDS = {
   /** Copies are as their piece again. */
   'return-one-offs': {
-    label: ({ copies }) => (copies.length === 1 ? 'go back to the piece' : 'go back to the pieces'),
     run: (job, { copies }) => {
       const kept = Object.entries(job.oneOffs ?? {}).filter(([copy]) => !copies.includes(copy));
       return withOneOffs(job, Object.fromEntries(kept));
@@ -17,7 +16,6 @@ export const ONE_OFF_COMMANDS = {
 
   /** What one copy has of its own goes to all copies of its piece. */
   'use-on-all': {
-    label: () => 'use on all copies',
     run: (job, { copy }) => {
       const own = job.oneOffs?.[copy];
       if (!own) return notFound('copy');
@@ -30,8 +28,6 @@ export const ONE_OFF_COMMANDS = {
 
   /** Places of copies that stay empty: nothing is printed or cut there. */
   'leave-out': {
-    label: ({ copies, out }) =>
-      `${out ? 'leave out' : 'print'} ${copies.length === 1 ? 'a copy' : `${copies.length} copies`}`,
     run: (job, { copies, out }) => {
       const made = Object.fromEntries(
         copies.map((copy): [string, OneOff] => {

@@ -21,8 +21,8 @@ const lid = (): Job =>
 const alone = (job: Job, copy: string, ...calls: CommandCall[]): Job =>
   calls.reduce((now, call) => {
     const done = editOneCopy(now, copy, call);
-    if (isProblem(done)) throw new Error(done.what);
-    return done.job;
+    if (isProblem(done)) throw new Error(done.code);
+    return done;
   }, job);
 const say = (text: string): CommandCall => ({
   name: 'change-elements',

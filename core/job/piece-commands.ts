@@ -7,7 +7,7 @@ import { followsProblem } from './insert-elements.ts';
 import { backOf } from './backs.ts';
 import { withArt, withPiece, withPieces, type Command, type Of } from './command.ts';
 import { withEdge } from './edges.ts';
-import { notFound, invalidValue, invalidBySchema } from './command-problems.ts';
+import { notFound, refused, invalidBySchema } from './command-problems.ts';
 import type { Job } from './schema.ts';
 import { sizesOf } from './variants.ts';
 
@@ -33,12 +33,10 @@ const OWN: readonly string[] = ['name', 'ground'];
 export const PIECE_COMMANDS = {
   /** Another size of a piece, for a thing of its own; it begins with the job's. */
   'add-size': {
-    label: () => 'add a size',
     run: (job, { piece }) => {
       const base = job.pieces.find(({ id }) => id === piece);
       if (!base || base.variant) return notFound('piece');
-      if (job.thing.kind === 'label-sheet')
-        return invalidValue('Another size', 'the bought sheet decides the size');
+      if (job.thing.kind === 'label-sheet') return refused('size-of-stock');
       const name = `${base.name}, ${sizesOf(job, piece).length + 2}`;
       return withPieceLike(job, base, {
         name,
@@ -49,7 +47,6 @@ export const PIECE_COMMANDS = {
 
   /** A piece of the same design whose words and colours can be others; it follows in all else. */
   'add-variant': {
-    label: () => 'add a variant',
     run: (job, { piece, name }) => {
       const like = job.pieces.find(({ id }) => id === piece);
       if (!like) return notFound('piece');
@@ -62,7 +59,6 @@ export const PIECE_COMMANDS = {
 
   /** A follower as its base is again: some of its elements, or its colours and ground. */
   'follow-again': {
-    label: () => 'follow the base again',
     run: (job, { piece, elements, colors = false }) =>
       withPiece(job, piece, (found) => {
         if (!found.variant) return found;
@@ -82,22 +78,16 @@ export const PIECE_COMMANDS = {
 
   /** A follower goes its own way; its measurements are then those of the job's thing. */
   'stop-following': {
-    label: () => 'let it go its own way',
     run: (job, { piece }) =>
       withPiece(job, piece, (found) => {
         const { variant, ...plain } = found;
-        if (variant?.thing)
-          return invalidValue(
-            'A size of its own',
-            'only a piece as large as its base can stand alone',
-          );
+        if (variant?.thing) return refused('own-size');
         return plain;
       }),
   } satisfies Command<Of>,
 
   /** New measurements of one size alone. */
   'measure-size': {
-    label: () => 'measure a size again',
     run: (job, { piece, thing: given }) => {
       const read = measuredSchema.safeParse(given);
       if (!read.success) return invalidBySchema(read.error, given);
@@ -111,7 +101,6 @@ export const PIECE_COMMANDS = {
   } satisfies Command<Of & { thing: MeasuredThing }>,
 
   'change-piece': {
-    label: ({ changes }) => `change ${Object.keys(changes).join(' and ') || 'piece'}`,
     run: (job, { piece, changes, art }) => {
       const changed = withPiece(job, piece, (found) => changedPiece(job, found, changes));
       return withArt(changed, art ? [art] : []);
@@ -119,19 +108,16 @@ export const PIECE_COMMANDS = {
   } satisfies Command<Of & { changes: PieceChanges; art?: Art }>,
 
   'set-bleed': {
-    label: ({ bleed }) => `bleed of ${bleed} mm`,
     run: (job, { pieces, bleed }) =>
       withPieces(job, pieces, (found, now) => changedPiece(now, found, { bleed })),
   } satisfies Command<{ pieces: readonly string[]; bleed: number }>,
 
   /** Pieces and their artwork so many times as large. */
   'scale-pieces': {
-    label: ({ scale }) => `scale to ${Math.round(scale * 1000) / 10} %`,
     run: (job, { pieces, scale }) => {
-      if (!(scale >= 0.02 && scale <= 50))
-        return invalidValue('This size', 'it is too small or large');
+      if (!(scale >= 0.02 && scale <= 50)) return refused('scale-unfit');
       return withPieces(job, pieces, (found) => {
-        if (found.variant) return followsProblem(job, found, 'Change its size there');
+        if (found.variant) return followsProblem(job, found, 'size');
         const { width, height } = pieceSize(found);
         return withEdge(found, resizedShape(found.edge, width * scale, height * scale));
       });
@@ -139,7 +125,6 @@ export const PIECE_COMMANDS = {
   } satisfies Command<{ pieces: readonly string[]; scale: number }>,
 
   'copy-piece': {
-    label: () => 'add a variety',
     run: (job, { piece, name }) => {
       const found = job.pieces.find(({ id }) => id === piece);
       if (!found) return notFound('piece');
@@ -151,12 +136,10 @@ export const PIECE_COMMANDS = {
 
   /** An empty other side for a piece, on the same ground. */
   'add-back': {
-    label: () => 'add the other side',
     run: (job, { piece }) => {
       const front = job.pieces.find(({ id }) => id === piece);
       if (!front) return notFound('piece');
-      if (front.behind || backOf(job, piece))
-        return invalidValue('Another side', 'a label has a front and one other side');
+      if (front.behind || backOf(job, piece)) return refused('third-side');
       const { id, name, edge, bleed, safe, ground } = front;
       const back: Piece = {
         id: '',
@@ -173,14 +156,12 @@ export const PIECE_COMMANDS = {
   } satisfies Command<Of>,
 
   'delete-piece': {
-    label: () => 'delete variety',
     run: (job, { piece }) => {
       // What follows a piece goes with it.
       const left = job.pieces.filter(
         ({ id, variant, behind }) => id !== piece && variant?.base !== piece && behind !== piece,
       );
-      if (!left.some(({ variant, behind }) => !variant && !behind))
-        return invalidValue('Deleting the only piece', 'a job has at least one');
+      if (!left.some(({ variant, behind }) => !variant && !behind)) return refused('only-piece');
       const wanted = Object.fromEntries(
         Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),
       );
@@ -193,7 +174,7 @@ type PieceChanges = Partial<Omit<Piece, 'id' | 'elements'>>;
 
 function changedPiece(job: Job, found: Piece, changes: PieceChanges): Piece | Problem {
   if (found.variant && !Object.keys(changes).every((key) => OWN.includes(key)))
-    return followsProblem(job, found, 'Change it there');
+    return followsProblem(job, found, 'other');
   const { build, ...plain } = found;
   const rest = build && changes.edge ? plain : found;
   const own =

@@ -34,7 +34,7 @@ test('the copies that are named are laid out alone, from the first place on, and
   expect(arrange(some).sheets[0]?.placements[0]).toMatchObject({ x: first?.x, y: first?.y });
   expect(laid(runAll(some, { name: 'print-only', args: { copies: undefined } }))).toHaveLength(12);
   expect(() => runAll(lid, { name: 'print-only', args: { copies: ['gone#1'] } })).toThrow(
-    /choose a copy/,
+    /print-none/,
   );
 });
 

@@ -9,10 +9,20 @@ import { thingSchema } from '../things/index.ts';
 import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 11;
+export const VERSION = 12;
 
-/** How much of what a finding said is kept when it is accepted, letters. */
-export const MOST_ACCEPTED = 1000;
+/** How much of what a finding names is kept when it is accepted. */
+export const ACCEPTED_LIMITS = { letters: 200, items: 20 } as const;
+
+const noteSchema = z.string().max(300);
+
+/** A finding that was taken as it is: what it named, or up to version 11 the sentence that it said. */
+const acceptedValuesSchema = z.record(z.string().max(40), z.json());
+export type AcceptedValues = z.infer<typeof acceptedValuesSchema>;
+const acceptedSchema = z.union([
+  z.object({ values: acceptedValuesSchema, note: noteSchema }),
+  z.object({ sentence: z.string().max(1000), note: noteSchema }),
+]);
 
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({
@@ -34,13 +44,8 @@ export const jobSchema = z.object({
   list: listSchema.optional(),
   /** What single copies have of their own, by their names. */
   oneOffs: z.record(z.string(), oneOffSchema).optional(),
-  /** Findings that were taken as they are: what they said, and why. */
-  accepted: z
-    .record(
-      z.string(),
-      z.object({ what: z.string().max(MOST_ACCEPTED), note: z.string().max(300) }),
-    )
-    .optional(),
+  /** Findings that were taken as they are, by their keys, and why. */
+  accepted: z.record(z.string(), acceptedSchema).optional(),
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),
   /** The typefaces that words are set in and that do not ship, by their hash. */

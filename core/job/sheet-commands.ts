@@ -20,7 +20,7 @@ import {
 } from '../sheet/index.ts';
 import type { Command, Of } from './command.ts';
 import type { Stock } from '../stock/index.ts';
-import { invalidValue, invalidBySchema } from './command-problems.ts';
+import { refused, invalidBySchema } from './command-problems.ts';
 import { copiesOn } from './outlines.ts';
 import { withoutCopies, withoutRows, withoutSpares } from './remove-copies.ts';
 import type { Job } from './schema.ts';
@@ -30,21 +30,17 @@ import { stickerSheet } from './sticker-sheet.ts';
 export const SHEET_COMMANDS = {
   /** Has some copies alone printed this time; all of them again where none are named. */
   'print-only': {
-    label: ({ copies }) =>
-      copies === undefined ? 'print all again' : `print ${copies.length} only`,
     run: (job, { copies }) => {
       const { printOnly, ...plan } = job.plan;
       void printOnly; // chosen anew
       if (copies === undefined) return { ...job, plan };
       const there = copies.filter((copy) => findCopy(job, copy as CopyId));
-      if (there.length === 0)
-        return invalidValue('Printing none of them', 'choose a copy at least');
+      if (there.length === 0) return refused('print-none');
       return { ...job, plan: { ...plan, printOnly: there } };
     },
   } satisfies Command<{ copies: readonly string[] | undefined }>,
 
   'change-plan': {
-    label: ({ changes }) => `change ${Object.keys(changes).join(' and ')}`,
     run: (job, { changes }) => {
       return withPlan(job, { ...job.plan, ...changes });
     },
@@ -52,7 +48,6 @@ export const SHEET_COMMANDS = {
 
   /** Lays copies as nesting has found; those that a hand had moved lie as all others, but for pinned ones. */
   'nest-sheets': {
-    label: ({ sheets }) => `nest ${sheets.flat().length} copies`,
     run: (job, { sheets, turns = job.plan.turns, wanted = job.plan.wanted }) => {
       // What was found comes in its own order.
       const { spares, order, ...rest } = job.plan;
@@ -76,18 +71,15 @@ export const SHEET_COMMANDS = {
   }>,
 
   want: {
-    label: ({ count }) => `want ${count}`,
     run: (job, { piece, count }) => {
       const whole = Math.round(count);
-      if (!(whole >= 0 && whole <= 5000))
-        return invalidValue(`${count} copies`, 'from 0 to 5,000 of a piece can be wanted');
+      if (!(whole >= 0 && whole <= 5000)) return refused('copies-wanted', { count });
       return { ...job, plan: { ...job.plan, wanted: { ...job.plan.wanted, [piece]: whole } } };
     },
   } satisfies Command<Of & { count: number }>,
 
   /** Copies at places of their own. */
   'move-copies': {
-    label: ({ places }) => (Object.keys(places).length === 1 ? 'move a copy' : 'move copies'),
     run: (job, { places }) => {
       const { handPlaces } = job.plan;
       const stays = Object.fromEntries(
@@ -101,7 +93,6 @@ export const SHEET_COMMANDS = {
   } satisfies Command<{ places: Readonly<Record<string, HandPlace>> }>,
 
   'return-copies': {
-    label: () => 'put copies back',
     run: (job, { copies }) =>
       withMoved(
         job,
@@ -113,7 +104,6 @@ export const SHEET_COMMANDS = {
 
   /** Copies stay where they are and all others are laid around them, or no longer. */
   'pin-copies': {
-    label: ({ pinned }) => (pinned ? 'pin copies' : 'unpin copies'),
     run: (job, { copies, pinned }) => {
       const places = placesOf(job);
       return withMoved(job, {
@@ -130,22 +120,15 @@ export const SHEET_COMMANDS = {
 
   /** Moves those copies of a sheet that break a rule to the nearest places where they break none. */
   'free-copies': {
-    label: () => 'move copies to free places',
     run: (job, { sheet, copies }) => {
       const moved = freed(job, sheet, copies);
-      if (Object.keys(moved).length === 0)
-        return problem(
-          'sheet/no-free-place',
-          'There is no free place near enough on this sheet.',
-          'Take a copy away, choose a smaller gap, or have the sheet filled anew.',
-        );
+      if (Object.keys(moved).length === 0) return problem('sheet/no-free-place', {});
       return withMoved(job, { ...job.plan.handPlaces, ...moved });
     },
   } satisfies Command<{ sheet: number; copies: readonly string[] }>,
 
   /** So many fewer are wanted; the others stay. */
   'remove-copies': {
-    label: ({ copies }) => (copies.length === 1 ? 'take a copy away' : 'take copies away'),
     run: (job, { copies }) => {
       const counted = copies.filter((copy) => !isByRow(job, copyParts(copy).piece));
       const without = counted.length ? { ...job, plan: withoutCopies(job, counted) } : job;
@@ -155,14 +138,13 @@ export const SHEET_COMMANDS = {
 
   /** More of some copies, in equal steps across and down; each is wanted beside those that were. */
   'repeat-copies': {
-    label: () => 'repeat copies',
     run: (job, { copies, across, down, dx, dy }) => {
       const places = placesOf(job);
       const made: Record<string, HandPlace> = {};
       const count: Record<string, number> = {};
       const plan = withoutSpares(job);
       if (copies.some((copy) => isByRow(job, copyParts(copy).piece)))
-        return invalidValue('More of it', 'its list says how many copies there are');
+        return refused('copies-by-list');
       for (const copy of copies) {
         const place = places.get(copy);
         const piece = place && job.pieces.find(({ id }) => id === copyParts(copy).piece);
@@ -196,13 +178,8 @@ export const SHEET_COMMANDS = {
 
   /** A sheet on another stock than the others, or on the same again. */
   'change-sheet-stock': {
-    label: ({ sheet, stock }) =>
-      stock
-        ? `lay sheet ${sheet + 1} on ${stock.name}`
-        : `lay sheet ${sheet + 1} on the usual stock`,
     run: (job, { sheet, stock }) => {
-      if (job.plan.arrangement === 'spots' || stock?.spots)
-        return invalidValue('Another sheet', 'only plain sheets can be mixed in one job');
+      if (job.plan.arrangement === 'spots' || stock?.spots) return refused('mixed-stock');
       const { stocks = {}, ...plan } = job.plan;
       const rest = Object.entries(stocks).filter(([at]) => at !== String(sheet));
       const own = stock && stock.id !== job.stock.id ? [[String(sheet), stock] as const] : [];
@@ -213,7 +190,6 @@ export const SHEET_COMMANDS = {
 
   /** Sheets in another order; what a hand has put on them goes along. */
   'move-sheet': {
-    label: ({ from, to }) => `move sheet ${from + 1} to ${to + 1}`,
     run: (job, { from, to }) => {
       const count = arrange(job).sheets.length;
       const there = (at: number): boolean => at >= 0 && at < count;
@@ -247,7 +223,6 @@ export const SHEET_COMMANDS = {
 
   /** One piece that holds the copies of a sheet as stickers: kiss-cut in an outline that falls out whole. */
   'make-sticker-sheet': {
-    label: () => 'make a sticker sheet',
     run: (job, { sheet }) => {
       const piece = stickerSheet(job, sheet);
       if (isProblem(piece)) return piece;

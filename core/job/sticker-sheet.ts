@@ -18,12 +18,7 @@ export function stickerSheet(job: Job, sheet: number): Piece | Problem {
   const [free = room] = freeRooms(room, keepClear(stock, job.plan.marks));
   const stickers = copiesOn(job, sheet).filter(({ box }) => boxWithin(grown(box, LEAST_RIM), free));
   const box = boxAround(stickers.map((one) => one.box));
-  if (!box)
-    return problem(
-      'sheet/no-stickers',
-      'Nothing on this sheet leaves room for an outline around it.',
-      'Lay at least one copy well inside the sheet, then make the sticker sheet.',
-    );
+  if (!box) return problem('sheet/no-stickers', {});
   const edge = within(grown(box, RIM), free);
   const middle = { x: (edge.left + edge.right) / 2, y: (edge.top + edge.bottom) / 2 };
   const elements = stickers.map(({ placement, piece }, at): PieceElement => ({

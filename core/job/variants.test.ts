@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import { isProblem } from '../base/index.ts';
 import { shapeSize } from '../shape/index.ts';
 import { usualThing } from '../things/index.ts';
@@ -96,7 +97,9 @@ test('elements are added and deleted on the base only, and that is said', () => 
     { name: 'duplicate-elements', args: { piece: 'piece-2', elements: ['words-1'] } },
   ] as const) {
     const refused = runCommand(threeLids(), call);
-    expect(isProblem(refused) && refused.what).toBe('“Label, 2” follows “Label” in this.');
+    expect(isProblem(refused) && problemText(refused).what).toBe(
+      '“Label, 2” follows “Label” in this.',
+    );
   }
   const bad = runCommand(threeLids(), {
     name: 'measure-size',
@@ -107,7 +110,7 @@ test('elements are added and deleted on the base only, and that is said', () => 
 
 test('a piece takes its sizes with it, and the last piece stays', () => {
   const only = runCommand(threeLids(), { name: 'delete-piece', args: { piece: BASE } });
-  expect(isProblem(only) && only.what).toContain('a job has at least one');
+  expect(isProblem(only) && problemText(only).what).toContain('A job keeps at least one piece');
   const two = runAll(threeLids(), { name: 'copy-piece', args: { piece: BASE, name: 'Blue' } });
   const left = runAll(two, { name: 'delete-piece', args: { piece: BASE } });
   expect(left.pieces.map(({ name }) => name)).toEqual(['Blue']);
@@ -121,14 +124,14 @@ test('undo and redo bring every size along, and it survives a file', () => {
     name: 'change-elements',
     args: { piece: BASE, changes: { 'words-1': { text: 'Ochre' } } },
   });
-  if (isProblem(done)) throw new Error(done.what);
-  const history = afterStep(startHistory(before), done.job, done.label);
+  if (isProblem(done)) throw new Error(done.code);
+  const history = afterStep(startHistory(before), done, 'change');
   expect(words(undo(history).now, 'piece-3').text).toBe('Sea Holly');
   expect(words(redo(undo(history)).now, 'piece-3').text).toBe('Ochre');
   const again = runAll(undo(history).now, { name: 'rename-job', args: { name: 'Caddies' } });
   expect(words(again, 'piece-2').text).toBe('Sea Holly');
-  const read = parsePeel(writePeel({ job: done.job, art: new Map() }), 'caddies.peel');
-  expect(read.ok && read.value.job).toEqual(done.job);
+  const read = parsePeel(writePeel({ job: done, art: new Map() }), 'caddies.peel');
+  expect(read.ok && read.value.job).toEqual(done);
 });
 
 test('all sizes find their places on sheets', () => {

@@ -1,4 +1,4 @@
-import { unwatched, type Platform, type Task } from '../base/index.ts';
+import { doing, type Platform, type Task, unwatched } from '../base/index.ts';
 import {
   asPrinted,
   pageOf,
@@ -71,7 +71,7 @@ export async function exportFiles(whole: CompiledJob, options: ExportOptions): P
   const wanted = FORMATS.filter((format) => options.formats.includes(format));
   const ofSheets = wanted.filter((format) => FORMAT_WRITERS[format].scope !== 'job');
   const made: MadeFile[] = [];
-  writing.task.progress(0, 'Writing the print file');
+  writing.task.progress(0, doing('writing-print', {}));
   await writing.task.yieldNow();
   for (const format of wanted) {
     const writer: FormatWriter = FORMAT_WRITERS[format];
@@ -88,7 +88,7 @@ async function sheetFilesOf(formats: readonly Format[], writing: Writing): Promi
   const { sheets } = writing.printed;
   const made: MadeFile[] = [];
   for (const [index, sheet] of sheets.entries()) {
-    task.progress((index + 1) / (sheets.length + 1), `Writing sheet ${index + 1}`);
+    task.progress((index + 1) / (sheets.length + 1), doing('writing-sheet', { sheet: index + 1 }));
     await task.yieldNow();
     const names = writing.names[index] as SheetFiles;
     for (const format of formats) {

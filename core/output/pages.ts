@@ -8,11 +8,7 @@ export function parsePages(text: string, count: number): Result<number[]> {
     const found = /^(\d{1,4})(?:[-–](\d{1,4}))?$/.exec(part);
     const [first, last] = [Number(found?.[1]), Number(found?.[2] ?? found?.[1])];
     if (!found || first < 1 || last < first || last > count)
-      return err(
-        'output/pages',
-        `“${part}” names no sheets: there are ${count === 1 ? 'one' : count}.`,
-        'Write for example 1-3, 5.',
-      );
+      return err('output/pages', { part, count });
     for (let page = first; page <= last; page++) wanted.add(page - 1);
   }
   return ok([...wanted].sort((one, other) => one - other));

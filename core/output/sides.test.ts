@@ -171,7 +171,7 @@ test('other sides have the edge of their front, its rows and numbers, and are pi
 
 test('a front takes its other side with it, and has one at most', () => {
   const job = twoSided();
-  expect(() => runAll(job, { name: 'add-back', args: { piece: FRONT } })).toThrow(/one other side/);
+  expect(() => runAll(job, { name: 'add-back', args: { piece: FRONT } })).toThrow(/third-side/);
   const two = runAll(job, { name: 'copy-piece', args: { piece: FRONT, name: 'More' } });
   const left = runAll(two, { name: 'delete-piece', args: { piece: FRONT } });
   expect(left.pieces.map(({ name }) => name)).toEqual(['More']);

@@ -112,7 +112,7 @@ const packed = async (sheet: Sides, rect: Sides, turns: unknown, gap = 0) => {
     gap,
     pieces: [{ id: 'a', shape: { rect }, quantity: 'max', turns }],
   });
-  if (!answer.ok) throw new Error(answer.problem.what);
+  if (!answer.ok) throw new Error(answer.problem.code);
   const { placed, bound, proved } = answer.value;
   return { placed: placed.a ?? 0, bound: bound?.a ?? 0, proved };
 };

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { err, ok, type Result } from '../base/index.ts';
+import { err, ok, type Result, valueAt, valueIssue } from '../base/index.ts';
 import { signedArea, type Ring } from '../geometry/index.ts';
 import type { BoundTurns } from './upper-bound.ts';
 import type { Repeated } from './step-and-repeat.ts';
@@ -78,11 +78,10 @@ export function parsePackRequest(
   const read = packRequestSchema.safeParse(input);
   if (!read.success) {
     const [issue] = read.error.issues;
-    const where = issue?.path.join('.') || 'the request';
+    const where = issue?.path.join('.') ?? '';
     return err(
       'pack/request',
-      `${where}: ${issue?.message ?? 'is not as expected'}.`,
-      'Write the request as documented under “peel pack”.',
+      { where, ...(issue ? { issue: valueIssue(issue, valueAt(input, issue.path)) } : {}) },
       where,
     );
   }
@@ -90,45 +89,16 @@ export function parsePackRequest(
   const lots: Lot[] = [];
   for (const piece of request.pieces) {
     const { id, quantity } = piece;
-    if (lots.some((lot) => lot.id === id))
-      return err(
-        'pack/same-id',
-        `Two pieces are called “${id}”.`,
-        'Give each piece an id of its own.',
-        id,
-      );
-    if (quantity === 'max' && request.sheets === 'any')
-      return err(
-        'pack/endless',
-        `“${id}” wants as many as fit on any number of sheets.`,
-        'Say how many sheets there are, or how many are wanted.',
-        id,
-      );
+    if (lots.some((lot) => lot.id === id)) return err('pack/same-id', { id }, id);
+    if (quantity === 'max' && request.sheets === 'any') return err('pack/endless', { id }, id);
     const points = 'rings' in piece.shape ? piece.shape.rings.flat().length : 0;
-    if (points > MOST_POINTS)
-      return err(
-        'pack/too-fine',
-        `The outline of “${id}” has ${points} points; at most ${MOST_POINTS} are accepted.`,
-        'Leave out points that lie within 0.02 mm of the line without them.',
-        id,
-      );
+    if (points > MOST_POINTS) return err('pack/too-fine', { id, points, most: MOST_POINTS }, id);
     const lot = toLot(piece);
-    if (lot.area < 0.01)
-      return err(
-        'pack/flat',
-        `The outline of “${id}” encloses nothing.`,
-        'Write the corners of one ring in their order, in mm.',
-        id,
-      );
+    if (lot.area < 0.01) return err('pack/flat', { id }, id);
     lots.push(lot);
   }
   const total = lots.reduce((sum, { most, wanted }) => sum + (most ? 0 : wanted), 0);
-  if (total > MOST_COPIES)
-    return err(
-      'pack/too-many',
-      `${total} copies are asked for; at most ${MOST_COPIES} can be placed.`,
-      'Ask for fewer at a time.',
-    );
+  if (total > MOST_COPIES) return err('pack/too-many', { total, most: MOST_COPIES });
   return ok({ request, lots });
 }
 

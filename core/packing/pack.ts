@@ -47,12 +47,7 @@ export async function tryPack(
   const { request, lots } = read.value;
   const room = roomOf(request);
   if (room.area.right <= room.area.left || room.area.bottom <= room.area.top)
-    return err(
-      'pack/no-room',
-      'The margins leave nothing of the sheet.',
-      'Make the margins smaller.',
-      'sheet.margin',
-    );
+    return err('pack/no-room', {}, 'sheet.margin');
   const most = request.sheets === 'any' ? MOST_COPIES : request.sheets;
   const plain = lots.every(({ shape }) => shape);
   const rows = plain ? packRows(lots, room, most) : undefined;

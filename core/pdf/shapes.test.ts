@@ -9,7 +9,7 @@ async function shapesOf(draw: (pdf: PDFDocument) => Promise<void> | void) {
   const pdf = await PDFDocument.create();
   await draw(pdf);
   const read = await readPdfShapes(nodePlatform, await pdf.save(), 0);
-  if (!read.ok) throw new Error(read.problem.what);
+  if (!read.ok) throw new Error(read.problem.code);
   return read.value;
 }
 

@@ -62,11 +62,7 @@ export async function readPdfShapes(
   try {
     document = await library.loadDocument(pdf);
   } catch {
-    return err(
-      'pdf/broken',
-      'This PDF is damaged or locked with a password.',
-      'Save it again without a password.',
-    );
+    return err('pdf/broken', {});
   }
   try {
     const opened = document.getPage(page);
@@ -80,11 +76,7 @@ export async function readPdfShapes(
     const [width, height] = [originalWidth * MM_PER_PT, originalHeight * MM_PER_PT];
     return shapes
       ? ok({ width, height, shapes, whole })
-      : err(
-          'pdf/too-many-paths',
-          `This PDF has more than ${MOST_SEGMENTS / 1000} 000 lines on a page.`,
-          'Save its outlines alone.',
-        );
+      : err('pdf/too-many-paths', { most: MOST_SEGMENTS });
   } finally {
     document.destroy();
   }

@@ -1,3 +1,4 @@
+import { findingText } from '../../messages/index.ts';
 import { expectOk } from '../base/index.ts';
 import { createJob } from '../job/index.ts';
 import { quickFindings } from '../proof/index.ts';
@@ -41,7 +42,7 @@ test('no table, and too large a one, are refused in a sentence', () => {
   const rows = Array.from({ length: 5001 }, (_, at) => `${at},x`).join('\n');
   expect(parseList(`a,b\n${rows}`)).toMatchObject({
     ok: false,
-    problem: { code: 'list/too-large', what: 'This table has 2 columns and 5001 rows.' },
+    problem: { code: 'list/too-large', values: { columns: 2, rows: 5001 } },
   });
 });
 
@@ -76,8 +77,11 @@ test('the row that is worst off is named by the proof', async () => {
     { name: 'want', args: { piece: 'piece-1', count: 2 } },
   );
   const found = quickFindings((await compiled(job, new Map())).compiled);
-  expect(found.find(({ code }) => code === 'words-do-not-fit')?.what).toContain(
-    '“Fern, hart’s tongue”',
+  expect(found).toContainEqual(
+    expect.objectContaining({
+      code: 'words-do-not-fit',
+      values: expect.objectContaining({ words: 'Fern, hart’s tongue' }) as object,
+    }),
   );
 });
 
@@ -86,11 +90,11 @@ test('a placeholder that no list fills is found, with and without a list', async
     name: 'add-element',
     args: { piece: 'piece-1', element: exampleWords({ text: '{plant} {today}', width: 50 }) },
   });
-  const what = async (one: typeof job): Promise<string | undefined> =>
-    quickFindings((await compiled(one, new Map())).compiled).find(
-      ({ code }) => code === 'column-missing',
-    )?.what;
-  expect(await what(job)).toBe('{plant} on “Label” waits for a list.');
+  const what = async (one: typeof job): Promise<string[]> =>
+    quickFindings((await compiled(one, new Map())).compiled).flatMap((finding) =>
+      finding.code === 'column-missing' ? findingText(finding).what : [],
+    );
+  expect(await what(job)).toEqual(['{plant} on “Label” waits for a list.']);
   const listed = runAll(job, { name: 'set-list', args: { list: expectOk(parseList(BEDS)) } });
-  expect(await what(listed)).toBe('The list has no column for {plant} on “Label”.');
+  expect(await what(listed)).toEqual(['The list has no column for {plant} on “Label”.']);
 });

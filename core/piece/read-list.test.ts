@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import { strToU8, zipSync } from 'fflate';
 import { expectOk } from '../base/index.ts';
 import { parseList, parseTable, readListFile } from './index.ts';
@@ -132,13 +133,13 @@ test.each([
   ['name;note\nRue;"fine" indeed\nIvy;dry', /row 2 .*behind a closed quote/],
 ])('a quote that swallows rows is told: %j', (text, says) => {
   const read = parseList(text);
-  expect(!read.ok && read.problem.what).toMatch(says);
+  expect(!read.ok && problemText(read.problem).what).toMatch(says);
 });
 
 test('a file that is no text is told', async () => {
   const file = Uint8Array.from({ length: 999 }, (_, at) => (at % 7 ? at % 256 : 0));
   const read = await readListFile(file, { encoding: 'utf-8' });
-  expect(!read.ok && read.problem.what).toContain('no text');
+  expect(!read.ok && problemText(read.problem).what).toContain('no text');
 });
 
 test('with a separator that is told, quotes that do not close are signs like others', () => {

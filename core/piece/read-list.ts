@@ -39,20 +39,11 @@ export async function readListFile(
   choices: ListChoices = {},
 ): Promise<Result<ReadList>> {
   if (bytes.length > MOST_BYTES)
-    return err(
-      'list/too-large',
-      `This file has ${Math.round(bytes.length / 1e6)} MB.`,
-      'Keep to 20 MB: save the one table alone.',
-    );
+    return err('list/too-large', { megabytes: Math.round(bytes.length / 1e6) });
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readTables(bytes, choices.table);
   const encoding = choices.encoding ?? encodingOf(bytes);
   const text = new TextDecoder(encoding).decode(bytes);
-  if (text.includes('\0'))
-    return err(
-      'list/unread',
-      'This file is no text: it holds bytes that stand for no letter.',
-      'Save the table as CSV or .xlsx and take that.',
-    );
+  if (text.includes('\0')) return err('list/unread', { because: 'bytes' });
   const separator = choices.separator ?? separatorOf(text);
   const list = parseList(text, choices.separator);
   return list.ok ? ok({ list: list.value, encoding, separator }) : list;
@@ -83,13 +74,10 @@ export function parseTable(text: string, separator?: Separator): Result<string[]
   // Who chose the separator sees each line as it is; a quote is a sign like others then.
   if (separator) return ok(Papa.parse<string[]>(plain, { ...settings, quoteChar: '\0' }).data);
   const at = (broken.row ?? 0) + 1;
-  return err(
-    'list/quotes',
-    broken.code === 'MissingQuotes'
-      ? `In row ${at} of this table a quote begins that never ends.`
-      : `In row ${at} of this table something stands behind a closed quote.`,
-    'Close the quote, or write it twice where it is a sign of its own: "5"" pot".',
-  );
+  return err('list/quotes', {
+    row: at,
+    because: broken.code === 'MissingQuotes' ? 'open' : 'behind',
+  });
 }
 
 /** A first line by which spreadsheets tell the separator. */
@@ -100,18 +88,14 @@ function listFrom(data: readonly (readonly string[])[]): Result<List> {
   const [head, ...rows] = data
     .map((row) => row.map((field) => field.trim()))
     .filter((row) => row.some((field) => field !== ''));
-  if (!head)
-    return err(
-      'list/empty',
-      'There is no table in this text.',
-      'Paste a table whose first row names its columns.',
-    );
+  if (!head) return err('list/empty', {});
   if (head.length > LIST_LIMITS.columns || rows.length > LIST_LIMITS.rows)
-    return err(
-      'list/too-large',
-      `This table has ${head.length} columns and ${rows.length} rows.`,
-      `Keep to ${LIST_LIMITS.columns} columns and ${LIST_LIMITS.rows} rows.`,
-    );
+    return err('list/too-large', {
+      columns: head.length,
+      rows: rows.length,
+      mostColumns: LIST_LIMITS.columns,
+      mostRows: LIST_LIMITS.rows,
+    });
   const columns: string[] = [];
   for (const [at, typed] of head.entries()) columns.push(columnName(typed, columns, at + 1));
   const keys = freshKeys(rows.length, []);
@@ -123,12 +107,7 @@ function listFrom(data: readonly (readonly string[])[]): Result<List> {
     })),
   };
   const read = listSchema.safeParse(made);
-  if (!read.success)
-    return err(
-      'list/unread',
-      'A field of this table is too long.',
-      'Keep to 2,000 letters a field.',
-    );
+  if (!read.success) return err('list/unread', { because: 'long-field' });
   const quantity = columns.find(
     (name, at) => QUANTITY.test(name) && read.data.rows.every(({ fields }) => isCount(fields[at])),
   );
@@ -177,11 +156,7 @@ function zerosOf(bytes: Uint8Array): readonly [number, number] {
 const MOST_UNPACKED = 60_000_000;
 
 async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<ReadList>> {
-  const unread = err(
-    'list/unread',
-    'This file cannot be read as a workbook.',
-    'Save it again as .xlsx or as CSV, then take that.',
-  );
+  const unread = err('list/unread', { because: 'workbook' });
   try {
     const zip = readZip(bytes, { entries: 2000, bytes: MOST_UNPACKED });
     if ('fault' in zip) return unread;

@@ -75,11 +75,6 @@ export interface PlacedArt {
   readonly y: number;
 }
 
-const GONE = {
-  what: 'The picture’s file is not here any more.',
-  remedy: 'Take it in again from where it came from.',
-};
-
 /**
  * Prepares kept art: previews, splits, traces. What was decoded last is remembered, since one
  * picture is asked about many times while a person tries what suits it.
@@ -227,7 +222,7 @@ export class Preparer {
   }
 
   private gone(art: Art): Result<never> {
-    return err('art/gone', GONE.what, GONE.remedy, art.name);
+    return err('art/gone', {}, art.name);
   }
 }
 

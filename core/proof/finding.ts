@@ -1,6 +1,7 @@
 import type { Box } from '../geometry/index.ts';
 import type { CommandCall, CompiledJob } from '../job/index.ts';
 import type { Cutter } from '../stock/index.ts';
+import type { FindingCode, FindingName, FixName } from './finding-values.ts';
 
 /** Blockers stop a run; warnings spoil labels; notes are good to know. */
 export type Severity = 'blocker' | 'warning' | 'note';
@@ -17,25 +18,16 @@ export interface Where {
 }
 
 /** A safe change that removes a finding. */
-export interface Fix {
-  readonly label: string;
-  readonly call: CommandCall;
-}
+export type Fix = FixName & { readonly call: CommandCall };
 
-/** Something the proof has to say. */
-export interface Finding {
-  /** Stable, for accepting it: the name of its kind. */
-  readonly code: string;
+/** Something that the proof found. Its code and values are stable, for accepting it. */
+export type Finding = FindingName & {
   readonly severity: Severity;
   readonly where: Where;
-  /** One sentence: what was found. */
-  readonly what: string;
-  /** One sentence: why it matters. */
-  readonly why: string;
   readonly fix?: Fix;
   /** The note with which it was taken as it is. */
   readonly accepted?: string;
-}
+};
 
 /** What a finding is known by while what it is about is there. */
 export function findingKey({ code, where }: Pick<Finding, 'code' | 'where'>): string {
@@ -71,6 +63,6 @@ export function elementKey(piece: string, element: string): string {
 
 /** One kind of finding. */
 export interface FindingKind {
-  readonly code: string;
+  readonly code: FindingCode;
   check(context: ProofContext): Finding[];
 }

@@ -26,7 +26,7 @@ async function codesOf(thing: Thing, x: number): Promise<string[]> {
 /** Where the folds of a band stand, from left to right. */
 function foldsOf(thing: Parameters<typeof trySize>[0]): number[] {
   const size = trySize(thing);
-  if (!size.ok) throw new Error(size.problem.what);
+  if (!size.ok) throw new Error(size.problem.code);
   return size.value.folds.flatMap(([from]) => (from ? [from.x] : [])).sort((a, b) => a - b);
 }
 

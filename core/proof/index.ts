@@ -1,3 +1,4 @@
+export { hasSentences, withAcceptedValues } from './acceptances.ts';
 export { measureContrasts, wantedContrast, type ContrastOptions } from './contrast.ts';
 export {
   elementKey,
@@ -9,5 +10,12 @@ export {
   type Where,
 } from './finding.ts';
 export { findLegibility, type Legibility } from './legibility.ts';
-export type { LegibilityFix } from './legibility-fixes.ts';
+export type {
+  FindingCode,
+  FindingName,
+  FindingValues,
+  FixName,
+  FixValues,
+  RowLabel,
+} from './finding-values.ts';
 export { allFindings, FINDING_KINDS, isOpenBlocker, openBlockers, quickFindings } from './proof.ts';

@@ -10,19 +10,19 @@ import {
   type PieceElement,
 } from '../piece/index.ts';
 import { centredOutline, pathNodes } from '../shape/index.ts';
+import type { Fix } from './finding.ts';
 import { change, letterBoxes, type SetElement } from './words-in-piece.ts';
-
-/** A way to make words stand out from what lies beneath them. */
-export interface LegibilityFix {
-  readonly kind: 'plate' | 'outline' | 'calm' | 'ink';
-  readonly label: string;
-  readonly call: CommandCall;
-}
 
 const LIGHT = '#fffdf9';
 const DARK = '#2a1b2e';
 const AROUND = 1.1; // mm of a ribbon around the letters
 const CLOSED = 2.2; // mm: gaps between letters that a ribbon closes
+
+/** A way to make words stand out from what lies beneath them. */
+export type LegibilityFix = Extract<
+  Fix,
+  { code: 'put-plate-behind' | 'outline-letters' | 'calm-ground' | 'print-light' | 'print-dark' }
+>;
 
 /**
  * The ways that suit words, the safest first: a plate in their outline, an outline of the letters, a
@@ -43,8 +43,8 @@ export function legibilityFixes(found: SetElement, beneath: number): LegibilityF
     ...(plate
       ? [
           {
-            kind: 'plate' as const,
-            label: 'Put a plate behind',
+            code: 'put-plate-behind' as const,
+            values: {},
             call: {
               name: 'add-element' as const,
               args: { piece: piece.piece.id, element: plate, at },
@@ -53,16 +53,16 @@ export function legibilityFixes(found: SetElement, beneath: number): LegibilityF
         ]
       : []),
     {
-      kind: 'outline',
-      label: 'Give it an outline',
+      code: 'outline-letters',
+      values: {},
       call: change(found, { outlines: [{ color: against, width: rim }] }),
     },
-    ...(calm ? [{ kind: 'calm' as const, label: 'Calm what lies beneath', call: calm }] : []),
+    ...(calm ? [{ code: 'calm-ground' as const, values: {}, call: calm }] : []),
     ...(isDark === beneath < 0.18
       ? [
           {
-            kind: 'ink' as const,
-            label: isDark ? 'Print it light' : 'Print it dark',
+            code: isDark ? ('print-light' as const) : ('print-dark' as const),
+            values: {},
             call: change(found, { color: against }),
           },
         ]

@@ -52,7 +52,11 @@ test('pale words on a busy pattern are offered a plate, an outline and a calmer 
   );
   const found = await legibilityOf(job);
   expect(found?.ratio).toBeLessThan(1.5);
-  expect(found?.ways.map(({ kind }) => kind)).toEqual(['plate', 'outline', 'calm']);
+  expect(found?.ways.map(({ code }) => code)).toEqual([
+    'put-plate-behind',
+    'outline-letters',
+    'calm-ground',
+  ]);
   for (const { ratio } of found?.ways ?? []) expect(ratio).toBeGreaterThan(found?.ratio ?? 99);
   expect(found?.ways[0]?.ratio).toBeGreaterThan(4.5);
   expect(found?.ways[1]?.ratio).toBeGreaterThan(4.5);

@@ -1,4 +1,5 @@
-import { acceptedWhat, type CompiledJob } from '../job/index.ts';
+import { isSame } from '../base/index.ts';
+import { acceptedValues, type CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import { damagedArt } from './damaged-art.ts';
 import {
@@ -116,7 +117,7 @@ export function quickFindings(
   const { accepted = {} } = compiled.job;
   const told = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
     const taken = accepted[findingKey(finding)];
-    return taken?.what === acceptedWhat(finding.what)
+    return taken && 'values' in taken && isSame(taken.values, acceptedValues(finding.values))
       ? { ...finding, accepted: taken.note }
       : finding;
   });

@@ -50,14 +50,19 @@ const wordsOf = (piece: CompiledPiece): SetElement[] =>
 const trouble = ({ set }: SetElement): number =>
   (set.missing.length ? 2e6 : 0) + (set.overflows ? 1e6 : 0) - set.size;
 
-/** What words say, shortened, in quotes. */
-export const quoted = (text: string): string => {
+/** What words say, shortened. */
+export const shortened = (text: string): string => {
   const plain = text.replace(/\s+/g, ' ').trim();
-  return `“${plain.length > 30 ? `${plain.slice(0, 29)}…` : plain}”`;
+  return plain.length > 30 ? `${plain.slice(0, 29)}…` : plain;
 };
-/** Which piece is meant, where there are several. */
-export const on = ({ piece }: SetElement, { compiled }: ProofContext): string =>
-  compiled.pieces.size > 1 ? ` on ${piece.piece.name}` : '';
+/** What words say, and on which piece, where there are several. */
+export const wordsOn = (
+  { piece, said }: SetElement,
+  { compiled }: ProofContext,
+): { words: string; piece?: string } => ({
+  words: shortened(said),
+  ...(compiled.pieces.size > 1 ? { piece: piece.piece.name } : {}),
+});
 /** Where words are, for showing them. */
 export const place = ({
   piece,

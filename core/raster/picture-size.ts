@@ -39,13 +39,7 @@ export function pictureSize(format: DecodedFormat, bytes: Uint8Array): PictureSi
 export function checkPixels(format: DecodedFormat, bytes: Uint8Array): void {
   const { width, height } = pictureSize(format, bytes);
   if (width * height > MOST_PIXELS)
-    throw new ProblemError(
-      problem(
-        'art/too-large',
-        `A picture has ${width} x ${height} pixels; at most ${MOST_PIXELS / 1e6} million can be taken in.`,
-        'Save it smaller: a label needs 300 pixels for each inch of its width.',
-      ),
-    );
+    throw new ProblemError(problem('art/too-large', { width, height, most: MOST_PIXELS }));
 }
 
 /** PNG specification, 11.2.2 (IHDR) and 11.3.4.3 (pHYs). */

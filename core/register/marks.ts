@@ -1,3 +1,4 @@
+import { type Coded, type SheetDoubts } from '../base/index.ts';
 import {
   apply,
   fitAffine,
@@ -188,17 +189,13 @@ export function whyNotTrusted({
   residual,
   turned,
   wayKnown,
-}: Registration): string | undefined {
+}: Registration): Coded<SheetDoubts> | undefined {
   if (confidence >= TRUSTED) return undefined;
-  if (turned) return 'The sheet lies the other way round: the ring dot is not where it should be.';
+  if (turned) return { code: 'turned-round', values: {} };
   const count = found.filter(Boolean).length;
-  if (map && count > 2 && !wayKnown)
-    return 'Neither the ring dot nor the mark opposite it was seen, so it is not known which way round the sheet lies. Nothing was cut.';
-  if (map && (isDistorted(map) || residual > LARGE))
-    return 'The marks do not stand as they do on this sheet: it may be another one, or something was taken for a mark. Nothing was cut.';
-  return count === 0
-    ? `None of the ${found.length} marks was found, so nothing was cut.`
-    : `Only ${count} of ${found.length} marks were found, so nothing was cut.`;
+  if (map && count > 2 && !wayKnown) return { code: 'way-unknown', values: {} };
+  if (map && (isDistorted(map) || residual > LARGE)) return { code: 'not-these-marks', values: {} };
+  return { code: 'marks-missing', values: { found: count, of: found.length } };
 }
 
 interface Seen {

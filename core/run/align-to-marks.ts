@@ -19,14 +19,9 @@ export function alignToMarks(
   marks: readonly MarkPlace[],
   places: readonly Point[],
 ): Result<Affine> {
-  const listed = marks.map(({ x, y }) => `${x},${y}`).join('; ');
-  const remedy = `Give two or more, in the marks’ order. Where the sheet lies true they are ${listed}.`;
+  const listed = marks.map(({ x, y }) => ({ x, y }));
   if (places.length < 2 || places.length > marks.length)
-    return err(
-      'run/align',
-      `${places.length} places do not say how a sheet with ${marks.length} marks lies.`,
-      remedy,
-    );
+    return err('run/align', { places: places.length, marks: listed });
   const pairs = places.map((to, at) => {
     const { x, y } = marks[at] as MarkPlace;
     return { from: { x, y }, to };
@@ -35,10 +30,6 @@ export function alignToMarks(
   const off = residualOf(sheetToBed, pairs);
   const stretched = Math.abs(Math.hypot(sheetToBed[0], sheetToBed[1]) - 1);
   if (off > FAR || stretched > STRETCH)
-    return err(
-      'run/align',
-      `The places do not fit the marks of this sheet: they are ${off > FAR ? `${off.toFixed(1)} mm off` : 'farther apart or nearer than these'}.`,
-      remedy,
-    );
+    return err('run/align', { off: off > FAR ? off : undefined, marks: listed });
   return ok(sheetToBed);
 }

@@ -2,6 +2,9 @@ import type { Problem, Result, Task } from '../base/index.ts';
 import type { Affine, Ring } from '../geometry/index.ts';
 import type { MarkPlace, Registration, SheetPicture } from '../register/index.ts';
 
+/** What is worth telling of a print though it went well: that the printer may have scaled it. */
+export type PrintNote = 'may-scale';
+
 /** What is sent to a printer: the bytes of a PDF and the facts it is printed by. */
 export interface PrintOrder {
   readonly pdf: Uint8Array;
@@ -20,7 +23,7 @@ export interface PrintedSheet {
 /** What came of a print. */
 export interface Printed {
   /** What is worth telling though it was printed. */
-  readonly notes: readonly string[];
+  readonly notes: readonly PrintNote[];
   /** A page as it came out; a real printer cannot show it. Pages count from 0. */
   sheet?(page: number): Promise<PrintedSheet>;
 }

@@ -8,6 +8,7 @@ export type {
   Devices,
   Printed,
   PrintedSheet,
+  PrintNote,
   Printer,
   PrintOrder,
   SeenCut,

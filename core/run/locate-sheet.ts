@@ -69,7 +69,7 @@ export async function locateSheet(
   const image = pixels.value;
   const found = corners ? cornersInPixels(corners, image) : findSheetCorners(image);
   const one = await sheetPdf(platform, of);
-  if (!one) return err('job/gone', 'This sheet is not in the job any more.', 'Choose another.');
+  if (!one) return err('job/gone', { what: 'sheet' });
   const seen = greyToRgba(sheetFromAbove(image, found, frame, PER_MM));
   const expected = (): Promise<RgbaImage> =>
     renderPdf(platform, { pdf: one.pdf, page: 0, dpi: 25.4 / STEP });
@@ -88,20 +88,10 @@ async function locateByMarks(
   const registration = findMarks({ image: seen, dpi: PER_MM * 25.4 }, sheet.marks);
   const { map, found, residual, confidence } = registration;
   const why = whyNotTrusted(registration);
-  if (why || !map)
-    return err(
-      'run/loaded',
-      why ?? 'No marks were found in the picture.',
-      'Take a sharp picture in even light with all corners in it, or set the corners by hand.',
-    );
+  if (why || !map) return err('run/loaded', why ?? { code: 'no-marks', values: {} });
   const small = shrunkImage(seen, SHOWN);
   const alike = likeness(small, await expected(), map, sheet);
-  if (alike !== undefined && alike < ALIKE)
-    return err(
-      'run/other-sheet',
-      'The marks are those of this sheet, but what is printed is not: it seems to be another one.',
-      'Lay in the sheet that this step names, and take its picture.',
-    );
+  if (alike !== undefined && alike < ALIKE) return err('run/other-sheet', {});
   return ok({
     flat: small,
     perMm: PER_MM / SHOWN,

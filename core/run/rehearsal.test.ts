@@ -55,7 +55,7 @@ test('a label whose print ends at its edge shows paper about as often as not; wi
   const without = await compiled(bare, made.art);
   const one = { platform: nodePlatform, seed: 3, times: 20, sheet: 0 };
   const done = await rehearseSheet(without.compiled, { ...one, resources: without.resources });
-  if (!done.ok) throw new Error(done.problem.what);
+  if (!done.ok) throw new Error(done.problem.code);
   expect(Math.min(...done.value.copies.map(({ sliver }) => sliver))).toBeGreaterThan(0.5);
   const bled = await rehearseSheet(job, { ...one, resources });
   expect(bled.ok && Math.max(...bled.value.copies.map(({ sliver }) => sliver))).toBe(0);
@@ -79,7 +79,7 @@ test('the smallest gap between labels is told, and how often a cut gets over it'
   );
   const one = { platform: nodePlatform, seed: 3, times: 20, sheet: 0 };
   const done = await rehearseSheet(near.compiled, { ...one, resources: near.resources });
-  if (!done.ok) throw new Error(done.problem.what);
+  if (!done.ok) throw new Error(done.problem.code);
   const { gap = NaN, outs } = done.value;
   expect(gap).toBeCloseTo(0.04, 2);
   // As many values as cuts, one after the other, and the nearer the neighbour the more get into it.

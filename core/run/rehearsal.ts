@@ -1,12 +1,13 @@
 import {
+  doing,
   err,
   ok,
-  seededRandom,
-  unwatched,
   type Platform,
   type Random,
   type Result,
+  seededRandom,
   type Task,
+  unwatched,
 } from '../base/index.ts';
 import type { CompiledJob, JobResources } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
@@ -104,7 +105,7 @@ export async function rehearse(
   let refused = 0;
   for (let time = 0; time < times; time++) {
     if (time % 4 === 0) {
-      task.progress(time / times, `Rehearsal ${time + 1} of ${times}`);
+      task.progress(time / times, doing('rehearsing', { time: time + 1, of: times }));
       await task.yieldNow();
     }
     const random = seededRandom(seed + 7919 * time);
@@ -172,10 +173,9 @@ export async function rehearseSheet(
     readonly task?: Task;
   },
 ): Promise<Result<Chances>> {
-  task.progress(0, 'Rendering the sheet');
+  task.progress(0, doing('rendering', {}));
   const found = await sheetPdf(platform, { compiled: whole, resources, sheet: index });
-  if (!found?.sheet.copies.length)
-    return err('run/empty', 'There is nothing on this sheet.', 'Choose another sheet.');
+  if (!found?.sheet.copies.length) return err('run/empty', {});
   const { sheet, pdf } = found;
   await task.yieldNow();
   const image = await renderPdf(platform, { pdf, page: 0, dpi: DPI });

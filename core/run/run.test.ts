@@ -62,7 +62,7 @@ const order = async (devices: Devices, accept: readonly string[] = []) => {
 
 test('on devices that are both off, the marks bring the cut back onto the print', async () => {
   const done = await order(simulatedDevices(nodePlatform, 5));
-  if (!done.ok) throw new Error(done.problem.what);
+  if (!done.ok) throw new Error(done.problem.code);
   const [sheet] = (done.value satisfies RunReport).sheets;
   expect(sheet?.registration?.found.filter(Boolean)).toHaveLength(4);
   expect(sheet?.registration?.residual).toBeLessThan(0.05);
@@ -101,7 +101,7 @@ test('the peeled labels show the print inside their edge and nothing outside', a
 test('a sheet laid in the other way round is not cut', async () => {
   const done = await order(simulatedDevices(nodePlatform, 5, { turned: true }));
   const sheet = done.ok ? done.value.sheets[0] : undefined;
-  expect(sheet?.stopped).toContain('other way round');
+  expect(sheet?.stopped).toMatchObject({ values: { code: 'turned-round' } });
   expect(sheet?.copies).toEqual([]);
 });
 
@@ -141,7 +141,7 @@ test('creases and holes are lines of their own, and each copy has one outcome', 
       devices: simulatedDevices(nodePlatform, 5),
       accept: [],
     });
-    if (!done.ok) throw new Error(done.problem.what);
+    if (!done.ok) throw new Error(done.problem.code);
     const copies = done.value.sheets.flatMap((sheet) => sheet.copies);
     expect(copies).toHaveLength(2);
     expect(Math.max(...copies.map(({ deviation }) => deviation))).toBeLessThan(0.2);
@@ -161,7 +161,7 @@ test.each(['cross', 'corner'] as const)(
       devices: simulatedDevices(nodePlatform, 5),
       accept: [],
     });
-    if (!done.ok) throw new Error(done.problem.what);
+    if (!done.ok) throw new Error(done.problem.code);
     const [sheet] = done.value.sheets;
     expect(sheet?.registration?.found.filter(Boolean)).toHaveLength(4);
     const worst = Math.max(...(sheet?.copies ?? []).map(({ deviation }) => deviation));
@@ -188,7 +188,7 @@ test('copies that share their cut lines are cut once and come out as large as th
     devices: simulatedDevices(nodePlatform, 5),
     accept: ['words-near-edge'],
   });
-  if (!done.ok) throw new Error(done.problem.what);
+  if (!done.ok) throw new Error(done.problem.code);
   const [sheet] = done.value.sheets;
   expect(readHpgl(done.value.hpgl[0] ?? '')).toHaveLength(lines.length);
   expect(sheet?.copies).toHaveLength(6);
@@ -204,20 +204,23 @@ test('where the sensor misses the marks, a hand that shows them brings the cut o
     ...ground,
     devices: simulatedDevices(nodePlatform, seed, { missed: 3 }),
   });
-  expect(missed.ok && missed.value.sheets[0]?.stopped).toMatch(/Only 1 of 4 marks/);
+  expect(missed.ok && missed.value.sheets[0]?.stopped).toMatchObject({
+    code: 'run/not-cut',
+    values: { code: 'marks-missing', values: { found: 1, of: 4 } },
+  });
   // What a hand sees: the marks as a cutter with good eyes found them on the same sheet.
   const eyes = await runJob(made.compiled, {
     ...ground,
     devices: simulatedDevices(nodePlatform, seed),
   });
-  if (!eyes.ok) throw new Error(eyes.problem.what);
+  if (!eyes.ok) throw new Error(eyes.problem.code);
   const align = (eyes.value.sheets[0]?.registration?.found ?? []).flatMap((at) => (at ? [at] : []));
   const byHand = await runJob(made.compiled, {
     ...ground,
     align,
     devices: simulatedDevices(nodePlatform, seed, { missed: 3 }),
   });
-  if (!byHand.ok) throw new Error(byHand.problem.what);
+  if (!byHand.ok) throw new Error(byHand.problem.code);
   expect(byHand.value.sheets[0]?.copies).toHaveLength(6);
   for (const { deviation } of byHand.value.sheets[0]?.copies ?? [])
     expect(deviation).toBeLessThan(0.12);

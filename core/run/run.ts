@@ -1,12 +1,14 @@
 import {
+  doing,
   err,
   expectOk,
   ok,
-  unwatched,
   type Platform,
   type Problem,
+  problem,
   type Result,
   type Task,
+  unwatched,
 } from '../base/index.ts';
 import { compose, IDENTITY, type Affine, type Point } from '../geometry/index.ts';
 import {
@@ -24,7 +26,7 @@ import type { CompiledSheet } from '../sheet/index.ts';
 import { alignToMarks } from './align-to-marks.ts';
 import { cutCopies } from './cut-copies.ts';
 import { copyOutcome, type CopyOutcome } from './deviation.ts';
-import type { Devices, Printed, SeenCut } from './devices.ts';
+import type { Devices, Printed, PrintNote, SeenCut } from './devices.ts';
 import { runPictures } from './pictures.ts';
 
 /** What came of one sheet. What only simulated devices can show is left out for real ones. */
@@ -37,7 +39,7 @@ export interface SheetRun {
   readonly registration?: Registration;
   readonly copies: readonly CopyOutcome[];
   /** Why nothing, or not everything, was cut. */
-  readonly stopped?: string;
+  readonly stopped?: Problem;
 }
 
 /** What came of a run, and the files that went to the devices. */
@@ -46,7 +48,7 @@ export interface RunReport {
   readonly pdf: Uint8Array;
   readonly hpgl: readonly string[];
   /** What is worth telling though it went well. */
-  readonly notes: readonly string[];
+  readonly notes: readonly PrintNote[];
 }
 
 /** A run before it starts. */
@@ -69,11 +71,15 @@ export interface RunOrder {
  */
 export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Result<RunReport>> {
   const { platform, resources, devices, accept, align, task = unwatched } = order;
-  task.progress(0, 'Looking at the proof');
+  task.progress(0, doing('proofing', {}));
   const blockers = await openBlockers(whole, { platform, resources });
   const blocker = blockers.find(({ code }) => !accept.includes(code));
   if (blocker)
-    return err('run/blocked', blocker.what, `Mend it, or accept “${blocker.code}”.`, blocker.code);
+    return err(
+      'run/blocked',
+      { finding: { code: blocker.code, values: blocker.values } },
+      blocker.code,
+    );
   await task.yieldNow();
   const compiled = asPrinted(whole);
   const pages = printedSides(compiled);
@@ -94,7 +100,7 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   for (const [turn, index] of only.entries()) {
     const sheet = compiled.sheets[index];
     if (!sheet) continue;
-    const called = `sheet ${index + 1} of ${compiled.sheets.length}`;
+    const place = { sheet: index + 1, of: compiled.sheets.length };
     const part = within(task, turn / only.length, 1 / only.length);
     const page = pageOf(pages, index);
     const lines = hpgl[index] ?? '';
@@ -103,7 +109,7 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
         sheet,
         number: index,
         page,
-        called,
+        place,
         hpgl: lines,
         printed: printed.value,
         sheetToBed: sheetToBed?.[index],
@@ -113,13 +119,13 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
     if (!done.ok) return done;
     sheets.push(done.value);
   }
-  task.progress(1, 'Done');
+  task.progress(1, doing('done', {}));
   return ok({ sheets, pdf, hpgl, notes: printed.value.notes });
 }
 
 /** A part of a task, as a task of its own. */
 function within(task: Task, from: number, share: number): Task {
-  return { ...task, progress: (done, doing) => task.progress(from + share * done, doing) };
+  return { ...task, progress: (done, at) => task.progress(from + share * done, at) };
 }
 
 interface SheetOrder {
@@ -127,20 +133,21 @@ interface SheetOrder {
   readonly sheet: CompiledSheet;
   /** Of the print file, from 0. */
   readonly page: number;
-  readonly called: string;
+  /** Which of the sheets it is, from 1. */
+  readonly place: { readonly sheet: number; readonly of: number };
   readonly hpgl: string;
   readonly printed: Printed;
   readonly sheetToBed: Affine | undefined;
 }
 
 async function runSheet(
-  { sheet, number, page, called, hpgl, printed, sheetToBed }: SheetOrder,
+  { sheet, number, page, place, hpgl, printed, sheetToBed }: SheetOrder,
   { platform, devices, task = unwatched }: RunOrder,
 ): Promise<Result<SheetRun>> {
-  task.progress(0.1, `Printing ${called}`);
+  task.progress(0.1, doing('printing-sheet', place));
   await task.yieldNow();
   const paper = await printed.sheet?.(page);
-  task.progress(0.4, `Looking for the marks of ${called}`);
+  task.progress(0.4, doing('finding-marks', place));
   await task.yieldNow();
   const { drawing, marks } = sheet;
   const done = await devices.cutter.cut(
@@ -158,7 +165,7 @@ async function runSheet(
   const { seen, problem } = done.value;
   const shown = paper ? { printed: paper.picture.image } : {};
   if (!seen) return ok({ ...shown, copies: [], ...stoppedBy(problem) });
-  task.progress(0.7, `Cutting ${called}`);
+  task.progress(0.7, doing('cutting-sheet', place));
   await task.yieldNow();
   const copies = cutCopies(sheet, seen.cuts);
   const labels = copies.map(({ ring }) => ring);
@@ -176,8 +183,8 @@ async function runSheet(
   });
 }
 
-function stoppedBy(problem: Problem | undefined, seen?: SeenCut): { stopped?: string } {
-  if (problem) return { stopped: `${problem.what} ${problem.remedy}` };
+function stoppedBy(told: Problem | undefined, seen?: SeenCut): Pick<SheetRun, 'stopped'> {
+  if (told) return { stopped: told };
   const why = seen?.cuts.length === 0 ? whyNotTrusted(seen.registration) : undefined;
-  return why ? { stopped: why } : {};
+  return why ? { stopped: problem('run/not-cut', why) } : {};
 }

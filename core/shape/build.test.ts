@@ -25,7 +25,7 @@ const part = (shape: EdgeShape, x = 0, y = 0, use: 'add' | 'cut' | 'common' = 'a
 
 function built(changes: Partial<EdgeBuild>): BuiltEdge {
   const made = buildEdge({ ...plain, ...changes });
-  if (!made.ok) throw new Error(made.problem.what);
+  if (!made.ok) throw new Error(made.problem.code);
   return made.value;
 }
 const area = ({ shape }: BuiltEdge): number =>

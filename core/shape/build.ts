@@ -127,22 +127,12 @@ export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
   for (const hole of build.punched)
     region = differenceOf(region, flatten(punchedPath(hole), FLAT).map(clockwise));
   region = region.filter((ring) => Math.abs(signedArea(ring)) > 0.01);
-  if (region.length === 0)
-    return err(
-      'edge/nothing-left',
-      'Nothing is left of this edge.',
-      'Take a smaller inward offset, or cut less away.',
-    );
+  if (region.length === 0) return err('edge/nothing-left', {});
   const tolerance = FIT.tolerance * Math.max(...build.parts.map(({ shape }) => coarseness(shape)));
   const { path, nodes } = fitCurves(region, { ...FIT, tolerance });
   const { shape, centre } = centredOutline(pathNodes(path));
   const read = edgeShapeSchema.safeParse(shape);
-  if (!read.success)
-    return err(
-      'edge/too-fine',
-      'This edge has too many points to be cut.',
-      'Smooth it more, or trace it with a larger tolerance.',
-    );
+  if (!read.success) return err('edge/too-fine', {});
   return ok({
     shape: read.data,
     centre,
@@ -325,19 +315,9 @@ export function outlinePart(
   { evenOdd, name }: { evenOdd: boolean; name: string },
 ): Result<EdgePart> {
   const rings = paths.flatMap((path) => flatten(path, FLAT));
-  if (countCrossings(rings, TANGLED) >= TANGLED)
-    return err(
-      'edge/tangled',
-      `The lines of “${name}” cross each other too often to be an outline.`,
-      'Choose a file with plain outlines, or trace its picture.',
-    );
+  if (countCrossings(rings, TANGLED) >= TANGLED) return err('edge/tangled', { name });
   const region = evenOdd ? evenOddRegion(rings) : unionOf(rings);
-  if (region.length === 0)
-    return err(
-      'edge/no-outline',
-      `“${name}” holds no closed outline.`,
-      'Choose a file with filled or closed shapes.',
-    );
+  if (region.length === 0) return err('edge/no-outline', { name });
   return ok(pathPart(fitCurves(region, FIT).path, name));
 }
 

@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { createCompiler, type CompiledPiece, type Piece } from '../piece/index.ts';
 import { firstStock, spotPlaces, USUAL_MARKS, type Stock } from '../stock/index.ts';
@@ -290,7 +291,7 @@ test('an outline with too many points is refused with the limit in the sentence'
     sheet: { width: 100, height: 100 },
     pieces: [{ id: 'lace', shape: { rings: [ring] }, quantity: 1 }],
   });
-  expect(!packed.ok && packed.problem.what).toBe(
+  expect(!packed.ok && problemText(packed.problem).what).toBe(
     'The outline of “lace” has 10001 points; at most 10000 are accepted.',
   );
 });

@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import {
   checkSpots,
   DIE_CUTS,
@@ -70,7 +71,7 @@ test('a sheet that does not close is named by the reading', () => {
   const stock = firstStock(true);
   if (stock.spots?.layout !== 'grid') throw new Error('no die-cut sheet');
   const wide = checkSpots({ ...stock, spots: { ...stock.spots, columns: 5 } });
-  expect(!wide.ok && wide.problem.what).toBe(
+  expect(!wide.ok && problemText(wide.problem).what).toBe(
     "The labels need 245 mm of the sheet's width of 210 mm.",
   );
   const tight = checkSpots({ ...stock, spots: { ...stock.spots, pitchY: 39 } });
@@ -110,9 +111,9 @@ test('free places are refused where a label leaves the sheet or meets another, b
   const over = checkSpots(sheet([at(40, 40), at(120, 40), at(80, 40, 90)]));
   expect(over.ok).toBe(true); // lying between the two, as its turn lets it
   const met = checkSpots(sheet([at(40, 40), at(140, 40), at(68, 50)]));
-  expect(!met.ok && met.problem.what).toBe('Labels 1 and 3 lie over each other.');
+  expect(!met.ok && problemText(met.problem).what).toBe('Labels 1 and 3 lie over each other.');
   const out = checkSpots(sheet([at(40, 40), at(190, 40)]));
-  expect(!out.ok && out.problem.what).toBe('Label 2 runs over the edge of the sheet.');
+  expect(!out.ok && problemText(out.problem).what).toBe('Label 2 runs over the edge of the sheet.');
 });
 
 test('a disc carrier prints to within a millimetre of the rim and the hub', () => {

@@ -13,7 +13,6 @@ import {
   type Ring,
 } from '../geometry/index.ts';
 import { edgeShapeSchema, shapePath, shapeSize } from '../shape/index.ts';
-import { formatLength } from '../units/index.ts';
 
 const mm = z.number().positive().max(2000);
 
@@ -125,21 +124,12 @@ function checkPlaces(
   });
   for (const [at, { box, rings }] of labels.entries()) {
     if (Math.min(box.left, box.top, width - box.right, height - box.bottom) < -TOUCH)
-      return err(
-        'stock/does-not-close',
-        `Label ${at + 1} runs over the edge of the sheet.`,
-        'Move it, or correct the size of the sheet.',
-      );
+      return err('stock/does-not-close', { label: at + 1 });
     const over = labels.findIndex(
       (other, index) =>
         index < at && boxesMeet(box, other.box) && distanceBetween(rings, other.rings) < -TOUCH,
     );
-    if (over >= 0)
-      return err(
-        'stock/overlap',
-        `Labels ${over + 1} and ${at + 1} lie over each other.`,
-        'Take one away, or correct the size of the label.',
-      );
+    if (over >= 0) return err('stock/overlap', { labels: [over + 1, at + 1] });
   }
   return ok(true);
 }
@@ -148,7 +138,7 @@ function checkGrid(spots: GridSpots, width: number, height: number): Result<true
   const size = shapeSize(spots.shape);
   const across = [
     {
-      name: 'width',
+      name: 'width' as const,
       sheet: width,
       first: spots.left,
       pitch: spots.pitchX,
@@ -157,7 +147,7 @@ function checkGrid(spots: GridSpots, width: number, height: number): Result<true
       more: spots.rows > 1 ? spots.stagger : 0,
     },
     {
-      name: 'height',
+      name: 'height' as const,
       sheet: height,
       first: spots.top,
       pitch: spots.pitchY,
@@ -169,21 +159,13 @@ function checkGrid(spots: GridSpots, width: number, height: number): Result<true
   for (const way of across) {
     const end = way.first + (way.count - 1) * way.pitch + way.more + way.label / 2;
     if (way.first < way.label / 2 - 1e-6 || end > way.sheet + 1e-6) {
-      return err(
-        'stock/does-not-close',
-        `The labels need ${formatLength(end, 'mm')} of the sheet's ${way.name} of ${formatLength(way.sheet, 'mm')}.`,
-        'Measure the margins and the pitch again.',
-      );
+      return err('stock/does-not-close', { needed: end, across: way.name, sheet: way.sheet });
     }
     if (way.count > 1 && way.pitch < way.label - 1e-6) {
       // Staggered rounds and bent bands reach between each other: their outlines decide.
       if (way.name === 'height' && spots.shape.kind !== 'rectangle')
         return checkPlaces({ shape: spots.shape, places: spotPlaces(spots) }, width, height);
-      return err(
-        'stock/overlap',
-        `A pitch of ${formatLength(way.pitch, 'mm')} lays labels of ${formatLength(way.label, 'mm')} over each other.`,
-        'Measure from the centre of one label to the centre of the next.',
-      );
+      return err('stock/overlap', { pitch: way.pitch, label: way.label });
     }
   }
   return ok(true);

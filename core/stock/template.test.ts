@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { shapeSize, type PlainShape } from '../shape/index.ts';
 import { DIE_CUTS, spotPlaces, tryDirection, tryTemplate, type Readings } from './index.ts';
@@ -30,7 +31,7 @@ const consistent = fc
 
 const found = (readings: Readings) => {
   const direction = tryDirection('width', readings);
-  if (!direction.ok) throw new Error(direction.problem.what);
+  if (!direction.ok) throw new Error(direction.problem.code);
   return direction.value;
 };
 
@@ -101,7 +102,7 @@ test('the contradiction names both sides of it', () => {
     first: 13,
     last: 13,
   });
-  expect(!pitch.ok && pitch.problem.what).toBe(
+  expect(!pitch.ok && problemText(pitch.problem).what).toBe(
     'The pitch of 48 mm and the label with its gap, 45 mm, do not agree.',
   );
   const sum = tryDirection('height', {
@@ -112,7 +113,7 @@ test('the contradiction names both sides of it', () => {
     first: 13.5,
     last: 20,
   });
-  expect(!sum.ok && sum.problem.what).toBe(
+  expect(!sum.ok && problemText(sum.problem).what).toBe(
     "The margins and labels add up to 303.5 mm, and the sheet's height is 297 mm.",
   );
 });
@@ -132,8 +133,8 @@ test('without a margin the labels stand in the middle; with one, the other is th
 
 test('too few readings say what to read next', () => {
   const few = tryDirection('width', { sheet: 210, count: 4, size: 40 });
-  expect(!few.ok && few.problem.what).toBe('The width needs one more reading.');
-  expect(!few.ok && few.problem.remedy).toContain('pitch');
+  expect(!few.ok && problemText(few.problem).what).toBe('The width needs one more reading.');
+  expect(!few.ok && problemText(few.problem).remedy).toContain('pitch');
 });
 
 test('every layout of the catalogue is found again from its label, pitch and first margin', () => {
@@ -163,7 +164,7 @@ test('every layout of the catalogue is found again from its label, pitch and fir
         first: (first?.y ?? 0) - size.height / 2,
       },
     });
-    if (!made.ok) throw new Error(`${stock.name}: ${made.problem.what}`);
+    if (!made.ok) throw new Error(`${stock.name}: ${problemText(made.problem).what}`);
     expect(made.value.spots.left).toBeCloseTo(spots.left, 6);
     expect(made.value.spots.top).toBeCloseTo(spots.top, 6);
   }

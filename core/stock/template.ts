@@ -1,6 +1,5 @@
-import { err, ok, type Result } from '../base/index.ts';
+import { type Across, err, ok, type Result } from '../base/index.ts';
 import { plainShape, type PlainShape } from '../shape/index.ts';
-import { formatLength } from '../units/index.ts';
 import { checkSpots, type GridStock } from './stock.ts';
 
 /** What a ruler reads from one direction of a die-cut sheet, mm; what was not read is left out. */
@@ -79,13 +78,11 @@ function centre(known: Known, sheet: number, count: number): boolean {
   return set(known, 'first', (sheet - (count - 1) * step - known.size) / 2);
 }
 
-const say = (mm: number): string => formatLength(mm, 'mm');
-
 /**
  * Every measure of one direction from any sufficient set of readings. Readings that contradict each
  * other by more than the tolerance are refused, with the two sums that disagree.
  */
-export function tryDirection(name: 'width' | 'height', readings: Readings): Result<Direction> {
+export function tryDirection(name: Across, readings: Readings): Result<Direction> {
   const { sheet, count } = readings;
   const known: Known = {
     size: readings.size,
@@ -103,28 +100,12 @@ export function tryDirection(name: 'width' | 'height', readings: Readings): Resu
   const { size, first, last } = known;
   const pitch = count > 1 ? known.pitch : (known.pitch ?? size);
   if (size === undefined || first === undefined || last === undefined || pitch === undefined)
-    return err(
-      'stock/too-few-readings',
-      `The ${name} needs one more reading.`,
-      count > 1
-        ? 'Read the size of a label, and its pitch or the gap, or a margin.'
-        : 'Read the size of the label or the margins.',
-    );
+    return err('stock/too-few-readings', { across: name, many: count > 1 });
   const contradiction = contradictionOf(name, readings, { size, pitch, first, last });
   if (contradiction) return contradiction;
   const over = -Math.min(first, last);
-  if (over > READING_TOLERANCE)
-    return err(
-      'stock/impossible',
-      `With these readings the labels run ${say(over)} over the sheet's ${name}.`,
-      'Measure the margins and the pitch again.',
-    );
-  if (size <= 0 || pitch <= 0)
-    return err(
-      'stock/impossible',
-      `These readings leave nothing for a label across the ${name}.`,
-      'Measure the margins and the gap again.',
-    );
+  if (over > READING_TOLERANCE) return err('stock/impossible', { across: name, over });
+  if (size <= 0 || pitch <= 0) return err('stock/impossible', { across: name });
   return ok({
     size,
     pitch,
@@ -136,23 +117,15 @@ export function tryDirection(name: 'width' | 'height', readings: Readings): Resu
 }
 
 function contradictionOf(
-  name: string,
+  name: Across,
   { sheet, count, gap }: Readings,
   { size, pitch, first, last }: Omit<Direction, 'centred' | 'gap'>,
 ): Result<never> | undefined {
   if (count > 1 && gap !== undefined && Math.abs(size + gap - pitch) > READING_TOLERANCE)
-    return err(
-      'stock/contradiction',
-      `The pitch of ${say(pitch)} and the label with its gap, ${say(size + gap)}, do not agree.`,
-      'Measure both again, from the same edge of one label to that of the next.',
-    );
+    return err('stock/contradiction', { pitch, label: size + gap });
   const sum = first + (count - 1) * pitch + size + last;
   if (Math.abs(sum - sheet) > READING_TOLERANCE)
-    return err(
-      'stock/contradiction',
-      `The margins and labels add up to ${say(sum)}, and the sheet's ${name} is ${say(sheet)}.`,
-      'Measure the margins and the pitch again.',
-    );
+    return err('stock/contradiction', { sum, across: name, sheet });
   return undefined;
 }
 

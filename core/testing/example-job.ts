@@ -18,8 +18,8 @@ import { nodePlatform } from './node-platform.ts';
 export function runAll(job: Job, ...calls: CommandCall[]): Job {
   return calls.reduce((now, call) => {
     const done = runCommand(now, call);
-    if (isProblem(done)) throw new Error(`${call.name}: ${done.what}`);
-    return done.job;
+    if (isProblem(done)) throw new Error(`${call.name}: ${JSON.stringify(done)}`);
+    return done;
   }, job);
 }
 

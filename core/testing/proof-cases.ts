@@ -166,8 +166,8 @@ export const PROOF_CASES: Readonly<
         name: 'change-elements',
         args: { piece: PIECE, changes: call },
       });
-      if (isProblem(done)) throw new Error(done.what);
-      return done.job;
+      if (isProblem(done)) throw new Error(done.code);
+      return done;
     },
     says: /One copy of “Label” has words of its own that say nothing/,
     mends: true,

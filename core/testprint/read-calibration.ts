@@ -53,17 +53,8 @@ function calibrationIn(
   { name, sheet, byHand }: { name: string; sheet: CalibratedSheet; byHand?: SheetCorners },
 ): Result<ReadCalibration> {
   const seen = findCalibration(image, sheet, byHand);
-  if (seen === 'no-edges')
-    return err(
-      'calibration/no-edges',
-      `The edges of the paper are not seen in “${name}”.`,
-      'Lay the sheet on something dark, also in a scanner, so that all four corners show, or set the corners by hand.',
-    );
+  if (seen === 'no-edges') return err('calibration/no-edges', { name });
   if (seen === 'no-marks')
-    return err(
-      'calibration/no-marks',
-      `“${name}” shows no calibration sheet of ${sheet.width} mm × ${sheet.height} mm.`,
-      'Choose the paper that it was printed on, take a sharp picture in even light, or set the corners by hand.',
-    );
+    return err('calibration/no-marks', { name, width: sheet.width, height: sheet.height });
   return ok({ ...seen, flat: shrunkImage(greyToRgba(seen.flat), SHOWN) });
 }

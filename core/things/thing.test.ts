@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import {
   boxOf,
@@ -20,12 +21,12 @@ import {
 const { atan2, hypot } = Math; // a look-up of a global is slow here
 const sized = (thing: MeasuredThing): FlatSize => {
   const size = trySize(thing);
-  if (!size.ok) throw new Error(size.problem.what);
+  if (!size.ok) throw new Error(size.problem.code);
   return size.value;
 };
 const refused = (thing: MeasuredThing): string => {
   const size = trySize(thing);
-  return size.ok ? '' : size.problem.what;
+  return size.ok ? '' : problemText(size.problem).what;
 };
 const area = (rings: readonly Ring[]): number =>
   Math.abs(rings.reduce((sum, ring) => sum + signedArea(ring), 0));

@@ -1,7 +1,6 @@
 import * as z from 'zod';
 import { err, type Result } from '../base/index.ts';
 import { edgeShapeSchema } from '../shape/index.ts';
-import { formatLength } from '../units/index.ts';
 import type { FlatSize } from './flat.ts';
 import { band, bandSchema } from './kinds/band.ts';
 import { caseKind, caseSchema } from './kinds/case.ts';
@@ -77,9 +76,5 @@ export function trySize(thing: MeasuredThing): Result<FlatSize> {
   if (!size.ok) return size;
   const { shape, width, height } = size.value;
   if (edgeShapeSchema.safeParse(shape).success && Math.max(width, height) <= LONGEST) return size;
-  return err(
-    'size/too-large',
-    `The label would be ${formatLength(width, 'mm')} x ${formatLength(height, 'mm')}.`,
-    `It can be ${formatLength(LONGEST, 'mm')} long at most: measure again, cover less, or make it in parts.`,
-  );
+  return err('size/too-large', { width, height, longest: LONGEST });
 }

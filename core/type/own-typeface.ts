@@ -20,8 +20,6 @@ export type OwnTypeface = z.infer<typeof ownTypefaceSchema>;
 
 const MOST = 20 * 1024 * 1024; // bytes of a file that is taken in
 
-const ACCEPTED = 'Choose a TTF, OTF, WOFF or WOFF2 file.';
-
 /**
  * Takes in a typeface file; kept is the TrueType or OpenType file in it. One whose maker does not allow
  * it to stand in files is refused, since every print goes through a file.
@@ -34,41 +32,22 @@ export function readTypeface(
   if (bytes.length > MOST)
     return err(
       'type/too-large',
-      `“${name}” has ${Math.round(bytes.length / 1048576)} MB; at most ${MOST / 1048576} MB can be taken in.`,
-      'Choose a file with fewer scripts in it.',
+      { name, megabytes: Math.round(bytes.length / 1048576), most: MOST / 1048576 },
       name,
     );
   const kind = sniffTypeface(bytes);
-  if (kind === 'collection')
-    return err(
-      'type/collection',
-      `“${name}” is a collection of typefaces.`,
-      'Add the file of a single one.',
-      name,
-    );
-  if (kind === undefined)
-    return err('type/unknown-kind', `“${name}” is not a typeface.`, ACCEPTED, name);
+  if (kind === 'collection') return err('type/collection', { name }, name);
+  if (kind === undefined) return err('type/unknown-kind', { name }, name);
   let kept: Uint8Array;
   let loaded: Typeface;
   try {
     kept = unpackTypeface(bytes);
     loaded = loadTypeface(name, kept);
   } catch {
-    return err(
-      'type/broken',
-      `“${name}” is damaged or not finished.`,
-      'Fetch it again from where it came from.',
-      name,
-    );
+    return err('type/broken', { name }, name);
   }
   const { embedding, family, style } = loaded.told;
-  if (embedding === 'none')
-    return err(
-      'type/not-embeddable',
-      `The maker of “${family || name}” does not allow it to be put into files, and every print goes through one.`,
-      'Choose another typeface, or ask its maker for a licence that allows embedding.',
-      name,
-    );
+  if (embedding === 'none') return err('type/not-embeddable', { family: family || name }, name);
   return ok({
     typeface: {
       id: contentHash(kept),

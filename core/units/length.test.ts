@@ -1,3 +1,4 @@
+import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { formatLength, parseLength, UNITS } from './index.ts';
 
@@ -48,7 +49,7 @@ test.each([
 
 test('what could not be read is quoted', () => {
   const read = parseLength('wide');
-  expect(!read.ok && read.problem.what).toContain('“wide”');
+  expect(!read.ok && problemText(read.problem).what).toContain('“wide”');
 });
 
 test.each([

@@ -49,7 +49,6 @@ const FRACTIONS: Record<string, string> = {
   '⅚': '5/6',
 };
 const SIGNS = new RegExp(`\\s*([${Object.keys(FRACTIONS).join('')}])`, 'g');
-const ACCEPTED = 'Write a length such as 58, 58 mm, 5.8 cm, 2 1/4 in or 12 pt.';
 
 /**
  * Reads a length as a person writes it.
@@ -59,9 +58,9 @@ const ACCEPTED = 'Write a length such as 58, 58 mm, 5.8 cm, 2 1/4 in or 12 pt.';
  */
 export function parseLength(text: string, unit: Unit = 'mm'): Result<number> {
   const read = text.trim();
-  if (read === '') return err('length/empty', 'No length was given.', ACCEPTED);
+  if (read === '') return err('length/empty', {});
   if (/\d\s*(['’′](?!['’′])|ft\b|foot|feet)/i.test(read)) {
-    return err('length/feet', `“${read}” is in feet.`, 'Write it in inches: 1 foot is 12 in.');
+    return err('length/feet', { read });
   }
   const plain = read
     .replace(SIGNS, (_, sign: string) => ` ${FRACTIONS[sign]}`)
@@ -77,17 +76,13 @@ export function parseLength(text: string, unit: Unit = 'mm'): Result<number> {
     : match
       ? [match[1], match[2], match[3], match[4], match[5]]
       : [];
-  if (whole === undefined) return err('length/unread', `“${read}” is not a length.`, ACCEPTED);
+  if (whole === undefined) return err('length/unread', { read, because: 'no-length' });
   const named = name === undefined ? unit : NAMES[name.trim().toLowerCase()];
-  if (!named) return err('length/unit', `“${name?.trim()}” is not a unit of length.`, ACCEPTED);
+  if (!named) return err('length/unit', { name: name?.trim() ?? '' });
   if (top !== undefined && /[.,]/.test(whole))
-    return err(
-      'length/unread',
-      `“${read}” has a decimal and a fraction.`,
-      'Write one of them: 1.5 in or 1 1/2 in.',
-    );
+    return err('length/unread', { read, because: 'two-fractions' });
   if (bottom !== undefined && Number(bottom) === 0) {
-    return err('length/unread', `“${read}” divides by zero.`, ACCEPTED);
+    return err('length/unread', { read, because: 'zero' });
   }
   const value = Number(whole.replace(',', '.')) + (top ? Number(top) / Number(bottom) : 0);
   return ok((sign === '-' ? -value : value) * MM[named]);

@@ -116,8 +116,8 @@ export function demoFromCommands(
   return calls.reduce(
     (job, call) => {
       const done = runCommand(job, call);
-      if (isProblem(done)) throw new Error(`${name}, ${call.name}: ${done.what}`);
-      return done.job;
+      if (isProblem(done)) throw new Error(`${name}, ${call.name}: ${done.code}`);
+      return done;
     },
     { ...createJob(beginning, { id, today: DEMO_DAY }), name },
   );

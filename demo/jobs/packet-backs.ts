@@ -76,7 +76,7 @@ export function packetBacks(): Promise<JobWithArt> {
           code: 'column-missing',
           where: { piece: 'piece-1', element: `words-${2 * at + 3}` },
         }),
-        what: `{${field}} on “Packet back” waits for a list.`,
+        values: { columns: [field], piece: 'Packet back', listed: false },
         note: 'The customer fills it in.',
       },
     })),

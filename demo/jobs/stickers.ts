@@ -31,7 +31,7 @@ export function pictureStickers(
       innerRadius: 1,
       join: 'offset',
     });
-    if (isProblem(built)) throw new Error(built.what);
+    if (isProblem(built)) throw new Error(built.code);
     return built;
   });
 }

@@ -154,11 +154,7 @@ function withFaults(
   if (!lost || whole.length === 0) return { cuts };
   return {
     cuts,
-    wrong: problem(
-      'cutter/lost',
-      `The connection to the cutter was lost after ${kept.length} of ${whole.length} lines.`,
-      'Leave the sheet as it lies, and cut the rest.',
-    ),
+    wrong: problem('cutter/lost', { lines: kept.length, of: whole.length }),
   };
 }
 

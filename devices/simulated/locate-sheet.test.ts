@@ -77,7 +77,7 @@ test('a sheet that lies the other way round, and another sheet with the same mar
   const pixels = new Uint32Array(turned.data.buffer);
   pixels.reverse();
   expect(await read(turned)).toMatchObject({
-    problem: { code: 'run/loaded', what: expect.stringMatching(/other way round/) as string },
+    problem: { code: 'run/loaded', values: { code: 'turned-round' } },
   });
   expect(other.compiled.sheets[0]?.marks).toEqual(marks());
   expect(await read(await paper(other))).toMatchObject({ problem: { code: 'run/other-sheet' } });
@@ -113,7 +113,7 @@ test('on a mat whose corners a hand has set, the places are those on the mat', a
 test('a picture of something else shows no marks, and what is no picture is said', async () => {
   const blank = blankImage(800, 1100, [240, 240, 240, 255]);
   expect(await read(blank)).toMatchObject({
-    problem: { code: 'run/loaded', what: expect.stringMatching(/^None of the 4 marks/) as string },
+    problem: { code: 'run/loaded', values: { code: 'marks-missing', values: { found: 0, of: 4 } } },
   });
   const bytes = new TextEncoder().encode('no picture');
   const picture = { bytes, name: 'notes.txt', frame: A4 };

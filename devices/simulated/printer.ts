@@ -1,4 +1,4 @@
-import { err, ok, seededRandom, type Platform, type Problem } from '../../core/base/index.ts';
+import { ok, type Platform, type Problem, problem, seededRandom } from '../../core/base/index.ts';
 import {
   compose,
   IDENTITY,
@@ -36,21 +36,9 @@ const USUAL: Habit = { spread: PRINTER_SPREAD, always: IDENTITY, dpi: 200 };
 const PAPER = [252, 251, 248, 255] as const;
 
 const STOPS: Readonly<Record<PrintStop, Problem>> = {
-  jam: {
-    code: 'printer/jam',
-    what: 'Paper is jammed in the printer.',
-    remedy: 'Take it out, load a new sheet, and print again what is missing.',
-  },
-  empty: {
-    code: 'printer/empty',
-    what: 'The tray is empty.',
-    remedy: 'Load the sheets, then print.',
-  },
-  media: {
-    code: 'printer/media',
-    what: 'The tray holds other paper than this job wants.',
-    remedy: 'Load the sheet that the job names, then print.',
-  },
+  jam: problem('printer/jam', {}),
+  empty: problem('printer/empty', {}),
+  media: problem('printer/media', {}),
 };
 
 /**
@@ -62,7 +50,7 @@ export function simulatedPrinter(platform: Platform, seed: number, habit: Habit 
   return {
     print({ pdf }) {
       const stop = faults.stop && STOPS[faults.stop];
-      if (stop) return Promise.resolve(err(stop.code, stop.what, stop.remedy));
+      if (stop) return Promise.resolve({ ok: false, problem: stop });
       return Promise.resolve(
         ok({
           notes: [],

@@ -1,5 +1,5 @@
 import { connect } from 'node:net';
-import { err, ok, type Result, type Task } from '../../core/base/index.ts';
+import { doing, err, ok, type Result, type Task } from '../../core/base/index.ts';
 
 const CONNECT = 10_000; // ms
 const SILENT = 120_000; // ms in which a cutter takes nothing more
@@ -13,7 +13,7 @@ const SLICE = 4096; // bytes
 export async function cutOverTcp(address: string, hpgl: string, task: Task): Promise<Result<void>> {
   const { hostname, port } = new URL(address);
   const bytes = Buffer.from(hpgl, 'latin1');
-  task.progress(0, 'Connecting to the cutter');
+  task.progress(0, doing('connecting', {}));
   const socket = connect({ host: hostname.replace(/^\[|\]$/g, ''), port: Number(port) });
   // What the cutter says is let go by, so that it never waits for us to listen.
   socket.resume();
@@ -32,7 +32,7 @@ export async function cutOverTcp(address: string, hpgl: string, task: Task): Pro
     await step((done) => socket.once('connect', done));
     socket.setTimeout(SILENT);
     for (; sent < bytes.length; sent += SLICE) {
-      task.progress(sent / bytes.length, 'Sending the cut lines');
+      task.progress(sent / bytes.length, doing('sending-cuts', {}));
       await task.yieldNow();
       const part = bytes.subarray(sent, sent + SLICE);
       await step((done) => socket.write(part, (error) => (error ? undefined : done())));
@@ -46,21 +46,13 @@ export async function cutOverTcp(address: string, hpgl: string, task: Task): Pro
     });
     if (broken) throw broken;
     socket.destroy();
-    task.progress(1, 'Cutting');
+    task.progress(1, doing('cutting', {}));
     return ok(undefined);
   } catch (error) {
     socket.destroy();
     if (error instanceof Error && error.name === 'Cancelled') throw error;
     return sent > 0
-      ? err(
-          'cutter/lost',
-          `The connection to the cutter was lost after ${Math.min(100, Math.round((100 * sent) / bytes.length))} % of the cut lines.`,
-          'See what was cut. Leave the sheet as it lies, and cut the rest again.',
-        )
-      : err(
-          'cutter/unreachable',
-          `The cutter at ${address} does not answer.`,
-          'See that it is on and in the same network, and that address and port are right.',
-        );
+      ? err('cutter/lost', { share: Math.min(1, sent / bytes.length) })
+      : err('cutter/unreachable', { address });
   }
 }

@@ -1,5 +1,15 @@
+import { type PrintNote } from '../../core/run/index.ts';
 import { request as httpRequest } from 'node:http';
-import { err, ok, ProblemError, problem, type Result, type Task } from '../../core/base/index.ts';
+import {
+  doing,
+  err,
+  ok,
+  type PrinterReason,
+  problem,
+  ProblemError,
+  type Result,
+  type Task,
+} from '../../core/base/index.ts';
 import {
   encodeIpp,
   firstValue,
@@ -13,7 +23,7 @@ import {
 } from './ipp-message.ts';
 import { OPERATION, STATUS } from './ipp-codes.ts';
 import { mediaName } from './media.ts';
-import { reasonsInWords } from './printer-words.ts';
+import { readReasons } from './printer-reasons.ts';
 
 /** How a file is to be printed. */
 export interface PrintSettings {
@@ -33,7 +43,7 @@ export interface PrintSettings {
 export interface PrinterTold {
   readonly name: string;
   readonly state: string;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly PrinterReason[];
   /** Sizes of paper by name, trays, kinds of paper. */
   readonly media: readonly string[];
   readonly trays: readonly string[];
@@ -60,7 +70,7 @@ export interface WirePrint {
 export interface PrintDone {
   readonly job: number;
   /** What is worth telling though it was printed. */
-  readonly notes: readonly string[];
+  readonly notes: readonly PrintNote[];
 }
 
 const TIMEOUT = 20_000; // ms without an answer
@@ -84,12 +94,12 @@ export async function askPrinter(address: string): Promise<Result<PrinterTold>> 
   if (!answer.ok) return answer;
   const told = (name: string): string[] => textsOf(answer.value, GROUP.printer, name);
   const first = (name: string): unknown => firstValue(answer.value, GROUP.printer, name);
-  if (answer.value.code >= STATUS.badRequest) return err(...refused(answer.value));
+  if (answer.value.code >= STATUS.badRequest) return refusal(answer.value);
   const margins = marginsOf(answer.value);
   return ok({
     name: String(first('printer-info') || first('printer-name') || address),
     state: PRINTER_STATES[Number(first('printer-state'))] ?? 'unknown',
-    reasons: reasonsInWords(told('printer-state-reasons')),
+    reasons: readReasons(told('printer-state-reasons')),
     media: told('media-supported'),
     trays: told('media-source-supported'),
     types: told('media-type-supported'),
@@ -154,27 +164,20 @@ export async function printOverIpp(
     'document-format': ipp.mime('application/pdf'),
   };
   const job = jobAttributes(settings);
-  task.progress(0, 'Asking the printer');
+  task.progress(0, doing('asking-printer', {}));
   const checked = await exchange(address, OPERATION.validateJob, operation, { job });
   if (!checked.ok) return checked;
   const unmet = unmetOf(checked.value);
   if (unmet.includes('media') || unmet.includes('media-col'))
-    return err(
-      'printer/media',
-      `The printer has no paper of ${settings.width} × ${settings.height} mm, and would print on another.`,
-      'Load the sheet, tell the printer its size, or choose another tray.',
-    );
-  if (checked.value.code >= STATUS.badRequest) return err(...refused(checked.value));
+    return err('printer/media', { width: settings.width, height: settings.height });
+  if (checked.value.code >= STATUS.badRequest) return refusal(checked.value);
   await task.yieldNow();
-  task.progress(0.1, 'Sending the sheets');
+  task.progress(0.1, doing('sending-sheets', {}));
   const sent = await exchange(address, OPERATION.printJob, operation, { job, document: pdf });
   if (!sent.ok) return sent;
   const id = firstValue(sent.value, GROUP.job, 'job-id');
-  if (sent.value.code >= STATUS.badRequest || typeof id !== 'number')
-    return err(...refused(sent.value));
-  const notes = unmet.includes('print-scaling')
-    ? ['The printer does not promise to print without scaling: measure the first sheet.']
-    : [];
+  if (sent.value.code >= STATUS.badRequest || typeof id !== 'number') return refusal(sent.value);
+  const notes = unmet.includes('print-scaling') ? (['may-scale'] as const) : [];
   try {
     return await followed(address, { id, notes, patience }, task);
   } catch (error) {
@@ -186,7 +189,7 @@ export async function printOverIpp(
 /** Follows a job to its end. */
 async function followed(
   address: string,
-  { id, notes, patience }: { id: number; notes: readonly string[]; patience: number },
+  { id, notes, patience }: { id: number; notes: readonly PrintNote[]; patience: number },
   task: Task,
 ): Promise<Result<PrintDone>> {
   const pause = async (): Promise<void> => {
@@ -206,19 +209,15 @@ async function followed(
     }
     missed = 0;
     const state = Number(firstValue(asked.value, GROUP.job, 'job-state') ?? 0);
-    const reasons = reasonsInWords(textsOf(asked.value, GROUP.job, 'job-state-reasons'));
+    const reasons = readReasons(textsOf(asked.value, GROUP.job, 'job-state-reasons'));
     if (state === JOB_STATE.completed) return ok({ job: id, notes });
     if (state === JOB_STATE.canceled || state === JOB_STATE.aborted)
-      return err(
-        'printer/stopped',
-        reasons[0] ?? 'The printer gave the job up.',
-        'See to the printer, then print what is missing.',
-      );
+      return err('printer/stopped', reasons[0] ? { reason: reasons[0] } : {});
     const printer = await exchange(address, OPERATION.getPrinterAttributes, {
       'requested-attributes': ipp.keyword('printer-state', 'printer-state-reasons'),
     });
     const waits = printer.ok
-      ? reasonsInWords(textsOf(printer.value, GROUP.printer, 'printer-state-reasons'))
+      ? readReasons(textsOf(printer.value, GROUP.printer, 'printer-state-reasons'))
       : [];
     const stopped =
       state === JOB_STATE.stopped ||
@@ -228,9 +227,12 @@ async function followed(
     waiting = waitsFor ? waiting + POLL : 0;
     if (waitsFor && waiting > patience) {
       await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
-      return err('printer/waits', waitsFor, 'See to the printer, then print again.');
+      return err('printer/waits', { reason: waitsFor });
     }
-    task.progress(0.5, waitsFor ? `The printer waits: ${waitsFor}` : 'Printing');
+    task.progress(
+      0.5,
+      waitsFor ? doing('waiting-for-printer', { reason: waitsFor }) : doing('printing', {}),
+    );
     await pause();
   }
 }
@@ -241,17 +243,13 @@ const unmetOf = ({ groups }: IppMessage): string[] =>
     .filter(({ tag }) => tag === GROUP.unsupported)
     .flatMap(({ attributes }) => [...attributes.keys()]);
 
-function refused(answer: IppMessage): [string, string, string] {
+function refusal(answer: IppMessage): Result<never> {
+  if (answer.code === STATUS.busy || answer.code === STATUS.notAccepting)
+    return err('printer/busy', {});
   const says = firstValue(answer, GROUP.operation, 'status-message');
-  const code = `0x${answer.code.toString(16).padStart(4, '0')}`;
-  const busy = answer.code === STATUS.busy || answer.code === STATUS.notAccepting;
-  return [
-    busy ? 'printer/busy' : 'printer/refused',
-    busy
-      ? 'The printer takes no jobs now.'
-      : `The printer refused the job${typeof says === 'string' && says ? `: ${says.slice(0, 200).replace(/[.\s]+$/, '')}` : ` (${code})`}.`,
-    busy ? 'Wait until it is ready, then print again.' : 'Check its paper and settings.',
-  ];
+  return typeof says === 'string' && says
+    ? err('printer/refused', { says: says.slice(0, 200).replace(/[.\s]+$/, '') })
+    : err('printer/refused', { status: `0x${answer.code.toString(16).padStart(4, '0')}` });
 }
 
 let requests = 0;
@@ -292,11 +290,7 @@ async function exchange(
     return answered.ok ? ok(answered.value.message) : answered;
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
-    return err(
-      UNREACHABLE,
-      `The printer at ${address} does not answer.`,
-      'See that it is on and in the same network, and that the address is right.',
-    );
+    return err(UNREACHABLE, { address });
   }
 }
 
@@ -315,11 +309,7 @@ function post(target: URL, parts: readonly Uint8Array[]): Promise<Uint8Array> {
           answer.resume();
           return failed(
             new ProblemError(
-              problem(
-                'printer/not-ipp',
-                `What answers at ${target.host} is no printer (HTTP ${answer.statusCode}).`,
-                'Check the path of the address: often it is /ipp/print.',
-              ),
+              problem('printer/not-ipp', { host: target.host, status: answer.statusCode ?? 0 }),
             ),
           );
         }

@@ -1,4 +1,4 @@
-import { err, ok, type Result } from '../../core/base/index.ts';
+import { err, ok, type ProblemValues, type Result } from '../../core/base/index.ts';
 
 // Messages of the Internet Printing Protocol (RFC 8010): strict, since they come from strangers.
 
@@ -132,7 +132,15 @@ export function encodeIpp({ version, code, request, groups }: IppMessage): Uint8
   return Uint8Array.from(bytes);
 }
 
-class Malformed extends Error {}
+type Fault = ProblemValues['ipp/malformed']['fault'];
+
+class Malformed extends Error {
+  readonly fault: Fault;
+  constructor(fault: Fault) {
+    super(fault);
+    this.fault = fault;
+  }
+}
 
 /** Reads a message; what follows it is the document. A malformed message is refused. */
 export function parseIpp(bytes: Uint8Array): Result<{ message: IppMessage; document: Uint8Array }> {
@@ -143,18 +151,14 @@ export function parseIpp(bytes: Uint8Array): Result<{ message: IppMessage; docum
     const request = reader.long();
     const groups: IppGroup[] = [];
     for (let tag = reader.byte(); tag !== GROUP.end; tag = reader.byte()) {
-      if (tag > 0x0f) throw new Malformed('a value outside of a group');
-      if (groups.length >= MOST_GROUPS) throw new Malformed('it has too many groups');
+      if (tag > 0x0f) throw new Malformed('value-outside-group');
+      if (groups.length >= MOST_GROUPS) throw new Malformed('too-many-groups');
       groups.push({ tag, attributes: reader.attributes() });
     }
     return ok({ message: { version, code, request, groups }, document: reader.rest() });
   } catch (error) {
     if (!(error instanceof Malformed)) throw error;
-    return err(
-      'ipp/malformed',
-      `The message is not of the Internet Printing Protocol: ${error.message}.`,
-      'Check the address: it has to be that of a printer.',
-    );
+    return err('ipp/malformed', { fault: error.fault });
   }
 }
 
@@ -171,8 +175,8 @@ class Reader {
 
   private take(count: number): number {
     const from = this.at;
-    if (from + count > this.bytes.length) throw new Malformed('it ends too soon');
-    if (from + count > MOST_HEAD) throw new Malformed('it is too long');
+    if (from + count > this.bytes.length) throw new Malformed('ends-too-soon');
+    if (from + count > MOST_HEAD) throw new Malformed('too-long');
     this.at += count;
     return from;
   }
@@ -195,7 +199,7 @@ class Reader {
 
   private block(): Uint8Array {
     const length = this.short();
-    if (length > LONGEST) throw new Malformed('a value is too long');
+    if (length > LONGEST) throw new Malformed('value-too-long');
     const from = this.take(length);
     return this.bytes.subarray(from, from + length);
   }
@@ -211,9 +215,9 @@ class Reader {
     while ((this.bytes[this.at] ?? 0) > 0x0f) {
       const tag = this.byte();
       const name = this.text();
-      if (++this.seen > MOST_ATTRIBUTES) throw new Malformed('it has too many attributes');
-      if (!name && !last) throw new Malformed('a value has no name');
-      if (name && found.has(name)) throw new Malformed(`“${name.slice(0, 40)}” stands twice`);
+      if (++this.seen > MOST_ATTRIBUTES) throw new Malformed('too-many-attributes');
+      if (!name && !last) throw new Malformed('nameless-value');
+      if (name && found.has(name)) throw new Malformed('twice-the-same');
       last = name || last;
       this.add(found, last, tag, this.value(tag, 0));
     }
@@ -234,7 +238,7 @@ class Reader {
     const block = this.block();
     const view = new DataView(block.buffer, block.byteOffset, block.byteLength);
     const sized = (size: number): void => {
-      if (block.length !== size) throw new Malformed('a value has the wrong length');
+      if (block.length !== size) throw new Malformed('value-length');
     };
     switch (tag) {
       case TAG.integer:
@@ -255,26 +259,26 @@ class Reader {
         return block.slice();
       case TAG.endCollection:
       case TAG.member:
-        throw new Malformed('a collection is torn');
+        throw new Malformed('torn-collection');
       default:
         return new TextDecoder().decode(block);
     }
   }
 
   private collection(depth: number): IppAttributes {
-    if (depth > DEEPEST) throw new Malformed('collections lie too deep in each other');
+    if (depth > DEEPEST) throw new Malformed('too-deep');
     const members = new Map<string, IppAttribute>();
     let member = '';
     for (;;) {
       const tag = this.byte();
       this.block();
-      if (++this.seen > MOST_ATTRIBUTES) throw new Malformed('it has too many attributes');
+      if (++this.seen > MOST_ATTRIBUTES) throw new Malformed('too-many-attributes');
       if (tag === TAG.endCollection) {
         this.block();
         return members;
       }
       if (tag === TAG.member) member = this.text();
-      else if (!member) throw new Malformed('a member has no name');
+      else if (!member) throw new Malformed('nameless-member');
       else this.add(members, member, tag, this.value(tag, depth));
     }
   }

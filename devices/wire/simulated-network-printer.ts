@@ -113,7 +113,7 @@ export class SimulatedNetworkPrinter {
     const bytes = await bodyOf(request);
     if (!bytes) return plain(413, 'This is too much.\n');
     const read = parseIpp(bytes);
-    if (!read.ok) return plain(400, `${read.problem.what}\n`);
+    if (!read.ok) return plain(400, `${read.problem.code}\n`);
     const { message, document } = read.value;
     const { code, groups = [] } = this.perform(message, document);
     const attributes = new Map<string, IppAttribute>([

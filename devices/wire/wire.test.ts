@@ -1,3 +1,4 @@
+import { doingText, problemText } from '../../messages/index.ts';
 import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
@@ -77,7 +78,7 @@ test.each([
 ] as const)('for a %s “%s” is refused with an example', (kind, typed) => {
   const read = parseAddress(kind, typed);
   expect(read).toMatchObject({ ok: false, problem: { code: 'device/address' } });
-  if (!read.ok) expect(read.problem.remedy).toMatch(/(ipp|tcp):\/\/192/);
+  if (!read.ok) expect(problemText(read.problem).remedy).toMatch(/(ipp|tcp):\/\/192/);
 });
 
 test('another client of the protocol finds the simulated printer in order, and prints to it', async () => {
@@ -139,8 +140,9 @@ test('a job asks for its paper and never for scaling; a stop is told in plain wo
   printer.stop = 'media-jam-error';
   const said: string[] = [];
   const { task } = watchedTask((_, doing) => {
-    if (!said.includes(doing)) said.push(doing);
-    if (doing.includes('jammed')) printer.stop = undefined;
+    const text = doingText(doing);
+    if (!said.includes(text)) said.push(text);
+    if (text.includes('jammed')) printer.stop = undefined;
   });
   expect(await printOverIpp(printer.address, order({ width: 90, height: 120 }), task)).toEqual({
     ok: true,
@@ -151,7 +153,7 @@ test('a job asks for its paper and never for scaling; a stop is told in plain wo
 
   printer.stop = 'media-empty-error';
   expect(await printOverIpp(printer.address, order({}, 400), unwatched)).toMatchObject({
-    problem: { code: 'printer/waits', what: 'The tray is empty.' },
+    problem: { code: 'printer/waits', values: { reason: { code: 'media-empty' } } },
   });
   expect(printer.done[0]?.state).toBe(7);
 }, 30_000);
@@ -160,7 +162,7 @@ test('a printer that says that toner runs low, and prints on, is not waited for'
   const printer = await simulatedPrinter(200);
   printer.remark = 'toner-low-report';
   const said: string[] = [];
-  const { task } = watchedTask((_, doing) => said.push(doing));
+  const { task } = watchedTask((_, doing) => said.push(doingText(doing)));
   expect(await printOverIpp(printer.address, order({}, 100), task)).toMatchObject({ ok: true });
   expect(said).toContain('Printing');
   expect(said.filter((doing) => doing.includes('waits'))).toEqual([]);
@@ -213,7 +215,7 @@ test('a look that is not answered is taken again, as the printer has the job; si
 test('a cancel on the way cancels the job at the printer', async () => {
   const printer = await simulatedPrinter();
   printer.stop = 'media-needed';
-  const { task, cancel } = watchedTask((_, doing) => doing.includes('waits') && cancel());
+  const { task, cancel } = watchedTask((_, { code }) => code === 'waiting-for-printer' && cancel());
   await expect(printOverIpp(printer.address, order(), task)).rejects.toThrow('Cancelled');
   expect(printer.done[0]).toMatchObject({ state: 7, pages: [] });
 }, 30_000);

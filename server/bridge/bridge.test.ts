@@ -146,7 +146,7 @@ test('a confirmed printer and cutter are sent what the page gives, and how far i
     .trim()
     .split('\n')
     .map((line) => JSON.parse(line) as unknown);
-  expect(lines[0]).toMatchObject({ doing: 'Asking the printer' });
+  expect(lines[0]).toMatchObject({ doing: { code: 'asking-printer' } });
   expect(lines[lines.length - 1]).toMatchObject({ ok: true, value: { job: 1 } });
   await confirm('cutter', cutter.address);
   const cut = await send({

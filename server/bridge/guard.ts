@@ -1,3 +1,4 @@
+import { problem } from '../../core/base/index.ts';
 import { randomBytes, timingSafeEqual } from 'node:crypto';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 
@@ -30,10 +31,6 @@ export class Guard {
 
   /** Answers a request that may not pass. */
   refuse(reply: FastifyReply): FastifyReply {
-    return reply.code(403).send({
-      code: 'bridge/foreign',
-      what: 'Only a page of this workshop may use its devices.',
-      remedy: 'Open the workshop at its own address, and reload it.',
-    });
+    return reply.code(403).send(problem('bridge/foreign', {}));
   }
 }

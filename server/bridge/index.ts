@@ -20,11 +20,9 @@ const MOST_CUT = 16e6;
 const PATIENCE = 10 * 60_000; // ms that a page waits for paper: who stands before it can also stop
 const PORTS = { printer: 4631, cutter: 4632 };
 
-const NOT_UNDERSTOOD = problem(
-  'bridge/refused',
-  'The request is not understood.',
-  'Reload the workshop, and try again.',
-);
+const NOT_UNDERSTOOD = problem('bridge/refused', {});
+
+const TOO_LARGE = problem('bridge/too-large', {});
 
 /** What is said of a route: whether a page of our own may ask it before it has the token. */
 interface RouteConfig {
@@ -77,17 +75,12 @@ export async function bridge(
   });
   server.setErrorHandler((error: { statusCode?: number }, _, reply) => {
     const status = error.statusCode ?? 500;
-    const what = status === 413 ? 'This is too large for a device.' : NOT_UNDERSTOOD.what;
-    return reply.code(status).send({ ...NOT_UNDERSTOOD, what });
+    return reply.code(status).send(status === 413 ? TOO_LARGE : NOT_UNDERSTOOD);
   });
 
   const isKnown = (kind: string, address: string): boolean => confirmed.has(`${kind} ${address}`);
   const unknown = (reply: FastifyReply): FastifyReply =>
-    reply.code(403).send({
-      code: 'bridge/not-confirmed',
-      what: 'This address was not confirmed.',
-      remedy: 'Confirm the device in the Stock room.',
-    });
+    reply.code(403).send(problem('bridge/not-confirmed', {}));
   const unread = (reply: FastifyReply): FastifyReply => reply.code(400).send(NOT_UNDERSTOOD);
 
   /** Answers with lines of JSON: how far it is, then what came of it. A page that goes away stops it. */
@@ -96,12 +89,7 @@ export async function bridge(
     reply: FastifyReply,
     run: (task: Task) => Promise<Result<T>>,
   ): Promise<FastifyReply> {
-    if (atOnce >= MOST_AT_ONCE)
-      return reply.code(429).send({
-        code: 'bridge/busy',
-        what: 'Too much is sent at once.',
-        remedy: 'Wait for the first devices to end.',
-      });
+    if (atOnce >= MOST_AT_ONCE) return reply.code(429).send(problem('bridge/busy', {}));
     atOnce++;
     const out = reply.hijack().raw;
     out.writeHead(200, { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' });
@@ -114,7 +102,7 @@ export async function bridge(
     } catch (error) {
       if (!(error instanceof Cancelled)) {
         console.error(error);
-        say(err('bridge/failed', 'The bridge failed.', 'Try again.'));
+        say(err('bridge/failed', {}));
       }
     } finally {
       atOnce--;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemLine } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import { SMALLEST_MODULE, tryEncode, type Symbology } from '../../../core/code/index.ts';
 import { findCodeLayout, type Code } from '../../../core/piece/index.ts';
@@ -63,7 +64,7 @@ function recolor(key: string, color: string | null): void {
       spellcheck="false"
       @input="desk.change({ text: ($event.target as HTMLTextAreaElement).value }, 'code')"
     />
-    <p v-if="trouble" class="trouble" role="status">{{ trouble.what }} {{ trouble.remedy }}</p>
+    <p v-if="trouble" class="trouble" role="status">{{ problemLine(trouble) }}</p>
     <FactRow v-if="layout" :label="words.module">
       <span :class="{ trouble: layout.module < SMALLEST_MODULE[code.symbology] }">{{
         words.moduleFact(layout.module.toFixed(2), String(SMALLEST_MODULE[code.symbology]))

@@ -57,10 +57,10 @@ const good = computed(() => found.value && found.value.ratio >= found.value.want
 const ways = shallowRef<readonly ShownWay[]>([]);
 watch(found, (measured) => {
   const { committed } = props.desk.store;
-  ways.value = (measured?.ways ?? []).flatMap(({ kind, call, ratio }) => {
+  ways.value = (measured?.ways ?? []).flatMap(({ code, call, ratio }) => {
     const job = committed && tryCommand(committed, call);
     const note = say.ratio(ratio.toFixed(1));
-    return job ? [{ key: kind, call, job, name: say.ways[kind], note }] : [];
+    return job ? [{ key: code, call, job, name: say.ways[code], note }] : [];
   });
 });
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { findingText, fixText } from '../../../messages/index.ts';
+import { computed, ref } from 'vue';
 import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import StateMark from '../../ui/StateMark.vue';
@@ -12,12 +13,13 @@ const props = defineProps<{ finding: Finding; show?: boolean }>();
 defineEmits<{ show: [finding: Finding] }>();
 const steps = useShownSteps();
 const store = useJobStore();
+const says = computed(() => findingText(props.finding));
 const accepting = ref(false);
 const note = ref('');
 
 function accept(): void {
   const { finding } = props;
-  const args = { key: findingKey(finding), what: finding.what, note: note.value };
+  const args = { key: findingKey(finding), values: finding.values, note: note.value };
   if (store.act({ name: 'accept-finding', args })) accepting.value = false;
 }
 
@@ -31,8 +33,8 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
     :tone="TONES[finding.severity]"
     :data-finding="finding.code"
   >
-    <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ finding.what }}</p>
-    <p class="why">{{ finding.why }}</p>
+    <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ says.what }}</p>
+    <p class="why">{{ says.why }}</p>
     <div class="actions">
       <button
         v-if="finding.fix"
@@ -41,7 +43,7 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
         v-on="steps.pointed(finding.fix.call)"
         @click="steps.act(finding.fix.call)"
       >
-        {{ finding.fix.label }}
+        {{ fixText(finding.fix) }}
       </button>
       <button v-if="show" class="link" type="button" @click="$emit('show', finding)">
         {{ texts.proof.showMe }}

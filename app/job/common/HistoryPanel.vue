@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { leftOutTexts } from '../../../messages/index.ts';
 import { computed, onMounted, shallowRef } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
 import PieceThumbnail from '../../session/PieceThumbnail.vue';
@@ -85,7 +86,7 @@ const firstPiece = (job: Job): string => job.pieces[0]?.id ?? '';
         <button class="link" type="button" @click="compared = version">{{ words.compare }}</button>
         <button class="link" type="button" @click="back(version)">{{ words.back }}</button>
         <template v-if="version.leftOut.length">
-          <span class="quiet">{{ words.leftOut(version.leftOut) }}</span>
+          <span class="quiet">{{ words.leftOut(leftOutTexts(version.leftOut)) }}</span>
           <button class="link" type="button" @click="saveAsIs(version)">
             {{ texts.shelf.saveAsIs }}
           </button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingText } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -46,7 +47,7 @@ function reopen(finding: Finding): void {
   </template>
   <CardPanel v-if="accepted.length" :title="say.accepted" :aside="String(accepted.length)">
     <div v-for="finding in accepted" :key="findingKey(finding)" class="taken">
-      <p>{{ finding.what }}</p>
+      <p>{{ findingText(finding).what }}</p>
       <p v-if="finding.accepted" class="quiet">{{ finding.accepted }}</p>
       <button class="link" type="button" @click="reopen(finding)">{{ say.reopen }}</button>
     </div>

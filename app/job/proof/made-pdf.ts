@@ -1,3 +1,4 @@
+import { doingText } from '../../../messages/index.ts';
 import { onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { Job } from '../../../core/job/index.ts';
@@ -22,9 +23,9 @@ export function useMadePdf(job: () => Job | undefined, page: () => number) {
     const mine = ++asked;
     ongoing?.cancel();
     doing.value = texts.proof.writing;
-    ongoing = calls.call('exportFiles', { job: value, formats: ['pdf'] }, (part, text) => {
+    ongoing = calls.call('exportFiles', { job: value, formats: ['pdf'] }, (part, at) => {
       share.value = part;
-      doing.value = text;
+      doing.value = doingText(at);
     });
     try {
       const [file] = await ongoing.answer;

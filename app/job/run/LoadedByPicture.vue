@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemText } from '../../../messages/index.ts';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
 import type { SheetCorners } from '../../../core/register/index.ts';
@@ -124,7 +125,7 @@ onBeforeUnmount(cancel);
     </template>
     <template v-else-if="seen && why">
       <p role="alert">
-        <strong>{{ why.what }}</strong> {{ why.remedy }}
+        <strong>{{ problemText(why).what }}</strong> {{ problemText(why).remedy }}
       </p>
       <PhotoCorners
         class="corners"

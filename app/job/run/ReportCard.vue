@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemLine } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
 import type { RunReport } from '../../../core/run/index.ts';
@@ -45,7 +46,7 @@ const tone = computed(() =>
 
 <template>
   <CardPanel v-if="done" :title="title" :tone="tone" data-report>
-    <p v-if="done.stopped">{{ done.stopped }}</p>
+    <p v-if="done.stopped">{{ problemLine(done.stopped) }}</p>
     <template v-else>
       <FactRow :label="texts.run.labels"
         ><strong>{{ done.copies.length }}</strong></FactRow

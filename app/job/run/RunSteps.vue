@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Doing } from '../../../core/base/index.ts';
+import { doingText } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import DoingBar from '../../ui/DoingBar.vue';
 import { useJobStore } from '../../session/job-store.ts';
@@ -6,7 +8,7 @@ import StepPicture from './StepPicture.vue';
 import { texts } from '../../texts/index.ts';
 
 /** What to load and which way round, step by step; the step under way is lit. */
-const props = defineProps<{ running: boolean; doing: string; share: number }>();
+const props = defineProps<{ running: boolean; doing: Doing | undefined; share: number }>();
 const store = useJobStore();
 const marks = computed(() => store.job?.plan.marks.on ?? false);
 const sheets = computed(() => store.layout?.sheets.length ?? 0);
@@ -20,24 +22,26 @@ const steps = computed(() => [
     key: 'print' as const,
     title: texts.run.print,
     text: texts.run.printHint,
-    match: 'Printing',
+    doing: 'printing-sheet' as const,
   },
   {
     key: 'lay' as const,
     title: marks.value ? texts.run.lay : texts.run.layBare,
     text: marks.value ? texts.run.layHint : texts.run.layBareHint,
-    match: 'Looking',
+    doing: 'finding-marks' as const,
   },
   {
     key: 'cut' as const,
     title: store.job?.plan.cut === 'through' ? texts.run.through : texts.run.kiss,
     text: marks.value ? texts.run.cutHint : texts.run.cutBareHint,
-    match: 'Cutting',
+    doing: 'cutting-sheet' as const,
   },
   { key: 'peel' as const, title: texts.run.peel, text: texts.run.peelHint },
 ]);
 const at = computed(() =>
-  props.running ? steps.value.findIndex(({ match }) => match && props.doing.startsWith(match)) : -1,
+  props.running
+    ? steps.value.findIndex((step) => 'doing' in step && step.doing === props.doing?.code)
+    : -1,
 );
 </script>
 
@@ -57,7 +61,7 @@ const at = computed(() =>
       </li>
     </ol>
     <div v-if="running" class="doing">
-      <DoingBar :doing="doing" :share="share" :label="texts.run.progress" />
+      <DoingBar v-if="doing" :doing="doingText(doing)" :share="share" :label="texts.run.progress" />
     </div>
   </div>
 </template>

@@ -46,7 +46,7 @@ async function tryMarks(number: Count): Promise<void> {
   others.value = undefined;
   const changed = runCommand(props.job, withMarks.value);
   if (number !== marksNow && !isProblem(changed))
-    others.value = await rehearse(changed.job, props.sheet);
+    others.value = await rehearse(changed, props.sheet);
 }
 
 const steps = computed((): CommandCall[] => {

@@ -1,5 +1,6 @@
+import { doingText } from '../../../messages/index.ts';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { Cancelled, type Result } from '../../../core/base/index.ts';
+import { Cancelled, type Doing, type Result } from '../../../core/base/index.ts';
 import { asPrinted, compileJob, printKeys, type Job } from '../../../core/job/index.ts';
 import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
@@ -188,9 +189,9 @@ export function useRealRun(active: () => boolean) {
     return true;
   }
 
-  function tell(part: number, text: string): void {
+  function tell(part: number, at: Doing): void {
     share.value = 0.5 + part / 2;
-    doing.value = text;
+    doing.value = doingText(at);
   }
 
   /** Waits for a device; tells what kept it from its work. */

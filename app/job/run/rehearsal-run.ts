@@ -1,3 +1,4 @@
+import { type Doing } from '../../../core/base/index.ts';
 import { ref, shallowRef } from 'vue';
 import type { CallArgs } from '../../../core/calls.ts';
 import type { Point } from '../../../core/geometry/index.ts';
@@ -18,7 +19,7 @@ export function useRehearsal(rehearsed: () => void) {
   const report = shallowRef<RunReport>();
   const { busy: running, answerOf, cancel } = useOneCall();
   const share = ref(0);
-  const doing = ref('');
+  const doing = shallowRef<Doing>();
   /** The sheet that is looked at, from 0. */
   const sheet = ref(0);
   const faults = ref<SimulatedFaults>({});
@@ -33,9 +34,9 @@ export function useRehearsal(rehearsed: () => void) {
     marksByHand.value = false;
     share.value = 0;
     const done = await answerOf(
-      calls.call('run', { job, seed, accept: [], ...order }, (part, text) => {
+      calls.call('run', { job, seed, accept: [], ...order }, (part, at) => {
         share.value = part;
-        doing.value = text;
+        doing.value = at;
       }),
     );
     if (done?.ok) return done.value;

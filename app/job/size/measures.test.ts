@@ -12,7 +12,7 @@ import { FRAME, thingPicture, type ThingPicture } from '../../ui/thing-pictures/
 
 const pictureOf = (thing: MeasuredThing, turned = false): ThingPicture => {
   const flat = trySize(thing);
-  if (!flat.ok) throw new Error(flat.problem.what);
+  if (!flat.ok) throw new Error(flat.problem.code);
   return thingPicture(thing, flat.value, turned);
 };
 

@@ -59,7 +59,7 @@ function perSheetOf(job: Job, stock: Stock): number {
     return fits ? spotCount(stock.spots) : 0;
   }
   const tried = runCommand(job, { name: 'choose-stock', args: { stock } });
-  return isProblem(tried) ? 0 : copiesPerSheet(tried.job);
+  return isProblem(tried) ? 0 : copiesPerSheet(tried);
 }
 
 /** The die-cut layouts that come nearest to a job's label, discs in carriers among them. */

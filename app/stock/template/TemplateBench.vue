@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { problemLine } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
@@ -108,7 +109,7 @@ function drop(event: DragEvent): void {
       {{ words.read.looking }}
       <button class="link" type="button" @click="editor.cancel">{{ texts.cancel }}</button>
     </p>
-    <p v-else-if="wrong" class="say wrong" role="alert">{{ wrong.what }} {{ wrong.remedy }}</p>
+    <p v-else-if="wrong" class="say wrong" role="alert">{{ problemLine(wrong) }}</p>
     <p v-else class="say quiet">
       {{
         settingCorners

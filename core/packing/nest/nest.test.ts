@@ -163,7 +163,7 @@ test('a packing request with free outlines is answered about their own origins',
     },
     { rounds: 20, seed: 2 },
   );
-  if (!packed.ok) throw new Error(packed.problem.what);
+  if (!packed.ok) throw new Error(packed.problem.code);
   expect(packed.value).toMatchObject({ placed: { a: 3, b: 1 }, left: {}, method: 'nest' });
   const at = packed.value.sheets[0]?.placements.find(({ id }) => id === 'b');
   expect(at?.x).toBeGreaterThan(28 - 0.01);

@@ -1,4 +1,4 @@
-import { unwatched, type Task } from '../../base/index.ts';
+import { doing, type Task, unwatched } from '../../base/index.ts';
 import { CircleSheet } from './circles.ts';
 import { NestedSheet } from './nested-sheet.ts';
 import type { Nested, NestPlace, NestWish, SheetSearch } from './sheet-search.ts';
@@ -51,7 +51,7 @@ export async function nestSheets(
     else await sheet.first({ ...watch, over: () => false }, told);
     told();
     for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
-      task.progress(round / effort.rounds, 'nesting');
+      task.progress(round / effort.rounds, doing('nesting', {}));
       if (round % ROUNDS_A_BREATH === 0) await task.yieldNow();
       if (await sheet.attempt(watch)) told();
     }

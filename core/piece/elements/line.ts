@@ -1,3 +1,4 @@
+import { type ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { boxOfRings, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
@@ -20,7 +21,7 @@ export const lineSchema = z.object({
     .array(outlineNodeSchema)
     .min(2)
     .max(2000)
-    .refine((nodes) => !isTangled([nodes]), 'this line crosses itself too often'),
+    .refine((nodes) => !isTangled([nodes]), 'crossing-line' satisfies ValueRule),
   closed: z.boolean(),
   line: strokeSchema.nullable(),
   /** What fills it when it is closed. */

@@ -35,14 +35,12 @@ export const bleedMissing: FindingKind = {
           code: 'bleed-missing',
           severity: 'warning',
           where: { piece: id },
-          what: short
-            ? `“${name}” is printed up to its edge with ${bleed} mm of bleed.`
-            : `A picture of “${name}” ends at its edge and does not reach over the bleed.`,
-          why: 'Where the cut is off by a little, a white line of paper shows.',
+          values: { piece: name, ...(short ? { bleed } : {}) },
           ...(short
             ? {
                 fix: {
-                  label: `Bleed of ${USUAL} mm`,
+                  code: 'bleed-of',
+                  values: { bleed: USUAL },
                   call: {
                     name: 'change-piece',
                     args: { piece: id, changes: { bleed: USUAL } },

@@ -15,7 +15,9 @@ import { copyOf, type Job } from '../../job/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { copyParts, type CopyId } from '../../sheet/index.ts';
 import type { Finding, FindingKind, ProofContext, Where } from '../finding.ts';
-import { rowName, some } from '../row-names.ts';
+import type { CodeProblem, RowLabel } from '../finding-values.ts';
+import { rounded, rowLabel, some } from '../row-names.ts';
+import { isSame } from '../../base/index.ts';
 
 interface PlacedCode extends PlacedElement {
   readonly element: Code;
@@ -32,26 +34,26 @@ const allCodes = ({ compiled }: ProofContext): PlacedCode[] =>
 
 /** A code as it is on one copy, with how people know that copy; nothing where all copies say the same. */
 interface SaidCode extends PlacedCode {
-  readonly of: string;
+  readonly of?: RowLabel;
 }
 
 /** A code with each that is printed of it: one where all copies say the same. */
 function saidCodes(found: PlacedCode, { compiled }: ProofContext): SaidCode[] {
-  if (!found.piece.numbered || !hasPlaceholders(found.element.text)) return [{ ...found, of: '' }];
+  if (!found.piece.numbered || !hasPlaceholders(found.element.text)) return [found];
   const copies = compiled.sheets.flatMap((sheet) => sheet.copies);
   return copies.flatMap(({ piece, placement: { copy } }): SaidCode[] =>
     piece.piece.id === found.piece.piece.id
       ? codesOf(piece)
           .filter(({ element }) => element.id === found.element.id)
-          .map((one) => ({ ...one, of: copyName(compiled.job, copy) }))
+          .map((one) => ({ ...one, of: copyLabel(compiled.job, copy) }))
       : [],
   );
 }
 
 /** A copy as people know it: by its row, or by its number. */
-function copyName(job: Job, copy: CopyId): string {
+function copyLabel(job: Job, copy: CopyId): RowLabel {
   const row = copyOf(job, copy)?.row;
-  return job.list && row ? rowName(job.list, row) : `no. ${copyParts(copy).which}`;
+  return job.list && row ? rowLabel(job.list, row) : { copy: copyParts(copy).which };
 }
 
 const place = ({ piece, element }: PlacedCode, box: Where['box']): Where => ({
@@ -72,20 +74,25 @@ export const codeUnread: FindingKind = {
       const [first] = wrong;
       if (!first) return [];
       const { piece, element } = found;
-      const rows = [...new Set(wrong.map(({ of }) => of).filter(Boolean))];
-      const who = rows.length === 1 ? `${rows[0]}: ` : `${rows.length} codes, of ${some(rows)}: `;
+      const rows = wrong.flatMap(({ of }) => of ?? []);
+      const unlike = rows.filter((one, at) => rows.findIndex((two) => isSame(one, two)) === at);
+      const { code, values } = first.problem;
       const right = first.said.replace(/[\s-]/g, '').slice(0, -1);
       return [
         {
           code: 'code-unread',
           severity: 'blocker',
           where: place(found, seenBox(found)),
-          what: (rows.length ? who : '') + first.problem.what,
-          why: first.problem.remedy,
+          values: {
+            ...some(unlike),
+            codes: unlike.length,
+            problem: { code, values } as CodeProblem,
+          },
           ...(first.problem.code === 'code/check-digit' && rows.length === 0
             ? {
                 fix: {
-                  label: 'Set the right check digit',
+                  code: 'check-digit',
+                  values: {},
                   call: {
                     name: 'change-elements',
                     args: {
@@ -126,10 +133,10 @@ export const codeTooSmall: FindingKind = {
           code: 'code-too-small',
           severity: 'warning',
           where: place(found, seenBox(found)),
-          what: `The smallest bar of “${named(element)}” is ${module.toFixed(2)} mm; ${least} mm can be read.`,
-          why: 'Ink spreads, and finer bars run together.',
+          values: { title: named(element), module: rounded(module, 2), least },
           fix: {
-            label: `Make it ${width.toFixed(0)} mm wide`,
+            code: 'width-of',
+            values: { width: Math.round(width) },
             call: {
               name: 'change-elements',
               args: {
@@ -164,10 +171,7 @@ export const codeCrowded: FindingKind = {
           code: 'code-crowded',
           severity: 'warning',
           where: place(found, box),
-          what: cut
-            ? `“${named(found.element)}” reaches over the edge with its clear zone.`
-            : `“${by}” stands in the clear zone of “${named(found.element)}”.`,
-          why: 'A scanner finds a code by the clear zone around it.',
+          values: { title: named(found.element), ...(cut ? {} : { by }) },
         },
       ];
     }),
@@ -192,10 +196,10 @@ export const codePale: FindingKind = {
           code: 'code-pale',
           severity: 'warning',
           where: place(found, seenBox(found)),
-          what: `“${named(element)}” is not dark enough on what lies behind it.`,
-          why: 'Scanners look for dark bars on a light ground.',
+          values: { title: named(element) },
           fix: {
-            label: 'Print it black on white',
+            code: 'black-on-white',
+            values: {},
             call: {
               name: 'change-elements',
               args: {

@@ -1,3 +1,5 @@
+import type { FindingName } from '../finding-values.ts';
+import { rounded } from '../row-names.ts';
 import { boxesMeet, boxWithin, corners, distanceBetween, grown } from '../../geometry/index.ts';
 import type { CompiledPiece } from '../../piece/index.ts';
 import { printable } from '../../stock/index.ts';
@@ -11,11 +13,14 @@ import {
 import { findBleedInk } from '../bleed-ink.ts';
 import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
 
-type Tell = (
-  copies: readonly SheetCopy[],
-  count: string,
-  sheet: CompiledSheet,
-) => Omit<Finding, 'where' | 'fix'>;
+/** Copies of one sheet that something is the matter with, and what is said of them. */
+interface Told {
+  readonly copies: readonly SheetCopy[];
+  readonly sheet: CompiledSheet;
+  readonly values: { copies: number; piece: string; sheet?: number };
+}
+
+type Tell = (told: Told) => FindingName & Pick<Finding, 'severity'>;
 
 type FixOf = (copies: readonly SheetCopy[], sheet: CompiledSheet, at: number) => Fix | undefined;
 
@@ -42,16 +47,18 @@ function toldPerSheet(
     const [first] = copies;
     if (!first) return [];
     const fix = fixOf?.(copies, sheet, index);
-    const count =
-      copies.length === 1 ? `A copy of “${first.piece.piece.name}”` : `${copies.length} copies`;
-    const on = compiled.sheets.length > 1 ? `${count} on sheet ${index + 1}` : count;
+    const values = {
+      copies: copies.length,
+      piece: first.piece.piece.name,
+      ...(compiled.sheets.length > 1 ? { sheet: index + 1 } : {}),
+    };
     const where = {
       sheet: index,
       copy: first.placement.copy,
       piece: first.placement.piece,
       box: first.box,
     };
-    return [{ ...tell(copies, on, sheet), where, ...(fix ? { fix } : {}) }];
+    return [{ ...tell({ copies, sheet, values }), where, ...(fix ? { fix } : {}) }];
   });
 }
 
@@ -61,7 +68,8 @@ function putBack(copies: readonly SheetCopy[]): Fix | undefined {
     .map(({ placement }) => placement.copy);
   if (moved.length === 0) return undefined;
   return {
-    label: moved.length === 1 ? 'Put it back' : 'Put them back',
+    code: 'put-back',
+    values: { count: moved.length },
     call: { name: 'return-copies', args: { copies: moved } },
   };
 }
@@ -72,7 +80,8 @@ const MOST_FREED = 12;
 function freedFrom(copies: readonly SheetCopy[], sheet: number): Fix | undefined {
   if (copies.length > MOST_FREED) return undefined;
   return {
-    label: copies.length === 1 ? 'Move it to a free place' : 'Move them to free places',
+    code: 'free-places',
+    values: { count: copies.length },
     call: {
       name: 'free-copies',
       args: { sheet, copies: copies.map(({ placement }) => placement.copy) },
@@ -80,25 +89,20 @@ function freedFrom(copies: readonly SheetCopy[], sheet: number): Fix | undefined
   };
 }
 
-const verb = (copies: readonly SheetCopy[], one: string, many: string): string =>
-  copies.length === 1 ? one : many;
-
 export const outsidePrintable: FindingKind = {
   code: 'outside-printable',
   check(context) {
     return perSheet(
       context,
       ({ copies, stock }) => copies.filter(({ box }) => !boxWithin(box, printable(stock), 0.01)),
-      (copies, count, { stock: { width, height } }) => {
+      ({ copies, sheet, values }) => {
+        const { width, height } = sheet.stock;
         const sheetBox = { left: 0, top: 0, right: width, bottom: height };
         const off = copies.some(({ box }) => !boxWithin(box, sheetBox, 0.01));
         return {
           code: 'outside-printable',
           severity: off ? 'blocker' : 'warning',
-          what: `${count} ${verb(copies, 'reaches', 'reach')} ${off ? 'over the edge of the sheet' : 'into the margin that the printer cannot print'}.`,
-          why: off
-            ? 'What lies beyond the sheet is not printed, and the knife would leave it.'
-            : 'The part in the margin comes out white.',
+          values: { ...values, beyond: off ? 'sheet' : 'margin' },
         };
       },
     );
@@ -111,12 +115,7 @@ export const inKeepClear: FindingKind = {
     perSheet(
       context,
       (sheet) => sheet.copies.filter((copy) => sheet.zones.some((zone) => meetsZone(copy, zone))),
-      (copies, count) => ({
-        code: 'in-keep-clear',
-        severity: 'blocker',
-        what: `${count} ${verb(copies, 'stands', 'stand')} in a keep-clear zone around a mark.`,
-        why: 'The sensor would take print for the mark, and the knife would cut beside the labels.',
-      }),
+      ({ values }) => ({ code: 'in-keep-clear', severity: 'blocker', values }),
     ),
 };
 
@@ -170,11 +169,10 @@ const copiesAt =
 export const overlap: FindingKind = {
   code: 'overlap',
   check: (context) =>
-    perSheet(context, copiesAt(context, -Infinity, -0.01), (copies) => ({
+    perSheet(context, copiesAt(context, -Infinity, -0.01), ({ values }) => ({
       code: 'overlap',
       severity: 'blocker',
-      what: `${copies.length} copies lie over each other.`,
-      why: 'Each would be cut into by the other’s edge.',
+      values,
     })),
 };
 
@@ -184,12 +182,7 @@ export const doubledCuts: FindingKind = {
     perSheet(
       context,
       copiesAt(context, -0.01, DOUBLED),
-      (copies) => ({
-        code: 'doubled-cuts',
-        severity: 'warning',
-        what: `The edges of ${copies.length} copies run so close to each other that the knife cuts twice in one place.`,
-        why: 'The second cut tears the sliver between them, or goes through the backing.',
-      }),
+      ({ values }) => ({ code: 'doubled-cuts', severity: 'warning', values }),
       () => widened(context, DOUBLED, 2),
     ),
 };
@@ -202,11 +195,10 @@ export const gapTooSmall: FindingKind = {
     return perSheet(
       context,
       copiesAt(context, DOUBLED, plan.gap - 0.05),
-      (copies, count) => ({
+      ({ values }) => ({
         code: 'gap-too-small',
         severity: 'note',
-        what: `${count} ${verb(copies, 'lies', 'lie')} nearer to another than the gap of ${plan.gap} mm.`,
-        why: 'Less is left around each for a cut that is a little off.',
+        values: { ...values, gap: plan.gap },
       }),
       (copies, sheet) =>
         copies.length > MOST_FREED ? narrowed(nearPairs(sheet, context)) : undefined,
@@ -214,18 +206,24 @@ export const gapTooSmall: FindingKind = {
   },
 };
 
+const gapOf = (gap: number): Fix => ({
+  code: 'gap-of',
+  values: { gap },
+  call: { name: 'change-plan', args: { changes: { gap } } },
+});
+
 /** The gap that there really is, where many copies lie nearer than was asked for since. */
 function narrowed(pairs: readonly NearPair[]): Fix | undefined {
   const least = Math.min(...pairs.filter(({ gap }) => gap >= DOUBLED).map(({ gap }) => gap));
   const gap = Math.floor(least * 10 + 0.5) / 10;
-  return { label: `Gap of ${gap} mm`, call: { name: 'change-plan', args: { changes: { gap } } } };
+  return gapOf(gap);
 }
 
 /** A wider gap, unless there is none to be set or it is as wide already. */
 function widened({ compiled }: ProofContext, least: number, gap: number): Fix | undefined {
   const { plan } = compiled.job;
   if (plan.arrangement === 'spots' || plan.gap >= least) return undefined;
-  return { label: `Gap of ${gap} mm`, call: { name: 'change-plan', args: { changes: { gap } } } };
+  return gapOf(gap);
 }
 
 /** The colour in which a copy prints beyond its edge, where that is one. */
@@ -261,8 +259,11 @@ export const bleedsMeet: FindingKind = {
           code: 'bleeds-meet',
           severity: 'note',
           where: { sheet, piece: piece.piece.id },
-          what: `Neighbours of “${piece.piece.name}” leave ${least.toFixed(1)} mm of bleed instead of ${piece.piece.bleed} mm.`,
-          why: 'A cut that is off by more than that shows the neighbour’s colour.',
+          values: {
+            piece: piece.piece.name,
+            least: rounded(least, 1),
+            bleed: piece.piece.bleed,
+          },
           ...(fix ? { fix } : {}),
         },
       ];
@@ -288,20 +289,19 @@ export const bleedCutOff: FindingKind = {
       sheet.copies.filter(
         (copy) => bleedLost(copy, sheet) > LOST && inkOf(copy, context) !== paper,
       );
-    const tell: Tell = (copies, count, sheet) => {
+    const tell: Tell = ({ copies, sheet, values }) => {
       const lost = copies.map((copy) => bleedLost(copy, sheet));
       const worst = lost.indexOf(Math.max(...lost));
       const { placement, piece } = copies[worst] as SheetCopy;
-      const named = `“${piece.piece.name}”, no. ${copyParts(placement.copy).which}`;
-      const most = (lost[worst] ?? 0).toFixed(1);
       return {
         code: 'bleed-cut-off',
         severity: 'note',
-        what:
-          copies.length === 1
-            ? `${named} lacks ${most} mm of its bleed beside a mark.`
-            : `${count} lack bleed beside marks: ${named} most of all, by ${most} mm.`,
-        why: 'A cut that is off towards the mark shows paper there. Move the label away, or take smaller marks.',
+        values: {
+          ...values,
+          piece: piece.piece.name,
+          number: copyParts(placement.copy).which,
+          by: rounded(lost[worst] ?? 0, 1),
+        },
       };
     };
     return toldPerSheet(context, lacking, { tell });

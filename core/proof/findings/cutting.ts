@@ -1,9 +1,8 @@
+import type { FindingCode } from '../finding-values.ts';
 import { flatten, type Point, type Ring } from '../../geometry/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
 import type { Cutter } from '../../stock/index.ts';
-import { formatLength } from '../../units/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { sizeText } from './size-text.ts';
 
 /** A knife that turns by more than this, in degrees, … */
 const MOST_TURN = 150;
@@ -30,8 +29,12 @@ export const tightCurve: FindingKind = {
                 piece: piece.id,
                 box: { left: x - 2, top: y - 2, right: x + 2, bottom: y + 2 },
               },
-              what: `The edge of “${piece.name}” turns too tightly for a knife in ${places.length === 1 ? 'one place' : `${places.length} places`}.`,
-              why: `Where it turns by more than ${MOST_TURN}° within ${WITHIN} mm, the knife drags the material along.`,
+              values: {
+                piece: piece.name,
+                places: places.length,
+                turn: MOST_TURN,
+                within: WITHIN,
+              },
             },
           ];
         })
@@ -75,14 +78,11 @@ const distance = (one: Point, other: Point): number => Math.hypot(one.x - other.
 
 /** A kind of finding about the cutter that is chosen; it has nothing to say where none is. */
 const ofMachine = (
-  code: string,
-  check: (compiled: CompiledJob, machine: Cutter) => Omit<Finding, 'code'>[],
+  code: FindingCode,
+  check: (compiled: CompiledJob, machine: Cutter) => Finding[],
 ): FindingKind => ({
   code,
-  check: ({ compiled, machine }) =>
-    machine && byKnife(compiled)
-      ? check(compiled, machine).map((finding) => ({ code, ...finding }))
-      : [],
+  check: ({ compiled, machine }) => (machine && byKnife(compiled) ? check(compiled, machine) : []),
 });
 
 export const largerThanMachine = ofMachine('larger-than-machine', ({ sheets }, machine) => {
@@ -94,10 +94,17 @@ export const largerThanMachine = ofMachine('larger-than-machine', ({ sheets }, m
   if (!drawing) return [];
   return [
     {
+      code: 'larger-than-machine',
       severity: 'blocker',
       where: { sheet: at },
-      what: `Sheet ${at + 1} of ${sizeText(drawing)} does not go into “${machine.name}”.`,
-      why: `It takes sheets up to ${sizeText({ width: machine.width, height: machine.length })}.`,
+      values: {
+        sheet: at + 1,
+        width: drawing.width,
+        height: drawing.height,
+        machine: machine.name,
+        mostWidth: machine.width,
+        mostLength: machine.length,
+      },
     },
   ];
 });
@@ -108,19 +115,18 @@ export const markTooSmall = ofMachine('mark-too-small', ({ job }, machine) => {
   if (!marks.on || least === null || marks.size >= least - 1e-6) return [];
   return [
     {
+      code: 'mark-too-small',
       severity: 'warning',
       where: { sheet: 0 },
-      what: `Marks of ${formatLength(marks.size, 'mm')} are too small for the sensor of “${machine.name}”.`,
-      why: `It finds marks from ${formatLength(least, 'mm')}; smaller ones have to be shown by hand.`,
+      values: { size: marks.size, machine: machine.name, least },
       fix: {
-        label: `Marks of ${formatLength(least, 'mm')}`,
+        code: 'marks-of',
+        values: { size: least },
         call: { name: 'change-plan', args: { changes: { marks: { ...marks, size: least } } } },
       },
     },
   ];
 });
-
-const CUT_NAMES = { kiss: 'kiss cut', through: 'through cut', crease: 'crease' } as const;
 
 export const forceOutOfRange = ofMachine('force-out-of-range', ({ job, sheets }, machine) => {
   const { leastForce, mostForce, name } = machine;
@@ -130,10 +136,17 @@ export const forceOutOfRange = ofMachine('force-out-of-range', ({ job, sheets },
     if (!force || (force >= leastForce && force <= mostForce)) return [];
     return [
       {
+        code: 'force-out-of-range' as const,
         severity: 'warning' as const,
         where: {},
-        what: `The ${CUT_NAMES[kind]} of ${job.material.name} wants a force of ${force} g; “${name}” has ${leastForce} to ${mostForce} g.`,
-        why: 'It would cut too lightly, or through the backing.',
+        values: {
+          cut: kind,
+          material: job.material.name,
+          force,
+          machine: name,
+          least: leastForce,
+          most: mostForce,
+        },
       },
     ];
   });

@@ -1,3 +1,4 @@
+import { rounded } from '../row-names.ts';
 import { flatten, outlineFirstWay, signedArea } from '../../geometry/index.ts';
 import type { Piece } from '../../piece/index.ts';
 import { plainBuild, rimOf, shapePath } from '../../shape/index.ts';
@@ -29,11 +30,13 @@ export const thinRim: FindingKind = {
                 bottom: y + height / 2,
               },
             },
-            what:
-              rim < 0
-                ? `Hole ${at + 1} of “${piece.name}” breaks through the edge.`
-                : `Hole ${at + 1} of “${piece.name}” leaves ${rim.toFixed(1)} mm to the edge.`,
-            why: `With less than ${THIN} mm a string or a stake tears it.`,
+            values: {
+              hole: at + 1,
+              piece: piece.name,
+              // How far it breaks through says nothing.
+              rim: rim < 0 ? -1 : rounded(rim, 1),
+              least: THIN,
+            },
           },
         ];
       }),
@@ -56,11 +59,11 @@ export const looseParts: FindingKind = {
           code: 'loose-parts',
           severity: 'warning',
           where: { piece: piece.id },
-          what: `“${piece.name}” falls into ${count} parts when it is cut.`,
-          why: 'Each has to be put on by itself, and their distances are lost.',
+          values: { piece: piece.name, parts: count },
           fix: {
-            label: 'Join them by the smallest offset',
-            call: { name: 'build-edge', args: { piece: piece.id, build, doing: 'join the parts' } },
+            code: 'join-parts',
+            values: {},
+            call: { name: 'build-edge', args: { piece: piece.id, build, doing: 'join-parts' } },
           },
         },
       ];

@@ -14,7 +14,7 @@ import {
 } from '../../piece/index.ts';
 import { zonesOf } from '../../things/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
-import { allWords, letterBoxes, place, quoted } from '../words-in-piece.ts';
+import { allWords, letterBoxes, place, shortened } from '../words-in-piece.ts';
 
 /** What nobody sees of something that lies over a fold, mm. */
 const UNSEEN = 0.3;
@@ -23,7 +23,7 @@ const UNSEEN = 0.3;
 interface Shown {
   readonly piece: CompiledPiece;
   readonly placed: PlacedElement;
-  readonly called: string;
+  readonly title: string;
   readonly rings: readonly Ring[];
 }
 
@@ -32,7 +32,7 @@ function shownIn(context: ProofContext): Shown[] {
   const words = allWords(context).map((found): Shown => ({
     piece: found.piece,
     placed: found,
-    called: quoted(found.said),
+    title: shortened(found.said),
     rings: letterBoxes(found),
   }));
   const others = [...context.compiled.pieces.values()].flatMap((piece) =>
@@ -42,7 +42,7 @@ function shownIn(context: ProofContext): Shown[] {
       const rings = placedBoxes(placed);
       if (element.kind === 'picture' && fills(rings, piece)) return [];
       const title = elementTitle(element, (id) => context.compiled.job.art[id]);
-      return [{ piece, placed, called: `“${title}”`, rings }];
+      return [{ piece, placed, title, rings }];
     }),
   );
   return [...words, ...others].filter(({ rings }) => rings.length > 0);
@@ -72,44 +72,31 @@ function overFold(rings: readonly Ring[], fold: readonly Point[]): number {
 
 /** A kind of finding of everything shown that lies somewhere. */
 const shownWhere = (
-  code: string,
+  code: 'across-fold' | 'in-overlap',
   liesThere: (shown: Shown, context: ProofContext) => boolean,
-  { where, why }: { readonly where: string; readonly why: string },
 ): FindingKind => ({
   code,
   check: (context) =>
     shownIn(context)
       .filter((shown) => liesThere(shown, context))
-      .map(({ piece, placed, called }): Finding => ({
+      .map(({ piece, placed, title }): Finding => ({
         code,
         severity: placed.element.kind === 'picture' ? 'note' : 'warning',
         where: place({ ...placed, piece }),
-        what: `${called} on “${piece.piece.name}” ${where}.`,
-        why,
+        values: { title, piece: piece.piece.name },
       })),
 });
 
 /** Words, codes and pictures that lie across a fold. */
-export const acrossFold = shownWhere(
-  'across-fold',
-  ({ piece, rings }) => piece.creases.some((fold) => overFold(rings, fold) > UNSEEN),
-  {
-    where: 'lies across a fold',
-    why: 'On the thing it goes around the corner: part of it is seen from one side, part from the other.',
-  },
+export const acrossFold = shownWhere('across-fold', ({ piece, rings }) =>
+  piece.creases.some((fold) => overFold(rings, fold) > UNSEEN),
 );
 
 /** Words, codes and pictures where one end of the label lies over the other. */
-export const inOverlap = shownWhere(
-  'in-overlap',
-  ({ piece: { piece }, rings }, { compiled }) =>
-    zonesOf(piece.variant?.thing ?? compiled.job.thing, piece.edge).some(
-      (zone) => zone.name === 'overlap' && reachesInto(rings, zone.rings),
-    ),
-  {
-    where: 'stands in the overlap',
-    why: 'The other end of the label lies over it, and hides it.',
-  },
+export const inOverlap = shownWhere('in-overlap', ({ piece: { piece }, rings }, { compiled }) =>
+  zonesOf(piece.variant?.thing ?? compiled.job.thing, piece.edge).some(
+    (zone) => zone.name === 'overlap' && reachesInto(rings, zone.rings),
+  ),
 );
 
 /** Whether something reaches into a zone by more than is seen. */

@@ -54,12 +54,11 @@ export const licence: FindingKind = {
             ...(piece ? { piece: piece.id } : {}),
             ...(element ? { element: element.id } : {}),
           },
-          what: isPrivate
-            ? `“${used.name}” is noted as for private use only.`
-            : `“${used.name}” asks that its maker is named.`,
-          why: isPrivate
-            ? 'Labels that are sold or given away need another licence.'
-            : `Name ${used.maker || 'the maker'} on the label or where it is sold.`,
+          values: {
+            name: used.name,
+            wants: used.licence,
+            ...(used.maker ? { maker: used.maker } : {}),
+          },
         },
       ];
     }),

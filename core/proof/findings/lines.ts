@@ -1,3 +1,4 @@
+import { rounded } from '../row-names.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { boxAbout, IDENTITY, scaleOf } from '../../geometry/index.ts';
 import { elementTitle, type PieceElement, type PlacedElement } from '../../piece/index.ts';
@@ -27,12 +28,15 @@ export const hairline: FindingKind = {
               element: element.id,
               box: boxAbout(element, placed.compiled.width, placed.compiled.height),
             },
-            what: `A line of “${elementTitle(element, (id) => compiled.job.art[id])}” is ${Number(width.toFixed(3))} mm thin.`,
-            why: 'Below 0.25 pt, or 0.09 mm, printers break a line up or leave it out.',
+            values: {
+              title: elementTitle(element, (id) => compiled.job.art[id]),
+              width: rounded(width, 3),
+            },
             ...(thicker
               ? {
                   fix: {
-                    label: `Make it ${THIN} mm`,
+                    code: 'line-width',
+                    values: { width: THIN },
                     call: {
                       name: 'change-elements',
                       args: { piece: piece.id, changes: { [element.id]: thicker }, doing: 'mend' },

@@ -13,7 +13,7 @@ import {
 } from '../../piece/index.ts';
 import { copyParts, MOST_COPIES } from '../../sheet/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { rowName, some } from '../row-names.ts';
+import { rowLabel, some } from '../row-names.ts';
 
 export const columnMissing: FindingKind = {
   code: 'column-missing',
@@ -29,16 +29,12 @@ export const columnMissing: FindingKind = {
           ),
         ];
         if (missing.length === 0) return [];
-        const asked = missing.map((name) => `{${name}}`).join(', ');
         return [
           {
             code: 'column-missing',
             severity: 'warning',
             where: { piece: piece.id, element: element.id },
-            what: job.list
-              ? `The list has no column for ${asked} on “${piece.name}”.`
-              : `${asked} on “${piece.name}” waits for a list.`,
-            why: 'It would be printed as it is typed. In a PDF to fill in it is a field.',
+            values: { columns: missing, piece: piece.name, listed: job.list !== undefined },
           },
         ];
       }),
@@ -60,12 +56,12 @@ export const placeholderUnread: FindingKind = {
             code: 'placeholder-unread',
             severity: 'warning',
             where: { piece: piece.id, element: element.id },
-            what: `${typed} on “${piece.name}” is printed as it is typed${meant ? `; ${meant} may be meant` : ''}.`,
-            why: 'Numbers are {#001}, days {today}, {today+90d} or {today:dd.MM.yyyy}, columns of a list {name}.',
+            values: { typed, ...(meant ? { meant } : {}), piece: piece.name },
             ...(mended && (mended.kind === 'words' || mended.kind === 'code')
               ? {
                   fix: {
-                    label: `Write ${meant}`,
+                    code: 'write',
+                    values: { text: meant },
                     call: {
                       name: 'change-elements',
                       args: {
@@ -112,14 +108,10 @@ export const valueMissing: FindingKind = {
           code: 'value-missing',
           severity: 'warning',
           where,
-          what:
-            empty.length === 1
-              ? `${rowName(list, empty[0] as ListRow)} has no ${column}.`
-              : `${empty.length} rows have no ${column}: ${some(empty.map((row) => rowName(list, row)))}.`,
-          why: 'Their labels would have a gap there.',
+          values: { ...some(empty.map((row) => rowLabel(list, row))), column },
           fix: {
-            label:
-              empty.length === 1 ? 'Leave this row out' : `Leave these ${empty.length} rows out`,
+            code: 'leave-rows-out',
+            values: { count: empty.length },
             call: { name: 'switch-rows', args: { rows: empty.map(({ key }) => key), on: false } },
           },
         },
@@ -142,10 +134,10 @@ export const quantityUnread: FindingKind = {
         code: 'quantity-unread',
         severity: 'warning',
         where: {},
-        what: `“${first}” is no number of copies for ${some(unread.map((row) => rowName(list, row)))}.`,
-        why: `Rows whose ${column} is not read as a whole number up to 1,000 print nothing.`,
+        values: { ...some(unread.map((row) => rowLabel(list, row))), typed: first, column },
         fix: {
-          label: 'Print one of each',
+          code: 'one-of-each',
+          values: {},
           call: {
             name: 'change-fields',
             args: { fields: Object.fromEntries(unread.map(({ key }) => [key, { [column]: '1' }])) },
@@ -169,8 +161,7 @@ export const tooManyCopies: FindingKind = {
           code: 'too-many-copies',
           severity: 'blocker',
           where: { piece },
-          what: `The list asks for ${one * each} copies; a job makes ${MOST_COPIES} of a piece at most.`,
-          why: 'Those of its last rows would be missing. Switch rows off and print them in a second run.',
+          values: { copies: one * each, most: MOST_COPIES },
         },
       ];
     });
@@ -190,8 +181,7 @@ export const pictureUnfound: FindingKind = {
           code: 'picture-unfound',
           severity: 'warning',
           where: { piece, element },
-          what: `No picture is called ${some(lost.map((name) => `“${name}”`))}.`,
-          why: `Rows that name one in ${column} show the picture of the piece. Put it into the Art drawer under that name, then choose the column for the picture again.`,
+          values: { ...some(lost), column },
         },
       ];
     });
@@ -211,8 +201,7 @@ export const colorUnread: FindingKind = {
           code: 'color-unread',
           severity: 'warning',
           where: {},
-          what: `${some(lost.map((name) => `“${name}”`))} in ${column} is no colour.`,
-          why: 'Those rows keep the colour of the piece. Write #5d2a53, or an English name such as teal.',
+          values: { ...some(lost), column },
         },
       ];
     });
@@ -231,10 +220,10 @@ export const oneOffEmpty: FindingKind = {
           code: 'one-off-empty',
           severity: 'note',
           where: { piece, element: emptied[0], copy },
-          what: `One copy of “${job.pieces.find(({ id }) => id === piece)?.name ?? ''}” has words of its own that say nothing.`,
-          why: 'It would be printed with a gap.',
+          values: { piece: job.pieces.find(({ id }) => id === piece)?.name ?? '' },
           fix: {
-            label: 'Go back to the piece',
+            code: 'return-to-piece',
+            values: {},
             call: { name: 'return-one-offs', args: { copies: [copy] } },
           },
         },

@@ -19,8 +19,12 @@ export const paleInks: FindingKind = {
           code: 'pale-without-white',
           severity: 'warning',
           where: { piece: piece.id },
-          what: `${ground ? 'The ground' : 'Something'} of “${piece.name}” is pale (${some(pale)}), and ${job.material.name.toLowerCase()} shows through it.`,
-          why: 'Printers print no white: pale colours vanish on clear, shiny and coloured stock. Take deeper colours, or white stock.',
+          values: {
+            ...some(pale),
+            piece: piece.name,
+            of: ground ? 'ground' : 'element',
+            material: job.material.name,
+          },
         },
       ];
     });

@@ -1,3 +1,4 @@
+import { rounded } from '../row-names.ts';
 import {
   drawnScale,
   elementSize,
@@ -13,7 +14,8 @@ import type { Finding, FindingKind } from '../finding.ts';
 interface Filled {
   /** Undefined for the ground. */
   readonly element?: string;
-  readonly called: string;
+  /** Undefined for the ground. */
+  readonly title?: string;
   readonly fill: Fill;
   readonly box: { readonly width: number; readonly height: number };
 }
@@ -24,14 +26,13 @@ function fillsOf(piece: Piece): Filled[] {
   const found: Filled[] = [];
   if (piece.ground !== null)
     found.push({
-      called: `The ground of “${piece.name}”`,
       fill: piece.ground,
       box: { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed },
     });
   for (const element of piece.elements)
     withFills(element, (fill) => {
-      const called = `“${elementTitle(element, () => undefined)}” on “${piece.name}”`;
-      found.push({ element: element.id, called, fill, box: elementSize(element) });
+      const title = elementTitle(element, () => undefined);
+      found.push({ element: element.id, title, fill, box: elementSize(element) });
       return fill;
     });
   return found;
@@ -41,18 +42,21 @@ export const patternTooFine: FindingKind = {
   code: 'pattern-too-fine',
   check: ({ compiled }) =>
     compiled.job.pieces.flatMap((piece) =>
-      fillsOf(piece).flatMap(({ element, called, fill, box }): Finding[] => {
+      fillsOf(piece).flatMap(({ element, title, fill, box }): Finding[] => {
         if (isPlain(fill) || fill.kind !== 'pattern') return [];
         const drawn = drawnScale(fill, box);
         if (drawn <= fill.scale) return [];
-        const [asked, made] = [fill.scale, drawn].map((scale) => `${Math.round(scale * 100)} %`);
         return [
           {
             code: 'pattern-too-fine',
             severity: 'warning',
             where: { piece: piece.id, ...(element === undefined ? {} : { element }) },
-            what: `${called} has its pattern at ${asked}; it is drawn at ${made}, the finest that so large a room can have.`,
-            why: 'Finer ones melt into one colour and would take minutes to draw.',
+            values: {
+              piece: piece.name,
+              ...(title === undefined ? {} : { title }),
+              asked: rounded(fill.scale, 2),
+              drawn: rounded(drawn, 2),
+            },
           },
         ];
       }),

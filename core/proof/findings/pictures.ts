@@ -1,3 +1,4 @@
+import { rounded } from '../row-names.ts';
 import { boxAbout } from '../../geometry/index.ts';
 import {
   artOfElement,
@@ -30,8 +31,7 @@ export const lowResolution: FindingKind = {
               element: element.id,
               box: boxAbout(element, elementSize(element).width, elementSize(element).height),
             },
-            what: `The picture “${name}” prints at ${Math.round(dpi)} dpi.`,
-            why: `Below ${LEAST} dpi its edges look stepped or soft.`,
+            values: { title: name, dpi: Math.round(dpi), least: LEAST },
             fix: smaller(piece.id, element as Picture, dpi / LEAST),
           },
         ];
@@ -43,7 +43,8 @@ function smaller(piece: string, element: Picture, scale: number): NonNullable<Fi
   const width = element.width * scale;
   const height = element.height * scale;
   return {
-    label: `Make it ${width.toFixed(1)} mm wide`,
+    code: 'width-of',
+    values: { width: rounded(width, 1) },
     call: {
       name: 'change-elements',
       args: { piece, changes: { [element.id]: { width, height } }, doing: 'mend' },
@@ -66,8 +67,7 @@ function damagedIn({ compiled: { job }, damaged }: ProofContext): Finding[] {
           code: 'art-missing',
           severity: 'blocker',
           where: { piece: piece.id, ...(element ? { element: element.id } : {}) },
-          what: `The file of “${job.art[id]?.name ?? 'a picture'}” on “${piece.name}” is damaged or too large.`,
-          why: 'An empty place would be printed. Take the picture in again in its place.',
+          values: { piece: piece.name, damaged: job.art[id]?.name ?? '' },
         })),
     );
   });
@@ -89,10 +89,7 @@ const missingIn = ({ compiled }: ProofContext): Finding[] =>
           element: element.id,
           box: boxAbout(element, drawn.width, drawn.height),
         },
-        what:
-          { art: 'A picture', typeface: 'A typeface', piece: 'A piece' }[kind] +
-          ` that “${piece.piece.name}” uses is missing.`,
-        why: 'An empty place would be printed.',
+        values: { piece: piece.piece.name, missing: kind },
       })),
     ),
   );

@@ -24,10 +24,10 @@ export const scissorsGap: FindingKind = {
         code: 'scissors-gap',
         severity: 'note',
         where: { sheet: 0 },
-        what: `With a gap of ${plan.gap} mm scissors cut into the neighbours.`,
-        why: `Between two labels a hand needs ${GAP} mm to turn.`,
+        values: { gap: plan.gap, least: GAP },
         fix: {
-          label: `Gap of ${GAP} mm`,
+          code: 'gap-of',
+          values: { gap: GAP },
           call: { name: 'change-plan', args: { changes: { gap: GAP } } },
         },
       },
@@ -47,10 +47,10 @@ export const scissorsShape: FindingKind = {
               code: 'scissors-shape',
               severity: 'note',
               where: { piece: piece.id },
-              what: `“${piece.name}” has inner corners that scissors cannot follow.`,
-              why: 'They tear there, or a bit of paper stays.',
+              values: { piece: piece.name },
               fix: {
-                label: `Inner radius of ${RADIUS} mm`,
+                code: 'inner-radius',
+                values: { radius: RADIUS },
                 call: {
                   name: 'build-edge',
                   args: {

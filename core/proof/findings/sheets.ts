@@ -1,19 +1,23 @@
 import { shapeSize } from '../../shape/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { sizeText } from './size-text.ts';
 
 export const doesNotFit: FindingKind = {
   code: 'does-not-fit',
   check: ({ compiled }) =>
     Object.entries(compiled.layout.left).map(([id, count]): Finding => {
       const piece = compiled.pieces.get(id);
-      const size = piece ? sizeText(piece) : '';
+      const { width = 0, height = 0 } = piece ?? {};
       return {
         code: 'does-not-fit',
         severity: 'blocker',
         where: { piece: id },
-        what: `${count} of “${piece?.piece.name ?? id}” (${size}) find no place on ${compiled.job.stock.name}.`,
-        why: 'The piece is larger than the room between margins and marks.',
+        values: {
+          copies: count,
+          piece: piece?.piece.name ?? id,
+          width,
+          height,
+          stock: compiled.job.stock.name,
+        },
       };
     }),
 };
@@ -28,8 +32,7 @@ export const nothingWanted: FindingKind = {
             code: 'nothing-wanted',
             severity: 'blocker',
             where: {},
-            what: 'No copies are wanted.',
-            why: 'There is nothing to print.',
+            values: {},
           },
         ],
 };
@@ -51,10 +54,17 @@ export const spotShapeDiffers: FindingKind = {
           code: 'spot-shape-differs',
           severity: 'warning',
           where: { piece: piece.piece.id },
-          what: `“${piece.piece.name}” is ${sizeText(piece)}; the labels of ${name} are ${sizeText(spot)}.`,
-          why: 'The print would end short of the label or be cut off by its edge.',
+          values: {
+            piece: piece.piece.name,
+            width: piece.width,
+            height: piece.height,
+            stock: name,
+            labelWidth: spot.width,
+            labelHeight: spot.height,
+          },
           fix: {
-            label: 'Take the sheet’s size',
+            code: 'size-of-stock',
+            values: {},
             call: { name: 'measure-thing', args: { thing: { kind: 'label-sheet' } } },
           },
         },

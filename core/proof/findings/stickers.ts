@@ -13,7 +13,7 @@ import {
 } from '../../geometry/index.ts';
 import type { CompiledPiece, PieceElement } from '../../piece/index.ts';
 import { nearestFree } from '../../packing/index.ts';
-import type { Finding, FindingKind, Fix } from '../finding.ts';
+import type { Finding, FindingKind, Fix, Severity } from '../finding.ts';
 
 /** Between the kiss cuts of two stickers, and to the outline around them, mm. */
 const APART = 1;
@@ -40,10 +40,7 @@ function stickersOf({ elements }: CompiledPiece): Sticker[] {
 function perPiece(
   compiled: ReadonlyMap<string, CompiledPiece>,
   found: (piece: CompiledPiece, stickers: readonly Sticker[]) => readonly Sticker[],
-  tell: (
-    count: string,
-    piece: CompiledPiece,
-  ) => Pick<Finding, 'code' | 'severity' | 'what' | 'why'>,
+  tell: { readonly code: 'sticker-outside' | 'stickers-touch'; readonly severity: Severity },
 ): Finding[] {
   return [...compiled.values()].flatMap((piece): Finding[] => {
     const all = stickersOf(piece);
@@ -54,7 +51,8 @@ function perPiece(
     const fix = freed(piece, all, wrong);
     return [
       {
-        ...tell(wrong.length === 1 ? 'A sticker' : `${wrong.length} stickers`, piece),
+        ...tell,
+        values: { stickers: wrong.length, piece: piece.piece.name, least: APART },
         where: { piece: piece.piece.id, element: first.element.id, box },
         ...(fix ? { fix } : {}),
       },
@@ -93,10 +91,11 @@ function freed(
   }
   if (Object.keys(changes).length === 0) return undefined;
   return {
-    label: wrong.length === 1 ? 'Move it to a free place' : 'Move them to free places',
+    code: 'free-places',
+    values: { count: wrong.length },
     call: {
       name: 'change-elements',
-      args: { piece: piece.piece.id, changes, doing: 'move stickers' },
+      args: { piece: piece.piece.id, changes, doing: 'move-stickers' },
     },
   };
 }
@@ -117,12 +116,7 @@ export const stickerOutside: FindingKind = {
         const room = offsetRegion(piece.rings, -APART);
         return stickers.filter((sticker) => !isWithin(sticker, room));
       },
-      (count, { piece }) => ({
-        code: 'sticker-outside',
-        severity: 'blocker',
-        what: `${count} of “${piece.name}” ${count === 'A sticker' ? 'comes' : 'come'} nearer than ${APART} mm to its outline, or beyond it.`,
-        why: 'The cut through the sheet would run into the kiss cut.',
-      }),
+      { code: 'sticker-outside', severity: 'blocker' },
     ),
 };
 
@@ -133,11 +127,6 @@ export const stickersTouch: FindingKind = {
       compiled.pieces,
       (_, stickers) =>
         stickers.filter((one, at) => stickers.slice(at + 1).some((other) => touches(one, other))),
-      (count, { piece }) => ({
-        code: 'stickers-touch',
-        severity: 'warning',
-        what: `${count} of “${piece.name}” ${count === 'A sticker' ? 'lies' : 'lie'} nearer than ${APART} mm to another.`,
-        why: 'The strip between two kiss cuts tears, and both stickers come off together.',
-      }),
+      { code: 'stickers-touch', severity: 'warning' },
     ),
 };

@@ -11,7 +11,7 @@ import {
 import type { DrawingNode } from '../../drawing/index.ts';
 import { elementTitle, seenBox, type PlacedElement } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { allWords, letterBoxes, on, place, quoted, type SetElement } from '../words-in-piece.ts';
+import { allWords, letterBoxes, place, type SetElement, wordsOn } from '../words-in-piece.ts';
 
 const LEAST = 0.02; // share of the words' ink boxes that counts as touched
 const MOST = 0.97; // beyond that they stand on it on purpose
@@ -29,8 +29,7 @@ export const wordsOverlap: FindingKind = {
           code: 'words-run-into',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.said)} runs into “${title}”${on(found, context)}.`,
-          why: 'Letters that cross something else are hard to read.',
+          values: { ...wordsOn(found, context), title },
         },
       ];
     }),

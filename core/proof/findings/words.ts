@@ -1,3 +1,4 @@
+import { rounded } from '../row-names.ts';
 import { flatten } from '../../geometry/index.ts';
 import type { ElementChanges } from '../../job/index.ts';
 import { textsOf, type Words } from '../../piece/index.ts';
@@ -8,16 +9,16 @@ import {
   allWords,
   change,
   nearestToEdge,
-  on,
   place,
-  quoted,
+  shortened,
+  wordsOn,
   type SetElement,
 } from '../words-in-piece.ts';
 
 const SMALLEST = 6; // pt that prints clearly on a home printer
 const SHORTEST = 4; // pt below which no fix goes
 
-const points = (size: number): string => `${(Math.floor(size * 10) / 10).toFixed(1)} pt`;
+const points = (size: number): number => Math.floor(size * 10) / 10;
 
 export const wordsDoNotFit: FindingKind = {
   code: 'words-do-not-fit',
@@ -31,12 +32,12 @@ export const wordsDoNotFit: FindingKind = {
           code: 'words-do-not-fit',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.said)} is too long for its room at ${points(found.set.size)}${on(found, context)}.`,
-          why: 'The letters run out over what stands beside them.',
+          values: { ...wordsOn(found, context), size: points(found.set.size) },
           ...(shrink
             ? {
                 fix: {
-                  label: 'Let it shrink',
+                  code: 'shrink-words',
+                  values: {},
                   call: change(found, {
                     fit: element.fit.startsWith('wrap') ? 'wrap-shrink' : 'shrink',
                     least: SHORTEST,
@@ -57,10 +58,14 @@ export const wordsTooSmall: FindingKind = {
         code: 'words-too-small',
         severity: 'warning',
         where: place(found),
-        what: `${quoted(found.said)} prints at ${points(found.set.size)}${on(found, context)}.`,
-        why: `Below ${SMALLEST} pt letters fill in on a home printer.`,
+        values: {
+          ...wordsOn(found, context),
+          size: points(found.set.size),
+          least: SMALLEST,
+        },
         fix: {
-          label: `Set to ${SMALLEST} pt`,
+          code: 'set-size',
+          values: { size: SMALLEST },
           call: change(found, { size: Math.max(SMALLEST, found.element.size), least: SMALLEST }),
         },
       })),
@@ -87,8 +92,7 @@ export const missingGlyph: FindingKind = {
         code: 'missing-glyph',
         severity: 'blocker',
         where: place(found),
-        what: `The typeface of ${quoted(found.said)} has no ${found.missing.map((text) => `“${text}”`).join(', ')}.`,
-        why: 'An empty box would be printed in its place.',
+        values: { words: shortened(found.said), letters: found.missing },
       })),
 };
 
@@ -103,8 +107,11 @@ export const lowContrast: FindingKind = {
           code: 'low-contrast',
           severity: 'warning',
           where: place(found),
-          what: `${quoted(found.said)} stands out by ${measured.ratio.toFixed(1)} : 1 from what lies beneath${on(found, context)}; ${measured.wanted} : 1 is needed.`,
-          why: 'In poor light or at arm’s length it cannot be read.',
+          values: {
+            ...wordsOn(found, context),
+            ratio: rounded(measured.ratio, 1),
+            wanted: measured.wanted,
+          },
           ...firstWay(found, measured),
         },
       ];
@@ -114,7 +121,7 @@ export const lowContrast: FindingKind = {
 /** The safest way to make words readable. */
 function firstWay(found: SetElement, { beneath }: MeasuredContrast): Pick<Finding, 'fix'> {
   const [way] = legibilityFixes(found, beneath);
-  return way ? { fix: { label: way.label, call: way.call } } : {};
+  return way ? { fix: way } : {};
 }
 
 export const wordsNearEdge: FindingKind = {
@@ -132,13 +139,14 @@ export const wordsNearEdge: FindingKind = {
           code: 'words-near-edge',
           severity: near < 0 ? 'blocker' : 'warning',
           where: place(found),
-          what:
-            near < 0
-              ? `${quoted(found.said)} is cut off by the edge${on(found, context)}.`
-              : `${quoted(found.said)} stands ${near.toFixed(1)} mm from the edge${on(found, context)}; ${piece.piece.safe} mm is safe.`,
-          why: 'A cut that is a little off makes it look lopsided or takes letters with it.',
+          values: {
+            ...wordsOn(found, context),
+            // How far it is cut off says nothing.
+            distance: near < 0 ? -1 : rounded(near, 1),
+            safe: piece.piece.safe,
+          },
           ...(mends
-            ? { fix: { label: 'Move it inwards', call: change(found, inward(moved)) } }
+            ? { fix: { code: 'move-inwards', values: {}, call: change(found, inward(moved)) } }
             : {}),
         },
       ];

@@ -1,3 +1,4 @@
+import { type ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import {
   boxOf,
@@ -22,7 +23,7 @@ export const arcSchema = z
     angle: z.number().positive().max(359),
     wide: z.enum(['top', 'bottom']),
   })
-  .refine(({ radius, slant }) => slant < radius, 'the band is narrower than its radius');
+  .refine(({ radius, slant }) => slant < radius, 'band-in-radius' satisfies ValueRule);
 export type ArcShape = z.infer<typeof arcSchema>;
 
 /** A place on the band: `along` in degrees from its middle, `across` in mm from its long edge. */

@@ -1,3 +1,4 @@
+import { type ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import {
   boxOfRings,
@@ -45,9 +46,9 @@ export const outlineSchema = z
   })
   .refine(
     ({ rings }) => rings.reduce((sum, ring) => sum + ring.length, 0) <= MOST_OUTLINE_POINTS,
-    `an outline has at most ${MOST_OUTLINE_POINTS} points`,
+    'outline-points' satisfies ValueRule,
   )
-  .refine(({ rings }) => !isTangled(rings), 'this outline crosses itself too often');
+  .refine(({ rings }) => !isTangled(rings), 'crossing-outline' satisfies ValueRule);
 export type OutlineShape = z.infer<typeof outlineSchema>;
 
 type Rings = OutlineShape['rings'];

@@ -1,3 +1,4 @@
+import { type ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import { ellipsePath, mapPath, scaling } from '../../geometry/index.ts';
 import { less, mm, type ShapeKind } from './kind.ts';
@@ -5,7 +6,7 @@ import { less, mm, type ShapeKind } from './kind.ts';
 /** A round edge with a round hole in its middle, as a disc has. Diameters in mm. */
 export const ringSchema = z
   .object({ kind: z.literal('ring'), outer: mm, inner: mm })
-  .refine(({ outer, inner }) => inner < outer, 'the hole is smaller than the disc');
+  .refine(({ outer, inner }) => inner < outer, 'hole-in-disc' satisfies ValueRule);
 
 export const ring: ShapeKind<z.infer<typeof ringSchema>> = {
   size: ({ outer }) => ({ width: outer, height: outer }),

@@ -1,3 +1,4 @@
+import { problemText } from '../../../messages/index.ts';
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { readFileSync } from 'node:fs';
 import { templatePdf } from '../../testprint/index.ts';
@@ -17,7 +18,7 @@ import {
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const read = async (content: Uint8Array, name: string): Promise<Stock> => {
   const found = await readTemplateFile(nodePlatform, content, name);
-  if (!found.ok) throw new Error(found.problem.what);
+  if (!found.ok) throw new Error(found.problem.code);
   return found.value;
 };
 
@@ -113,7 +114,7 @@ test('labels of a drawn outline keep it', async () => {
 test('what is no template is refused in a sentence with what is accepted', async () => {
   const refused = async (content: Uint8Array, name: string): Promise<string> => {
     const found = await readTemplateFile(nodePlatform, content, name);
-    return found.ok ? 'taken' : found.problem.what;
+    return found.ok ? 'taken' : problemText(found.problem).what;
   };
   expect(await refused(bytes('hello'), 'notes.txt')).toBe(
     '“notes.txt” is no template that can be read.',

@@ -51,7 +51,6 @@ export function templateSvg({ width, height, spots }: Stock): string {
 /** Until it is kept under a name of its own. */
 const ID = 'own-file';
 const LEAST_SIDE = 4; // mm
-const ACCEPTED = 'Choose a template as PDF, SVG or JSON.';
 
 /**
  * Reads a template from a file: one of our own as JSON, or the closed outlines of a supplier's SVG or
@@ -72,8 +71,7 @@ export async function readTemplateFile(
     const { width, height, shapes } = page.value;
     return fromOutlines(outlinesOf(shapes), { id: ID, name: title, width, height });
   }
-  if (!start.startsWith('<'))
-    return err('stock/unknown-file', `“${name}” is no template that can be read.`, ACCEPTED, name);
+  if (!start.startsWith('<')) return err('stock/unknown-file', { name }, name);
   const svg = parseSvg(new TextDecoder().decode(bytes), name);
   if (!svg.ok) return svg;
   const { width, height, nodes } = svg.value;
@@ -85,18 +83,13 @@ function readJson(text: string, name: string): Result<Stock> {
   try {
     plain = JSON.parse(text);
   } catch {
-    return err('stock/unread', `“${name}” is damaged: its JSON breaks off.`, ACCEPTED, name);
+    return err('stock/unread', { name }, name);
   }
   const read = templateFileSchema.safeParse(plain);
   if (!read.success) {
     const [issue] = read.error.issues;
     const where = issue?.path.join('.') || 'littlePeelTemplate';
-    return err(
-      'stock/unread',
-      `“${name}” is no template: “${where}” is missing or wrong.`,
-      'docs/template-format.md says what has to stand there.',
-      name,
-    );
+    return err('stock/unread', { name, field: where }, name);
   }
   const stock = stockSchema.parse({ ...read.data, id: ID });
   const closes = checkSpots(stock);

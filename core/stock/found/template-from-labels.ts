@@ -17,12 +17,7 @@ export function templateFromLabels(
   sheet: Pick<Stock, 'id' | 'name' | 'width' | 'height'>,
   seenIn: keyof typeof SHARPNESS,
 ): Result<Stock & { spots: Spots }> {
-  if (labels.length === 0)
-    return err(
-      'stock/no-labels',
-      'No labels were found on this sheet.',
-      'Take the picture again in even light, so that the cut lines show, or type what a ruler reads.',
-    );
+  if (labels.length === 0) return err('stock/no-labels', {});
   const sharpness = SHARPNESS[seenIn];
   const { shape, lower } = shapeOf(labels, sharpness);
   const middles = labels.map(({ box }): Point => ({

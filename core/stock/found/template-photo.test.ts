@@ -1,3 +1,4 @@
+import { problemText } from '../../../messages/index.ts';
 import { seededRandom } from '../../base/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import {
@@ -112,7 +113,7 @@ function phonePicture(sheet: RgbaImage, table = 105): RgbaImage {
 function foundIn(picture: RgbaImage, stock: Stock) {
   const labels = findLabels(sheetFromAbove(picture, findSheetCorners(picture), stock));
   const made = templateFromLabels(labels, { ...stock, id: 'found', name: 'Found' }, 'picture');
-  if (!made.ok) throw new Error(made.problem.what);
+  if (!made.ok) throw new Error(made.problem.code);
   if (!stock.spots) throw new Error('no labels');
   const { spots } = made.value;
   const [truth, found] = [spotPlaces(stock.spots), spotPlaces(spots)];
@@ -180,6 +181,6 @@ test('a scan that shows the sheet and nothing around it needs no corners', async
 
 test('a sheet without labels is refused with what to do', () => {
   const made = templateFromLabels([], { id: 'x', name: 'X', width: 210, height: 297 }, 'picture');
-  expect(!made.ok && made.problem.what).toBe('No labels were found on this sheet.');
-  expect(!made.ok && made.problem.remedy).toContain('even light');
+  expect(!made.ok && problemText(made.problem).what).toBe('No labels were found on this sheet.');
+  expect(!made.ok && problemText(made.problem).remedy).toContain('even light');
 });

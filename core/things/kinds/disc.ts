@@ -13,12 +13,7 @@ export const disc: ThingKind<Disc> = {
   usual: { kind: 'disc', outer: 116, inner: 30, hub: 15 },
   size({ outer, inner, hub }) {
     const hole = Math.max(inner, hub);
-    if (hole >= outer)
-      return err(
-        'size/no-ring',
-        `A hole of ${formatLength(hole, 'mm')} leaves nothing of a disc of ${formatLength(outer, 'mm')}.`,
-        'Measure the outer diameter and the hole again.',
-      );
+    if (hole >= outer) return err('size/no-ring', { hole, outer });
     const shape = { kind: 'ring', outer, inner: hole } as const;
     const warnings =
       inner < hub

@@ -81,8 +81,4 @@ export const overlapTooLong = (overlap: number): string =>
   `An overlap of ${formatLength(overlap, 'mm')} is more than the label itself is wide.`;
 
 export const nothingLeft = (across: number, gap: number): Result<never> =>
-  err(
-    'size/nothing-left',
-    `A clearance of ${formatLength(gap, 'mm')} on each side leaves nothing of ${formatLength(across, 'mm')}.`,
-    'Make the clearance smaller or measure again.',
-  );
+  err('size/nothing-left', { gap, across });

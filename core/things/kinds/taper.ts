@@ -2,7 +2,6 @@ import * as z from 'zod';
 import { err, type Result } from '../../base/index.ts';
 import type { Ring } from '../../geometry/index.ts';
 import { arcPoint, type ArcShape } from '../../shape/index.ts';
-import { formatLength } from '../../units/index.ts';
 import type { FlatSize, Zone } from '../flat.ts';
 import { flat, mm, overlapTooLong, overlapWarning, some, type ThingKind } from './kind.ts';
 import { viewsBetween, wrap } from './wrap.ts';
@@ -54,11 +53,7 @@ export const taper: ThingKind<Taper> = {
     const [wide, narrow] = [Math.max(top, bottom), Math.min(top, bottom)];
     const lean = (wide - narrow) / 2;
     if (measured === 'slant' && size <= lean)
-      return err(
-        'size/no-cone',
-        `A wall of ${formatLength(size, 'mm')} cannot reach from ${formatLength(wide, 'mm')} to ${formatLength(narrow, 'mm')}.`,
-        'Measure along the wall again: it is longer than half the difference.',
-      );
+      return err('size/no-cone', { wall: size, wide, narrow });
     const slant = measured === 'slant' ? size : Math.hypot(size, lean);
     if (wide - narrow < STRAIGHT) {
       const straight = { measured: 'diameter', size: (wide + narrow) / 2, height: slant } as const;
@@ -68,12 +63,7 @@ export const taper: ThingKind<Taper> = {
     const whole = ((180 * (wide - narrow)) / slant) * (angle / 360);
     const own = whole / parts;
     const over = ((overlap / (radius - slant)) * 180) / Math.PI;
-    if (own + over >= 359)
-      return err(
-        'size/too-flat',
-        'This cone is so flat that its label would be more than a whole circle.',
-        'Cover less of it, or make the label in two parts.',
-      );
+    if (own + over >= 359) return err('size/too-flat', {});
     const shape: ArcShape = {
       kind: 'arc',
       radius,
