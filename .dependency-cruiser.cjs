@@ -100,7 +100,7 @@ module.exports = {
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/' },
       to: { path: '^(messages|app|devices|server|cli|demo|e2e|bench)/' },
     },
     {

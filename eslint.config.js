@@ -20,6 +20,25 @@ const few = {
   }),
 };
 
+/** Three words or more from a capital letter to a full stop: what only people read. */
+const SENTENCE = /^[“A-Z][^]*\s[^]*\s[^]*[.!?]\s*$/;
+const sentences = {
+  create(context) {
+    const check = (node, text) => {
+      const thrown = context.sourceCode
+        .getAncestors(node)
+        .some(({ type }) => type === 'ThrowStatement');
+      if (!thrown && SENTENCE.test(text))
+        context.report({ node, message: 'Give a code and values: sentences stand in messages/.' });
+    };
+    return {
+      Literal: (node) => void (typeof node.value === 'string' && check(node, node.value)),
+      TemplateLiteral: (node) =>
+        check(node, node.quasis.map(({ value }) => value.cooked).join('x')),
+    };
+  },
+};
+
 export default defineConfig([
   globalIgnores(['dist/**', 'node_modules/**', '.cache/**', '.e2e-out/**']),
   js.configs.recommended,
@@ -40,6 +59,13 @@ export default defineConfig([
     files: ['app/**/*.vue'],
     plugins: { own: { rules: { 'few-imports': few } } },
     rules: { 'own/few-imports': 'error' },
+  },
+  {
+    // What is known of materials is stock data, and kept with each job.
+    files: ['core/**/*.ts', 'devices/**/*.ts', 'server/**/*.ts'],
+    ignores: ['**/*.test.ts', 'core/testing/**', 'core/stock/materials.ts'],
+    plugins: { own: { rules: { 'no-sentences': sentences } } },
+    rules: { 'own/no-sentences': 'error' },
   },
   {
     // Words on screen stand in `app/texts/`.

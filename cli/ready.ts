@@ -4,7 +4,7 @@ import { hasSentences, withAcceptedValues } from '../core/proof/index.ts';
 import type { Devices } from '../core/run/index.ts';
 import type { JobWithArt } from '../core/job/index.ts';
 import { nodePlatform } from '../devices/wire/index.ts';
-import { findingText } from '../messages/index.ts';
+import { findingText, say } from '../messages/index.ts';
 import { terminalTask } from './terminal-task.ts';
 
 /** The heavy calls for one job, run as they are. */
@@ -14,6 +14,7 @@ export function callsFor(
 ): Calls {
   return createCalls({
     platform: nodePlatform,
+    say,
     artBytes: (id) => Promise.resolve(art.get(id)),
     devices,
     photographed: (pdf, seed) => simulatedPhoto(nodePlatform, pdf, seed),

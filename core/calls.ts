@@ -1,4 +1,4 @@
-import { err, ok, type Platform, type Result, type Task } from './base/index.ts';
+import { err, ok, type Platform, type Result, type Say, type Task } from './base/index.ts';
 import {
   readArt,
   takeIn,
@@ -88,6 +88,8 @@ import { readTypeface } from './type/index.ts';
 export interface CallGround {
   readonly platform: Platform;
   readonly artBytes: ArtBytes;
+  /** Gives the words that go into files. */
+  readonly say: Say;
   devices(seed: number, faults?: SimulatedFaults): Devices;
   /** The first page of a PDF as a simulated printer that never prints true prints it, in a phone picture. */
   photographed(pdf: Uint8Array, seed: number): Promise<SheetPicture>;
@@ -186,7 +188,7 @@ export type CallAnswer<N extends CallName> = Awaited<ReturnType<Calls[N]>>;
 
 /** The calls over a ground. */
 export function createCalls(ground: CallGround): Calls {
-  const { platform } = ground;
+  const { platform, say } = ground;
   const preparer = new Preparer(platform, ground.artBytes);
   const ready = async (job: Job): Promise<{ compiled: CompiledJob; resources: JobResources }> => {
     const resources = await loadResources(platform, job, ground.artBytes);
@@ -246,17 +248,18 @@ export function createCalls(ground: CallGround): Calls {
         formats,
         choices,
         task,
+        say,
         artBytes: ground.artBytes,
       });
     },
-    calibrationSheet: (sheet) => calibrationPdf(platform, sheet),
+    calibrationSheet: (sheet) => calibrationPdf(platform, sheet, say),
     readCalibration: (picture) => readCalibration(platform, picture),
     async tryCalibration({ sheet, seed }, task) {
-      return photo(await calibrationPdf(platform, sheet), seed, task);
+      return photo(await calibrationPdf(platform, sheet, say), seed, task);
     },
-    fitTest: (test) => fitTestPdf(platform, test),
-    materialTest: (test) => materialTestPdf(platform, test),
-    templatePdf: (drawing) => templatePdf(platform, drawing),
+    fitTest: (test) => fitTestPdf(platform, test, say),
+    materialTest: (test) => materialTestPdf(platform, test, say),
+    templatePdf: (drawing) => templatePdf(platform, drawing, say),
     readTemplate: ({ bytes, name }) => readTemplateFile(platform, bytes, name),
     templateFromPhoto: (photo) => templateFromPhoto(platform, photo),
     async tryMarks({ style, sizes }, task) {

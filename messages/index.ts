@@ -1,4 +1,12 @@
-import { type Doing, type JobPlace, type PrinterReason, type Problem } from '../core/base/index.ts';
+import {
+  type Coded,
+  type Doing,
+  type FileWords,
+  type JobPlace,
+  type PrinterReason,
+  type Problem,
+  type Say,
+} from '../core/base/index.ts';
 import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
 import { DOINGS } from './en/doings.ts';
@@ -8,10 +16,17 @@ import { REASONS } from './en/printer-reasons.ts';
 import { placeText } from './en/job-places.ts';
 import { PRINT_NOTES } from './en/print-notes.ts';
 
+import type { SizeWarning } from '../core/things/index.ts';
+import { FILE_WORDS } from './en/file-words.ts';
+import type { ArtOmission } from '../core/art/index.ts';
+import { ART_OMISSIONS } from './en/art-omissions.ts';
+import { SIZE_WARNINGS } from './en/size-warnings.ts';
 import { wordsFor } from './words.ts';
 
 export type { FindingSentences, Sentences } from './sentences.ts';
 export { commandText, onOneCopyText } from './en/commands.ts';
+export { serverText } from './en/server.ts';
+export { titleText } from './en/element-titles.ts';
 export { findingText } from './en/findings.ts';
 export { placeText } from './en/job-places.ts';
 export { problemText };
@@ -34,6 +49,17 @@ export function leftOutTexts(parts: readonly JobPlace[]): string[] {
   for (const name of parts.map(placeText)) counts.set(name, (counts.get(name) ?? 0) + 1);
   return [...counts].map(([name, count]) => (count > 1 ? `${name} (${count})` : name));
 }
+
+/** Words that are printed or written into files. */
+export const say: Say = (code, values) =>
+  wordsFor(FILE_WORDS, { code, values } as Coded<FileWords>);
+
+/** What of a file cannot be drawn, in one line. */
+export const omissionsText = (omissions: readonly ArtOmission[]): string =>
+  omissions.map((one) => wordsFor(ART_OMISSIONS, one)).join(', ');
+
+/** What may go wrong with a label of a size. */
+export const sizeWarningText = (warning: SizeWarning): string => wordsFor(SIZE_WARNINGS, warning);
 
 /** What is worth telling of a print though it went well. */
 export const printNoteText = (note: PrintNote): string => PRINT_NOTES[note];

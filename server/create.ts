@@ -51,9 +51,7 @@ export async function createServer(
     const isPage =
       request.method === 'GET' && !/^\/api\/|\.[a-z0-9]+$/i.test(request.url.split('?')[0] ?? '');
     if (isPage) return reply.sendFile('index.html');
-    return reply
-      .code(404)
-      .send({ code: 'server/not-found', what: 'There is nothing at this address.' });
+    return reply.code(404).send({ code: 'server/not-found' });
   });
   return server;
 }

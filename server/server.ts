@@ -1,5 +1,6 @@
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { serverText } from '../messages/index.ts';
 import { createServer } from './create.ts';
 
 // One folder below the checkout's dist/, where the bundle stands.
@@ -9,11 +10,9 @@ const server = await createServer(files);
 
 try {
   await server.listen({ port, host: '127.0.0.1' });
-  console.log(`Little Peel is ready: http://localhost:${port}`);
+  console.log(serverText.ready(port));
 } catch (error) {
   const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
-  console.error(
-    taken ? `Port ${port} is taken. Choose another: PORT=4301 npm start` : String(error),
-  );
+  console.error(taken ? serverText.portTaken(port) : String(error));
   process.exitCode = 1;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { problemLine } from '../../messages/index.ts';
+import { problemLine, omissionsText } from '../../messages/index.ts';
 import { artSize } from '../../core/art/index.ts';
 import { formatLength } from '../../core/units/index.ts';
 import { texts } from '../texts/index.ts';
@@ -24,7 +24,7 @@ function facts(group: TrayGroup): string {
     words.size(say(width), say(height)),
     one.art.kind === 'vector' ? texts.art.vector : `${Math.round(one.art.dpi)} dpi`,
     ...(one.art.kind === 'pixels' && !one.art.dpiKnown ? [words.assumed] : []),
-    ...(one.leftOut.length ? [words.leftOut(one.leftOut.join(', '))] : []),
+    ...(one.leftOut.length ? [words.leftOut(omissionsText(one.leftOut))] : []),
   ];
   return notes.join(' · ');
 }

@@ -1,3 +1,4 @@
+import { omissionsText } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
@@ -110,7 +111,7 @@ export const useTray = defineStore('tray', () => {
     const [one] = reads;
     if (reads.length !== 1 || !one) return;
     if (one.leftOut.length)
-      messages.say(texts.artwork.withoutParts(one.art.name, one.leftOut.join(', ')));
+      messages.say(texts.artwork.withoutParts(one.art.name, omissionsText(one.leftOut)));
     else if (one.art.kind === 'pixels' && !one.art.dpiKnown)
       messages.say(texts.artwork.dpiAssumed(one.art.name));
   }

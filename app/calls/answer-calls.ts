@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { Cancelled, watchedTask, type Task } from '../../core/base/index.ts';
 import { createCalls, type CallAnswer, type CallArgs, type CallName } from '../../core/calls.ts';
 import { simulatedDevices, simulatedPhoto } from '../../devices/simulated/index.ts';
@@ -7,7 +8,7 @@ import type { FromWorker, ToWorker } from './protocol.ts';
 type Run = (args: CallArgs<CallName>, task: Task) => Promise<CallAnswer<CallName>>;
 
 /** The worker's side of the calls: gives what to do with each message of the page. */
-export function answerCalls(say: (message: FromWorker) => void): (message: ToWorker) => void {
+export function answerCalls(tell: (message: FromWorker) => void): (message: ToWorker) => void {
   const cancels = new Map<number, () => void>();
   const art = new Map<
     string,
@@ -16,6 +17,7 @@ export function answerCalls(say: (message: FromWorker) => void): (message: ToWor
 
   const calls = createCalls({
     platform: pagePlatform,
+    say,
     devices: (seed, faults) => simulatedDevices(pagePlatform, seed, faults),
     photographed: (pdf, seed) => simulatedPhoto(pagePlatform, pdf, seed),
     artBytes(id) {
@@ -24,23 +26,23 @@ export function answerCalls(say: (message: FromWorker) => void): (message: ToWor
       let give: (bytes: Uint8Array | undefined) => void = () => undefined;
       const bytes = new Promise<Uint8Array | undefined>((resolve) => (give = resolve));
       art.set(id, { bytes, give });
-      say({ kind: 'needs-art', art: id });
+      tell({ kind: 'needs-art', art: id });
       return bytes;
     },
   });
 
   const answer = async ({ id, name, args }: Extract<ToWorker, { kind: 'call' }>): Promise<void> => {
     const { task, cancel } = watchedTask(
-      (share, doing) => say({ kind: 'progress', id, share, doing }),
-      (part) => say({ kind: 'found', id, part }),
+      (share, doing) => tell({ kind: 'progress', id, share, doing }),
+      (part) => tell({ kind: 'found', id, part }),
     );
     cancels.set(id, cancel);
     try {
-      say({ kind: 'done', id, answer: await (calls[name] as Run)(args, task) });
+      tell({ kind: 'done', id, answer: await (calls[name] as Run)(args, task) });
     } catch (error) {
-      if (error instanceof Cancelled) say({ kind: 'cancelled', id });
+      if (error instanceof Cancelled) tell({ kind: 'cancelled', id });
       else
-        say({
+        tell({
           kind: 'failed',
           id,
           message: error instanceof Error ? error.message : String(error),

@@ -19,7 +19,6 @@ export const start = {
   facesNow: (name: string): string => `Typefaces: ${name}`,
   ownFaces: 'House typefaces',
   replaces: 'The artwork of this piece is replaced; Undo brings it back.',
-  doing: (name: string): string => `start from “${name}”`,
   names: {
     seal: 'Seal',
     quiet: 'Quiet',

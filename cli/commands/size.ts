@@ -1,3 +1,4 @@
+import { sizeWarningText } from '../../messages/index.ts';
 import { expectOk } from '../../core/base/index.ts';
 import { flatten, type Ring } from '../../core/geometry/index.ts';
 import { shapePath } from '../../core/shape/index.ts';
@@ -188,7 +189,7 @@ function document(flat: FlatSize): Record<string, unknown> {
     height: flat.height,
     reading: flat.reading,
     parts: flat.parts,
-    warnings: flat.warnings,
+    warnings: flat.warnings.map(sizeWarningText),
   };
 }
 
@@ -206,7 +207,10 @@ export const size: CliCommand = {
     const kind = name as Kind;
     const given = readOptions(rest, KINDS[kind].options, { words: 0 });
     const flat = expectOk(trySize(checked(kind, KINDS[kind].read(given))));
-    const lines = [`${flat.width.toFixed(1)} x ${flat.height.toFixed(1)} mm`, ...flat.warnings];
+    const lines = [
+      `${flat.width.toFixed(1)} x ${flat.height.toFixed(1)} mm`,
+      ...flat.warnings.map(sizeWarningText),
+    ];
     return Promise.resolve({ exit: 0, document: document(flat), text: lines.join('\n') });
   },
 };

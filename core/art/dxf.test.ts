@@ -112,7 +112,7 @@ test('inches are inches, and what stays open or is no line is named', async () =
   const square = [line(0, 0, 1, 0), line(1, 0, 1, 1), line(1, 1, 0, 1), line(0, 1, 0, 0)];
   const read = await taken(drawing([...square, line(5, 5, 6, 6)], inches));
   expect(artSize(read.art).width).toBeCloseTo(25.4, 3);
-  expect(read.leftOut).toEqual(['1 line that is open']);
+  expect(read.leftOut).toEqual([{ code: 'open-lines', values: { count: 1 } }]);
   const open = await readArt(nodePlatform, drawing([line(0, 0, 1, 0)]), 'hook.dxf');
   expect(!open.ok && problemText(open.problem).what).toBe('“hook.dxf” has no closed outline.');
   const cut = await readArt(nodePlatform, drawing([line(0, 0, 1, 0)]).slice(0, 40), 'cut.dxf');

@@ -1,3 +1,4 @@
+import { type ArtOmission } from './omissions.ts';
 import DxfParser, {
   type IArcEntity,
   type ICircleEntity,
@@ -39,7 +40,10 @@ export const isDxf = (head: string): boolean =>
  * open is left out. Source: the DXF reference, ASCII form; entities LINE, LWPOLYLINE, POLYLINE, CIRCLE,
  * ARC, ELLIPSE and SPLINE.
  */
-export function dxfToSvg(text: string, name: string): Result<{ svg: string; leftOut: string[] }> {
+export function dxfToSvg(
+  text: string,
+  name: string,
+): Result<{ svg: string; leftOut: ArtOmission[] }> {
   let entities: readonly IEntity[];
   let unit: number;
   try {
@@ -56,10 +60,9 @@ export function dxfToSvg(text: string, name: string): Result<{ svg: string; left
   const foreign = known.filter((way) => way === undefined).length;
   const { rings, open } = joined(known.flatMap((way) => way ?? []));
   if (rings.length === 0) return err('art/dxf-open', { name }, name);
-  const leftOut = [
-    ...(open > 0 ? [`${open} ${open === 1 ? 'line that is' : 'lines that are'} open`] : []),
-    ...(foreign > 0 ? [`${foreign} ${foreign === 1 ? 'entity' : 'entities'} of other kinds`] : []),
-  ];
+  const leftOut: ArtOmission[] = [];
+  if (open > 0) leftOut.push({ code: 'open-lines', values: { count: open } });
+  if (foreign > 0) leftOut.push({ code: 'foreign-entities', values: { count: foreign } });
   return ok({ svg: written(rings, unit), leftOut });
 }
 

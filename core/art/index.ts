@@ -1,3 +1,4 @@
+export type { ArtOmission, ArtOmissions } from './omissions.ts';
 export {
   artSchema,
   artSize,

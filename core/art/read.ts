@@ -1,3 +1,4 @@
+import { type ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
 import type { Art, VectorNodes } from './art.ts';
@@ -12,7 +13,7 @@ export interface ReadArt {
   readonly art: Art;
   readonly bytes: Uint8Array;
   /** What of the file was left out, for a note to the user. */
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly ArtOmission[];
 }
 
 const WITHOUT_RESOLUTION = 300;

@@ -1,3 +1,4 @@
+import { type ArtOmission } from './omissions.ts';
 import { err, ok, problem, ProblemError, type Result } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import {
@@ -30,7 +31,7 @@ export interface SvgPicture {
   readonly height: number;
   readonly nodes: readonly DrawingNode[];
   /** Names of elements that were left out, such as text or embedded pictures. */
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly ArtOmission[];
 }
 
 interface Level {
@@ -101,7 +102,7 @@ class SvgReader {
   private readonly levels: Level[] = [];
   private readonly shapes: Shape[] = [];
   private readonly gradients = new Map<string, SvgGradient>();
-  private readonly leftOut = new Set<string>();
+  private readonly leftOut = new Map<string, ArtOmission>();
   private ids: ReadonlyMap<string, SvgElement> = new Map();
   private rules: StyleRules = readStyles('');
   private visits = 0;
@@ -139,7 +140,7 @@ class SvgReader {
     const reference = attributes.href ?? attributes['xlink:href'] ?? '';
     const found = reference.startsWith('#') ? this.ids.get(reference.slice(1)) : undefined;
     if (!found || depth >= MOST_REFERENCES) {
-      this.leftOut.add('use');
+      this.leaveOut('use');
       return;
     }
     const [x, y] = [findPx(attributes.x) ?? 0, findPx(attributes.y) ?? 0];
@@ -156,7 +157,7 @@ class SvgReader {
     const clip = id === undefined ? undefined : this.ids.get(id);
     if (!clip || clip.name !== 'clipPath') return undefined;
     if (clip.attributes.clipPathUnits === 'objectBoundingBox') {
-      this.leftOut.add('clipPath');
+      this.leaveOut('clipPath');
       return undefined;
     }
     const outlines = clip.children.flatMap((child) => {
@@ -214,7 +215,7 @@ class SvgReader {
     if (SHAPES.has(name) && !hidden)
       this.shapes.push({ name, attributes, style, map, into: this.slot(children) });
     // What an editor keeps for itself, in a namespace of its own, is no part of the drawing.
-    else if (!SILENT.has(name) && !hidden && !name.includes(':')) this.leftOut.add(name);
+    else if (!SILENT.has(name) && !hidden && !name.includes(':')) this.leaveOut(name);
     const known = SILENT.has(name) || SHAPES.has(name) || HIDDEN_PARENTS.has(name);
     this.levels.push({
       name: hidden || !known ? (HIDDEN_PARENTS.has(name) ? name : 'hidden') : name,
@@ -235,7 +236,12 @@ class SvgReader {
   /** Notes the colours of an element that nobody knows: what has them is painted as what holds it. */
   private noteColors({ fill, stroke, 'stop-color': stop }: Attributes): void {
     for (const value of [fill, stroke, stop])
-      if (value !== undefined && !isSvgPaint(value)) this.leftOut.add(`colour “${value}”`);
+      if (value !== undefined && !isSvgPaint(value))
+        this.leftOut.set(`colour ${value}`, { code: 'colour', values: { value } });
+  }
+
+  private leaveOut(name: string): void {
+    this.leftOut.set(name, { code: 'element', values: { name } });
   }
 
   /** Keeps the place of a shape among its siblings until the gradients are all known. */
@@ -319,7 +325,7 @@ class SvgReader {
       width: width * mm,
       height: height * mm,
       nodes: [{ kind: 'group', transform: map, children: this.nodes }],
-      leftOut: [...this.leftOut],
+      leftOut: [...this.leftOut.values()],
     });
   }
 }

@@ -66,7 +66,8 @@ export const ARTWORK_COMMANDS = {
       ground: Fill | null;
       elements: readonly PieceElement[];
       art?: readonly Art[];
-      doing?: string;
+      /** What the design is called. */
+      from?: string;
     }
   >,
 

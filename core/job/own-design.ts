@@ -72,7 +72,7 @@ export function callForDesign(
         locked: !open.has(element.id),
       })),
       art: Object.values(design.art),
-      doing: `start from “${design.name}”`,
+      from: design.name,
     },
   };
 }

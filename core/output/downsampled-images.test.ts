@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { encode } from 'fast-png';
 import { readArt } from '../art/index.ts';
 import { expectOk, seededRandom } from '../base/index.ts';
@@ -42,7 +43,7 @@ async function printed(look: Look, choices: Partial<ExportChoices>): Promise<Uin
     },
   });
   const { compiled: made, resources } = await compiled(job, new Map([[art.id, bytes]]));
-  const options = { platform: nodePlatform, resources, formats: ['pdf'] as const, choices };
+  const options = { platform: nodePlatform, resources, formats: ['pdf'] as const, choices, say };
   return (await exportFiles(made, options))[0]?.bytes ?? new Uint8Array();
 }
 

@@ -1,4 +1,4 @@
-import { doing, type Platform, type Task, unwatched } from '../base/index.ts';
+import { doing, type Platform, type Say, type Task, unwatched } from '../base/index.ts';
 import {
   asPrinted,
   pageOf,
@@ -33,6 +33,8 @@ export interface ExportOptions {
   /** Where the bytes of art and own typefaces are kept, for the job itself. */
   readonly artBytes?: ArtBytes | undefined;
   readonly task?: Task;
+  /** Gives the words that go into files. */
+  readonly say: Say;
 }
 
 /** A job with some of its sheets alone. */
@@ -46,7 +48,7 @@ function onlySheets(whole: CompiledJob, sheets: readonly number[]): CompiledJob 
 }
 
 function writingOf(whole: CompiledJob, options: ExportOptions): Writing {
-  const { platform, resources, artBytes, task = unwatched } = options;
+  const { platform, resources, artBytes, say, task = unwatched } = options;
   const choices = { ...USUAL_CHOICES, ...options.choices };
   const seen = choices.sheets ? onlySheets(whole, choices.sheets) : whole;
   const printed = asPrinted(seen);
@@ -54,7 +56,7 @@ function writingOf(whole: CompiledJob, options: ExportOptions): Writing {
   const sides = printedSides(printed);
   const files = new Map<string, Promise<Uint8Array>>();
   return {
-    ...{ platform, resources, artBytes, task, choices, seen, printed, stem, sides },
+    ...{ platform, resources, artBytes, task, say, choices, seen, printed, stem, sides },
     names: printed.sheets.map((_, index) => sheetFiles(stem, index, pageOf(sides, index))),
     printFile(as) {
       const key = JSON.stringify([as.cutLayer, as.smallPictures, as.side]);

@@ -1,3 +1,4 @@
+import { type Say } from '../base/index.ts';
 import { apply, boxOf, compose, corners, boxAbout } from '../geometry/index.ts';
 import type { CompiledJob, Job } from '../job/index.ts';
 import {
@@ -55,21 +56,32 @@ export function withoutFields(job: Job): Job {
 /** Higher than its letters by that much: viewers set them as high as a field allows. */
 const AIR = 1.08;
 
+/** How fields are filled, and the words for what they are called. */
+interface FormWords {
+  readonly choices: FormChoices;
+  readonly say: Say;
+}
+
 /** The fields of a sheet in the order in which they are read: by rows, from the left. */
 export function sheetFields(
   { job }: Pick<CompiledJob, 'job'>,
   sheet: CompiledSheet,
-  choices: FormChoices,
+  form: FormWords,
 ): FormField[] {
   const fields = sheet.copies.flatMap((copy) => {
     const piece = job.pieces.find(({ id }) => id === copy.placement.piece);
-    return piece ? fieldsOfCopy(job, piece, copy, choices) : [];
+    return piece ? fieldsOfCopy(job, piece, copy, form) : [];
   });
   const row = ({ box }: FormField): number => Math.round((box.top + box.bottom) / 4);
   return fields.sort((one, other) => row(one) - row(other) || one.box.left - other.box.left);
 }
 
-function fieldsOfCopy(job: Job, piece: Piece, copy: SheetCopy, choices: FormChoices): FormField[] {
+function fieldsOfCopy(
+  job: Job,
+  piece: Piece,
+  copy: SheetCopy,
+  { choices, say }: FormWords,
+): FormField[] {
   const { placement } = copy;
   const found = findCopy(job, placement.copy);
   const { map: onSheet } = copy;
@@ -97,7 +109,9 @@ function fieldsOfCopy(job: Job, piece: Piece, copy: SheetCopy, choices: FormChoi
     return [
       {
         name: isShared ? name : `${name} ${placement.copy}`,
-        label: isShared ? `${name}, on all labels` : `${name}, label ${found?.number ?? 1}`,
+        label: isShared
+          ? say('field-of-all-labels', { field: name })
+          : say('field-of-label', { field: name, number: found?.number ?? 1 }),
         value,
         box,
         angle,

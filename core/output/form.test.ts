@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { readFileSync } from 'node:fs';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { expectOk } from '../base/index.ts';
@@ -38,7 +39,11 @@ const job = (table?: string): Job =>
 
 async function form(of: Job, choices: Partial<FormChoices> = {}): Promise<Uint8Array> {
   const made = await compiled(of, new Map());
-  return formPdf(nodePlatform, made.compiled, made.resources, { ...USUAL_CHOICES, ...choices });
+  return formPdf(nodePlatform, made.compiled, {
+    resources: made.resources,
+    say,
+    choices: { ...USUAL_CHOICES, ...choices },
+  });
 }
 
 /** Fields as an outsider reads them, with where each stands, pt from the bottom left. */

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { createJob } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import { compiled, runAll } from '../testing/example-job.ts';
@@ -85,6 +86,7 @@ test('every file cuts a hole before the outline around it', async () => {
   });
   const { compiled: tags, resources } = await compiled(holed, new Map());
   const files = await exportFiles(tags, {
+    say,
     platform: nodePlatform,
     resources,
     formats: ['svg', 'dxf', 'hpgl', 'json'],
@@ -141,6 +143,7 @@ test('the marks of a DXF stand on a layer of their own', () => {
 
 test('cut lines stand in inks of their own on a layer, only on request', async () => {
   const [pdf] = await exportFiles(made.compiled, {
+    say,
     platform: nodePlatform,
     resources: made.resources,
     formats: ['pdf'],
@@ -157,6 +160,7 @@ test('cut lines stand in inks of their own on a layer, only on request', async (
 
 test('letters as outlines look as they did and cannot be searched', async () => {
   const [pdf] = await exportFiles(made.compiled, {
+    say,
     platform: nodePlatform,
     resources: made.resources,
     formats: ['pdf'],

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
 import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -52,6 +53,7 @@ test('a piece and its picture are in the file once, however many copies there ar
 
 test('the same job gives the same bytes', async () => {
   const again = await exportFiles(made.compiled, {
+    say,
     platform: nodePlatform,
     resources: made.resources,
     formats: ['pdf', 'svg', 'hpgl', 'png', 'json'],
@@ -135,6 +137,7 @@ test('every sheet is a page, and sheets share what they draw', async () => {
     art,
   );
   const list = await exportFiles(many.compiled, {
+    say,
     platform: nodePlatform,
     resources: many.resources,
     formats: ['pdf', 'hpgl'],
@@ -308,6 +311,7 @@ describe('the folds of a box band', () => {
     });
     const laid = await compiled(job, new Map());
     const list = await exportFiles(laid.compiled, {
+      say,
       platform: nodePlatform,
       resources: laid.resources,
       formats: ['svg', 'hpgl', 'json'],

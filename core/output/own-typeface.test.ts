@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -45,6 +46,7 @@ const job = (known: readonly OwnTypeface[] = [typeface]): Job =>
 async function pdfOf(one: Job): Promise<Uint8Array> {
   const made = await compiled(one, files);
   const [file] = await exportFiles(made.compiled, {
+    say,
     platform: nodePlatform,
     resources: made.resources,
     formats: ['pdf'],

@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { type Platform, type Say } from '../base/index.ts';
 import { boxAround, grown, invert } from '../geometry/index.ts';
 import {
   compileJob,
@@ -63,15 +63,18 @@ export async function printPdf(
 export function formPdf(
   platform: Platform,
   compiled: CompiledJob,
-  resources: JobResources,
-  choices: FormChoices = USUAL_CHOICES,
+  {
+    resources,
+    say,
+    choices = USUAL_CHOICES,
+  }: { readonly resources: JobResources; readonly say: Say; readonly choices?: FormChoices },
 ): Promise<Uint8Array> {
   const bare = compileJob(withoutFields(compiled.job), createCompiler(resources));
   const wanted = new Set(compiled.sheets.map(({ copies }) => copies[0]?.placement.copy));
   const sheets = bare.sheets.filter(({ copies }) => wanted.has(copies[0]?.placement.copy));
   const pages = sheets.map((sheet) => ({
     ...sheetPage(sheet),
-    fields: sheetFields(compiled, sheet, choices),
+    fields: sheetFields(compiled, sheet, { choices, say }),
   }));
   return writePdf(platform, pages, pdfSources(compiled, resources), compiled.job.name);
 }

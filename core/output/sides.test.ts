@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import type { Affine } from '../geometry/index.ts';
 import { backOf, createJob, type CommandCall, type Job } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
@@ -70,6 +71,7 @@ async function files(job: Job, formats: readonly Format[], choices: Partial<Expo
   const made = await compiled(job, new Map());
   const { resources } = made;
   const list = await exportFiles(made.compiled, {
+    say,
     platform: nodePlatform,
     resources,
     formats,

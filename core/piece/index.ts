@@ -1,3 +1,4 @@
+export type { ElementTitle, UntitledElements } from './elements/title.ts';
 export { differences, filledFor, FIRST_COPY, type CopyInList } from './copy-fill.ts';
 export {
   createCompiler,

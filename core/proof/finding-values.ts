@@ -1,3 +1,4 @@
+import { type ElementTitle } from '../piece/index.ts';
 import type { Coded, NoValues, ProblemCode, ProblemValues } from '../base/index.ts';
 import type { CutKind } from '../shape/index.ts';
 
@@ -32,15 +33,15 @@ interface WordsOn {
  * acceptance holds as long as these stay the same.
  */
 export interface FindingValues {
-  'across-fold': { title: string; piece: string };
+  'across-fold': { title: ElementTitle; piece: string };
   'art-missing':
     { piece: string; missing: 'art' | 'typeface' | 'piece' } | { piece: string; damaged: string };
   'bleed-cut-off': SheetCopies & { number: string; by: number };
   'bleed-missing': { piece: string; bleed?: number };
   'bleeds-meet': { piece: string; least: number; bleed: number };
-  'code-crowded': { title: string; by?: string };
-  'code-pale': { title: string };
-  'code-too-small': { title: string; module: number; least: number };
+  'code-crowded': { title: ElementTitle; by?: ElementTitle };
+  'code-pale': { title: ElementTitle };
+  'code-too-small': { title: ElementTitle; module: number; least: number };
   'code-unread': Names<RowLabel> & {
     codes: number;
     problem: CodeProblem;
@@ -64,9 +65,9 @@ export interface FindingValues {
     most: number;
   };
   'gap-too-small': SheetCopies & { gap: number };
-  hairline: { title: string; width: number };
+  hairline: { title: ElementTitle; width: number };
   'in-keep-clear': SheetCopies;
-  'in-overlap': { title: string; piece: string };
+  'in-overlap': { title: ElementTitle; piece: string };
   'larger-than-machine': {
     sheet: number;
     width: number;
@@ -78,7 +79,7 @@ export interface FindingValues {
   licence: { name: string; wants: 'private' | 'credit'; maker?: string };
   'loose-parts': { piece: string; parts: number };
   'low-contrast': WordsOn & { ratio: number; wanted: number };
-  'low-resolution': { title: string; dpi: number; least: number };
+  'low-resolution': { title: ElementTitle; dpi: number; least: number };
   'mark-too-small': { size: number; machine: string; least: number };
   'missing-glyph': { words: string; letters: readonly string[] };
   'nothing-wanted': NoValues;
@@ -86,7 +87,7 @@ export interface FindingValues {
   'outside-printable': SheetCopies & { beyond: 'margin' | 'sheet' };
   overlap: SheetCopies;
   'pale-without-white': Names & { piece: string; of: 'ground' | 'element'; material: string };
-  'pattern-too-fine': { piece: string; title?: string; asked: number; drawn: number };
+  'pattern-too-fine': { piece: string; title?: ElementTitle; asked: number; drawn: number };
   'picture-unfound': Names & { column: string };
   'placeholder-unread': { typed: string; meant?: string; piece: string };
   'quantity-unread': Names<RowLabel> & { typed: string; column: string };
@@ -108,7 +109,7 @@ export interface FindingValues {
   'value-missing': Names<RowLabel> & { column: string };
   'words-do-not-fit': WordsOn & { size: number };
   'words-near-edge': WordsOn & { distance: number; safe: number };
-  'words-run-into': WordsOn & { title: string };
+  'words-run-into': WordsOn & { title: ElementTitle };
   'words-too-small': WordsOn & { size: number; least: number };
 }
 export type FindingCode = keyof FindingValues;

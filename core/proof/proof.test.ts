@@ -1,4 +1,4 @@
-import { findingText, fixText } from '../../messages/index.ts';
+import { findingText, fixText, say } from '../../messages/index.ts';
 import { readArt, type Art } from '../art/index.ts';
 import { contentHash, expectOk } from '../base/index.ts';
 import { exportFiles } from '../output/index.ts';
@@ -313,6 +313,7 @@ test('a picture whose file is damaged is a blocker, and nothing throws', async (
       { code: 'art-missing', values: { piece: 'Label', damaged: 'leaf' } },
     ]);
     const files = await exportFiles(made.compiled, {
+      say,
       platform: nodePlatform,
       resources,
       formats: ['pdf', 'png'],

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -31,6 +32,7 @@ export async function exportedExample(
   const made = await compiled(job, art);
   const { resources } = made;
   const list = await exportFiles(made.compiled, {
+    say,
     platform: nodePlatform,
     resources,
     formats,

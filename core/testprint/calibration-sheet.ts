@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { type Platform, type Say } from '../base/index.ts';
 import { solid, type DrawingNode } from '../drawing/index.ts';
 import { invert, rectanglePath, type Affine } from '../geometry/index.ts';
 import { writePdf, type PdfPage } from '../output/index.ts';
@@ -38,6 +38,7 @@ const CORNERS = ['A', 'B', 'C', 'D'];
 export async function calibrationPdf(
   platform: Platform,
   { sheet, name, sides }: CalibrationSheet,
+  say: Say,
 ): Promise<Uint8Array> {
   const typeface = await loadShipped(platform, FACE);
   const { width, height } = sheet;
@@ -68,23 +69,20 @@ export async function calibrationPdf(
           })),
           ...letters,
           says(`${name}, ${side}`, -44, 13),
-          says(
-            correct
-              ? 'A check of the calibration: printed with its correction.'
-              : 'Calibration sheet: printed as the printer does it.',
-            -36,
-            9,
-          ),
-          says('Lay it on something dark and take a picture from above that shows all', -26, 8),
-          says('four corners of the paper, or measure the crosses A to D with a ruler.', -21.5, 8),
+          says(correct ? say('calibration-check', {}) : say('calibration-plain', {}), -36, 9),
+          ...say('calibration-what-to-do', {})
+            .split('\n')
+            .map((line, at) => says(line, -26 + 4.5 * at, 8)),
           ...greys(middle),
-          ...(width > RULER + 2 * 25 ? ruler(typeface, middle.x - RULER / 2, middle.y + 32) : []),
+          ...(width > RULER + 2 * 25
+            ? ruler({ typeface, say }, middle.x - RULER / 2, middle.y + 32)
+            : []),
         ],
       },
     };
   });
   const sources = { typeface: () => typeface, art: () => undefined, bytes: () => undefined };
-  return writePdf(platform, pages, sources, `Calibration sheet: ${name}`);
+  return writePdf(platform, pages, sources, say('calibration-title', { printer: name }));
 }
 
 /** From white to black in equal steps, about the middle of the sheet. */

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -12,7 +13,7 @@ import {
   usualThing,
   type MeasuredThing,
 } from '../things/index.ts';
-import { fitTestPdf, stepName } from './index.ts';
+import { fitTestPdf, stepSize } from './index.ts';
 
 const width = (thing: MeasuredThing): number => {
   const size = trySize(thing);
@@ -42,17 +43,25 @@ test('lengths measured around a lid step by what their diameter does', () => {
 });
 
 test('steps are told with their sign', () => {
-  expect([-1, 0, 0.5].map((by) => stepName(by, 'mm'))).toEqual(['−1 mm', 'as measured', '+0.5 mm']);
+  expect([-1, 0, 0.5].map((by) => say('fit-test-step', stepSize(by, 'mm')))).toEqual([
+    '−1 mm',
+    'as measured',
+    '+0.5 mm',
+  ]);
 });
 
 const pdfOf = (thing: MeasuredThing, steps = [-1, 0, 1]): Promise<Uint8Array> =>
-  fitTestPdf(nodePlatform, {
-    thing,
-    steps,
-    paper: firstStock(false),
-    name: 'Honey lids',
-    unit: 'mm',
-  });
+  fitTestPdf(
+    nodePlatform,
+    {
+      thing,
+      steps,
+      paper: firstStock(false),
+      name: 'Honey lids',
+      unit: 'mm',
+    },
+    say,
+  );
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-fit-'));
 const kept = (name: string, bytes: Uint8Array): string => {

@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { type FileWords, type Platform, type Say } from '../base/index.ts';
 import type { Drawing, DrawingNode } from '../drawing/index.ts';
 import { linesPath, translation } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';
@@ -28,10 +28,9 @@ interface Tried {
   readonly label: string;
 }
 
-/** A difference as it is written in an outline: `−1 mm`, `as measured`, `+0.5 mm`. */
-export function stepName(by: number, unit: Unit): string {
-  if (by === 0) return 'as measured';
-  return `${by < 0 ? '−' : '+'}${formatLength(Math.abs(by), unit)}`;
+/** A difference as it is written in an outline: `−1 mm`, `+0.5 mm`, or none. */
+export function stepSize(by: number, unit: Unit): FileWords['fit-test-step'] {
+  return by === 0 ? {} : { by: `${by < 0 ? '−' : '+'}${formatLength(Math.abs(by), unit)}` };
 }
 
 /** Outlines in rows from the top, as many to a page as it holds. */
@@ -62,12 +61,12 @@ function pagesOf(
  * a check ruler of 100 mm on every page. A label larger than the paper is turned; what is still larger
  * runs over its edge, as the Size desk has said by then.
  */
-export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uint8Array> {
+export async function fitTestPdf(platform: Platform, test: FitTest, say: Say): Promise<Uint8Array> {
   const { thing, steps, unit, name } = test;
   const typeface = await loadShipped(platform, FACE);
   const tried = steps.flatMap((by): Tried[] => {
     const size = trySize(largerThing(thing, by));
-    return size.ok ? [{ flat: size.value, label: stepName(by, unit) }] : [];
+    return size.ok ? [{ flat: size.value, label: say('fit-test-step', stepSize(by, unit)) }] : [];
   });
   const widest = Math.max(...tried.map(({ flat }) => flat.width));
   const paper = turnedFor(test.paper, widest);
@@ -93,7 +92,7 @@ export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uin
     });
     const head = wordsAt(
       typeface,
-      `Fit test: ${name}`,
+      say('fit-test-title', { thing: name }),
       { x: paper.width / 2, y: room.top + 5 },
       11,
     );
@@ -102,12 +101,16 @@ export async function fitTestPdf(platform: Platform, test: FitTest): Promise<Uin
         width: paper.width,
         height: paper.height,
         symbols: {},
-        nodes: [head, ...nodes, ...ruler(typeface, paper.width / 2 - RULER / 2, room.bottom - 10)],
+        nodes: [
+          head,
+          ...nodes,
+          ...ruler({ typeface, say }, paper.width / 2 - RULER / 2, room.bottom - 10),
+        ],
       },
     };
   });
   const sources = { typeface: () => typeface, art: () => undefined, bytes: () => undefined };
-  return writePdf(platform, pages, sources, `Fit test: ${name}`);
+  return writePdf(platform, pages, sources, say('fit-test-title', { thing: name }));
 }
 
 /** The sheet, laid on its side when that is what the widest outline needs. */

@@ -5,7 +5,7 @@ export {
   type ReadCalibration,
   type SeenPicture,
 } from './read-calibration.ts';
-export { fitTestPdf, stepName, type FitTest } from './fit-test.ts';
+export { fitTestPdf, stepSize, type FitTest } from './fit-test.ts';
 export { templatePdf, type TemplateDrawing } from './template-print.ts';
 export {
   materialTestHpgl,

@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { readHpgl } from '../../devices/simulated/cutter.ts';
 import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -23,7 +24,7 @@ test('each square is cut with its own force and speed, 14 mm wide, where its wor
   expect(Math.max(...xs) - Math.min(...xs)).toBe(14 * 40);
   expect(hpgl).toContain('VS10;FS70;PU');
   expect(hpgl).toContain('VS30;FS130;PU');
-  const path = keep('material.pdf', await materialTestPdf(nodePlatform, TEST));
+  const path = keep('material.pdf', await materialTestPdf(nodePlatform, TEST, say));
   const words = tool('pdftotext', '-layout', path, '-');
   expect(words).toContain('Satin film: which one peels cleanly?');
   expect(words.match(/\d+ mm\/s/g)).toHaveLength(15);

@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { type Platform, type Say } from '../base/index.ts';
 import { rectanglePath } from '../geometry/index.ts';
 import { HPGL_PENS, HPGL_UNITS, toldSetting, writePdf } from '../output/index.ts';
 import { loadShipped } from '../type/index.ts';
@@ -50,10 +50,14 @@ export function testCells({ force, speed, least, most }: MaterialTest): TestCell
 }
 
 /** What is printed: each square's outline with its force and speed, to be read when it is peeled. */
-export async function materialTestPdf(platform: Platform, test: MaterialTest): Promise<Uint8Array> {
+export async function materialTestPdf(
+  platform: Platform,
+  test: MaterialTest,
+  say: Say,
+): Promise<Uint8Array> {
   const typeface = await loadShipped(platform, FACE);
   const { width } = TEST_SHEET;
-  const title = `${test.name}: which one peels cleanly?`;
+  const title = say('material-test-question', { material: test.name });
   const nodes = [
     wordsAt(typeface, title, { x: width / 2, y: 10 }, 10),
     ...testCells(test).flatMap(({ x, y, force, speed }) => [
@@ -64,7 +68,12 @@ export async function materialTestPdf(platform: Platform, test: MaterialTest): P
   ];
   const sources = { typeface: () => typeface, art: () => undefined, bytes: () => undefined };
   const drawing = { ...TEST_SHEET, symbols: {}, nodes };
-  return writePdf(platform, [{ drawing }], sources, `Material test: ${test.name}`);
+  return writePdf(
+    platform,
+    [{ drawing }],
+    sources,
+    say('material-test-title', { material: test.name }),
+  );
 }
 
 /** What is cut: each square with its own force and speed, from the sheet's top left corner. */

@@ -1,3 +1,4 @@
+import { type Say } from '../base/index.ts';
 import { solid, type DrawingNode } from '../drawing/index.ts';
 import { translation, type Path } from '../geometry/index.ts';
 import { setWords, type Typeface } from '../type/index.ts';
@@ -56,7 +57,11 @@ export const line = (path: Path, dash?: readonly number[]): DrawingNode => ({
 });
 
 /** A ruler of 100 mm, with what it is for. */
-export function ruler(typeface: Typeface, left: number, y: number): DrawingNode[] {
+export function ruler(
+  { typeface, say }: { readonly typeface: Typeface; readonly say: Say },
+  left: number,
+  y: number,
+): DrawingNode[] {
   const ticks: Path = Array.from({ length: RULER + 1 }, (_, mm) => {
     const long = mm % 10 === 0 ? 4 : mm % 5 === 0 ? 3 : 1.8;
     return [
@@ -68,9 +73,8 @@ export function ruler(typeface: Typeface, left: number, y: number): DrawingNode[
     ['M', left, y],
     ['L', left + RULER, y],
   ];
-  const says = 'Hold a ruler here: it has to be 100 mm long. If it is not, print again at 100 %.';
   return [
     line([...base, ...ticks]),
-    wordsAt(typeface, says, { x: left + RULER / 2, y: y + 4.5 }, 8),
+    wordsAt(typeface, say('ruler-check', {}), { x: left + RULER / 2, y: y + 4.5 }, 8),
   ];
 }

@@ -1,4 +1,4 @@
-import type { Platform } from '../base/index.ts';
+import { type Platform, type Say } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import { rectanglePath } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';
@@ -20,6 +20,7 @@ export interface TemplateDrawing {
 export async function templatePdf(
   platform: Platform,
   { stock, purpose }: TemplateDrawing,
+  say: Say,
 ): Promise<Uint8Array> {
   const { width, height, spots, name } = stock;
   const typeface = await loadShipped(platform, FACE);
@@ -28,13 +29,8 @@ export async function templatePdf(
   const test: DrawingNode[] = [
     line(rectanglePath(middle, width - 0.4, height - 0.4), [3, 2]),
     wordsAt(typeface, name, { x: middle.x, y: middle.y - 14 }, 11),
-    wordsAt(
-      typeface,
-      'Lay this on the sheet and hold both against the light: the outlines have to meet.',
-      { x: middle.x, y: middle.y - 8 },
-      8,
-    ),
-    ...(width > RULER + 10 ? ruler(typeface, middle.x - RULER / 2, middle.y + 8) : []),
+    wordsAt(typeface, say('template-test', {}), { x: middle.x, y: middle.y - 8 }, 8),
+    ...(width > RULER + 10 ? ruler({ typeface, say }, middle.x - RULER / 2, middle.y + 8) : []),
   ];
   const nodes = purpose === 'test' ? [...outlines, ...test] : outlines;
   const sources = { typeface: () => typeface, art: () => undefined, bytes: () => undefined };

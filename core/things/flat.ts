@@ -1,3 +1,4 @@
+import { type SizeWarning } from './size-warnings.ts';
 import type { Point, Ring } from '../geometry/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
 
@@ -27,5 +28,5 @@ export interface FlatSize {
   /** How many of these labels one thing takes. */
   readonly parts: number;
   /** Sentences about what may go wrong on the real thing. */
-  readonly warnings: readonly string[];
+  readonly warnings: readonly SizeWarning[];
 }

@@ -1,6 +1,7 @@
 export type { FlatSize, Fold, Zone, ZoneName } from './flat.ts';
 export { foldsOf, zonesOf } from './folds.ts';
 export { largerThing } from './larger.ts';
+export type { SizeWarning, SizeWarnings } from './size-warnings.ts';
 export { domeSurplus } from './kinds/lid.ts';
 export {
   THING_KINDS,

@@ -1,4 +1,4 @@
-import { problemText } from '../../messages/index.ts';
+import { problemText, sizeWarningText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import {
   boxOf,
@@ -75,7 +75,9 @@ describe('lid', () => {
     const sphere = (25 * 25 + 3 * 3) / 6;
     expect(domeSurplus({ across: 50, height: 3 }, 50)).toBeCloseTo((25 / sphere) ** 2 / 6, 3);
     expect(sized(usualThing('lid', { dome: 2 })).warnings).toEqual([]);
-    expect(sized(usualThing('lid', { dome: 8 })).warnings[0]).toContain('wrinkle');
+    expect(sized(usualThing('lid', { dome: 8 })).warnings.map(sizeWarningText)[0]).toContain(
+      'wrinkle',
+    );
   });
 });
 
@@ -101,8 +103,12 @@ describe('wrap', () => {
   });
 
   test('a short overlap is said', () => {
-    expect(sized(usualThing('wrap', { overlap: 3 })).warnings[0]).toContain('3 mm is short');
-    expect(sized(usualThing('wrap', { overlap: 0 })).warnings[0]).toContain('only meet');
+    expect(sized(usualThing('wrap', { overlap: 3 })).warnings.map(sizeWarningText)[0]).toContain(
+      '3 mm is short',
+    );
+    expect(sized(usualThing('wrap', { overlap: 0 })).warnings.map(sizeWarningText)[0]).toContain(
+      'only meet',
+    );
   });
 });
 
@@ -243,9 +249,9 @@ describe('band', () => {
 
   test('a strip is as high as it is asked for, and is told when it stands over', () => {
     expect(sized(usualThing('band', BOX)).height).toBe(40);
-    expect(sized(usualThing('band', { ...BOX, strip: 90 })).warnings[0]).toContain(
-      'wider than the 80 mm',
-    );
+    expect(
+      sized(usualThing('band', { ...BOX, strip: 90 })).warnings.map(sizeWarningText)[0],
+    ).toContain('wider than the 80 mm');
   });
 
   test('an inside flap is a panel more', () => {
@@ -303,8 +309,12 @@ describe('flat things', () => {
   });
 
   test('a hole too near the rim is said with what it needs', () => {
-    expect(sized(usualThing('tag', { rim: 1 })).warnings[0]).toContain('1 mm from the edge');
-    expect(sized(usualThing('tag', { hole: 48 })).warnings[0]).toContain('1 mm from the edge');
+    expect(sized(usualThing('tag', { rim: 1 })).warnings.map(sizeWarningText)[0]).toContain(
+      '1 mm from the edge',
+    );
+    expect(sized(usualThing('tag', { hole: 48 })).warnings.map(sizeWarningText)[0]).toContain(
+      '1 mm from the edge',
+    );
     expect(sized(usualThing('tag', { opening: 'none', rim: 0 })).warnings).toEqual([]);
   });
 
@@ -338,7 +348,7 @@ describe('flat things', () => {
 
 describe('what was passed over', () => {
   const tag = (given: Partial<Extract<MeasuredThing, { kind: 'tag' }>>): readonly string[] =>
-    sized(usualThing('tag', given)).warnings;
+    sized(usualThing('tag', given)).warnings.map(sizeWarningText);
 
   test('a hole is measured to every part of the edge: outside, at a clipped corner, at the foot, at a fold', () => {
     expect(tag({})).toEqual([]);
@@ -389,7 +399,7 @@ describe('what was passed over', () => {
 
   test('an overlap that is longer than the label is told of a bent one, too', () => {
     const short = usualThing('taper', { angle: 20, overlap: 40 });
-    expect(sized(short).warnings).toEqual([
+    expect(sized(short).warnings.map(sizeWarningText)).toEqual([
       'An overlap of 40 mm is more than the label itself is wide.',
     ]);
   });

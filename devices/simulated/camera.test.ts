@@ -1,3 +1,4 @@
+import { say } from '../../messages/index.ts';
 import { apply, invert, nested, placed, scaling, type Affine } from '../../core/geometry/index.ts';
 import {
   calibrationByRuler,
@@ -21,11 +22,15 @@ const ALWAYS: Affine = nested(placed(1.3, -0.9, 0.3), scaling(0.997, 1.003));
 const STEADY = { spread: { offset: 0, turn: 0, scale: 0 }, always: ALWAYS };
 
 const sheet = (correct?: Affine): Promise<Uint8Array> =>
-  calibrationPdf(nodePlatform, {
-    sheet: A4,
-    name: 'Bench printer',
-    sides: [{ name: 'front', ...(correct ? { correct } : {}) }],
-  });
+  calibrationPdf(
+    nodePlatform,
+    {
+      sheet: A4,
+      name: 'Bench printer',
+      sides: [{ name: 'front', ...(correct ? { correct } : {}) }],
+    },
+    say,
+  );
 
 async function pictureOf(pdf: Uint8Array, seed: number, dpi = 300): Promise<RgbaImage> {
   const printer = simulatedPrinter(nodePlatform, seed, { ...STEADY, dpi });

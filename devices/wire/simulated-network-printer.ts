@@ -107,11 +107,11 @@ export class SimulatedNetworkPrinter {
       request.resume();
       return { status, type: 'text/plain', body: new TextEncoder().encode(text) };
     };
-    if (request.method !== 'POST') return plain(405, 'This is a printer: it takes IPP alone.\n');
+    if (request.method !== 'POST') return plain(405, 'method not allowed\n');
     if (!request.headers['content-type']?.startsWith('application/ipp'))
-      return plain(415, 'Only application/ipp is read here.\n');
+      return plain(415, 'unsupported media type\n');
     const bytes = await bodyOf(request);
-    if (!bytes) return plain(413, 'This is too much.\n');
+    if (!bytes) return plain(413, 'content too large\n');
     const read = parseIpp(bytes);
     if (!read.ok) return plain(400, `${read.problem.code}\n`);
     const { message, document } = read.value;

@@ -1,3 +1,4 @@
+import { titleText } from './element-titles.ts';
 import type { CommandArgs, CommandCall, CommandName, Job } from '../../core/job/index.ts';
 import { elementTitle } from '../../core/piece/index.ts';
 import { plural } from './counts.ts';
@@ -11,7 +12,7 @@ function titleOf(job: Job, pieceId: string, ids: readonly string[]): string {
   const found = piece?.elements.filter(({ id }) => ids.includes(id)) ?? [];
   const [first] = found;
   if (!first || found.length > 1) return `${ids.length} elements`;
-  const title = elementTitle(first, (id) => job.art[id]);
+  const title = titleText(elementTitle(first, (id) => job.art[id]));
   return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
 }
 
@@ -111,7 +112,7 @@ const COMMANDS: Said = {
   'return-one-offs': ({ copies }) =>
     copies.length === 1 ? 'go back to the piece' : 'go back to the pieces',
   'scale-pieces': ({ scale }) => `scale to ${Math.round(scale * 1000) / 10} %`,
-  'set-artwork': ({ doing }) => doing ?? 'start again',
+  'set-artwork': ({ from }) => (from === undefined ? 'start again' : `start from “${from}”`),
   'set-bleed': ({ bleed }) => `bleed of ${bleed} mm`,
   'set-list': ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
   'size-edge': () => 'size the piece',

@@ -1,3 +1,4 @@
+import { titleText } from './element-titles.ts';
 import { wordsFor, type Words } from '../words.ts';
 import type { FindingName, FindingValues, RowLabel } from '../../core/proof/index.ts';
 import type { FindingSentences } from '../sentences.ts';
@@ -38,7 +39,7 @@ const CUTS = { kiss: 'kiss cut', through: 'through cut', crease: 'crease' } as c
 /** Each finding in a sentence, and why it matters. */
 const FINDINGS: Words<FindingValues, FindingSentences> = {
   'across-fold': ({ title, piece }) => ({
-    what: `${quoted(title)} on ${quoted(piece)} lies across a fold.`,
+    what: `${quoted(titleText(title))} on ${quoted(piece)} lies across a fold.`,
     why: 'On the thing it goes around the corner: part of it is seen from one side, part from the other.',
   }),
   'art-missing': (values) =>
@@ -76,16 +77,16 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
   'code-crowded': ({ title, by }) => ({
     what:
       by === undefined
-        ? `${quoted(title)} reaches over the edge with its clear zone.`
-        : `${quoted(by)} stands in the clear zone of ${quoted(title)}.`,
+        ? `${quoted(titleText(title))} reaches over the edge with its clear zone.`
+        : `${quoted(titleText(by))} stands in the clear zone of ${quoted(titleText(title))}.`,
     why: 'A scanner finds a code by the clear zone around it.',
   }),
   'code-pale': ({ title }) => ({
-    what: `${quoted(title)} is not dark enough on what lies behind it.`,
+    what: `${quoted(titleText(title))} is not dark enough on what lies behind it.`,
     why: 'Scanners look for dark bars on a light ground.',
   }),
   'code-too-small': ({ title, module, least }) => ({
-    what: `The smallest bar of ${quoted(title)} is ${module.toFixed(2)} mm; ${least} mm can be read.`,
+    what: `The smallest bar of ${quoted(titleText(title))} is ${module.toFixed(2)} mm; ${least} mm can be read.`,
     why: 'Ink spreads, and finer bars run together.',
   }),
   'code-unread': ({ names, count, codes, problem }) => {
@@ -124,7 +125,7 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     why: 'Less is left around each for a cut that is a little off.',
   }),
   hairline: ({ title, width }) => ({
-    what: `A line of ${quoted(title)} is ${width} mm thin.`,
+    what: `A line of ${quoted(titleText(title))} is ${width} mm thin.`,
     why: 'Below 0.25 pt, or 0.09 mm, printers break a line up or leave it out.',
   }),
   'in-keep-clear': (values) => ({
@@ -132,7 +133,7 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     why: 'The sensor would take print for the mark, and the knife would cut beside the labels.',
   }),
   'in-overlap': ({ title, piece }) => ({
-    what: `${quoted(title)} on ${quoted(piece)} stands in the overlap.`,
+    what: `${quoted(titleText(title))} on ${quoted(piece)} stands in the overlap.`,
     why: 'The other end of the label lies over it, and hides it.',
   }),
   'larger-than-machine': ({ sheet, width, height, machine, mostWidth, mostLength }) => ({
@@ -158,7 +159,7 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     why: 'In poor light or at arm’s length it cannot be read.',
   }),
   'low-resolution': ({ title, dpi, least }) => ({
-    what: `The picture ${quoted(title)} prints at ${dpi} dpi.`,
+    what: `The picture ${quoted(titleText(title))} prints at ${dpi} dpi.`,
     why: `Below ${least} dpi its edges look stepped or soft.`,
   }),
   'mark-too-small': ({ size: mark, machine, least }) => ({
@@ -193,7 +194,7 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     why: 'Printers print no white: pale colours vanish on clear, shiny and coloured stock. Take deeper colours, or white stock.',
   }),
   'pattern-too-fine': ({ piece, title, asked, drawn }) => ({
-    what: `${title === undefined ? `The ground of ${quoted(piece)}` : `${quoted(title)} on ${quoted(piece)}`} has its pattern at ${percent(asked)}; it is drawn at ${percent(drawn)}, the finest that so large a room can have.`,
+    what: `${title === undefined ? `The ground of ${quoted(piece)}` : `${quoted(titleText(title))} on ${quoted(piece)}`} has its pattern at ${percent(asked)}; it is drawn at ${percent(drawn)}, the finest that so large a room can have.`,
     why: 'Finer ones melt into one colour and would take minutes to draw.',
   }),
   'picture-unfound': ({ names, count, column }) => ({
@@ -262,7 +263,7 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     why: 'A cut that is a little off makes it look lopsided or takes letters with it.',
   }),
   'words-run-into': ({ words, piece, title }) => ({
-    what: `${quoted(words)} runs into ${quoted(title)}${on(piece)}.`,
+    what: `${quoted(words)} runs into ${quoted(titleText(title))}${on(piece)}.`,
     why: 'Letters that cross something else are hard to read.',
   }),
   'words-too-small': ({ words, piece, size: at, least }) => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import { elementTitle, type PlacedElement } from '../../../core/piece/index.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
@@ -21,7 +22,7 @@ const box = computed(() => {
   return { x: -width / 2, y: -height / 2, width, height };
 });
 const title = computed(() =>
-  elementTitle(element.value, (id) => props.desk.store.committed?.art[id]),
+  titleText(elementTitle(element.value, (id) => props.desk.store.committed?.art[id])),
 );
 /** What is a frame with gaps in it can be taken hold of anywhere in it. */
 const whole = computed(

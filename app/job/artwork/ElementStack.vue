@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '../../../messages/index.ts';
 import { mdiEyeOffOutline } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import { elementTitle, type PieceElement } from '../../../core/piece/index.ts';
@@ -21,7 +22,7 @@ const items = computed(() => {
 });
 
 function titleOf(element: PieceElement): string {
-  const title = elementTitle(element, (id) => props.desk.store.committed?.art[id]);
+  const title = titleText(elementTitle(element, (id) => props.desk.store.committed?.art[id]));
   return element.hidden ? texts.exact.hidden(title) : title;
 }
 

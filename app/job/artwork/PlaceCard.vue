@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '../../../messages/index.ts';
 import {
   mdiArrangeBringForward,
   mdiArrangeSendBackward,
@@ -56,7 +57,9 @@ const index = computed(() => props.desk.piece.value?.elements.indexOf(element.va
 const last = computed(() => (props.desk.piece.value?.elements.length ?? 1) - 1);
 const bent = computed(() => element.value.kind === 'words' && element.value.path.kind === 'circle');
 const title = computed(() =>
-  elementTitle({ ...element.value, name: undefined }, (id) => props.desk.store.job?.art[id]),
+  titleText(
+    elementTitle({ ...element.value, name: undefined }, (id) => props.desk.store.job?.art[id]),
+  ),
 );
 
 function move(axis: 'x' | 'y', to: number): void {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { say } from '../../../messages/index.ts';
 import { computed, nextTick, ref } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
-import { stepName } from '../../../core/testprint/index.ts';
+import { stepSize } from '../../../core/testprint/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
 import { firstStock } from '../../../core/stock/index.ts';
 import { largerThing, type MeasuredThing } from '../../../core/things/index.ts';
@@ -61,7 +62,7 @@ async function take(by: number): Promise<void> {
     <p class="hint">{{ printed ? texts.size.whichFits : texts.size.fitTestHint }}</p>
     <div v-if="printed" class="which" role="group" :aria-label="texts.size.whichFits">
       <button v-for="by in steps" :key="by" type="button" class="step" @click="take(by)">
-        {{ stepName(by, settings.unit) }}
+        {{ say('fit-test-step', stepSize(by, settings.unit)) }}
       </button>
     </div>
     <ChoicesRow v-else v-model="step" :label="texts.size.stepsOf" :choices="texts.size.steps" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sizeWarningText } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
 import { fitsOn, partsThatFit } from '../../../core/sheet/index.ts';
@@ -134,10 +135,10 @@ function remeasure(again: MeasuredThing): boolean {
       <FitTestCard v-if="measured" :thing="measured" :fact="fact" :take-over="remeasure" />
       <CardPanel
         v-for="warning in flat?.warnings"
-        :key="warning"
+        :key="warning.code"
         :title="texts.size.lookAgain"
         tone="amber"
-        ><p class="hint">{{ warning }}</p></CardPanel
+        ><p class="hint">{{ sizeWarningText(warning) }}</p></CardPanel
       >
       <CardPanel v-if="tooLarge" :title="texts.size.lookAgain" tone="amber" data-too-large>
         <p class="hint">{{ texts.size.tooLarge(fact, tooLarge.stock, tooLarge.others) }}</p>

@@ -1,4 +1,4 @@
-import type { Platform, Task } from '../../base/index.ts';
+import type { Platform, Say, Task } from '../../base/index.ts';
 import type { ArtBytes, CompiledJob, JobResources, PrintedSide } from '../../job/index.ts';
 import type { CompiledSheet } from '../../sheet/index.ts';
 import type { PaperSide } from '../../stock/index.ts';
@@ -13,6 +13,8 @@ export interface Writing {
   /** Where the bytes of art and own typefaces are kept, for the job itself. */
   readonly artBytes: ArtBytes | undefined;
   readonly task: Task;
+  /** Gives the words that go into files. */
+  readonly say: Say;
   /** The sheets as they are seen. */
   readonly seen: CompiledJob;
   /** The same sheets as they are printed. */

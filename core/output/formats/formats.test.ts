@@ -1,3 +1,4 @@
+import { say } from '../../../messages/index.ts';
 import { compileJob, createJob, type Job } from '../../job/index.ts';
 import { createCompiler } from '../../piece/index.ts';
 import { compiled, exampleWords, runAll } from '../../testing/example-job.ts';
@@ -35,6 +36,7 @@ const written = (
   choices: Partial<ExportChoices> = {},
 ): Promise<MadeFile[]> =>
   exportFiles(whole, {
+    say,
     platform: nodePlatform,
     resources,
     formats,
@@ -93,6 +95,11 @@ test('a format alone gives the very files that it gives among all', async () => 
 });
 
 test('the job itself is left out where its art cannot be had', async () => {
-  const files = await exportFiles(whole, { platform: nodePlatform, resources, formats: ['peel'] });
+  const files = await exportFiles(whole, {
+    say,
+    platform: nodePlatform,
+    resources,
+    formats: ['peel'],
+  });
   expect(files).toEqual([]);
 });

@@ -10,10 +10,10 @@ async function paper(
   kind: 'approval' | 'contact',
   writing: Writing,
 ): Promise<Required<WrittenFile>> {
-  const { platform, seen, resources, stem, task } = writing;
+  const { platform, seen, resources, stem, task, say } = writing;
   await task.yieldNow();
   const sources = pdfSources(seen, resources);
-  const made = await paperPdf(platform, kind, { compiled: seen, sources });
+  const made = await paperPdf(platform, kind, { compiled: seen, sources, say });
   return { name: `${stem}-${kind}.pdf`, ...made };
 }
 

@@ -1,3 +1,4 @@
+import { type Say } from '../../base/index.ts';
 import { linesPath } from '../../geometry/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
@@ -39,19 +40,15 @@ const BESIDE_WIDTH = PAPER.width - margin - BESIDE;
  * A paper to be sent to somebody for approval: each piece with its size, number, material and colours,
  * all words to be read over, and a place to sign. For lengths in mm.
  */
-export function approvalPages(compiled: CompiledJob, faces: PaperFaces): PdfPage[] {
+export function approvalPages(compiled: CompiledJob, faces: PaperFaces, words: Say): PdfPage[] {
   const { job } = compiled;
-  const flow = new PaperFlow(faces);
-  flow.say(`For approval: ${job.name}`, { size: 18, face: 'head' }, 1);
-  flow.say(
-    `${job.today}. Please read every word, look at sizes and colours, and sign at the end.`,
-    { size: 9.5, color: QUIET },
-    6,
-  );
+  const flow = new PaperFlow(faces, words);
+  flow.say(words('approval-title', { job: job.name }), { size: 18, face: 'head' }, 1);
+  flow.say(words('approval-intro', { today: job.today }), { size: 9.5, color: QUIET }, 6);
   for (const piece of compiled.pieces.values()) pieceBlock(flow, compiled, piece);
   listBlock(flow, compiled);
   signing(flow);
-  return flow.pages(`${job.name}, for approval`);
+  return flow.pages(words('approval-foot', { job: job.name }));
 }
 
 function pieceBlock(flow: PaperFlow, { job }: CompiledJob, compiled: CompiledPiece): void {
@@ -67,9 +64,8 @@ function pieceBlock(flow: PaperFlow, { job }: CompiledJob, compiled: CompiledPie
   };
   const { node, scale } = pieceNode(compiled, room, job.material.color);
   flow.draw(node);
-  const shown = scale === 1 ? 'At its true size' : `At ${Math.round(scale * 100)} % of its size`;
   flow.put(
-    shown,
+    flow.words('approval-scale', { scale }),
     { x: margin, y: room.bottom + 1.5, width: PICTURE.width },
     { size: 8, color: QUIET },
   );
@@ -81,8 +77,8 @@ function pieceBlock(flow: PaperFlow, { job }: CompiledJob, compiled: CompiledPie
   say(piece.name, 13);
   const front = job.pieces.find(({ id }) => id === piece.behind);
   const count = front
-    ? `behind ${front.name}`
-    : `${copyCount(job, piece.id)} ${copyCount(job, piece.id) === 1 ? 'copy' : 'copies'}`;
+    ? flow.words('approval-behind', { piece: front.name })
+    : flow.words('approval-copies', { count: copyCount(job, piece.id) });
   const size = [compiled.width, compiled.height].map((mm) => formatLength(mm, 'mm')).join(' × ');
   say(`${size}, ${count}, ${job.material.name.toLowerCase()}`, 9.5, QUIET, 3);
   y += colors(flow, compiled, y);
@@ -130,7 +126,7 @@ function listBlock(flow: PaperFlow, { job }: CompiledJob): void {
   const columns = list.columns.filter((column) => named.has(column));
   const rows = rowsOn(list);
   flow.need(20);
-  flow.say(`What the list says, ${rows.length} rows`, { size: 13, face: 'head' }, 2);
+  flow.say(flow.words('approval-list', { rows: rows.length }), { size: 13, face: 'head' }, 2);
   rows.forEach((row, at) => {
     const fields = fieldsOfRow(list, row);
     const said = columns.map((column) => fields[column] ?? '').filter(Boolean);
@@ -163,17 +159,17 @@ function signing(flow: PaperFlow): void {
   const [left, top] = [box.left + 6, box.top + 6];
   flow.draw(boxNode(box, undefined, '#b9a9b4'));
   flow.draw(tick(left, top), tick(left, top + 8));
-  flow.put('Approved as shown', at(left + 6.5, top), { size: 10.5 });
-  flow.put('Approved with these changes:', at(left + 6.5, top + 8), { size: 10.5 });
+  flow.put(flow.words('approval-as-shown', {}), at(left + 6.5, top), { size: 10.5 });
+  flow.put(flow.words('approval-with-changes', {}), at(left + 6.5, top + 8), { size: 10.5 });
   flow.draw(level(left, top + 22, right - 6), level(left, top + 31, right - 6));
   const columns = [
-    ['Name', left, 52],
-    ['Date', left + 58, 30],
-    ['Signature', left + 94, right - 6 - left - 94],
+    ['approval-name', left, 52],
+    ['approval-date', left + 58, 30],
+    ['approval-signature', left + 94, right - 6 - left - 94],
   ] as const;
   for (const [name, x, width] of columns) {
     flow.draw(level(x, top + 45, x + width));
-    flow.put(name, at(x, top + 46), { size: 8, color: QUIET });
+    flow.put(flow.words(name, {}), at(x, top + 46), { size: 8, color: QUIET });
   }
   flow.y = box.bottom;
 }

@@ -1,3 +1,4 @@
+import { type Say } from '../../base/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
 import { fieldsOf, fieldsOfRow, textsOf, type CompiledPiece } from '../../piece/index.ts';
 import { findCopy } from '../../sheet/index.ts';
@@ -16,9 +17,9 @@ interface Shown {
 }
 
 /** A paper with a small picture of each label that is another, and its name. */
-export function contactPages(compiled: CompiledJob, faces: PaperFaces): PdfPage[] {
+export function contactPages(compiled: CompiledJob, faces: PaperFaces, words: Say): PdfPage[] {
   const { job } = compiled;
-  const flow = new PaperFlow(faces);
+  const flow = new PaperFlow(faces, words);
   flow.say(job.name, { size: 18, face: 'head' }, 5);
   const room = (PAPER.width - 2 * PAPER.margin - (ACROSS - 1) * GAP) / ACROSS;
   const labels = shownLabels(compiled);
@@ -35,7 +36,7 @@ export function contactPages(compiled: CompiledJob, faces: PaperFaces): PdfPage[
     });
     flow.y += high + NAME + GAP;
   }
-  return flow.pages(`${job.name}, ${labels.length} labels`);
+  return flow.pages(words('contact-foot', { job: job.name, labels: labels.length }));
 }
 
 /** Each drawing that a copy has once, then pieces that no copy is made of. */

@@ -1,3 +1,4 @@
+import { type Say } from '../../base/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import { rectanglePath, scaling, compose, translation, type Box } from '../../geometry/index.ts';
 import type { CompiledPiece } from '../../piece/index.ts';
@@ -123,10 +124,13 @@ export function pieceNode(
 export class PaperFlow {
   private readonly done: DrawingNode[][] = [[]];
   private readonly faces: PaperFaces;
+  /** Gives the words that stand on papers. */
+  readonly words: Say;
   y: number = PAPER.margin;
 
-  constructor(faces: PaperFaces) {
+  constructor(faces: PaperFaces, words: Say) {
     this.faces = faces;
+    this.words = words;
   }
 
   /** Makes sure of a height, on a new paper where this one has no more. */
@@ -163,7 +167,7 @@ export class PaperFlow {
   /** The papers, each with a line of words at its foot and its number. */
   pages(foot: string): PdfPage[] {
     return this.done.map((nodes, at): PdfPage => {
-      const says = `${foot}, ${at + 1} of ${this.done.length}`;
+      const says = this.words('page-foot', { says: foot, page: at + 1, of: this.done.length });
       const place = {
         x: PAPER.margin,
         y: PAPER.height - PAPER.margin,

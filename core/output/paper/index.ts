@@ -1,4 +1,4 @@
-import type { Platform } from '../../base/index.ts';
+import { type Platform, type Say } from '../../base/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
 import { loadShipped } from '../../type/index.ts';
 import { writePdf, type PdfPage, type PdfSources } from '../pdf/index.ts';
@@ -9,7 +9,7 @@ import { PAPER_FACES, type PaperFaces } from './flow.ts';
 /** Papers about a job, on A4: to be approved and signed, or all labels small. */
 const PAPERS = { approval: approvalPages, contact: contactPages } as const satisfies Record<
   string,
-  (compiled: CompiledJob, faces: PaperFaces) => PdfPage[]
+  (compiled: CompiledJob, faces: PaperFaces, words: Say) => PdfPage[]
 >;
 export type PaperKind = keyof typeof PAPERS;
 
@@ -17,13 +17,17 @@ export type PaperKind = keyof typeof PAPERS;
 export async function paperPdf(
   platform: Platform,
   kind: PaperKind,
-  { compiled, sources }: { readonly compiled: CompiledJob; readonly sources: PdfSources },
+  {
+    compiled,
+    sources,
+    say,
+  }: { readonly compiled: CompiledJob; readonly sources: PdfSources; readonly say: Say },
 ): Promise<{ readonly bytes: Uint8Array; readonly pages: number }> {
   const faces: PaperFaces = {
     text: await loadShipped(platform, PAPER_FACES.text),
     head: await loadShipped(platform, PAPER_FACES.head),
   };
-  const pages = PAPERS[kind](compiled, faces);
+  const pages = PAPERS[kind](compiled, faces, say);
   const own = [faces.text, faces.head];
   const typeface = (id: string): ReturnType<PdfSources['typeface']> =>
     sources.typeface(id) ?? own.find((one) => one.id === id);

@@ -1,3 +1,4 @@
+import { say } from '../../../messages/index.ts';
 import { readArt } from '../../art/index.ts';
 import { expectOk } from '../../base/index.ts';
 import { parsePeel, type CommandCall } from '../../job/index.ts';
@@ -27,6 +28,7 @@ async function made(
   const { compiled: done, resources } = await compiled(job, art);
   const artBytes = (id: string) => Promise.resolve(art.get(id));
   const files = await exportFiles(done, {
+    say,
     platform: nodePlatform,
     resources,
     formats,

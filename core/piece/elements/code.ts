@@ -80,7 +80,10 @@ export const code: ElementKind<Code> = {
     return { ...element, width: side, height: side };
   },
   scaled: scaledBox,
-  title: ({ text, symbology }) => `${symbology === 'qr' ? 'QR code' : 'Bar code'} ${text}`.trim(),
+  title: ({ text, symbology }) => ({
+    code: symbology === 'qr' ? 'qr-code' : 'bar-code',
+    values: { text },
+  }),
   compile(element, context) {
     const { width, height, ground } = element;
     const made = tryEncode(element.symbology, element.text);

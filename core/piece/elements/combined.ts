@@ -111,8 +111,12 @@ export const combined: ElementKind<Combined> = {
     })),
     line: scaledStroke(element.line, factor),
   }),
-  title: ({ parts }, art: (id: string) => Art | undefined) =>
-    parts.map(({ element }) => element.name ?? kindOf(element).title(element, art)).join(' + '),
+  title: ({ parts }, art: (id: string) => Art | undefined) => ({
+    code: 'combined',
+    values: {
+      parts: parts.map(({ element }) => element.name ?? kindOf(element).title(element, art)),
+    },
+  }),
   compile(element, context) {
     const size = combined.size(element);
     const needs: Need[] = element.parts.flatMap(({ element: part }): Need[] =>

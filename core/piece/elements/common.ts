@@ -1,3 +1,4 @@
+import { type ElementTitle } from './title.ts';
 import * as z from 'zod';
 import type { Result } from '../../base/index.ts';
 import type { EncodedCode } from '../../code/index.ts';
@@ -121,7 +122,7 @@ export interface ElementKind<E> {
   scaled(element: E, factor: number): E;
   compile(element: E, context: ElementContext): CompiledElement;
   /** How the element is called in lists. */
-  title(element: E, art: (id: string) => Art | undefined): string;
+  title(element: E, art: (id: string) => Art | undefined): ElementTitle;
 }
 
 /** A box of elements that are nothing but as wide and high as they are. */

@@ -1,3 +1,4 @@
+import { type ElementTitle } from './title.ts';
 import * as z from 'zod';
 import type { Art } from '../../art/index.ts';
 import { withinLimits } from '../../base/index.ts';
@@ -56,7 +57,10 @@ export function compileElement(element: PieceElement, context: ElementContext): 
 }
 
 /** How an element is called in lists and behind “Undo”. */
-export function elementTitle(element: PieceElement, art: (id: string) => Art | undefined): string {
+export function elementTitle(
+  element: PieceElement,
+  art: (id: string) => Art | undefined,
+): ElementTitle {
   return element.name || kindOf(element).title(element, art);
 }
 

@@ -68,7 +68,7 @@ export const line: ElementKind<Line> = {
     const made = line.resized(element, width * factor, height * factor);
     return { ...made, line: scaledStroke(element.line, factor) };
   },
-  title: ({ closed }) => (closed ? 'Drawn shape' : 'Drawn line'),
+  title: ({ closed }) => ({ code: closed ? 'drawn-shape' : 'drawn-line', values: {} }),
   compile(element, context) {
     const path = wayPath(element.nodes, element.closed);
     const size = line.size(element);

@@ -30,7 +30,7 @@ export const ornament: ElementKind<Ornament> = {
     ...scaledBox(element, factor),
     weight: element.weight * factor,
   }),
-  title: ({ ornament: name }) => `${name[0]?.toUpperCase()}${name.slice(1)}`,
+  title: ({ ornament: name }) => ({ code: 'ornament', values: { name } }),
   compile(element) {
     const { width, height, count, weight, inks } = element;
     const nodes = ornamentOf(element.ornament).draw({ width, height, count, weight, inks });

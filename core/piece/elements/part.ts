@@ -24,7 +24,7 @@ export const part: ElementKind<Part> = {
     height: (element.height * width) / element.width,
   }),
   scaled: scaledBox,
-  title: ({ piece }) => `Piece ${piece}`,
+  title: ({ piece }) => ({ code: 'piece', values: { id: piece } }),
   compile(element, context) {
     const { width, height } = element;
     const found = context.part(element.piece);

@@ -79,7 +79,7 @@ export const picture: ElementKind<Picture> = {
   size: ({ width, height }) => ({ width, height }),
   resized: (element, width, height) => ({ ...element, width, height }),
   scaled: scaledBox,
-  title: (element, art) => art(element.art)?.name ?? 'Missing picture',
+  title: (element, art) => art(element.art)?.name ?? { code: 'missing-picture', values: {} },
   compile(element, context) {
     const art = context.art(element.art);
     const vector = art?.kind === 'vector' ? context.vector(element.art) : undefined;

@@ -61,8 +61,10 @@ export const plate: ElementKind<Plate> = {
     const made = plate.resized(element, width * factor, height * factor);
     return { ...made, line: scaledStroke(element.line, factor) };
   },
-  title: ({ fill, rim, shape }) =>
-    `${fill && !rim ? 'Plate' : 'Ring'}, ${NAMES[shape.kind] ?? shape.kind}`,
+  title: ({ fill, rim, shape }) => ({
+    code: fill && !rim ? 'plate' : 'ring',
+    values: { shape: shape.kind },
+  }),
   compile(element, context) {
     const { line, fill, rim } = element;
     const size = plate.size(element);
@@ -97,10 +99,4 @@ export const plate: ElementKind<Plate> = {
     }
     return { nodes, ...size, needs: [] };
   },
-};
-
-const NAMES: Readonly<Partial<Record<EdgeShape['kind'], string>>> = {
-  circle: 'round',
-  ellipse: 'oval',
-  rectangle: 'square',
 };

@@ -90,7 +90,7 @@ export const words: ElementKind<Words> = {
         : {}),
     };
   },
-  title: ({ text }) => text.replace(/\s+/g, ' ').trim() || 'Empty words',
+  title: ({ text }) => text.replace(/\s+/g, ' ').trim() || { code: 'empty-words', values: {} },
   compile(element, context) {
     const typeface = context.typeface(element.typeface);
     const size = words.size(element);

@@ -2,14 +2,15 @@ import { contrastRatio, luminance, rgbOf } from '../../color/index.ts';
 import { SMALLEST_MODULE } from '../../code/index.ts';
 import { boxesMeet, flatten, isInside, corners } from '../../geometry/index.ts';
 import {
+  type Code,
+  type CompiledPiece,
   elementTitle,
+  type ElementTitle,
   findCodeLayout,
   hasPlaceholders,
   leadColor,
-  seenBox,
-  type Code,
-  type CompiledPiece,
   type PlacedElement,
+  seenBox,
 } from '../../piece/index.ts';
 import { copyOf, type Job } from '../../job/index.ts';
 import { shapePath } from '../../shape/index.ts';
@@ -61,7 +62,7 @@ const place = ({ piece, element }: PlacedCode, box: Where['box']): Where => ({
   element: element.id,
   ...(box ? { box } : {}),
 });
-const named = (code: Code): string => elementTitle(code, () => undefined);
+const named = (code: Code): ElementTitle => elementTitle(code, () => undefined);
 
 /** Codes whose text cannot be written: a wrong check digit is mended, the rest has to be typed. */
 export const codeUnread: FindingKind = {
@@ -165,13 +166,17 @@ export const codeCrowded: FindingKind = {
           order.indexOf(one.element) > order.indexOf(found.element) && boxesMeet(seenBox(one), box),
       );
       if (!cut && !over) return [];
-      const by = over ? elementTitle(over.element, (id) => context.compiled.job.art[id]) : '';
       return [
         {
           code: 'code-crowded',
           severity: 'warning',
           where: place(found, box),
-          values: { title: named(found.element), ...(cut ? {} : { by }) },
+          values: {
+            title: named(found.element),
+            ...(cut || !over
+              ? {}
+              : { by: elementTitle(over.element, (id) => context.compiled.job.art[id]) }),
+          },
         },
       ];
     }),

@@ -7,9 +7,10 @@ import {
   type Ring,
 } from '../../geometry/index.ts';
 import {
-  elementTitle,
-  placedBoxes,
   type CompiledPiece,
+  elementTitle,
+  type ElementTitle,
+  placedBoxes,
   type PlacedElement,
 } from '../../piece/index.ts';
 import { zonesOf } from '../../things/index.ts';
@@ -23,7 +24,7 @@ const UNSEEN = 0.3;
 interface Shown {
   readonly piece: CompiledPiece;
   readonly placed: PlacedElement;
-  readonly title: string;
+  readonly title: ElementTitle;
   readonly rings: readonly Ring[];
 }
 

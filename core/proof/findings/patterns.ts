@@ -3,11 +3,12 @@ import {
   drawnScale,
   elementSize,
   elementTitle,
+  type ElementTitle,
+  type Fill,
   isPlain,
+  type Piece,
   pieceSize,
   withFills,
-  type Fill,
-  type Piece,
 } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 
@@ -15,7 +16,7 @@ interface Filled {
   /** Undefined for the ground. */
   readonly element?: string;
   /** Undefined for the ground. */
-  readonly title?: string;
+  readonly title?: ElementTitle;
   readonly fill: Fill;
   readonly box: { readonly width: number; readonly height: number };
 }

@@ -1,4 +1,4 @@
-import { problemText } from '../../../messages/index.ts';
+import { problemText, say } from '../../../messages/index.ts';
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { readFileSync } from 'node:fs';
 import { templatePdf } from '../../testprint/index.ts';
@@ -52,7 +52,7 @@ test.each(DIE_CUTS)('$name is found in its own outlines as SVG', async (stock) =
 const some = DIE_CUTS.filter((_, at) => at % 9 === 0);
 test.each(some)('$name is found in its outlines as PDF, and in its test print', async (stock) => {
   for (const purpose of ['outlines', 'test'] as const) {
-    const pdf = await templatePdf(nodePlatform, { stock, purpose });
+    const pdf = await templatePdf(nodePlatform, { stock, purpose }, say);
     const again = await read(pdf, 'outlines.pdf');
     expect([again.width, again.height]).toEqual([
       expect.closeTo(stock.width, 1),

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { formatLength } from '../../units/index.ts';
+import { warning } from '../size-warnings.ts';
 import type { ZoneName } from '../flat.ts';
 import { flat, mm, overlapWarning, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';
 
@@ -47,14 +47,11 @@ export const band: ThingKind<Band> = {
     const along = { w: thing.width, d: thing.depth, h: thing.height }[thing.around];
     const high = thing.strip ?? along;
     const warnings = overlapWarning(thing.overlap);
-    if (high > along)
-      warnings.push(
-        `A strip of ${formatLength(high, 'mm')} is wider than the ${formatLength(along, 'mm')} that it lies along.`,
-      );
+    if (high > along) warnings.push(warning('wide-strip', { strip: high, along }));
     const ways = panels(thing).slice(0, 4 / thing.parts);
     const last = ways[ways.length - 1]?.length ?? 0;
     if (thing.overlap > (ways[0]?.length ?? last))
-      warnings.push('The overlap is longer than the panel that it is glued to.');
+      warnings.push(warning('overlap-beyond-panel', {}));
     const all = [
       ...ways,
       ...(thing.overlap > 0 ? [{ name: 'overlap' as const, length: thing.overlap }] : []),

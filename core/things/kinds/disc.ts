@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { err } from '../../base/index.ts';
 import { ellipsePath, flatten } from '../../geometry/index.ts';
-import { formatLength } from '../../units/index.ts';
+import { warning } from '../size-warnings.ts';
 import { flat, mm, type ThingKind } from './kind.ts';
 
 /** A disc: printed from `inner` to `outer`, with a hole of `hub`. Diameters in mm. */
@@ -15,10 +15,7 @@ export const disc: ThingKind<Disc> = {
     const hole = Math.max(inner, hub);
     if (hole >= outer) return err('size/no-ring', { hole, outer });
     const shape = { kind: 'ring', outer, inner: hole } as const;
-    const warnings =
-      inner < hub
-        ? [`The print begins inside the hole of ${formatLength(hub, 'mm')}; it is left out there.`]
-        : [];
+    const warnings = inner < hub ? [warning('print-in-hole', { hole: hub })] : [];
     const made = flat(shape, { warnings });
     if (!made.ok) return made;
     const rings = flatten(ellipsePath({ x: 0, y: 0 }, hub / 2, hub / 2), 0.01);

@@ -1,3 +1,4 @@
+import { warning } from '../size-warnings.ts';
 import * as z from 'zod';
 import { boxAbout, corners, flatten } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
@@ -41,9 +42,7 @@ export const face: ThingKind<Face> = {
     if (Math.min(width, height) < 1)
       return nothingLeft(Math.min(face.width, face.height), clearance);
     const warnings =
-      face.radius > Math.min(face.width, face.height) / 2
-        ? ['The corner radius is more than half of the shorter side; the ends become half circles.']
-        : [];
+      face.radius > Math.min(face.width, face.height) / 2 ? [warning('round-ends', {})] : [];
     if (allowance > 0) {
       const inner = rectangleOf(width, height, Math.max(0, face.radius - clearance));
       const radius = inner.kind === 'rectangle' && inner.radius > 0 ? inner.radius + allowance : 0;

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { err, ok, type Result } from '../../base/index.ts';
 import { corners, flatten, type Box } from '../../geometry/index.ts';
 import { shapePath, shapeSize, type EdgeShape } from '../../shape/index.ts';
-import { formatLength } from '../../units/index.ts';
+import { warning, type SizeWarning } from '../size-warnings.ts';
 import type { FlatSize, Fold, Zone, ZoneName } from '../flat.ts';
 
 /** A measurement in mm. */
@@ -67,18 +67,14 @@ export function panelRow(
 }
 
 /** Why an overlap will not hold, if it will not. */
-export function overlapWarning(overlap: number): string[] {
+export function overlapWarning(overlap: number): SizeWarning[] {
   if (overlap >= 5) return [];
-  return overlap === 0
-    ? ['Without an overlap the ends only meet: the label needs glue all over to stay on.']
-    : [
-        `An overlap of ${formatLength(overlap, 'mm')} is short: glue needs 5 mm to hold the ends together.`,
-      ];
+  return [overlap === 0 ? warning('no-overlap', {}) : warning('short-overlap', { overlap })];
 }
 
 /** Said of an overlap that is longer than what it lies on. */
-export const overlapTooLong = (overlap: number): string =>
-  `An overlap of ${formatLength(overlap, 'mm')} is more than the label itself is wide.`;
+export const overlapTooLong = (overlap: number): SizeWarning =>
+  warning('long-overlap', { overlap });
 
 export const nothingLeft = (across: number, gap: number): Result<never> =>
   err('size/nothing-left', { gap, across });

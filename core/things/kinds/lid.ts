@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { formatLength } from '../../units/index.ts';
+import { warning, type SizeWarning } from '../size-warnings.ts';
 import { flat, mm, nothingLeft, some, type ThingKind } from './kind.ts';
 
 /** A round lid or tin, measured across its flat top or around it. */
@@ -35,15 +35,10 @@ export const lid: ThingKind<Lid> = {
     const across = measured === 'diameter' ? size : size / Math.PI;
     const diameter = across - 2 * clearance;
     if (diameter < 1) return nothingLeft(across, clearance);
-    const warnings: string[] = [];
-    if (clearance > 0 && clearance < 0.5)
-      warnings.push('A clearance below 0.5 mm is less than most hands can place a label by.');
+    const warnings: SizeWarning[] = [];
+    if (clearance > 0 && clearance < 0.5) warnings.push(warning('small-clearance', {}));
     const surplus = domeSurplus({ across, height: dome }, diameter);
-    if (surplus > 0.01)
-      warnings.push(
-        `A flat label would wrinkle on this dome: its rim has ${(surplus * 100).toFixed(1)} % too much ` +
-          `for the ${formatLength(dome, 'mm')} of height. Paper takes 1 %, film 3 %. A smaller label lies flatter.`,
-      );
+    if (surplus > 0.01) warnings.push(warning('dome-wrinkles', { surplus, height: dome }));
     return flat({ kind: 'circle', diameter }, { warnings });
   },
 };

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { formatLength } from '../../units/index.ts';
+import { warning, type SizeWarning } from '../size-warnings.ts';
 import { flatten } from '../../geometry/index.ts';
 import { rimOf, shapePath, type TagShape } from '../../shape/index.ts';
 import type { Fold, Zone } from '../flat.ts';
@@ -68,16 +68,14 @@ export const tag: ThingKind<Tag> = {
       { x: -width / 2, y: 0 },
       { x: width / 2, y: 0 },
     ];
-    const warnings: string[] = [];
+    const warnings: SizeWarning[] = [];
     if (opening !== 'none') {
       const least = rimAround(shape, fold);
       const wanted = Math.max(3, high / 2);
-      if (hole >= width) warnings.push('The opening is wider than the tag.');
-      if (least < 0) warnings.push('The hole reaches over the edge of the tag.');
+      if (hole >= width) warnings.push(warning('opening-wider', {}));
+      if (least < 0) warnings.push(warning('hole-over-edge', {}));
       else if (least < wanted - 1e-6)
-        warnings.push(
-          `The hole is ${formatLength(least, 'mm')} from the edge and would tear out: leave ${formatLength(wanted, 'mm')}.`,
-        );
+        warnings.push(warning('hole-tears', { rim: least, least: wanted }));
     }
     return flat(shape, {
       warnings,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '../../../../messages/index.ts';
 import { mdiArrowDown } from '@mdi/js';
 import { computed } from 'vue';
 import type { Art } from '../../../../core/art/index.ts';
@@ -25,7 +26,7 @@ const parts = computed(() =>
     .map((part, at) => ({
       ...part,
       at,
-      title: elementTitle(part.element, (id) => props.desk.store.job?.art[id]),
+      title: titleText(elementTitle(part.element, (id) => props.desk.store.job?.art[id])),
     }))
     .reverse(),
 );

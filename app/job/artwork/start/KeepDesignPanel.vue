@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { titleText } from '../../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { canBeOpen } from '../../../../core/job/index.ts';
 import { elementTitle } from '../../../../core/piece/index.ts';
@@ -48,7 +49,7 @@ async function done(how: 'keep' | 'give'): Promise<void> {
           <CheckRow
             v-for="one in choices"
             :key="one.id"
-            :label="elementTitle(one, (id) => desk.store.committed?.art[id])"
+            :label="titleText(elementTitle(one, (id) => desk.store.committed?.art[id]))"
             :model-value="!fixed.includes(one.id)"
             @update:model-value="turn(one.id)"
           />

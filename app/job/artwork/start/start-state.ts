@@ -90,9 +90,9 @@ export function useStart(desk: DeskState) {
   function callFor(design: DesignName | 'blank'): CommandCall | undefined {
     const piece = desk.committedPiece.value;
     if (!piece || !room.value) return undefined;
-    const doing = words.doing(design === 'blank' ? words.blank : words.names[design]);
+    const from = design === 'blank' ? words.blank : words.names[design];
     if (design === 'blank')
-      return { name: 'set-artwork', args: { piece: piece.id, ground: null, elements: [], doing } };
+      return { name: 'set-artwork', args: { piece: piece.id, ground: null, elements: [], from } };
     const { value: art } = picture;
     const size = art && artSize(art);
     const made = makeDesign(design, {
@@ -101,7 +101,7 @@ export function useStart(desk: DeskState) {
       words: { name: name.value, line: line.value, maker: maker.value },
       picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
     });
-    const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), doing };
+    const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), from };
     return { name: 'set-artwork', args };
   }
 

@@ -1,0 +1,10 @@
+import type { Coded } from '../base/index.ts';
+
+/** What of a file cannot be drawn, by code. */
+export interface ArtOmissions {
+  colour: { value: string };
+  element: { name: string };
+  'foreign-entities': { count: number };
+  'open-lines': { count: number };
+}
+export type ArtOmission = Coded<ArtOmissions>;
