@@ -11,7 +11,7 @@ import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
 import { DOINGS } from './en/doings.ts';
 import { FIXES } from './en/fixes.ts';
-import { problemText } from './en/problems/index.ts';
+import { isProblemCode, problemText } from './en/problems/index.ts';
 import { REASONS } from './en/printer-reasons.ts';
 import { placeText } from './en/job-places.ts';
 import { PRINT_NOTES } from './en/print-notes.ts';
@@ -30,6 +30,14 @@ export { titleText } from './en/element-titles.ts';
 export { findingText } from './en/findings.ts';
 export { placeText } from './en/job-places.ts';
 export { problemText };
+
+/** Whether something from elsewhere is a problem that there are words for. */
+export const hasWords = (told: { readonly code: string }): told is Problem =>
+  isProblemCode(told.code);
+
+/** Whether something from elsewhere is what a heavy call can be at. */
+export const isDoing = (told: { readonly code: string }): told is Doing =>
+  Object.hasOwn(DOINGS, told.code);
 
 /** Both sentences of a problem, one after the other. */
 export function problemLine(problem: Problem): string {

@@ -1,3 +1,4 @@
+import { BRIDGE_PATH } from '../devices/protocol/index.ts';
 import helmet from '@fastify/helmet';
 import serveStatic from '@fastify/static';
 import { bridge } from './bridge/index.ts';
@@ -43,7 +44,7 @@ export async function createServer(
     },
   });
   await server.register(bridge, {
-    prefix: '/api/bridge',
+    prefix: BRIDGE_PATH,
     ...(simulated ? { ports: simulated } : {}),
   });
   server.get('/api/health', () => ({ ready: true }));

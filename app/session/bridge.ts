@@ -1,66 +1,50 @@
+import * as z from 'zod';
 import {
   Cancelled,
-  type Doing,
   err,
   expectOk,
-  type PrinterReason,
-  type Problem,
+  ok,
   problem,
+  type Problem,
   type Result,
   type Task,
 } from '../../core/base/index.ts';
+import {
+  BRIDGE_PATH,
+  failedSchema,
+  HPGL_TYPE,
+  PDF_TYPE,
+  printerToldSchema,
+  problemSchema,
+  progressSchema,
+  resultSchema,
+  simulatedStateSchema,
+  TOKEN_HEADER,
+  tokenSchema,
+  type DeviceKind,
+  type PrinterTold,
+  type PrintOrder,
+  type SimulatedDevicesState,
+} from '../../devices/protocol/index.ts';
+import { hasWords, isDoing } from '../../messages/index.ts';
 import type { SimulatedFaults } from '../../core/run/index.ts';
 import type { PrintChoices } from '../../core/stock/index.ts';
 import { confirmedAddresses, keepConfirmed } from '../storage/index.ts';
 
-/** What a printer in the house says of itself. */
-export interface PrinterTold {
-  readonly name: string;
-  readonly state: string;
-  readonly reasons: readonly PrinterReason[];
-  readonly takesPdf: boolean;
-  readonly duplex: boolean;
-  readonly unscaled: boolean;
-  readonly color: boolean;
-  /** Sizes of paper by their standard names. */
-  readonly media: readonly string[];
-  readonly trays: readonly string[];
-  readonly types: readonly string[];
-  readonly margins?: readonly [number, number, number, number];
-}
-
-/** What the simulated devices did, the latest first. */
-export interface SimulatedDevicesState {
-  readonly printer?: {
-    readonly address: string;
-    readonly jobs: readonly {
-      readonly id: number;
-      readonly name: string;
-      readonly pages: number;
-    }[];
-  };
-  readonly cutter?: {
-    readonly address: string;
-    readonly cuts: readonly { readonly torn: boolean; readonly bytes: number }[];
-  };
-  readonly faults: SimulatedFaults;
-}
-
 type Progress = Task['progress'];
-export type DeviceKind = 'printer' | 'cutter';
 
-const BASE = '/api/bridge';
 const GONE = problem('bridge/gone', {});
+const FAILED = problem('bridge/failed', {});
 
 let token: Promise<string> | undefined;
 
 async function asked(path: string, init: RequestInit = {}): Promise<Response> {
-  token ??= fetch(`${BASE}/token`)
-    .then((answer) => answer.json() as Promise<{ token: string }>)
-    .then((told) => told.token);
+  token ??= fetch(`${BRIDGE_PATH}/token`)
+    .then((answer) => answer.json())
+    .then((told) => tokenSchema.parse(told).token);
   try {
-    const headers = { ...(init.headers as Record<string, string>), 'x-little-peel': await token };
-    return await fetch(`${BASE}/${path}`, { ...init, headers });
+    const headers = { ...(init.headers as Record<string, string>), [TOKEN_HEADER]: await token };
+    return await fetch(`${BRIDGE_PATH}/${path}`, { ...init, headers });
   } catch (error) {
     token = undefined;
     if (error instanceof DOMException && error.name === 'AbortError') throw new Cancelled();
@@ -68,11 +52,27 @@ async function asked(path: string, init: RequestInit = {}): Promise<Response> {
   }
 }
 
-async function answered<T>(answer: Response): Promise<Result<T>> {
+/** A problem as the bridge told it; one that this page has no words for is told as a failure. */
+function problemIn(told: z.infer<typeof problemSchema>): Problem {
+  return hasWords(told) ? told : problem('bridge/failed', {});
+}
+
+async function answered<T>(answer: Response, schema: z.ZodType<T>): Promise<Result<T>> {
   // A server that was started anew has another token.
   if (answer.status === 403) token = undefined;
-  const said = (await answer.json()) as T | Problem;
-  return answer.ok ? { ok: true, value: said as T } : { ok: false, problem: said as Problem };
+  const told: unknown = await answer.json();
+  const read = answer.ok ? schema.safeParse(told) : undefined;
+  if (read?.success) return ok(read.data);
+  const wrong = problemSchema.safeParse(told);
+  return { ok: false, problem: wrong.success ? problemIn(wrong.data) : FAILED };
+}
+
+/** The same for what can fail while the bridge itself does its part. */
+async function answeredResult<T>(answer: Response, value: z.ZodType<T>): Promise<Result<T>> {
+  const done = await answered(answer, resultSchema(value));
+  if (!done.ok) return done;
+  const told = done.value;
+  return told.ok ? ok(told.value as T) : { ok: false, problem: problemIn(told.problem) };
 }
 
 const json = (body: unknown): RequestInit => ({
@@ -82,8 +82,7 @@ const json = (body: unknown): RequestInit => ({
 });
 
 async function letThrough(kind: DeviceKind, address: string): Promise<Result<string>> {
-  const done = await answered<Result<string>>(await asked('devices', json({ kind, address })));
-  return done.ok ? done.value : done;
+  return answeredResult(await asked('devices', json({ kind, address })), z.string());
 }
 
 /** Lets the bridge send to an address that the user has entered; gives it as it is written in full. */
@@ -105,19 +104,13 @@ export async function openDevice(kind: DeviceKind, address: string): Promise<Res
 
 /** Asks a confirmed printer what it can. */
 export async function askPrinter(address: string): Promise<Result<PrinterTold>> {
-  const done = await answered<Result<PrinterTold>>(await asked('ask', json({ address })));
-  return done.ok ? done.value : done;
+  return answeredResult(await asked('ask', json({ address })), printerToldSchema);
 }
 
-/** How a PDF is printed. */
-export interface PrintOrder {
-  readonly address: string;
-  readonly name: string;
-  readonly width: number;
-  readonly height: number;
-  readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge';
+/** How a PDF is printed on a confirmed printer. */
+export type PrintAsked = Pick<PrintOrder, 'address' | 'name' | 'width' | 'height' | 'sides'> & {
   readonly choices: PrintChoices;
-}
+};
 
 /** A device at work, and a way to stop it. */
 export interface AtWork {
@@ -127,22 +120,22 @@ export interface AtWork {
 
 /** Prints a PDF on a confirmed printer. */
 export function printOn(
-  { choices, ...order }: PrintOrder,
+  { choices, ...order }: PrintAsked,
   pdf: Uint8Array,
   progress: Progress,
 ): AtWork {
   const asked = Object.entries({ ...order, ...choices }).filter(([, value]) => value !== '');
   const query = new URLSearchParams(asked.map(([name, value]) => [name, String(value)]));
   return working(order.address, 'printer', `print?${query}`, {
-    body: new Blob([pdf.slice()], { type: 'application/pdf' }),
-    type: 'application/pdf',
+    body: new Blob([pdf.slice()], { type: PDF_TYPE }),
+    type: PDF_TYPE,
     progress,
   });
 }
 
 /** Sends HPGL to a confirmed cutter. */
 export function cutOn(address: string, hpgl: Uint8Array, progress: Progress): AtWork {
-  const type = 'application/vnd.hp-hpgl';
+  const type = HPGL_TYPE;
   const query = new URLSearchParams({ address });
   const body = new Blob([hpgl.slice()], { type });
   return working(address, 'cutter', `cut?${query}`, { body, type, progress });
@@ -160,7 +153,7 @@ function working(
     if (!confirmed.ok) return confirmed;
     const headers = { 'Content-Type': type };
     const answer = await asked(path, { method: 'POST', headers, body, signal: stop.signal });
-    if (!answer.ok || !answer.body) return answered(answer);
+    if (!answer.ok || !answer.body) return answered(answer, z.never());
     return lastLine(answer.body, progress);
   };
   return {
@@ -172,11 +165,21 @@ function working(
   };
 }
 
+/** What came of it, as the last line says. */
+function resultIn(told: unknown): Result<unknown> {
+  const read = z.union([z.object({ ok: z.literal(true) }), failedSchema]).safeParse(told);
+  if (!read.success) return { ok: false, problem: FAILED };
+  return read.data.ok ? ok(undefined) : { ok: false, problem: problemIn(read.data.problem) };
+}
+
 /** Reads lines of JSON as they come: progress, and at the end what came of it. */
 async function lastLine(
   stream: ReadableStream<Uint8Array>,
   progress: Progress,
 ): Promise<Result<unknown>> {
+  const tellProgress = ({ share, doing }: z.infer<typeof progressSchema>): void => {
+    if (isDoing(doing)) progress(share, doing);
+  };
   const decoder = new TextDecoder();
   let rest = '';
   let last: Result<unknown> | undefined;
@@ -186,9 +189,10 @@ async function lastLine(
     const lines = rest.split('\n');
     rest = lines.pop() ?? '';
     for (const line of lines.filter(Boolean)) {
-      const said = JSON.parse(line) as { share: number; doing: Doing } | Result<unknown>;
-      if ('doing' in said) progress(said.share, said.doing);
-      else last = said;
+      const told: unknown = JSON.parse(line);
+      const at = progressSchema.safeParse(told);
+      if (at.success) tellProgress(at.data);
+      else last = resultIn(told);
     }
   }
   return last ?? { ok: false, problem: GONE };
@@ -196,13 +200,13 @@ async function lastLine(
 
 /** What the simulated devices did. */
 export const simulatedDevicesState = async (): Promise<SimulatedDevicesState> =>
-  expectOk(await answered<SimulatedDevicesState>(await asked('simulated')));
+  expectOk(await answered(await asked('simulated'), simulatedStateSchema));
 
 /** Starts the simulated devices where they do not run, with the faults given. */
 export const startSimulatedDevices = async (
   faults: SimulatedFaults,
 ): Promise<SimulatedDevicesState> =>
-  expectOk(await answered<SimulatedDevicesState>(await asked('simulated', json(faults))));
+  expectOk(await answered(await asked('simulated', json(faults)), simulatedStateSchema));
 
 /** A picture of what a simulated device did, as an address for the page. */
 export async function simulatedDevicePicture(path: string): Promise<string | undefined> {

@@ -5,7 +5,7 @@ import {
   mapFacts,
 } from '../../core/register/index.ts';
 import type { PrinterOffers } from '../../core/stock/index.ts';
-import type { PrinterTold } from './bridge.ts';
+import type { PrinterTold } from '../../devices/protocol/index.ts';
 import { texts } from '../texts/index.ts';
 
 const words = texts.printers;

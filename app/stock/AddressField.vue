@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { confirmDevice, isConfirmed, type DeviceKind } from '../session/bridge.ts';
+import type { DeviceKind } from '../../devices/protocol/index.ts';
+import { confirmDevice, isConfirmed } from '../session/bridge.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 

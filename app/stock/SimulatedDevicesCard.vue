@@ -5,8 +5,8 @@ import {
   simulatedDevicePicture,
   simulatedDevicesState,
   startSimulatedDevices,
-  type SimulatedDevicesState,
 } from '../session/bridge.ts';
+import type { SimulatedDevicesState } from '../../devices/protocol/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import CheckRow from '../ui/CheckRow.vue';

@@ -31,5 +31,6 @@ export type {
 export { valueIssue, VALUE_RULES, type ValueIssue, type ValueRule } from './value-issue.ts';
 export { doing, type Doing, type Doings } from './doings.ts';
 export type { FileWords, Say } from './file-words.ts';
+export { isSameItems, latestFor, onceFor, onceForEach } from './memo.ts';
 export { readZip, type ZipBudget, type ZipFault } from './zip.ts';
 export { Cancelled, unwatched, watchedTask, type Task } from './task.ts';

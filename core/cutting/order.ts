@@ -1,3 +1,4 @@
+import { onceFor } from '../base/index.ts';
 import { boxOf, boxWithin, isInside, type Point, type Ring } from '../geometry/index.ts';
 import { edgePart, joinedEdges, startedAt, type CutKind } from '../shape/index.ts';
 import type { SheetCut } from '../sheet/index.ts';
@@ -20,16 +21,12 @@ const KINDS: readonly CutKind[] = ['crease', 'kiss', 'through'];
 const SHARP = Math.cos((30 * Math.PI) / 180);
 const MOST_STARTS = 24;
 
-const known = new WeakMap<readonly SheetCut[], readonly OrderedCut[]>();
-
 /**
  * The cuts of a sheet in order: by kind, and in each kind so that the knife goes a short way without
  * cutting. A ring begins at one of its corners, where the start is not seen; one without corners
  * wherever the knife comes from.
  */
-export function orderCuts(cuts: readonly SheetCut[]): readonly OrderedCut[] {
-  const before = known.get(cuts);
-  if (before) return before;
+export const orderCuts = onceFor((cuts: readonly SheetCut[]): readonly OrderedCut[] => {
   const ordered: OrderedCut[] = [];
   let at: Point = { x: 0, y: 0 };
   for (const kind of KINDS) {
@@ -40,9 +37,8 @@ export function orderCuts(cuts: readonly SheetCut[]): readonly OrderedCut[] {
     for (const one of found) ordered.push({ ...one, order: ordered.length });
     at = endOf(ordered[ordered.length - 1]) ?? at;
   }
-  known.set(cuts, ordered);
   return ordered;
-}
+});
 
 function orderOfKind(cuts: readonly SheetCut[], from: Point): Omit<OrderedCut, 'order'>[] {
   const choices = cuts.map(({ rings, open }) => (open ? [] : startsOf(rings[0] ?? [])));
@@ -136,21 +132,16 @@ function turned(cut: SheetCut, start: number, backwards: boolean): Omit<OrderedC
   return { ...cut, of: cut, starts, backwards: false, rings: startedAt(rings, starts) };
 }
 
-const knifeOrders = new WeakMap<readonly Ring[], readonly Ring[]>();
-
 /** The rings of a cut in the order of the knife: what lies within others first, the first outline last. */
 export function knifeRings({ rings, open }: Pick<SheetCut, 'rings' | 'open'>): readonly Ring[] {
-  if (open || rings.length < 2) return rings;
-  const before = knifeOrders.get(rings);
-  if (before) return before;
+  return open || rings.length < 2 ? rings : innerFirst(rings);
+}
+
+const innerFirst = onceFor((rings: readonly Ring[]): readonly Ring[] => {
   const depths = new Map(depthsOf(rings).map((depth, at) => [rings[at], depth]));
   const depth = (ring: Ring): number => depths.get(ring) ?? 0;
-  const sorted = [...rings.slice(1), ...rings.slice(0, 1)].sort(
-    (one, other) => depth(other) - depth(one),
-  );
-  knifeOrders.set(rings, sorted);
-  return sorted;
-}
+  return [...rings.slice(1), ...rings.slice(0, 1)].sort((one, other) => depth(other) - depth(one));
+});
 
 /** Within how many of the other rings each of some lies. */
 function depthsOf(rings: readonly Ring[]): number[] {

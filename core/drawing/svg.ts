@@ -1,3 +1,4 @@
+import { onceFor } from '../base/index.ts';
 import {
   apply,
   compose,
@@ -48,29 +49,13 @@ const matrix = (map: Affine): string => `matrix(${writtenAll(map, 5)})`;
 const boxed = ({ left, top, right, bottom }: Box): string =>
   `x="${written(left)}" y="${written(top)}" width="${written(right - left)}" height="${written(bottom - top)}"`;
 
-const writtenPaths = new WeakMap<Path, string>();
-
 /** SVG path data of a path. */
-export function pathData(path: Path): string {
-  const known = writtenPaths.get(path);
-  if (known !== undefined) return known;
-  const data = writtenPath(path);
-  writtenPaths.set(path, data);
-  return data;
-}
-
-function writtenPath(path: Path): string {
-  return path.map(([letter, ...values]) => letter + writtenAll(values as number[])).join('');
-}
-
-const writtenOutlines = new WeakMap<Path, string>();
+export const pathData = onceFor((path: Path): string =>
+  path.map(([letter, ...values]) => letter + writtenAll(values as number[])).join(''),
+);
 
 /** An outline as SVG path data from wherever the pen stands. */
-function outlineData(path: Path): string {
-  const data = writtenOutlines.get(path) ?? dataFromPen(pathData(path));
-  writtenOutlines.set(path, data);
-  return data;
-}
+const outlineData = onceFor((path: Path): string => dataFromPen(pathData(path)));
 
 /** Writes nodes as SVG markup, symbols as `<g>` of that id in the defs. */
 export function nodesToSvg(

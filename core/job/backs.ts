@@ -1,5 +1,6 @@
+import { onceFor } from '../base/index.ts';
 import type { Piece } from '../piece/index.ts';
-import { mirroredShape, type EdgeShape } from '../shape/index.ts';
+import { mirroredShape } from '../shape/index.ts';
 import { withEdge } from './edges.ts';
 import type { Job } from './schema.ts';
 
@@ -11,14 +12,8 @@ export const backOf = (job: Pick<Job, 'pieces'>, piece: string): Piece | undefin
 export const frontsOf = ({ pieces }: Pick<Job, 'pieces'>): Piece[] =>
   pieces.filter(({ behind }) => behind === undefined);
 
-const mirrored = new WeakMap<EdgeShape, EdgeShape>();
-
 /** The edge of a front as its other side has it; the same value for the same edge. */
-function behindOf(edge: EdgeShape): EdgeShape {
-  const made = mirrored.get(edge) ?? mirroredShape(edge);
-  mirrored.set(edge, made);
-  return made;
-}
+const behindOf = onceFor(mirroredShape);
 
 /** The job with every other side in the edge of its front, as it is seen from behind. */
 export function followFront(job: Job): Job {

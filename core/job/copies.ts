@@ -1,3 +1,4 @@
+import { onceFor } from '../base/index.ts';
 import { findNamedColor } from '../color/index.ts';
 import {
   fieldOf,
@@ -102,14 +103,14 @@ const plainName = (name: string): string =>
     .toLowerCase()
     .replace(/\.[a-z0-9]{2,4}$/, '');
 
-const artNames = new WeakMap<Job['art'], ReadonlyMap<string, string>>();
+const artNames = onceFor(
+  (art: Job['art']): ReadonlyMap<string, string> =>
+    new Map(Object.values(art).map((one) => [plainName(one.name), one.id])),
+);
 
 /** The art of a job by the name of its file, with or without its ending. */
 export function findArtNamed(art: Job['art'], name: string): string | undefined {
-  const known =
-    artNames.get(art) ?? new Map(Object.values(art).map((one) => [plainName(one.name), one.id]));
-  artNames.set(art, known);
-  return name.trim() === '' ? undefined : known.get(plainName(name));
+  return name.trim() === '' ? undefined : artNames(art).get(plainName(name));
 }
 
 /** All pieces as copies may have them: those of the job, and those that single copies have of their own. */

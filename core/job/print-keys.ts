@@ -1,4 +1,4 @@
-import { contentHash, sortedKeys } from '../base/index.ts';
+import { contentHash, onceFor, sortedKeys } from '../base/index.ts';
 import { filledFor, textsOf, type Piece } from '../piece/index.ts';
 import { copyIds, type CopyId } from '../sheet/index.ts';
 import { backOf, frontsOf } from './backs.ts';
@@ -10,16 +10,12 @@ const DIGITS = 16;
 const hashOf = (value: unknown): string =>
   contentHash(new TextEncoder().encode(JSON.stringify(sortedKeys(value)))).slice(0, DIGITS);
 
-const known = new WeakMap<Piece, string>();
-
 /** What a piece looks like, whatever it is called. */
-function appearanceHash(piece: Piece): string {
+const appearanceHash = onceFor((piece: Piece): string => {
   const { name, guides, safe, ...look } = piece;
   void [name, guides, safe]; // not printed
-  const key = known.get(piece) ?? hashOf(look);
-  known.set(piece, key);
-  return key;
-}
+  return hashOf(look);
+});
 
 /**
  * For each copy of a job what tells whether it would be printed other than before: of its piece with its

@@ -1,4 +1,4 @@
-import { isProblem } from '../base/index.ts';
+import { isProblem, latestFor } from '../base/index.ts';
 import { recoloredPiece, type Piece } from '../piece/index.ts';
 import { changedElement } from './changed-element.ts';
 import { edgeFor } from './create.ts';
@@ -11,32 +11,31 @@ export const sizesOf = (job: Job, base: string): Piece[] =>
 
 type Variant = NonNullable<Piece['variant']>;
 
-const followed = new WeakMap<Variant, { from: readonly unknown[]; piece: Piece }>();
-
 /** A piece as it follows from its base; the same value while nothing that it follows changes. */
-function following(piece: Piece, variant: Variant, base: Piece, stock: Job['stock']): Piece {
-  const from = [base, stock, piece.name];
-  const known = followed.get(variant);
-  if (known?.from.every((one, at) => one === from[at])) return known.piece;
-  const { thing, colors, ground } = variant;
-  const fitted = thing ? withEdge(base, edgeFor(thing, stock)) : base;
-  const colored = colors ? recoloredPiece(fitted, swapOf(colors)) : fitted;
-  const elements = colored.elements.map((element) => {
-    const own = variant.overrides[element.id];
-    const made = own ? changedElement(element, own) : element;
-    return isProblem(made) ? element : made;
-  });
-  const made: Piece = {
-    ...colored,
-    ...(ground === undefined ? {} : { ground }),
-    id: piece.id,
-    name: piece.name,
-    elements,
-    variant,
-  };
-  followed.set(variant, { from, piece: made });
-  return made;
-}
+const following = (piece: Piece, variant: Variant, base: Piece, stock: Job['stock']): Piece =>
+  followed(variant, base, stock, piece.id, piece.name);
+
+const followed = latestFor(
+  (variant: Variant, ...[base, stock, id, name]: [Piece, Job['stock'], string, string]): Piece => {
+    const { thing, colors, ground } = variant;
+    const fitted = thing ? withEdge(base, edgeFor(thing, stock)) : base;
+    const colored = colors ? recoloredPiece(fitted, swapOf(colors)) : fitted;
+    const elements = colored.elements.map((element) => {
+      const own = variant.overrides[element.id];
+      const made = own ? changedElement(element, own) : element;
+      return isProblem(made) ? element : made;
+    });
+    const made: Piece = {
+      ...colored,
+      ...(ground === undefined ? {} : { ground }),
+      id,
+      name,
+      elements,
+      variant,
+    };
+    return made;
+  },
+);
 
 /** Colours by their small letters, replaced by others. */
 export const swapOf =

@@ -1,5 +1,5 @@
 import type { Art } from '../art/index.ts';
-import { isSame } from '../base/index.ts';
+import { isSame, isSameItems, latestFor, onceForEach } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import {
   apply,
@@ -143,7 +143,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
     const dependencies = [...placedElements, ...folds, ...grounds, numbered];
-    if (known && sameItems(known.dependencies, dependencies)) return known.compiled;
+    if (known && isSameItems(known.dependencies, dependencies)) return known.compiled;
     const compiled = assemble(piece, placedElements, {
       folds,
       numbered,
@@ -170,12 +170,12 @@ export function createCompiler(resources: Resources): PieceCompiler {
     const own = elements.get(element) ?? new Map<string, ElementCacheEntry>();
     elements.set(element, own);
     const known = own.get(filled?.key ?? '');
-    if (known && sameItems(known.dependencies, dependencies)) return known.placed;
+    if (known && isSameItems(known.dependencies, dependencies)) return known.placed;
     const key = `${piece}/${element.id}`;
     const look = drawingKey(element);
     const last = filled ? undefined : drawings.get(key);
     const compiled =
-      last && sameItems(last.dependencies, dependencies) && isSame(last.look, look)
+      last && isSameItems(last.dependencies, dependencies) && isSame(last.look, look)
         ? last.compiled
         : compileElement(filled?.element ?? element, {
             ...resources,
@@ -201,22 +201,17 @@ function drawingKey(element: PieceElement): object {
   return look;
 }
 
-const clipped = new WeakMap<NonNullable<Piece['creases']>, { edge: unknown; creases: Fold[] }>();
-
 /** The creases of a piece as far as they lie in it; the same value for the same creases and edge. */
 function ownCreases({ creases, edge }: Piece): readonly Fold[] {
-  if (!creases) return [];
-  const known = clipped.get(creases);
-  if (known?.edge === edge) return known.creases;
-  const rings = flatten(shapePath(edge));
-  const made: Fold[] = creases.flatMap((crease) => insideParts(crease, rings));
-  clipped.set(creases, { edge, creases: made });
-  return made;
+  return creases ? clippedCreases(creases, edge) : [];
 }
 
-function sameItems(one: readonly unknown[], other: readonly unknown[]): boolean {
-  return one.length === other.length && one.every((item, index) => item === other[index]);
-}
+const clippedCreases = latestFor(
+  (creases: NonNullable<Piece['creases']>, edge: EdgeShape): readonly Fold[] => {
+    const rings = flatten(shapePath(edge));
+    return creases.flatMap((crease) => insideParts(crease, rings));
+  },
+);
 
 /** An element at each of its places, as clear as it is meant to be. */
 function drawnAt(
@@ -273,7 +268,7 @@ function assemble(
     ground,
     elements,
     nodes:
-      !isConvex(piece.edge) || elements.some((one) => overflows(lines, one))
+      !isConvex(piece.edge) || elements.some((one) => overflows(one, lines))
         ? [{ kind: 'group', clip: bleed, children }]
         : children,
     needs: [
@@ -297,7 +292,7 @@ function groundOf(piece: Piece, bleed: Path, context: FillSource): DrawingNode |
     ...artOfFill(ground).flatMap((id) => [context.art(id), context.vector(id)]),
   ];
   const known = grounds.get(piece);
-  if (known && sameItems(known.dependencies, dependencies)) return known.node;
+  if (known && isSameItems(known.dependencies, dependencies)) return known.node;
   const { width, height } = pieceSize(piece);
   const box = { width: width + 2 * piece.bleed, height: height + 2 * piece.bleed };
   const paint = findPaint(ground, box, context);
@@ -320,45 +315,33 @@ interface EdgeLines {
   readonly outer: readonly Ring[];
 }
 
-const edgeLines = new WeakMap<EdgeShape, Map<string, EdgeLines>>();
+const linesOf = ({ edge, bleed, safe }: Piece): EdgeLines => linesAround(edge, `${bleed},${safe}`);
 
-function linesOf({ edge, bleed, safe }: Piece): EdgeLines {
-  const known = edgeLines.get(edge) ?? new Map<string, EdgeLines>();
-  edgeLines.set(edge, known);
-  const key = `${bleed},${safe}`;
-  const found = known.get(key);
-  if (found) return found;
+const linesAround = onceForEach((edge: EdgeShape, bleedAndSafe: string): EdgeLines => {
+  const [bleed = 0, safe = 0] = bleedAndSafe.split(',').map(Number);
   const outline = shapePath(edge, bleed);
-  const made: EdgeLines = {
+  return {
     trim: shapePath(edge),
     bleed: outline,
     safe: shapePath(edge, -safe),
     rings: edgeRings(edge),
     outer: flatten(outline),
   };
-  known.set(key, made);
-  return made;
-}
-
-const reaching = new WeakMap<PlacedElement, { lines: EdgeLines; beyond: boolean }>();
+});
 
 /**
  * Whether an element reaches beyond where the bleed ends, so that it has to be clipped. Hundreds of
  * copies without a clip are drawn much faster. In an outline that bulges outwards, and only these come
  * here, what has its points inside lies inside.
  */
-function overflows(lines: EdgeLines, one: PlacedElement): boolean {
-  const known = reaching.get(one);
-  if (known?.lines === lines) return known.beyond;
+const overflows = latestFor((one: PlacedElement, lines: EdgeLines): boolean => {
   // Where the corners of a box around it lie inside, so does all of it.
   const ink = one.compiled.words?.ink;
   const box = ink && grown(ink, one.compiled.reach ?? 0);
   const all = (some: readonly Point[], map: Affine): boolean =>
     some.every((point) => isInside(apply(map, point), lines.outer));
-  const beyond = one.maps.some((map) => !(box && all(corners(box), map)) && !all(extent(one), map));
-  reaching.set(one, { lines, beyond });
-  return beyond;
-}
+  return one.maps.some((map) => !(box && all(corners(box), map)) && !all(extent(one), map));
+});
 
 /** Points around what an element draws, about its own centre. */
 function extent({ element, compiled }: PlacedElement): readonly Point[] {

@@ -1,3 +1,4 @@
+import { latestFor } from '../base/index.ts';
 import type { PieceElement } from './elements/index.ts';
 import { textsOf, withTexts } from './element-texts.ts';
 import { fieldsOfRow, type List, type ListRow } from './list.ts';
@@ -25,20 +26,18 @@ export interface Differences {
   readonly fields: boolean;
 }
 
-const differencesKnown = new WeakMap<Piece, { columns: unknown; differs: Differences }>();
-
 /** By what copies of a piece are others: something in them counts up, or is filled from a list. */
-export function differences(piece: Piece, { list }: FilledFrom): Differences {
-  const known = differencesKnown.get(piece);
-  if (known?.columns === list?.columns && known) return known.differs;
-  const { elements } = piece;
-  const isFilled = (text: string): boolean =>
-    list !== undefined && fieldsOf(text).some((name) => list.columns.includes(name));
-  const texts = elements.flatMap(textsOf);
-  const differs = { counts: texts.some(countsUp), fields: texts.some(isFilled) };
-  differencesKnown.set(piece, { columns: list?.columns, differs });
-  return differs;
-}
+export const differences = (piece: Piece, { list }: FilledFrom): Differences =>
+  differencesIn(piece, list?.columns);
+
+const differencesIn = latestFor(
+  ({ elements }: Piece, columns: readonly string[] | undefined): Differences => {
+    const isFilled = (text: string): boolean =>
+      columns !== undefined && fieldsOf(text).some((name) => columns.includes(name));
+    const texts = elements.flatMap(textsOf);
+    return { counts: texts.some(countsUp), fields: texts.some(isFilled) };
+  },
+);
 
 /** What tells a copy from others of its piece; nothing where all are alike. */
 export function variantKeyOf({ number, row }: CopyInList, { counts, fields }: Differences): string {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { apart } from '../base/index.ts';
+import { apart, latestFor } from '../base/index.ts';
 import { color } from './fill.ts';
 
 /** What a list may hold at most. */
@@ -40,16 +40,14 @@ export const fieldsInOrder = (
   fields: readonly string[],
 ): string[] => columns.map((_, at) => fields[at] ?? '');
 
-const fieldsKnown = new WeakMap<ListRow, { columns: unknown; fields: Record<string, string> }>();
+const fieldsByName = latestFor(
+  ({ fields }: ListRow, columns: readonly string[]): Readonly<Record<string, string>> =>
+    Object.fromEntries(columns.map((column, at) => [column, fields[at] ?? ''])),
+);
 
 /** The fields of a row by the names of their columns. */
-export function fieldsOfRow({ columns }: List, row: ListRow): Readonly<Record<string, string>> {
-  const known = fieldsKnown.get(row);
-  if (known?.columns === columns) return known.fields;
-  const fields = Object.fromEntries(columns.map((column, at) => [column, row.fields[at] ?? '']));
-  fieldsKnown.set(row, { columns, fields });
-  return fields;
-}
+export const fieldsOfRow = ({ columns }: List, row: ListRow): Readonly<Record<string, string>> =>
+  fieldsByName(row, columns);
 
 /** What a row has in a column; nothing where there is no such column. */
 export function fieldOf({ columns }: List, { fields }: ListRow, column: string): string {

@@ -1,4 +1,4 @@
-import { unwatched, type Platform, type Task } from '../base/index.ts';
+import { onceFor, type Platform, type Task, unwatched } from '../base/index.ts';
 import { contrastRatio, luminance, luminanceOfBytes, rgbOf } from '../color/index.ts';
 import { findBounds, solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
 import {
@@ -139,13 +139,12 @@ function wordsView(
   };
 }
 
-/** What a node covers at most, worked out once for as long as it is the same node. */
-const bounds = new WeakMap<DrawingNode, Box | null>();
+/** What a node covers at most. */
+const boundsOf = onceFor((node: DrawingNode): Box | undefined => findBounds([node]));
 
 function reaches(node: DrawingNode, box: Box): boolean {
-  const known = bounds.get(node) ?? findBounds([node]) ?? null;
-  bounds.set(node, known);
-  return known !== null && overlap(known, box) !== undefined;
+  const bounds = boundsOf(node);
+  return bounds !== undefined && overlap(bounds, box) !== undefined;
 }
 
 const bleedBox = ({ width, height, piece }: CompiledPiece): Box => ({

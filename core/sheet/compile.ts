@@ -1,3 +1,4 @@
+import { onceForEach } from '../base/index.ts';
 import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
 import {
   boxesMeet,
@@ -88,16 +89,8 @@ export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | un
   return ringsPath(differenceOf(flatten(path), holes));
 }
 
-const grownEdges = new WeakMap<EdgeShape, Map<number, Path>>();
-
 /** The outline of an edge grown by a bleed, worked out once for the same edge. */
-function grownEdge(edge: EdgeShape, bleed: number): Path {
-  const known = grownEdges.get(edge) ?? new Map<number, Path>();
-  grownEdges.set(edge, known);
-  const path = known.get(bleed) ?? shapePath(edge, bleed);
-  known.set(bleed, path);
-  return path;
-}
+const grownEdge = onceForEach((edge: EdgeShape, bleed: number): Path => shapePath(edge, bleed));
 
 /** How a copy is drawn on its sheet. */
 export function copyNode(copy: SheetCopy, zones: readonly Box[]): DrawingNode {

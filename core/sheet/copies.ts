@@ -1,3 +1,4 @@
+import { onceFor, onceForEach } from '../base/index.ts';
 import { findQuantity, rowsOn, type List, type ListRow, type Piece } from '../piece/index.ts';
 import { copyId, copyParts, type CopyId, type Plan } from './plan.ts';
 
@@ -32,13 +33,7 @@ interface RowCopies {
   readonly at: ReadonlyMap<string, number>;
 }
 
-const listed = new WeakMap<List, Map<number, RowCopies>>();
-
-function rowCopies(list: List, each: number): RowCopies {
-  const known = listed.get(list) ?? new Map<number, RowCopies>();
-  listed.set(list, known);
-  const found = known.get(each);
-  if (found) return found;
+const rowCopies = onceForEach((list: List, each: number): RowCopies => {
   const [names, rows]: [string[], ListRow[]] = [[], []];
   for (const row of rowsOn(list)) {
     const count = (findQuantity(list, row) ?? 0) * each;
@@ -47,10 +42,8 @@ function rowCopies(list: List, each: number): RowCopies {
       rows.push(row);
     }
   }
-  const made = { names, rows, at: new Map(names.map((name, at) => [name, at])) };
-  known.set(each, made);
-  return made;
-}
+  return { names, rows, at: new Map(names.map((name, at) => [name, at])) };
+});
 
 /** What rows give of a piece; undefined where its copies are counted. */
 function rowCopiesOf(
@@ -78,17 +71,14 @@ export function copyIds(job: Omit<CopiesSource, 'pieces'>, piece: string): CopyI
   return Array.from({ length: count }, (_, at) => copyId(piece, at + 1));
 }
 
-const chosen = new WeakMap<readonly string[], ReadonlySet<string>>();
+const chosen = onceFor((names: readonly string[]): ReadonlySet<string> => new Set(names));
 
 /** Whether a copy is among those that are printed this time. */
 export function isPrinted(
   { plan: { printOnly } }: Pick<CopiesSource, 'plan'>,
   copy: CopyId,
 ): boolean {
-  if (!printOnly) return true;
-  const names = chosen.get(printOnly) ?? new Set(printOnly);
-  chosen.set(printOnly, names);
-  return names.has(copy);
+  return !printOnly || chosen(printOnly).has(copy);
 }
 
 /** The names of the copies of a piece that are printed this time, in their order. */
@@ -97,13 +87,12 @@ export function printedCopyIds(job: Omit<CopiesSource, 'pieces'>, piece: string)
   return job.plan.printOnly ? names.filter((copy) => isPrinted(job, copy)) : names;
 }
 
-const rowsInTurn = new WeakMap<List, readonly ListRow[]>();
+const rowsInTurn = onceFor(rowsOn);
 
 /** The row that the n-th copy takes where copies are counted: after the last row the first comes again. */
 export function rowInTurn(list: List | undefined, number: number): ListRow | undefined {
   if (!list) return undefined;
-  const rows = rowsInTurn.get(list) ?? rowsOn(list);
-  rowsInTurn.set(list, rows);
+  const rows = rowsInTurn(list);
   return rows[(number - 1) % Math.max(1, rows.length)];
 }
 

@@ -1,8 +1,12 @@
+import { onceFor } from '../base/index.ts';
 import { shapeSize, type EdgeShape } from '../shape/index.ts';
 import type { FlatSize, Fold, Zone } from './flat.ts';
-import { trySize, type Thing } from './thing.ts';
+import { trySize, type MeasuredThing, type Thing } from './thing.ts';
 
-const sizes = new WeakMap<Thing, FlatSize>();
+const sizeOf = onceFor((thing: MeasuredThing): FlatSize | undefined => {
+  const tried = trySize(thing);
+  return tried.ok ? tried.value : undefined;
+});
 
 /**
  * The flat label that a thing asks for; undefined where an edge is no longer the one that it asks for.
@@ -10,9 +14,7 @@ const sizes = new WeakMap<Thing, FlatSize>();
  */
 function flatOf(thing: Thing, edge: EdgeShape): FlatSize | undefined {
   if (thing.kind === 'label-sheet') return undefined;
-  const tried = sizes.has(thing) ? undefined : trySize(thing);
-  if (tried?.ok) sizes.set(thing, tried.value);
-  const size = sizes.get(thing);
+  const size = sizeOf(thing);
   if (!size || edge.kind !== size.shape.kind) return undefined;
   const { width, height } = shapeSize(edge);
   const same = Math.abs(width - size.width) < 1e-6 && Math.abs(height - size.height) < 1e-6;

@@ -1,7 +1,5 @@
+import { type DeviceKind } from '../protocol/index.ts';
 import { err, ok, type ProblemValues, type Result } from '../../core/base/index.ts';
-
-/** What kind of device an address is of. */
-export type DeviceKind = 'printer' | 'cutter';
 
 const FORMS = {
   printer: { scheme: 'ipp:', example: 'ipp://192.168.1.20/ipp/print', usual: '631' },

@@ -1,11 +1,10 @@
-export { parseAddress, type DeviceKind } from './address.ts';
+export { parseAddress } from './address.ts';
 export { cutOverTcp } from './hpgl-socket.ts';
 export { SimulatedNetworkCutter, type NetworkCut } from './simulated-network-cutter.ts';
 export {
   askPrinter,
   printOverIpp,
   type PrintDone,
-  type PrinterTold,
   type PrintSettings,
   type WirePrint,
 } from './ipp-client.ts';

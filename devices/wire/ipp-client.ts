@@ -1,10 +1,10 @@
+import { type PrinterTold } from '../protocol/index.ts';
 import { type PrintNote } from '../../core/run/index.ts';
 import { request as httpRequest } from 'node:http';
 import {
   doing,
   err,
   ok,
-  type PrinterReason,
   problem,
   ProblemError,
   type Result,
@@ -37,24 +37,6 @@ export interface PrintSettings {
   /** As the printer calls them. */
   readonly tray?: string | undefined;
   readonly type?: string | undefined;
-}
-
-/** What a printer says of itself. */
-export interface PrinterTold {
-  readonly name: string;
-  readonly state: string;
-  readonly reasons: readonly PrinterReason[];
-  /** Sizes of paper by name, trays, kinds of paper. */
-  readonly media: readonly string[];
-  readonly trays: readonly string[];
-  readonly types: readonly string[];
-  readonly takesPdf: boolean;
-  readonly duplex: boolean;
-  readonly color: boolean;
-  /** What it leaves free at the top, right, bottom and left where it leaves least, mm. */
-  readonly margins?: readonly [number, number, number, number];
-  /** Whether it says that it can print without scaling. */
-  readonly unscaled: boolean;
 }
 
 /** A file on its way to a printer. */

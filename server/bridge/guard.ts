@@ -1,9 +1,9 @@
+import { TOKEN_HEADER } from '../../devices/protocol/index.ts';
 import { problem } from '../../core/base/index.ts';
 import { randomBytes, timingSafeEqual } from 'node:crypto';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 
 /** The header in which a page of the application proves that it is one. */
-export const TOKEN_HEADER = 'x-little-peel';
 
 const HOSTS = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 

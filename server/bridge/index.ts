@@ -1,5 +1,4 @@
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
-import * as z from 'zod';
 import {
   err,
   Cancelled,
@@ -10,6 +9,13 @@ import {
 } from '../../core/base/index.ts';
 import { faultsSchema } from '../../core/run/index.ts';
 import { askPrinter, cutOverTcp, parseAddress, printOverIpp } from '../../devices/wire/index.ts';
+import {
+  addressSchema,
+  deviceSchema,
+  HPGL_TYPE,
+  PDF_TYPE,
+  printOrderSchema,
+} from '../../devices/protocol/index.ts';
 import { Guard } from './guard.ts';
 import { SimulatedDevices } from './simulated-devices.ts';
 
@@ -29,26 +35,6 @@ interface RouteConfig {
   readonly open?: boolean;
 }
 
-const deviceSchema = z.strictObject({
-  kind: z.enum(['printer', 'cutter']),
-  address: z.string().max(300),
-});
-const number = (text: unknown): unknown => (typeof text === 'string' ? Number(text) : text);
-const side = z.preprocess(number, z.number().min(10).max(2000));
-const printSchema = z.strictObject({
-  address: z.string().max(300),
-  name: z.string().max(200),
-  width: side,
-  height: side,
-  copies: z.preprocess(number, z.number().int().min(1).max(99)).optional(),
-  sides: z.enum(['one-sided', 'two-sided-long-edge', 'two-sided-short-edge']).optional(),
-  quality: z.enum(['draft', 'normal', 'high']).optional(),
-  color: z.enum(['auto', 'color', 'monochrome']).optional(),
-  tray: z.string().max(100).optional(),
-  type: z.string().max(100).optional(),
-});
-const cutSchema = z.strictObject({ address: z.string().max(300) });
-
 /**
  * The bridge from the page to the devices in the house, since a browser cannot open sockets. It sends
  * only to addresses that were confirmed since it started, and listens only to pages of its own.
@@ -64,7 +50,7 @@ export async function bridge(
   const { ports = PORTS } = options;
   server.addHook('onClose', () => simulated.stop());
   server.addContentTypeParser(
-    ['application/pdf', 'application/vnd.hp-hpgl'],
+    [PDF_TYPE, HPGL_TYPE],
     { parseAs: 'buffer', bodyLimit: MOST_PRINT },
     (_, body, done) => done(null, body),
   );
@@ -127,14 +113,14 @@ export async function bridge(
   });
 
   server.post('/ask', { bodyLimit: 2000 }, async (request, reply) => {
-    const read = cutSchema.safeParse(request.body);
+    const read = addressSchema.safeParse(request.body);
     if (!read.success) return unread(reply);
     if (!isKnown('printer', read.data.address)) return unknown(reply);
     return askPrinter(read.data.address);
   });
 
   server.post('/print', { bodyLimit: MOST_PRINT }, async (request, reply) => {
-    const read = printSchema.safeParse(request.query);
+    const read = printOrderSchema.safeParse(request.query);
     const pdf = request.body;
     if (!read.success || !Buffer.isBuffer(pdf) || pdf.subarray(0, 5).toString() !== '%PDF-')
       return unread(reply);
@@ -145,7 +131,7 @@ export async function bridge(
   });
 
   server.post('/cut', { bodyLimit: MOST_CUT }, async (request, reply) => {
-    const read = cutSchema.safeParse(request.query);
+    const read = addressSchema.safeParse(request.query);
     const hpgl = request.body;
     if (!read.success || !Buffer.isBuffer(hpgl) || hpgl.subarray(0, 3).toString() !== 'IN;')
       return unread(reply);

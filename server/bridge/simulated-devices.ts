@@ -2,6 +2,7 @@ import { expectOk, unwatched } from '../../core/base/index.ts';
 import { countPdfPages } from '../../core/pdf/index.ts';
 import { encodePngImage, type RgbaImage } from '../../core/raster/index.ts';
 import type { SimulatedFaults, PrintStop } from '../../core/run/index.ts';
+import type { SimulatedDevicesState } from '../../devices/protocol/index.ts';
 import { drawnHpgl, simulatedDevices } from '../../devices/simulated/index.ts';
 import {
   nodePlatform,
@@ -9,25 +10,6 @@ import {
   SimulatedNetworkPrinter,
   type PrinterStop,
 } from '../../devices/wire/index.ts';
-
-/** What the simulated devices did, the latest first. */
-export interface SimulatedDevicesState {
-  readonly printer?: {
-    readonly address: string;
-    readonly jobs: readonly {
-      id: number;
-      name: string;
-      media: string;
-      pages: number;
-      state: number;
-    }[];
-  };
-  readonly cutter?: {
-    readonly address: string;
-    readonly cuts: readonly { torn: boolean; bytes: number }[];
-  };
-  readonly faults: SimulatedFaults;
-}
 
 const STOPS: Readonly<Record<PrintStop, PrinterStop>> = {
   jam: 'media-jam-error',

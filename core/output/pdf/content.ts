@@ -1,3 +1,4 @@
+import { onceFor } from '../../base/index.ts';
 import { rgbOf } from '../../color/index.ts';
 import {
   written,
@@ -330,21 +331,15 @@ function omitFill({ fill, ...rest }: GlyphsNode): GlyphsNode {
   return rest;
 }
 
-const writtenPaths = new WeakMap<Path, string>();
-
 /** A path as operators; copies that are alike have the same, so it is written out once. */
-function pathOperators(path: Path): string {
-  const known = writtenPaths.get(path);
-  if (known !== undefined) return known;
-  const operators = path
+const pathOperators = onceFor((path: Path): string =>
+  path
     .map(([letter, ...values]) => {
       if (letter === 'Z') return 'h';
       return `${writtenAll(values as number[])} ${{ M: 'm', L: 'l', C: 'c' }[letter]}`;
     })
-    .join('\n');
-  writtenPaths.set(path, operators);
-  return operators;
-}
+    .join('\n'),
+);
 
 /** The colours of a gradient as a function of 0 to 1 (ISO 32000-1, 7.10). */
 function stopsFunction(stops: GradientPaint['stops']): PdfValue {

@@ -1,4 +1,4 @@
-import type { Platform } from '../../base/index.ts';
+import { onceFor, type Platform } from '../../base/index.ts';
 import {
   findBounds,
   walkDrawing,
@@ -17,13 +17,7 @@ import type { PdfPage, PdfSources } from './page.ts';
 import { drawShadows } from './shadows.ts';
 import { PdfObjects, type PdfRef, type PdfValue } from './objects.ts';
 
-const subsetters = new WeakMap<Platform, Promise<Subsetter>>();
-
-function subsetter(platform: Platform): Promise<Subsetter> {
-  const made = subsetters.get(platform) ?? loadSubsetter(platform);
-  subsetters.set(platform, made);
-  return made;
-}
+const subsetter = onceFor(loadSubsetter);
 
 const PT = 72 / 25.4;
 

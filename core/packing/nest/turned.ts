@@ -1,3 +1,4 @@
+import { latestFor } from '../../base/index.ts';
 import {
   boxOf,
   clockwise,
@@ -136,16 +137,10 @@ export function turnedOutline(
   };
 }
 
-const grownRings = new WeakMap<Ring, { readonly by: number; readonly ring: Ring }>();
-
 /** The outline with plainer sides, grown on all sides: once for all ways to turn it and all grids. */
-function grownRing(ring: Ring, by: number): Ring {
-  const known = grownRings.get(ring);
-  if (known?.by === by) return known.ring;
-  const grown = largestRing(offsetRegion([clockwise(simplifiedRing(ring, PLAINER))], by));
-  grownRings.set(ring, { by, ring: grown });
-  return grown;
-}
+const grownRing = latestFor((ring: Ring, by: number): Ring =>
+  largestRing(offsetRegion([clockwise(simplifiedRing(ring, PLAINER))], by)),
+);
 
 /** Cells of a room in a row, from one column to behind another. */
 interface Run {

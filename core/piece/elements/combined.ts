@@ -1,3 +1,4 @@
+import { latestFor, onceFor } from '../../base/index.ts';
 import * as z from 'zod';
 import type { Art } from '../../art/index.ts';
 import {
@@ -67,13 +68,11 @@ export function boxOfParts(parts: readonly ShapePart[]): Box {
   return boxOf(points) ?? boxAbout({ x: 0, y: 0 }, 1, 1);
 }
 
-const boxes = new WeakMap<Parts, Box>();
+const boxAroundParts = onceFor((parts: Parts): Box =>
+  boxOfParts(parts.map(({ element }) => element)),
+);
 
-function boxOfCombined({ parts }: Combined): Box {
-  const known = boxes.get(parts) ?? boxOfParts(parts.map(({ element }) => element));
-  boxes.set(parts, known);
-  return known;
-}
+const boxOfCombined = ({ parts }: Combined): Box => boxAroundParts(parts);
 
 /** Parts about the middle of their box, and where that stands. */
 export function centredParts(parts: Parts): { parts: Parts; centre: { x: number; y: number } } {
@@ -142,22 +141,21 @@ export const combined: ElementKind<Combined> = {
   },
 };
 
-const regions = new WeakMap<Parts, { faces: readonly unknown[]; rings: Ring[] }>();
-
 /** What parts make together, mm about their middle; remembered, since colours change more often. */
 function regionOfParts(parts: Parts, resources: Pick<Resources, 'typeface'>): Ring[] {
   const faces = parts.map(({ element }) =>
     element.kind === 'words' ? resources.typeface(element.typeface) : undefined,
   );
-  const known = regions.get(parts);
-  if (known?.faces.every((face, at) => face === faces[at])) return known.rings;
-  const rings = parts.reduce<Ring[]>((made, { how, element }, at) => {
-    const own = regionOfPart(element, faces[at]);
-    return at === 0 ? own : met(made, own, how);
-  }, []);
-  regions.set(parts, { faces, rings });
-  return rings;
+  return regionWithFaces(parts, ...faces);
 }
+
+const regionWithFaces = latestFor(
+  (parts: Parts, ...faces: readonly (Typeface | undefined)[]): Ring[] =>
+    parts.reduce<Ring[]>((made, { how, element }, at) => {
+      const own = regionOfPart(element, faces[at]);
+      return at === 0 ? own : met(made, own, how);
+    }, []),
+);
 
 function met(made: readonly Ring[], own: readonly Ring[], how: Meeting): Ring[] {
   switch (how) {

@@ -1,4 +1,4 @@
-import { type ValueRule } from '../../base/index.ts';
+import { latestFor, type ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { boxOfRings, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
@@ -29,20 +29,12 @@ export const lineSchema = z.object({
 });
 export type Line = z.infer<typeof lineSchema>;
 
-const boxes = new WeakMap<Line['nodes'], Box>();
+const boxOfNodes = latestFor(
+  (nodes: Line['nodes'], closed: boolean): Box =>
+    boxOfRings(flatten(wayPath(nodes, closed))) ?? { left: 0, top: 0, right: 0, bottom: 0 },
+);
 
-function boxOfLine({ nodes, closed }: Line): Box {
-  const known = boxes.get(nodes);
-  if (known) return known;
-  const box = boxOfRings(flatten(wayPath(nodes, closed))) ?? {
-    left: 0,
-    top: 0,
-    right: 0,
-    bottom: 0,
-  };
-  boxes.set(nodes, box);
-  return box;
-}
+const boxOfLine = ({ nodes, closed }: Line): Box => boxOfNodes(nodes, closed);
 
 const LEAST = 0.1; // mm: a level line still has a box to be taken by
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { isSame } from '../../base/index.ts';
+import { isSame, onceForEach } from '../../base/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import {
   edgeShapeSchema,
@@ -30,16 +30,8 @@ export const plateSchema = z.object({
 });
 export type Plate = z.infer<typeof plateSchema>;
 
-const rims = new WeakMap<EdgeShape, Map<number, EdgeShape>>();
-
 /** The line so far inside an edge; asked for after every command, and the same for the same edge. */
-function rimShape(edge: EdgeShape, inset: number): EdgeShape {
-  const known = rims.get(edge) ?? new Map<number, EdgeShape>();
-  rims.set(edge, known);
-  const shape = known.get(inset) ?? insetShape(edge, inset);
-  known.set(inset, shape);
-  return shape;
-}
+const rimShape = onceForEach(insetShape);
 
 /** A plate that keeps to the rim has the shape of the edge it is in. */
 export function alongRim(plate: Plate, edge: EdgeShape): Plate {

@@ -1,3 +1,4 @@
+import { onceFor } from '../../base/index.ts';
 import { rounded } from '../row-names.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import { boxAbout, IDENTITY, scaleOf } from '../../geometry/index.ts';
@@ -55,17 +56,7 @@ function thinnest({ element, node }: PlacedElement): number {
   return Math.min(lineOf(element)?.width ?? Infinity, thinnestStroke(node));
 }
 
-const strokes = new WeakMap<DrawingNode, number>();
-
-function thinnestStroke(node: DrawingNode): number {
-  const known = strokes.get(node);
-  if (known !== undefined) return known;
-  const found = strokeOf(node);
-  strokes.set(node, found);
-  return found;
-}
-
-function strokeOf(node: DrawingNode): number {
+const thinnestStroke = onceFor((node: DrawingNode): number => {
   switch (node.kind) {
     case 'path':
     case 'glyphs':
@@ -75,7 +66,7 @@ function strokeOf(node: DrawingNode): number {
     default:
       return Infinity;
   }
-}
+});
 
 const lineOf = (element: PieceElement) =>
   element.kind === 'line' || element.kind === 'plate' ? element.line : undefined;

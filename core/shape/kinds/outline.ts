@@ -1,4 +1,4 @@
-import { type ValueRule } from '../../base/index.ts';
+import { onceFor, type ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import {
   boxOfRings,
@@ -120,17 +120,11 @@ export function mapNodes(rings: Rings, map: (at: Point) => Point): Rings {
   );
 }
 
-const sizes = new WeakMap<Rings, { width: number; height: number }>();
-
 /** Asked for by every layout, so the curves of an outline are followed for it only once. */
-function sizeOf(rings: Rings): { width: number; height: number } {
-  const known = sizes.get(rings);
-  if (known) return known;
+const sizeOf = onceFor((rings: Rings): { width: number; height: number } => {
   const box = boxOfRings(flatten(nodesPath(rings))) ?? { left: 0, top: 0, right: 0, bottom: 0 };
-  const size = { width: box.right - box.left, height: box.bottom - box.top };
-  sizes.set(rings, size);
-  return size;
-}
+  return { width: box.right - box.left, height: box.bottom - box.top };
+});
 
 /** The line `by` mm inside a path, with sharp corners; undefined when nothing is left of it. */
 export function findInner(path: Path, by: number): OutlineShape | undefined {

@@ -1,4 +1,4 @@
-import type { Coded, ProblemValues } from '../../../core/base/index.ts';
+import type { Coded, ProblemCode, ProblemValues } from '../../../core/base/index.ts';
 import type { Sentences } from '../../sentences.ts';
 import { wordsFor, type Words } from '../../words.ts';
 import { CODES } from './codes.ts';
@@ -16,6 +16,9 @@ const PROBLEMS: Words<ProblemValues, Sentences> = {
   ...PACKING,
   ...THINGS,
 };
+
+/** Whether there are words for a code. */
+export const isProblemCode = (code: string): code is ProblemCode => Object.hasOwn(PROBLEMS, code);
 
 /** A problem in a sentence, and what to do about it. */
 export const problemText = (problem: Coded<ProblemValues>): Sentences =>

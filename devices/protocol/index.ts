@@ -1,0 +1,97 @@
+import * as z from 'zod';
+import { faultsSchema } from '../../core/run/index.ts';
+
+/** What a page and the bridge to its devices say to each other, read by both with the same schemas. */
+
+/** Where the bridge is asked, on the server that served the page. */
+export const BRIDGE_PATH = '/api/bridge';
+/** The header that carries the token of a page of one's own. */
+export const TOKEN_HEADER = 'x-little-peel';
+export const PDF_TYPE = 'application/pdf';
+export const HPGL_TYPE = 'application/vnd.hp-hpgl';
+
+const address = z.string().max(300);
+/** A number, also as it stands in an address. */
+const number = (schema: z.ZodNumber) =>
+  z.preprocess((text) => (typeof text === 'string' ? Number(text) : text), schema);
+const side = number(z.number().min(10).max(2000));
+
+export const deviceSchema = z.strictObject({ kind: z.enum(['printer', 'cutter']), address });
+export type DeviceKind = z.infer<typeof deviceSchema>['kind'];
+
+export const addressSchema = z.strictObject({ address });
+
+/** How a PDF is printed: mm, and trays and kinds of paper as the printer calls them. */
+export const printOrderSchema = z.strictObject({
+  address,
+  name: z.string().max(200),
+  width: side,
+  height: side,
+  copies: number(z.number().int().min(1).max(99)).optional(),
+  sides: z.enum(['one-sided', 'two-sided-long-edge', 'two-sided-short-edge']).optional(),
+  quality: z.enum(['draft', 'normal', 'high']).optional(),
+  color: z.enum(['auto', 'color', 'monochrome']).optional(),
+  tray: z.string().max(100).optional(),
+  type: z.string().max(100).optional(),
+});
+export type PrintOrder = z.infer<typeof printOrderSchema>;
+
+/** Something that has words in `messages/`. */
+const codedSchema = z.object({ code: z.string(), values: z.record(z.string(), z.unknown()) });
+export const problemSchema = codedSchema.extend({ where: z.string().optional() });
+
+export const tokenSchema = z.object({ token: z.string() });
+
+/** What a printer says of itself. */
+export const printerToldSchema = z.object({
+  name: z.string(),
+  state: z.string(),
+  reasons: z.array(codedSchema),
+  /** Sizes of paper by their standard names, trays, kinds of paper. */
+  media: z.array(z.string()),
+  trays: z.array(z.string()),
+  types: z.array(z.string()),
+  takesPdf: z.boolean(),
+  duplex: z.boolean(),
+  color: z.boolean(),
+  /** Whether it says that it can print without scaling. */
+  unscaled: z.boolean(),
+  /** What it leaves free at the top, right, bottom and left where it leaves least, mm. */
+  margins: z.tuple([z.number(), z.number(), z.number(), z.number()]).optional(),
+});
+export type PrinterTold = z.infer<typeof printerToldSchema>;
+
+/** What the simulated devices did, the latest first. */
+export const simulatedStateSchema = z.object({
+  printer: z
+    .object({
+      address: z.string(),
+      jobs: z.array(
+        z.object({
+          id: z.number(),
+          name: z.string(),
+          media: z.string(),
+          /** How many pages. */
+          pages: z.number(),
+          state: z.number(),
+        }),
+      ),
+    })
+    .optional(),
+  cutter: z
+    .object({
+      address: z.string(),
+      /** Whether the line was lost, and how much came. */
+      cuts: z.array(z.object({ torn: z.boolean(), bytes: z.number() })),
+    })
+    .optional(),
+  faults: faultsSchema,
+});
+export type SimulatedDevicesState = z.infer<typeof simulatedStateSchema>;
+
+/** A line of what a device does: how far it is, or at the end what came of it. */
+export const progressSchema = z.object({ share: z.number(), doing: codedSchema });
+export const failedSchema = z.object({ ok: z.literal(false), problem: problemSchema });
+/** What a request gives that can fail. */
+export const resultSchema = <T extends z.ZodType>(value: T) =>
+  z.union([z.object({ ok: z.literal(true), value }), failedSchema]);
