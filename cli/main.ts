@@ -1,6 +1,6 @@
-import { problemLine } from '../messages/index.ts';
 import settings from '../package.json';
 import { ProblemError } from '../core/base/index.ts';
+import { problemLine } from '../messages/index.ts';
 import { InputError, refuse } from './arguments.ts';
 import type { CliCommand } from './command.ts';
 import { check } from './commands/check.ts';

@@ -1,5 +1,5 @@
-import { doingText } from '../messages/index.ts';
 import type { Task } from '../core/base/index.ts';
+import { doingText } from '../messages/index.ts';
 
 /** Tells progress on stderr, and only to a terminal. */
 export function terminalTask(): Task {

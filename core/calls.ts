@@ -52,9 +52,9 @@ import {
   templatePdf,
   type CalibrationPicture,
   type CalibrationSheet,
-  type SeenPicture,
   type FitTest,
   type MaterialTest,
+  type SeenPicture,
   type TemplateDrawing,
 } from './testprint/index.ts';
 import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
@@ -63,16 +63,16 @@ import { nestJob, type NestedJob } from './sheet/index.ts';
 import {
   rehearseSheet,
   runJob,
-  type Chances,
   locateSheet,
   sheetPdf,
-  type Rehearsed,
+  type Chances,
   type Devices,
-  type SimulatedFaults,
   type LoadedPicture,
+  type Rehearsed,
   type RunOrder,
   type RunReport,
   type SeenLoaded,
+  type SimulatedFaults,
 } from './run/index.ts';
 import {
   readTemplateFile,

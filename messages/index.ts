@@ -1,25 +1,24 @@
-import {
-  type Coded,
-  type Doing,
-  type FileWords,
-  type JobPlace,
-  type PrinterReason,
-  type Problem,
-  type Say,
+import type { ArtOmission } from '../core/art/index.ts';
+import type {
+  Coded,
+  Doing,
+  FileWords,
+  JobPlace,
+  PrinterReason,
+  Problem,
+  Say,
 } from '../core/base/index.ts';
 import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
+import type { SizeWarning } from '../core/things/index.ts';
+import { ART_OMISSIONS } from './en/art-omissions.ts';
 import { DOINGS } from './en/doings.ts';
+import { FILE_WORDS } from './en/file-words.ts';
 import { FIXES } from './en/fixes.ts';
-import { isProblemCode, problemText } from './en/problems/index.ts';
-import { REASONS } from './en/printer-reasons.ts';
 import { placeText } from './en/job-places.ts';
 import { PRINT_NOTES } from './en/print-notes.ts';
-
-import type { SizeWarning } from '../core/things/index.ts';
-import { FILE_WORDS } from './en/file-words.ts';
-import type { ArtOmission } from '../core/art/index.ts';
-import { ART_OMISSIONS } from './en/art-omissions.ts';
+import { REASONS } from './en/printer-reasons.ts';
+import { isProblemCode, problemText } from './en/problems/index.ts';
 import { SIZE_WARNINGS } from './en/size-warnings.ts';
 import { wordsFor } from './words.ts';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { problemLine, omissionsText } from '../../messages/index.ts';
 import { artSize } from '../../core/art/index.ts';
 import { formatLength } from '../../core/units/index.ts';
+import { problemLine, omissionsText } from '../../messages/index.ts';
 import { texts } from '../texts/index.ts';
 import NumberRow from '../ui/NumberRow.vue';
 import OverlayPanel from '../ui/OverlayPanel.vue';

@@ -1,8 +1,8 @@
-import { omissionsText } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
 import { Cancelled } from '../../core/base/index.ts';
+import { omissionsText } from '../../messages/index.ts';
 import { artCalls, type Ongoing } from '../calls/index.ts';
 import { bytesOf, keepInDrawer } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';

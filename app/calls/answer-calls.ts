@@ -1,6 +1,6 @@
-import { say } from '../../messages/index.ts';
 import { Cancelled, watchedTask, type Task } from '../../core/base/index.ts';
 import { createCalls, type CallAnswer, type CallArgs, type CallName } from '../../core/calls.ts';
+import { say } from '../../messages/index.ts';
 import { simulatedDevices, simulatedPhoto } from '../../devices/simulated/index.ts';
 import { pagePlatform } from './page-platform.ts';
 import type { FromWorker, ToWorker } from './protocol.ts';

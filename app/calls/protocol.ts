@@ -1,4 +1,4 @@
-import { type Doing } from '../../core/base/index.ts';
+import type { Doing } from '../../core/base/index.ts';
 import type { CallAnswer, CallArgs, CallName } from '../../core/calls.ts';
 
 /** What a page says to its worker. */

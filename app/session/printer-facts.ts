@@ -1,8 +1,8 @@
 import {
-  type CalibratedSheet,
-  type Calibration,
   farthest,
   mapFacts,
+  type CalibratedSheet,
+  type Calibration,
 } from '../../core/register/index.ts';
 import type { PrinterOffers } from '../../core/stock/index.ts';
 import type { PrinterTold } from '../../devices/protocol/index.ts';

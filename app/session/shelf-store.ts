@@ -1,4 +1,3 @@
-import { leftOutTexts } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { RunRecord } from '../../core/run/index.ts';
@@ -16,6 +15,7 @@ import { artSize, type Art, type ReadArt } from '../../core/art/index.ts';
 import type { Piece } from '../../core/piece/index.ts';
 import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
+import { leftOutTexts } from '../../messages/index.ts';
 import {
   allJobs,
   allRuns,

@@ -1,8 +1,8 @@
 import {
-  type JobPlace,
   ok,
-  type Problem,
   ProblemError,
+  type JobPlace,
+  type Problem,
   type Result,
 } from '../../core/base/index.ts';
 import { jobWithArt, mendJob, tryJob, type Job, type JobWithArt } from '../../core/job/index.ts';

@@ -1,4 +1,4 @@
-import { type JobPlace } from '../../core/base/index.ts';
+import type { JobPlace } from '../../core/base/index.ts';
 import { mendJob, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
 

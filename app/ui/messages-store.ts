@@ -1,7 +1,7 @@
-import { problemLine, type Sentences } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { ProblemError, type Problem } from '../../core/base/index.ts';
+import { problemLine, type Sentences } from '../../messages/index.ts';
 import { texts } from '../texts/index.ts';
 
 /** A short word to the user, with at most one thing to do about it. */

@@ -1,6 +1,6 @@
-import { problemLine } from '../../messages/index.ts';
 import { computed, ref, watch } from 'vue';
 import { formatLength, parseLength, type Unit } from '../../core/units/index.ts';
+import { problemLine } from '../../messages/index.ts';
 
 /**
  * A length while it is typed: its text, and what is wrong with it. `accept` takes a length over and

@@ -1,5 +1,5 @@
-import { findingText, fixText } from '../../messages/index.ts';
 import { isOpenBlocker } from '../../core/proof/index.ts';
+import { findingText, fixText } from '../../messages/index.ts';
 import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';

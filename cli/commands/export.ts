@@ -1,5 +1,5 @@
-import { findingText } from '../../messages/index.ts';
 import { FORMATS, type Format } from '../../core/output/index.ts';
+import { findingText } from '../../messages/index.ts';
 import { needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';

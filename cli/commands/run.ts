@@ -1,10 +1,10 @@
-import { printNoteText, problemLine, problemText } from '../../messages/index.ts';
 import { expectOk, ok } from '../../core/base/index.ts';
 import type { Point } from '../../core/geometry/index.ts';
 import type { Devices } from '../../core/run/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
 import { ippPrinter, nodePlatform, parseAddress, tcpCutter } from '../../devices/wire/index.ts';
 import { fileStem } from '../../core/output/index.ts';
+import { printNoteText, problemLine, problemText } from '../../messages/index.ts';
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';

@@ -1,4 +1,3 @@
-import { sizeWarningText } from '../../messages/index.ts';
 import { expectOk } from '../../core/base/index.ts';
 import { flatten, type Ring } from '../../core/geometry/index.ts';
 import { shapePath } from '../../core/shape/index.ts';
@@ -9,6 +8,7 @@ import {
   type FlatSize,
   type MeasuredThing,
 } from '../../core/things/index.ts';
+import { sizeWarningText } from '../../messages/index.ts';
 import { decimal, length, readOptions, refuse, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 

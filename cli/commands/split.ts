@@ -1,4 +1,3 @@
-import { problemText } from '../../messages/index.ts';
 import { basename } from 'node:path';
 import {
   artSize,
@@ -14,6 +13,7 @@ import {
 } from '../../core/art/index.ts';
 import { drawShapes } from '../../core/output/index.ts';
 import { encodePngImage, type RgbaImage } from '../../core/raster/index.ts';
+import { problemText } from '../../messages/index.ts';
 import { length, needed, readOptions, refuseIn } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readBytes, writeInto } from '../files.ts';

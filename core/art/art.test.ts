@@ -1,10 +1,10 @@
-import { omissionsText, problemText } from '../../messages/index.ts';
 import { encode } from 'fast-png';
 import { expectOk } from '../base/index.ts';
 import { decodePixels } from '../raster/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { apply } from '../geometry/index.ts';
 import { walkDrawing, type PathNode } from '../drawing/index.ts';
+import { omissionsText, problemText } from '../../messages/index.ts';
 import { sniffFormat } from './header.ts';
 import { artSize, orientationMap, parseSvg, readArt, vectorNodes } from './index.ts';
 

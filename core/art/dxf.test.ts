@@ -1,8 +1,8 @@
-import { problemText } from '../../messages/index.ts';
 import { boxOf, boxOfRings, flatten, signedArea } from '../geometry/index.ts';
 import { outlinesOf } from '../drawing/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { exportedExample } from '../testing/exported.ts';
+import { problemText } from '../../messages/index.ts';
 import { artSize, readArt, vectorNodes, type ReadArt } from './index.ts';
 
 /** A drawing of entities, each as its group codes and values one after the other. */

@@ -1,4 +1,4 @@
-import { type ArtOmission } from './omissions.ts';
+import type { ArtOmission } from './omissions.ts';
 import DxfParser, {
   type IArcEntity,
   type ICircleEntity,

@@ -1,4 +1,4 @@
-import { type ArtOmission } from './omissions.ts';
+import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
 import type { Art, VectorNodes } from './art.ts';

@@ -1,4 +1,4 @@
-import { type ArtOmission } from './omissions.ts';
+import type { ArtOmission } from './omissions.ts';
 import { err, ok, problem, ProblemError, type Result } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import {

@@ -1,10 +1,10 @@
-import { problemText } from '../../messages/index.ts';
 import { encode } from 'fast-png';
 import { strToU8, zipSync } from 'fflate';
 import { PDFDocument, rgb, StandardFonts } from '@cantoo/pdf-lib';
 import { unwatched } from '../base/index.ts';
 import { disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
+import { problemText } from '../../messages/index.ts';
 import { ART_LIMITS, artSize, sameArt, takeIn, type TakenIn } from './index.ts';
 
 const take = (bytes: Uint8Array, name: string): Promise<TakenIn> =>

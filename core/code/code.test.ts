@@ -1,4 +1,3 @@
-import { problemText } from '../../messages/index.ts';
 import {
   BarcodeFormat,
   BinaryBitmap,
@@ -13,6 +12,7 @@ import { compileElement } from '../piece/elements/index.ts';
 import type { Code } from '../piece/index.ts';
 import { loadShipped, type Typeface } from '../type/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
+import { problemText } from '../../messages/index.ts';
 import { checkDigit, tryEncode, type Symbology } from './index.ts';
 
 let face: Typeface;

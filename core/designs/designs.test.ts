@@ -1,9 +1,9 @@
-import { problemText } from '../../messages/index.ts';
 import { luminance, contrastRatio, rgbOf } from '../color/index.ts';
 import { createJob, runCommand } from '../job/index.ts';
 import { isProblem } from '../base/index.ts';
 import { elementSize, type PieceElement } from '../piece/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
+import { problemText } from '../../messages/index.ts';
 import {
   DESIGN_COLORS,
   DESIGN_FACES,

@@ -2,11 +2,11 @@ import { zipSync, type Zippable } from 'fflate';
 import {
   contentHash,
   err,
-  type JobPlace,
   ok,
   readZip,
-  type Result,
   sortedKeys,
+  type JobPlace,
+  type Result,
   type ZipBudget,
 } from '../base/index.ts';
 import type { Art } from '../art/index.ts';

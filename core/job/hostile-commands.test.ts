@@ -1,4 +1,3 @@
-import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { isProblem, isSame } from '../base/index.ts';
 import { exampleJob, examplePicture, exampleWords, runAll } from '../testing/example-job.ts';
@@ -8,6 +7,7 @@ import { plainBuild } from '../shape/index.ts';
 import type { CopyId } from '../sheet/index.ts';
 import { firstStock, MATT_PAPER } from '../stock/index.ts';
 import { usualThing, type MeasuredThing } from '../things/index.ts';
+import { problemText } from '../../messages/index.ts';
 import {
   COMMANDS,
   createJob,

@@ -1,4 +1,3 @@
-import { commandText, problemText } from '../../messages/index.ts';
 import { readFileSync } from 'node:fs';
 import { strToU8, zipSync } from 'fflate';
 import { contentHash, isProblem } from '../base/index.ts';
@@ -20,6 +19,7 @@ import {
   type Job,
 } from './index.ts';
 import { usualThing } from '../things/index.ts';
+import { commandText, problemText } from '../../messages/index.ts';
 
 const given = { id: 'job-1', today: '2026-04-18' };
 const lid = (): Job => createJob('lid', given);

@@ -1,8 +1,8 @@
-import { problemText } from '../../messages/index.ts';
 import { expectOk, isProblem } from '../base/index.ts';
 import { fieldsOfRow, findQuantity, parseList, type List } from '../piece/index.ts';
 import { findCopy, copyIds, copyCount } from '../sheet/index.ts';
 import { exampleWords, runAll } from '../testing/example-job.ts';
+import { problemText } from '../../messages/index.ts';
 import { createJob, runCommand, type CommandCall, type Job } from './index.ts';
 
 const BEDS =

@@ -1,6 +1,6 @@
 import { artSchema, type Art } from '../art/index.ts';
 import type { z } from 'zod';
-import { isProblem, type Problem, seededRandom, valueAt, valueIssue } from '../base/index.ts';
+import { isProblem, seededRandom, valueAt, valueIssue, type Problem } from '../base/index.ts';
 import {
   color,
   fieldsInOrder,

@@ -1,8 +1,8 @@
-import { leftOutTexts } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { changedAt, seededRandom } from '../base/index.ts';
 import type { PieceElement } from '../piece/index.ts';
 import { exampleJob, exampleWords } from '../testing/example-job.ts';
+import { leftOutTexts } from '../../messages/index.ts';
 import { createJob, mendJob, parseJob, runCommand, type Job } from './index.ts';
 
 type Plain = Record<string, unknown>;

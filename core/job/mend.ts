@@ -4,11 +4,11 @@ import {
   contentHash,
   findLimit,
   freeId,
+  ok,
+  valueAt,
   type JobPlace,
   type JobSource,
-  ok,
   type Result,
-  valueAt,
   type ValuePath,
 } from '../base/index.ts';
 import { createJob } from './create.ts';

@@ -1,4 +1,4 @@
-import { err, type JobSource, ok, type Result } from '../base/index.ts';
+import { err, ok, type JobSource, type Result } from '../base/index.ts';
 import {
   materialFromVersion9,
   MATT_PAPER,

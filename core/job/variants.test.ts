@@ -1,9 +1,9 @@
-import { problemText } from '../../messages/index.ts';
 import { isProblem } from '../base/index.ts';
 import { shapeSize } from '../shape/index.ts';
 import { usualThing } from '../things/index.ts';
 import { exampleWords, runAll } from '../testing/example-job.ts';
 import { arrange } from '../sheet/index.ts';
+import { problemText } from '../../messages/index.ts';
 import {
   createJob,
   parsePeel,

@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import { encode } from 'fast-png';
 import { readArt } from '../art/index.ts';
 import { expectOk, seededRandom } from '../base/index.ts';
@@ -7,6 +6,7 @@ import { renderPdf } from '../pdf/index.ts';
 import { compiled, examplePicture, runAll } from '../testing/example-job.ts';
 import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
+import { say } from '../../messages/index.ts';
 import { exportFiles, type ExportChoices } from './index.ts';
 
 interface Look {

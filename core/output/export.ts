@@ -1,4 +1,4 @@
-import { doing, type Platform, type Say, type Task, unwatched } from '../base/index.ts';
+import { doing, unwatched, type Platform, type Say, type Task } from '../base/index.ts';
 import {
   asPrinted,
   pageOf,
@@ -13,8 +13,8 @@ import {
   FORMATS,
   type Format,
   type FormatWriter,
-  type WrittenFile,
   type Writing,
+  type WrittenFile,
 } from './formats/index.ts';
 import { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 import { printPdf } from './print-pdf.ts';

@@ -1,4 +1,4 @@
-import { type Say } from '../base/index.ts';
+import type { Say } from '../base/index.ts';
 import { apply, boxOf, compose, corners, boxAbout } from '../geometry/index.ts';
 import type { CompiledJob, Job } from '../job/index.ts';
 import {

@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import { readFileSync } from 'node:fs';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { expectOk } from '../base/index.ts';
@@ -8,6 +7,7 @@ import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { usualThing } from '../things/index.ts';
+import { say } from '../../messages/index.ts';
 import { formPdf, formPlaceholders, printPdf, USUAL_CHOICES, type FormChoices } from './index.ts';
 
 const LIST =

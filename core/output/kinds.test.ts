@@ -1,9 +1,9 @@
-import { say } from '../../messages/index.ts';
 import { createJob } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
 import { compiled, runAll } from '../testing/example-job.ts';
 import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
+import { say } from '../../messages/index.ts';
 import { exportFiles, type MadeFile } from './index.ts';
 
 const textOf = ({ bytes }: MadeFile): string => new TextDecoder().decode(bytes);

@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
 import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -8,6 +7,7 @@ import { createJob } from '../job/index.ts';
 import { countPdfPages, renderPdf } from '../pdf/index.ts';
 import { boxOf, ellipsePath, rectanglePath, translation } from '../geometry/index.ts';
 import { solid, type Drawing, type DrawingNode, type Paint } from '../drawing/index.ts';
+import { say } from '../../messages/index.ts';
 import { exportFiles, fileStem, writePdf, type MadeFile, type PdfSources } from './index.ts';
 
 const textOf = ({ bytes }: MadeFile): string => new TextDecoder().decode(bytes);

@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -10,6 +9,7 @@ import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { squareFont } from '../testing/square-font.ts';
 import { readTypeface, type OwnTypeface } from '../type/index.ts';
+import { say } from '../../messages/index.ts';
 import { exportFiles } from './index.ts';
 
 const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));

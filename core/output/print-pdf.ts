@@ -1,4 +1,4 @@
-import { type Platform, type Say } from '../base/index.ts';
+import type { Platform, Say } from '../base/index.ts';
 import { boxAround, grown, invert } from '../geometry/index.ts';
 import {
   compileJob,

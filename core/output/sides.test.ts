@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import type { Affine } from '../geometry/index.ts';
 import { backOf, createJob, type CommandCall, type Job } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';
@@ -9,6 +8,7 @@ import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { usualThing } from '../things/index.ts';
+import { say } from '../../messages/index.ts';
 import { exportFiles, type ExportChoices, type Format, type MadeFile } from './index.ts';
 
 const FRONT = 'piece-1';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { err, ok, type Result, valueAt, valueIssue } from '../base/index.ts';
+import { err, ok, valueAt, valueIssue, type Result } from '../base/index.ts';
 import { signedArea, type Ring } from '../geometry/index.ts';
 import type { BoundTurns } from './upper-bound.ts';
 import type { Repeated } from './step-and-repeat.ts';

@@ -1,8 +1,8 @@
-import { findingText } from '../../messages/index.ts';
 import { expectOk } from '../base/index.ts';
 import { createJob } from '../job/index.ts';
 import { quickFindings } from '../proof/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
+import { findingText } from '../../messages/index.ts';
 import { listText, parseList } from './index.ts';
 
 const BEDS = 'name,bed\nSea Holly,North\n"Fern, hart\u2019s tongue",Shade\n';

@@ -1,6 +1,6 @@
-import { problemText } from '../../messages/index.ts';
 import { strToU8, zipSync } from 'fflate';
 import { expectOk } from '../base/index.ts';
+import { problemText } from '../../messages/index.ts';
 import { parseList, parseTable, readListFile } from './index.ts';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);

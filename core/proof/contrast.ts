@@ -1,4 +1,4 @@
-import { onceFor, type Platform, type Task, unwatched } from '../base/index.ts';
+import { onceFor, unwatched, type Platform, type Task } from '../base/index.ts';
 import { contrastRatio, luminance, luminanceOfBytes, rgbOf } from '../color/index.ts';
 import { findBounds, solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
 import {

@@ -1,4 +1,4 @@
-import { type ElementTitle } from '../piece/index.ts';
+import type { ElementTitle } from '../piece/index.ts';
 import type { Coded, NoValues, ProblemCode, ProblemValues } from '../base/index.ts';
 import type { CutKind } from '../shape/index.ts';
 

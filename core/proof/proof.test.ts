@@ -1,4 +1,3 @@
-import { findingText, fixText, say } from '../../messages/index.ts';
 import { readArt, type Art } from '../art/index.ts';
 import { contentHash, expectOk } from '../base/index.ts';
 import { exportFiles } from '../output/index.ts';
@@ -18,6 +17,7 @@ import {
 import { nodePlatform } from '../testing/node-platform.ts';
 import { PROOF_CASES } from '../testing/proof-cases.ts';
 import { code, listed, move, ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
+import { findingText, fixText, say } from '../../messages/index.ts';
 import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 
 async function findings(

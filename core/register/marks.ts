@@ -1,4 +1,4 @@
-import { type Coded, type SheetDoubts } from '../base/index.ts';
+import type { Coded, SheetDoubts } from '../base/index.ts';
 import {
   apply,
   fitAffine,

@@ -2,12 +2,12 @@ import {
   doing,
   err,
   ok,
+  seededRandom,
+  unwatched,
   type Platform,
   type Random,
   type Result,
-  seededRandom,
   type Task,
-  unwatched,
 } from '../base/index.ts';
 import type { CompiledJob, JobResources } from '../job/index.ts';
 import { renderPdf } from '../pdf/index.ts';

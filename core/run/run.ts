@@ -3,12 +3,12 @@ import {
   err,
   expectOk,
   ok,
+  problem,
+  unwatched,
   type Platform,
   type Problem,
-  problem,
   type Result,
   type Task,
-  unwatched,
 } from '../base/index.ts';
 import { compose, IDENTITY, type Affine, type Point } from '../geometry/index.ts';
 import {

@@ -1,8 +1,8 @@
-import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { createCompiler, type CompiledPiece, type Piece } from '../piece/index.ts';
 import { firstStock, spotPlaces, USUAL_MARKS, type Stock } from '../stock/index.ts';
 import { copiesUpperBound, tryPack } from '../packing/index.ts';
+import { problemText } from '../../messages/index.ts';
 import {
   arrange,
   compileSheet,

@@ -1,4 +1,3 @@
-import { problemText } from '../../messages/index.ts';
 import {
   checkSpots,
   DIE_CUTS,
@@ -14,16 +13,17 @@ import {
   sheetMarks,
   SHIPPED_MATERIALS,
   SHIPPED_STOCK,
-  type SpotPlace,
   spotPlaces,
-  type Stock,
   stockSchema,
-  type Supply,
   supplySheets,
   USUAL_MARKS,
   withUsed,
+  type SpotPlace,
+  type Stock,
+  type Supply,
 } from './index.ts';
 import { shapeSize } from '../shape/index.ts';
+import { problemText } from '../../messages/index.ts';
 
 test.each(SHIPPED_STOCK)('$name is a valid sheet that closes', (stock) => {
   expect(stockSchema.safeParse(stock).success).toBe(true);

@@ -1,6 +1,6 @@
-import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import { shapeSize, type PlainShape } from '../shape/index.ts';
+import { problemText } from '../../messages/index.ts';
 import { DIE_CUTS, spotPlaces, tryDirection, tryTemplate, type Readings } from './index.ts';
 
 const NAMES = ['size', 'gap', 'pitch', 'first', 'last'] as const;

@@ -1,4 +1,4 @@
-import { type Across, err, ok, type Result } from '../base/index.ts';
+import { err, ok, type Across, type Result } from '../base/index.ts';
 import { plainShape, type PlainShape } from '../shape/index.ts';
 import { checkSpots, type GridStock } from './stock.ts';
 

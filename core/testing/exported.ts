@@ -1,9 +1,9 @@
-import { say } from '../../messages/index.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { exportFiles, type ExportChoices, type Format, type MadeFile } from '../output/index.ts';
+import { say } from '../../messages/index.ts';
 import { compiled, exampleJob } from './example-job.ts';
 import { nodePlatform } from './node-platform.ts';
 

@@ -1,4 +1,4 @@
-import { type Platform, type Say } from '../base/index.ts';
+import type { Platform, Say } from '../base/index.ts';
 import { solid, type DrawingNode } from '../drawing/index.ts';
 import { invert, rectanglePath, type Affine } from '../geometry/index.ts';
 import { writePdf, type PdfPage } from '../output/index.ts';

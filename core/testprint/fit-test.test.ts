@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -13,6 +12,7 @@ import {
   usualThing,
   type MeasuredThing,
 } from '../things/index.ts';
+import { say } from '../../messages/index.ts';
 import { fitTestPdf, stepSize } from './index.ts';
 
 const width = (thing: MeasuredThing): number => {

@@ -1,4 +1,4 @@
-import { type FileWords, type Platform, type Say } from '../base/index.ts';
+import type { FileWords, Platform, Say } from '../base/index.ts';
 import type { Drawing, DrawingNode } from '../drawing/index.ts';
 import { linesPath, translation } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';

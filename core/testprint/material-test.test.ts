@@ -1,7 +1,7 @@
-import { say } from '../../messages/index.ts';
 import { readHpgl } from '../../devices/simulated/cutter.ts';
 import { keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
+import { say } from '../../messages/index.ts';
 import { materialTestHpgl, materialTestPdf, testCells, type MaterialTest } from './index.ts';
 
 const TEST: MaterialTest = {

@@ -1,4 +1,4 @@
-import { type Platform, type Say } from '../base/index.ts';
+import type { Platform, Say } from '../base/index.ts';
 import { rectanglePath } from '../geometry/index.ts';
 import { HPGL_PENS, HPGL_UNITS, toldSetting, writePdf } from '../output/index.ts';
 import { loadShipped } from '../type/index.ts';

@@ -1,4 +1,4 @@
-import { type Say } from '../base/index.ts';
+import type { Say } from '../base/index.ts';
 import { solid, type DrawingNode } from '../drawing/index.ts';
 import { translation, type Path } from '../geometry/index.ts';
 import { setWords, type Typeface } from '../type/index.ts';

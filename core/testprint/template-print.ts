@@ -1,4 +1,4 @@
-import { type Platform, type Say } from '../base/index.ts';
+import type { Platform, Say } from '../base/index.ts';
 import type { DrawingNode } from '../drawing/index.ts';
 import { rectanglePath } from '../geometry/index.ts';
 import { writePdf } from '../output/index.ts';

@@ -1,4 +1,4 @@
-import { type SizeWarning } from './size-warnings.ts';
+import type { SizeWarning } from './size-warnings.ts';
 import type { Point, Ring } from '../geometry/index.ts';
 import type { EdgeShape } from '../shape/index.ts';
 

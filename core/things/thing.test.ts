@@ -1,4 +1,3 @@
-import { problemText, sizeWarningText } from '../../messages/index.ts';
 import fc from 'fast-check';
 import {
   boxOf,
@@ -9,6 +8,7 @@ import {
   type Ring,
 } from '../geometry/index.ts';
 import { shapePath } from '../shape/index.ts';
+import { problemText, sizeWarningText } from '../../messages/index.ts';
 import {
   domeSurplus,
   THING_KINDS,

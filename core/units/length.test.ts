@@ -1,5 +1,5 @@
-import { problemText } from '../../messages/index.ts';
 import fc from 'fast-check';
+import { problemText } from '../../messages/index.ts';
 import { formatLength, parseLength, UNITS } from './index.ts';
 
 test.each([

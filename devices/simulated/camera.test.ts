@@ -1,4 +1,3 @@
-import { say } from '../../messages/index.ts';
 import { apply, invert, nested, placed, scaling, type Affine } from '../../core/geometry/index.ts';
 import {
   calibrationByRuler,
@@ -12,6 +11,7 @@ import {
 import { blankImage, cropImage, type RgbaImage } from '../../core/raster/index.ts';
 import { calibrationPdf } from '../../core/testprint/index.ts';
 import { nodePlatform } from '../../core/testing/node-platform.ts';
+import { say } from '../../messages/index.ts';
 import { photograph } from './camera.ts';
 import { printedPage } from './index.ts';
 import { simulatedPrinter } from './printer.ts';

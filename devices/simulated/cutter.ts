@@ -24,9 +24,9 @@ import {
   sampleLoadError,
   CUTTER_SPREAD,
   NO_FAULTS,
+  type CutOrder,
   type CutPath,
   type Cutter,
-  type CutOrder,
   type SimulatedFaults,
 } from '../../core/run/index.ts';
 

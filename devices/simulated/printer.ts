@@ -1,4 +1,4 @@
-import { ok, type Platform, type Problem, problem, seededRandom } from '../../core/base/index.ts';
+import { ok, problem, seededRandom, type Platform, type Problem } from '../../core/base/index.ts';
 import {
   compose,
   IDENTITY,
@@ -15,11 +15,11 @@ import {
   NO_FAULTS,
   samplePrintError,
   PRINTER_SPREAD,
-  type SimulatedFaults,
   type PrintedSheet,
   type Printer,
   type PrinterSpread,
   type PrintStop,
+  type SimulatedFaults,
 } from '../../core/run/index.ts';
 import { spreadInk } from './ink.ts';
 

@@ -1,4 +1,4 @@
-import { type DeviceKind } from '../protocol/index.ts';
+import type { DeviceKind } from '../protocol/index.ts';
 import { err, ok, type ProblemValues, type Result } from '../../core/base/index.ts';
 
 const FORMS = {

@@ -1,5 +1,5 @@
-import { type PrinterTold } from '../protocol/index.ts';
-import { type PrintNote } from '../../core/run/index.ts';
+import type { PrinterTold } from '../protocol/index.ts';
+import type { PrintNote } from '../../core/run/index.ts';
 import { request as httpRequest } from 'node:http';
 import {
   doing,

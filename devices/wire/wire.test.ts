@@ -1,4 +1,3 @@
-import { doingText, problemText } from '../../messages/index.ts';
 import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
@@ -7,6 +6,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { unwatched, watchedTask } from '../../core/base/index.ts';
 import { exportedExample, keep } from '../../core/testing/exported.ts';
+import { doingText, problemText } from '../../messages/index.ts';
 import {
   askPrinter,
   cutOverTcp,

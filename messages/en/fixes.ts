@@ -1,4 +1,4 @@
-import { type Words } from '../words.ts';
+import type { Words } from '../words.ts';
 import type { FixValues } from '../../core/proof/index.ts';
 import { length } from './phrases.ts';
 import { form } from './counts.ts';

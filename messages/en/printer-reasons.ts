@@ -1,4 +1,4 @@
-import { type Words } from '../words.ts';
+import type { Words } from '../words.ts';
 import type { PrinterReasons } from '../../core/base/index.ts';
 
 /** What keeps a printer, in plain words. */

@@ -1,4 +1,4 @@
-import { type Words } from '../words.ts';
+import type { Words } from '../words.ts';
 import type { RefusedChanges } from '../../core/base/index.ts';
 import { count } from './counts.ts';
 import { issueText } from './value-issues.ts';

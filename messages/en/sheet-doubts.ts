@@ -1,4 +1,4 @@
-import { type Words } from '../words.ts';
+import type { Words } from '../words.ts';
 import type { SheetDoubts } from '../../core/base/index.ts';
 
 /** Why a sheet is not cut as it was seen. */

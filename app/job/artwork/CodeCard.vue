@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { problemLine } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import { SMALLEST_MODULE, tryEncode, type Symbology } from '../../../core/code/index.ts';
 import { findCodeLayout, type Code } from '../../../core/piece/index.ts';
+import { problemLine } from '../../../messages/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { titleText } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import { elementTitle, type PlacedElement } from '../../../core/piece/index.ts';
+import { titleText } from '../../../messages/index.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';

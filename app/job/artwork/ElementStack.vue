@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { titleText } from '../../../messages/index.ts';
 import { mdiEyeOffOutline } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import { elementTitle, type PieceElement } from '../../../core/piece/index.ts';
+import { titleText } from '../../../messages/index.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import ElementPicture from './ElementPicture.vue';
 import { texts } from '../../texts/index.ts';

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { titleText } from '../../../messages/index.ts';
 import {
   mdiArrangeBringForward,
   mdiArrangeSendBackward,
@@ -19,6 +18,7 @@ import {
 import { computed, ref, watch } from 'vue';
 import { sizesOf } from '../../../core/job/index.ts';
 import { elementSize, elementTitle, type PieceElement } from '../../../core/piece/index.ts';
+import { titleText } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import IconButton from '../../ui/IconButton.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { findingText, fixText } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { findingKey, type Finding } from '../../../core/proof/index.ts';
+import { findingText, fixText } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import StateMark from '../../ui/StateMark.vue';
 import { useShownSteps } from './shown-steps.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { leftOutTexts } from '../../../messages/index.ts';
 import { computed, onMounted, shallowRef } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
+import { leftOutTexts } from '../../../messages/index.ts';
 import PieceThumbnail from '../../session/PieceThumbnail.vue';
 import { saveOriginal } from '../../session/save-original.ts';
 import { versionsOf, type JobVersion } from '../../storage/index.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { findingText } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { findingKey, type Finding } from '../../../core/proof/index.ts';
+import { findingText } from '../../../messages/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FindingCard from '../common/FindingCard.vue';

@@ -1,8 +1,8 @@
-import { doingText } from '../../../messages/index.ts';
 import { onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { Job } from '../../../core/job/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
+import { doingText } from '../../../messages/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { texts } from '../../texts/index.ts';

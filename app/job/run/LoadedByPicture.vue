@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { problemText } from '../../../messages/index.ts';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
 import type { SheetCorners } from '../../../core/register/index.ts';
 import type { SeenLoaded } from '../../../core/run/index.ts';
+import { problemText } from '../../../messages/index.ts';
 import { PICTURE_FILES } from '../../ui/picture-files.ts';
 import { calls } from '../../calls/index.ts';
 import { useOneCall } from '../../ui/one-call.ts';

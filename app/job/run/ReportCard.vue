@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { problemLine } from '../../../messages/index.ts';
 import { computed } from 'vue';
 import type { Job } from '../../../core/job/index.ts';
 import type { RunReport } from '../../../core/run/index.ts';
+import { problemLine } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { texts } from '../../texts/index.ts';

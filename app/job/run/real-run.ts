@@ -1,4 +1,3 @@
-import { doingText } from '../../../messages/index.ts';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { Cancelled, type Doing, type Result } from '../../../core/base/index.ts';
 import { asPrinted, compileJob, printKeys, type Job } from '../../../core/job/index.ts';
@@ -6,6 +5,7 @@ import { fileStem, type ExportChoices, type MadeFile } from '../../../core/outpu
 import type { Point } from '../../../core/geometry/index.ts';
 import { alignToMarks, type RunRecord } from '../../../core/run/index.ts';
 import type { Material } from '../../../core/stock/index.ts';
+import { doingText } from '../../../messages/index.ts';
 import { calls } from '../../calls/index.ts';
 import { cutOn, printOn, type AtWork } from '../../session/bridge.ts';
 import { useShelf } from '../../session/shelf-store.ts';

@@ -1,4 +1,4 @@
-import { type Doing } from '../../../core/base/index.ts';
+import type { Doing } from '../../../core/base/index.ts';
 import { ref, shallowRef } from 'vue';
 import type { CallArgs } from '../../../core/calls.ts';
 import type { Point } from '../../../core/geometry/index.ts';

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { say } from '../../../messages/index.ts';
 import { computed, nextTick, ref } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import { stepSize } from '../../../core/testprint/index.ts';
 import { fileStem } from '../../../core/output/index.ts';
 import { firstStock } from '../../../core/stock/index.ts';
 import { largerThing, type MeasuredThing } from '../../../core/things/index.ts';
+import { say } from '../../../messages/index.ts';
 import { calls } from '../../calls/index.ts';
 import { download } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';

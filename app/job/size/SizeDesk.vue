@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { sizeWarningText } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
 import { fitsOn, partsThatFit } from '../../../core/sheet/index.ts';
 import { PLAIN_SHEETS } from '../../../core/stock/index.ts';
 import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
+import { sizeWarningText } from '../../../messages/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';

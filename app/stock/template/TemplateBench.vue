@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { problemLine } from '../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import { spotPlaces } from '../../../core/stock/index.ts';
+import { problemLine } from '../../../messages/index.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';

@@ -1,9 +1,9 @@
-import { say } from '../../../messages/index.ts';
 import { compileJob, createJob, type Job } from '../../job/index.ts';
 import { createCompiler } from '../../piece/index.ts';
 import { compiled, exampleWords, runAll } from '../../testing/example-job.ts';
 import { nodePlatform } from '../../testing/node-platform.ts';
 import { exportFiles, FORMATS, type ExportChoices, type Format, type MadeFile } from '../index.ts';
+import { say } from '../../../messages/index.ts';
 import { FORMAT_WRITERS } from './index.ts';
 
 /** Two pieces with hostile names on two sheets, the first of them with words on its back. */

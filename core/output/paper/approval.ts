@@ -1,4 +1,4 @@
-import { type Say } from '../../base/index.ts';
+import type { Say } from '../../base/index.ts';
 import { linesPath } from '../../geometry/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import type { CompiledJob } from '../../job/index.ts';

@@ -1,4 +1,4 @@
-import { type Say } from '../../base/index.ts';
+import type { Say } from '../../base/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
 import { fieldsOf, fieldsOfRow, textsOf, type CompiledPiece } from '../../piece/index.ts';
 import { findCopy } from '../../sheet/index.ts';

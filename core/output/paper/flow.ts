@@ -1,4 +1,4 @@
-import { type Say } from '../../base/index.ts';
+import type { Say } from '../../base/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import { rectanglePath, scaling, compose, translation, type Box } from '../../geometry/index.ts';
 import type { CompiledPiece } from '../../piece/index.ts';

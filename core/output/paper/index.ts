@@ -1,4 +1,4 @@
-import { type Platform, type Say } from '../../base/index.ts';
+import type { Platform, Say } from '../../base/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
 import { loadShipped } from '../../type/index.ts';
 import { writePdf, type PdfPage, type PdfSources } from '../pdf/index.ts';

@@ -1,4 +1,3 @@
-import { say } from '../../../messages/index.ts';
 import { readArt } from '../../art/index.ts';
 import { expectOk } from '../../base/index.ts';
 import { parsePeel, type CommandCall } from '../../job/index.ts';
@@ -8,6 +7,7 @@ import { compiled, exampleJob, exampleWords, runAll } from '../../testing/exampl
 import { keep, tool } from '../../testing/exported.ts';
 import { nodePlatform } from '../../testing/node-platform.ts';
 import { exportFiles, type ExportChoices, type Format, type MadeFile } from '../index.ts';
+import { say } from '../../../messages/index.ts';
 
 const ROWS = Array.from({ length: 90 }, (_, at) => `Plant ${at + 1}`);
 const asList: CommandCall[] = [

@@ -11,8 +11,8 @@ import {
   type GradientPaint,
   type Paint,
   type PathNode,
-  type Stroke,
   type ShadowNode,
+  type Stroke,
   type TilePaint,
 } from '../../drawing/index.ts';
 import {

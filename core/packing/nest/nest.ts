@@ -1,4 +1,4 @@
-import { doing, type Task, unwatched } from '../../base/index.ts';
+import { doing, unwatched, type Task } from '../../base/index.ts';
 import { CircleSheet } from './circles.ts';
 import { NestedSheet } from './nested-sheet.ts';
 import type { Nested, NestPlace, NestWish, SheetSearch } from './sheet-search.ts';

@@ -1,4 +1,4 @@
-import { type ElementTitle } from './title.ts';
+import type { ElementTitle } from './title.ts';
 import * as z from 'zod';
 import type { Result } from '../../base/index.ts';
 import type { EncodedCode } from '../../code/index.ts';

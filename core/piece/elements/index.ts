@@ -1,4 +1,4 @@
-import { type ElementTitle } from './title.ts';
+import type { ElementTitle } from './title.ts';
 import * as z from 'zod';
 import type { Art } from '../../art/index.ts';
 import { withinLimits } from '../../base/index.ts';

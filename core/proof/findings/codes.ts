@@ -2,15 +2,15 @@ import { contrastRatio, luminance, rgbOf } from '../../color/index.ts';
 import { SMALLEST_MODULE } from '../../code/index.ts';
 import { boxesMeet, flatten, isInside, corners } from '../../geometry/index.ts';
 import {
-  type Code,
-  type CompiledPiece,
   elementTitle,
-  type ElementTitle,
   findCodeLayout,
   hasPlaceholders,
   leadColor,
-  type PlacedElement,
   seenBox,
+  type Code,
+  type CompiledPiece,
+  type ElementTitle,
+  type PlacedElement,
 } from '../../piece/index.ts';
 import { copyOf, type Job } from '../../job/index.ts';
 import { shapePath } from '../../shape/index.ts';

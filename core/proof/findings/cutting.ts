@@ -1,8 +1,8 @@
-import type { FindingCode } from '../finding-values.ts';
 import { flatten, type Point, type Ring } from '../../geometry/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
 import type { Cutter } from '../../stock/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
+import type { FindingCode } from '../finding-values.ts';
 
 /** A knife that turns by more than this, in degrees, … */
 const MOST_TURN = 150;

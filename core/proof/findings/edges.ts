@@ -1,8 +1,8 @@
-import { rounded } from '../row-names.ts';
 import { flatten, outlineFirstWay, signedArea } from '../../geometry/index.ts';
 import type { Piece } from '../../piece/index.ts';
 import { plainBuild, rimOf, shapePath } from '../../shape/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
+import { rounded } from '../row-names.ts';
 
 const THIN = 2; // mm of material beside a hole
 

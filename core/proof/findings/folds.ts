@@ -7,10 +7,10 @@ import {
   type Ring,
 } from '../../geometry/index.ts';
 import {
-  type CompiledPiece,
   elementTitle,
-  type ElementTitle,
   placedBoxes,
+  type CompiledPiece,
+  type ElementTitle,
   type PlacedElement,
 } from '../../piece/index.ts';
 import { zonesOf } from '../../things/index.ts';

@@ -1,16 +1,16 @@
-import { rounded } from '../row-names.ts';
 import {
   drawnScale,
   elementSize,
   elementTitle,
-  type ElementTitle,
-  type Fill,
   isPlain,
-  type Piece,
   pieceSize,
   withFills,
+  type ElementTitle,
+  type Fill,
+  type Piece,
 } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
+import { rounded } from '../row-names.ts';
 
 interface Filled {
   /** Undefined for the ground. */

@@ -1,4 +1,3 @@
-import { rounded } from '../row-names.ts';
 import { boxAbout } from '../../geometry/index.ts';
 import {
   artOfElement,
@@ -10,6 +9,7 @@ import {
   type PieceElement,
 } from '../../piece/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
+import { rounded } from '../row-names.ts';
 
 const LEAST = 200; // dpi
 

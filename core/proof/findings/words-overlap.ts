@@ -11,7 +11,7 @@ import {
 import type { DrawingNode } from '../../drawing/index.ts';
 import { elementTitle, seenBox, type PlacedElement } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
-import { allWords, letterBoxes, place, type SetElement, wordsOn } from '../words-in-piece.ts';
+import { allWords, letterBoxes, place, wordsOn, type SetElement } from '../words-in-piece.ts';
 
 const LEAST = 0.02; // share of the words' ink boxes that counts as touched
 const MOST = 0.97; // beyond that they stand on it on purpose

@@ -1,4 +1,3 @@
-import { rounded } from '../row-names.ts';
 import { flatten } from '../../geometry/index.ts';
 import type { ElementChanges } from '../../job/index.ts';
 import { textsOf, type Words } from '../../piece/index.ts';
@@ -14,6 +13,7 @@ import {
   wordsOn,
   type SetElement,
 } from '../words-in-piece.ts';
+import { rounded } from '../row-names.ts';
 
 const SMALLEST = 6; // pt that prints clearly on a home printer
 const SHORTEST = 4; // pt below which no fix goes

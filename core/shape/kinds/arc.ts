@@ -1,4 +1,4 @@
-import { type ValueRule } from '../../base/index.ts';
+import type { ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import {
   boxOf,

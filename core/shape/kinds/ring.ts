@@ -1,4 +1,4 @@
-import { type ValueRule } from '../../base/index.ts';
+import type { ValueRule } from '../../base/index.ts';
 import * as z from 'zod';
 import { ellipsePath, mapPath, scaling } from '../../geometry/index.ts';
 import { less, mm, type ShapeKind } from './kind.ts';

@@ -1,4 +1,3 @@
-import { problemText, say } from '../../../messages/index.ts';
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import { readFileSync } from 'node:fs';
 import { templatePdf } from '../../testprint/index.ts';
@@ -14,6 +13,7 @@ import {
   templateSvg,
   type Stock,
 } from '../index.ts';
+import { problemText, say } from '../../../messages/index.ts';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const read = async (content: Uint8Array, name: string): Promise<Stock> => {

@@ -1,4 +1,3 @@
-import { problemText } from '../../../messages/index.ts';
 import { seededRandom } from '../../base/index.ts';
 import { solid, type DrawingNode } from '../../drawing/index.ts';
 import {
@@ -17,6 +16,7 @@ import { DIE_CUTS, spotPlaces, templateFromLabels, type Stock } from '../index.t
 import { nodePlatform } from '../../testing/node-platform.ts';
 import { renderPdf } from '../../pdf/index.ts';
 import { writePdf } from '../../output/index.ts';
+import { problemText } from '../../../messages/index.ts';
 
 const platform = nodePlatform;
 const { floor, hypot, max, min } = Math;

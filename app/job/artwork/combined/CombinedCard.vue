@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { titleText } from '../../../../messages/index.ts';
 import { mdiArrowDown } from '@mdi/js';
 import { computed } from 'vue';
 import type { Art } from '../../../../core/art/index.ts';
@@ -9,6 +8,7 @@ import {
   type Fill,
   type Meeting,
 } from '../../../../core/piece/index.ts';
+import { titleText } from '../../../../messages/index.ts';
 import { texts } from '../../../texts/index.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import CardPanel from '../../../ui/CardPanel.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { titleText } from '../../../../messages/index.ts';
 import { computed, ref } from 'vue';
 import { canBeOpen } from '../../../../core/job/index.ts';
 import { elementTitle } from '../../../../core/piece/index.ts';
+import { titleText } from '../../../../messages/index.ts';
 import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import CheckRow from '../../../ui/CheckRow.vue';
