@@ -1,7 +1,16 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { strFromU8, unzipSync } from 'fflate';
-import { expect, openDesk, openShelf, test, SAMPLES } from './workshop.ts';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import {
+  dropFile,
+  emptyWorkshop,
+  expect,
+  openDesk,
+  openShelf,
+  proofed,
+  test,
+  SAMPLES,
+} from './workshop.ts';
 
 const SEALS = '/job/demo-pot-lid-seals';
 
@@ -175,3 +184,23 @@ test('when the storage is full it is said once, and nothing is lost on screen', 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('banner')).toContainText('Kept just now');
 });
+
+proofed(
+  'what was accepted in a file of an earlier version is accepted still, and known by what it is about',
+  async ({ page }) => {
+    await emptyWorkshop(page);
+    const old = readFileSync('core/job/examples/version-11.json', 'utf8');
+    await dropFile(page, '.shelf', {
+      name: 'old.peel',
+      type: 'application/zip',
+      bytes: Buffer.from(zipSync({ 'job.json': strToU8(old) })),
+    });
+    await page.locator('article a').first().click();
+    await page.locator('.ticket a[href$="/proof"]').first().click();
+    const taken = page.locator('.taken', { hasText: '“Sea Holly” prints at 5.0 pt.' });
+    await expect(taken).toContainText('fine print');
+    await page.getByText('Kept just now').waitFor();
+    await page.reload();
+    await expect(taken).toContainText('fine print');
+  },
+);

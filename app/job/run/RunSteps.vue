@@ -60,8 +60,8 @@ const at = computed(() =>
         </div>
       </li>
     </ol>
-    <div v-if="running" class="doing">
-      <DoingBar v-if="doing" :doing="doingText(doing)" :share="share" :label="texts.run.progress" />
+    <div v-if="running && doing" class="doing">
+      <DoingBar :doing="doingText(doing)" :share="share" :label="texts.run.progress" />
     </div>
   </div>
 </template>
