@@ -55,9 +55,9 @@ test('places of the marks that a hand tells move every line, and places that can
     expect(Math.abs(y - (before[at]?.y ?? 0) + 80)).toBeLessThanOrEqual(1);
   });
   for (const wrong of ['12,13', '12,13;150,40;200,288', '0,0;500,0', 'a,b;1,2', '1,2;;3,4'])
-    await expect(
-      peelRun('wrong', '--cutter', cutter.address, '--align', wrong),
-    ).rejects.toThrow(/marks/);
+    await expect(peelRun('wrong', '--cutter', cutter.address, '--align', wrong)).rejects.toThrow(
+      /marks/,
+    );
   expect(cutter.done).toHaveLength(2);
 });
 
