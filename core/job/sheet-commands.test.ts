@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { isProblem } from '../base/index.ts';
 import { compiled, runAll } from '../testing/example-job.ts';
 import { findLayoutViolations } from '../packing/index.ts';
@@ -182,4 +183,36 @@ test('one sheet of a job lies on another stock, and takes what fits there', asyn
   expect(drawings[0]).toMatchObject({ width: 210, height: 297 });
   const usual = runAll(made, { name: 'change-sheet-stock', args: { sheet: 1, stock: undefined } });
   expect(usual.plan.stocks).toBeUndefined();
+});
+
+test('whichever copies of a nested sheet are taken away, the others stay where they were', () => {
+  const spots = Array.from({ length: 12 }, (_, at) => ({
+    piece: PIECE,
+    x: 40 + 62 * (at % 3),
+    y: 45 + 62 * Math.floor(at / 3),
+    angle: 0,
+  }));
+  const names = spots.map((_, at) => `${PIECE}#${at + 1}` as CopyId);
+  const some = fc.subarray(names, { maxLength: 11 });
+  fc.assert(
+    fc.property(some, fc.subarray(names, { maxLength: 3 }), (away, pinned) => {
+      const laid = job({ name: 'want', args: { piece: PIECE, count: 12 } });
+      const nested = runAll(laid, { name: 'nest-sheets', args: { sheets: [spots] } });
+      const made = pinned.length
+        ? runAll(nested, { name: 'pin-copies', args: { copies: pinned, pinned: true } })
+        : nested;
+      const before = places(made);
+      expect(before.size).toBe(12);
+      const fewer = away.length
+        ? runAll(made, { name: 'remove-copies', args: { copies: away } })
+        : made;
+      const where = ({ x, y }: { x: number; y: number }): string => `${x} ${y}`;
+      const stay = names.flatMap((name) => {
+        const place = before.get(name);
+        return place && !away.includes(name) ? [where(place)] : [];
+      });
+      expect([...places(fewer).values()].map(where).sort()).toEqual(stay.sort());
+    }),
+    { numRuns: 60 },
+  );
 });
