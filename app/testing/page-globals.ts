@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { readFile } from 'node:fs/promises';
+import type { CallWorker } from '../calls/host.ts';
 
 /** What a store asks of its page, for tests of stores in Node: import it before they are. */
 
@@ -55,3 +56,22 @@ Object.defineProperty(globalThis, 'navigator', {
   configurable: true,
   value: { userAgent: '', platform: '', appVersion: '', language: 'en', locks },
 });
+
+/** Has the heavy calls of the page answered for real, as workers do, but in this process. */
+export async function answerCallsHere(): Promise<void> {
+  const { answerCalls } = await import('../calls/answer-calls.ts');
+  class HereWorker implements CallWorker {
+    onmessage: CallWorker['onmessage'] = null;
+    onerror: CallWorker['onerror'] = null;
+    private readonly hear = answerCalls((message) =>
+      queueMicrotask(() => this.onmessage?.({ data: message } as MessageEvent)),
+    );
+    postMessage(message: Parameters<CallWorker['postMessage']>[0]): void {
+      this.hear(message);
+    }
+    terminate(): void {
+      this.onmessage = null;
+    }
+  }
+  Object.assign(globalThis, { Worker: HereWorker });
+}
