@@ -155,8 +155,8 @@ export const texts = {
     proof: 'Proof',
     run: 'Run',
     perSheet: (count: number): string => `${count} a sheet`,
-    summary: (copies: number, sheets: number, spare: number): string =>
-      `${copies} on ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}${spare > 0 ? ` · room for ${spare} more` : ''}`,
+    summary: (copies: number, sheets: number, free: number): string =>
+      `${copies} on ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}${free > 0 ? ` · room for ${free} more` : ''}`,
     nextRun: 'Go to the run',
     nextFinding: (count: number): string =>
       `Look at ${count} ${count === 1 ? 'finding' : 'findings'}`,

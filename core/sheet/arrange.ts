@@ -58,7 +58,7 @@ export interface Layout {
   /** How many places the sheets have together, as far as it is known. */
   readonly places: number;
   /** How many more of it the sheets that are begun would take. */
-  readonly spare: number;
+  readonly freePlaces: number;
   /** Copies of each piece that fit on no sheet at all. */
   readonly left: Readonly<Record<string, number>>;
 }
@@ -142,8 +142,9 @@ export function arrange(job: Arrangeable): Layout {
     0,
   );
   // Where copies are nested nobody knows what else would fit until it is tried.
-  const spare = nest === undefined ? Math.max(0, places - (full.length ? gone : 0) - count) : 0;
-  return { sheets: moved, perSheet, places: nest === undefined ? places : count, spare, left };
+  const freePlaces =
+    nest === undefined ? Math.max(0, places - (full.length ? gone : 0) - count) : 0;
+  return { sheets: moved, perSheet, places: nest === undefined ? places : count, freePlaces, left };
 }
 
 /** What a sheet of a job is, by its number from 0. */

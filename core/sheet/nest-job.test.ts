@@ -47,7 +47,7 @@ test('the wanted copies of a job are nested and lie as they were found', async (
   const layout = arrange(job({ nested: found.sheets.map((sheet) => [...sheet]) }));
   const placements = layout.sheets[0]?.placements ?? [];
   expect(placements.map(({ copy }) => copy)).toContain('heart#6');
-  expect(layout).toMatchObject({ perSheet: 10, spare: 0, left: {} });
+  expect(layout).toMatchObject({ perSheet: 10, freePlaces: 0, left: {} });
   const edges: Readonly<Record<string, EdgeShape>> = { seal: SEAL, heart: HEART };
   const rings = placements.map(({ piece: id, x, y, angle }) =>
     mapRing(flatten(shapePath(edges[id] ?? SEAL))[0] ?? [], placed(x, y, angle)),

@@ -311,7 +311,7 @@ test('a started sheet is filled from its first label that is there; the next one
   expect(first?.[0]).toMatchObject({ x: twelfth?.x, y: twelfth?.y });
   expect(second).toHaveLength(7);
   expect(second?.[0]).toMatchObject({ ...spotPlaces(spots)[0] });
-  expect([layout.perSheet, layout.spare]).toEqual([24, 17]);
+  expect([layout.perSheet, layout.freePlaces]).toEqual([24, 17]);
 });
 
 test('a started sheet with nothing left is passed over', () => {
@@ -325,5 +325,5 @@ test('a started sheet with nothing left is passed over', () => {
     }),
   });
   expect(layout.sheets.map(({ placements }) => placements.length)).toEqual([3]);
-  expect(layout.spare).toBe(21);
+  expect(layout.freePlaces).toBe(21);
 });

@@ -18,7 +18,7 @@ const total = computed(() => {
 });
 /** Other sides are printed with their fronts. */
 const fronts = computed(() => (store.committed ? frontsOf(store.committed) : []));
-const spare = computed(() => store.committedLayout?.spare ?? 0);
+const free = computed(() => store.committedLayout?.freePlaces ?? 0);
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
   const { committed: job } = store;
@@ -48,7 +48,7 @@ function fill(piece: string): void {
   const { committed: job } = store;
   if (!job) return;
   // Spares of what is added would go over the sheet.
-  const made = copyCount(job, piece) + spare.value;
+  const made = copyCount(job, piece) + free.value;
   const { plan } = job;
   let count = plan.wanted[piece] ?? 0;
   while (copyCount({ plan: { ...plan, wanted: { [piece]: count + 1 } } }, piece) <= made) count++;
@@ -108,24 +108,24 @@ function fill(piece: string): void {
         store.act({ name: 'change-plan', args: { changes: { spares: $event } } }, 'spares')
       "
     />
-    <p v-if="spare > 0 && fillers.length === 1 && fillers[0]" class="spare">
+    <p v-if="free > 0 && fillers.length === 1 && fillers[0]" class="free">
       <button class="link" type="button" @click="fill(fillers[0].id)">
-        {{ say.fill(spare) }}
+        {{ say.fill(free) }}
       </button>
     </p>
     <div
-      v-else-if="spare > 0 && fillers.length"
-      class="spare fillers"
+      v-else-if="free > 0 && fillers.length"
+      class="free fillers"
       role="group"
-      :aria-label="say.fillWith(spare)"
+      :aria-label="say.fillWith(free)"
     >
-      <span>{{ say.fillWith(spare) }}</span>
+      <span>{{ say.fillWith(free) }}</span>
       <button
         v-for="piece in fillers.slice(0, MOST_FILLERS)"
         :key="piece.id"
         type="button"
         :title="piece.name"
-        :aria-label="say.fillWithOne(spare, piece.name)"
+        :aria-label="say.fillWithOne(free, piece.name)"
         @click="fill(piece.id)"
       >
         <PieceThumbnail :job="store.committed" :piece="piece.id" />
@@ -159,7 +159,7 @@ svg {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.spare {
+.free {
   margin: 6px 0 0;
 }
 .fillers {

@@ -44,7 +44,7 @@ const copies = computed(
 );
 const summary = computed(() => {
   const sheets = store.layout?.sheets.length ?? 0;
-  return texts.ticket.summary(copies.value, sheets, store.layout?.spare ?? 0);
+  return texts.ticket.summary(copies.value, sheets, store.layout?.freePlaces ?? 0);
 });
 const next = computed(() => {
   if (store.committed?.pieces.every(({ elements }) => elements.length === 0))
