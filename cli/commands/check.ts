@@ -1,9 +1,9 @@
 import { isOpenBlocker } from '../../core/proof/index.ts';
-import { findingText, fixText } from '../../messages/index.ts';
 import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
+import { toldFindings } from '../told-findings.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 export const check: CliCommand = {
@@ -14,11 +14,7 @@ export const check: CliCommand = {
     const given = readOptions(argv, ['today']);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const found = await callsFor(job).findings({ job: job.job }, terminalTask());
-    const findings = found.map(({ fix, ...finding }) => ({
-      ...finding,
-      ...findingText(finding),
-      ...(fix ? { fix: { label: fixText(fix), call: fix.call } } : {}),
-    }));
+    const findings = toldFindings(found);
     const lines = findings.map(
       ({ severity, code, what, accepted }) =>
         `${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,

@@ -1,9 +1,9 @@
 import { FORMATS, type Format } from '../../core/output/index.ts';
-import { findingText } from '../../messages/index.ts';
 import { needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
-import { callsFor } from '../ready.ts';
+import { callsFor, withKnownAcceptances } from '../ready.ts';
+import { toldFindings } from '../told-findings.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 function formats(list: string | boolean | undefined): Format[] {
@@ -30,20 +30,20 @@ export const exportCommand: CliCommand = {
     const given = readOptions(argv, ['out', 'formats', 'today']);
     const out = needed(given, 'out');
     const wanted = formats(given.options.formats);
-    const job = readJob(given.rest[0], given.options.today);
+    const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const calls = callsFor(job);
     const files = await calls.exportFiles({ job: job.job, formats: wanted }, terminalTask());
     for (const { name, bytes } of files) writeInto(out, name, bytes);
-    const blockers = await calls.blockers({ job: job.job }, terminalTask());
+    const blockers = toldFindings(await calls.blockers({ job: job.job }, terminalTask()));
     return {
       exit: blockers.length ? 1 : 0,
       document: {
         files: files.map(({ name, format, bytes }) => ({ name, format, bytes: bytes.length })),
-        blockers: blockers.map((blocker) => ({ ...blocker, ...findingText(blocker) })),
+        blockers,
       },
       text: [
         ...files.map(({ name }) => name),
-        ...blockers.map((blocker) => `blocker ${blocker.code}: ${findingText(blocker).what}`),
+        ...blockers.map(({ code, what }) => `blocker ${code}: ${what}`),
       ].join('\n'),
     };
   },

@@ -99,13 +99,9 @@ function addressOf(kind: 'printer' | 'cutter', given: Given): string | undefined
   const value = String(given.options[kind] ?? 'sim');
   if (value === 'sim') return undefined;
   const address = parseAddress(kind, value);
-  if (!address.ok)
-    return refuse(
-      `--${kind}: ${problemText(address.problem).what}`,
-      `${problemText(address.problem).remedy} Or: sim.`,
-      `--${kind}`,
-    );
-  return address.value;
+  if (address.ok) return address.value;
+  const { what, remedy } = problemText(address.problem);
+  return refuse(`--${kind}: ${what}`, `${remedy} Or: sim.`, `--${kind}`);
 }
 
 /** Devices at addresses, and simulated ones where none is given. */
