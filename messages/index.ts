@@ -1,13 +1,5 @@
 import type { ArtOmission } from '../core/art/index.ts';
-import type {
-  Coded,
-  Doing,
-  FileWords,
-  JobPlace,
-  PrinterReason,
-  Problem,
-  Say,
-} from '../core/base/index.ts';
+import type { Coded, Doing, FileWords, JobPlace, Problem, Say } from '../core/base/index.ts';
 import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
 import type { SizeWarning } from '../core/things/index.ts';
@@ -17,7 +9,6 @@ import { FILE_WORDS } from './en/file-words.ts';
 import { FIXES } from './en/fixes.ts';
 import { placeText } from './en/job-places.ts';
 import { PRINT_NOTES } from './en/print-notes.ts';
-import { REASONS } from './en/printer-reasons.ts';
 import { isProblemCode, problemText } from './en/problems/index.ts';
 import { SIZE_WARNINGS } from './en/size-warnings.ts';
 import { wordsFor } from './words.ts';
@@ -70,6 +61,3 @@ export const sizeWarningText = (warning: SizeWarning): string => wordsFor(SIZE_W
 
 /** What is worth telling of a print though it went well. */
 export const printNoteText = (note: PrintNote): string => PRINT_NOTES[note];
-
-/** What keeps a printer. */
-export const reasonText = (reason: PrinterReason): string => wordsFor(REASONS, reason);

@@ -10,7 +10,6 @@ import {
   placeText,
   problemLine,
   problemText,
-  reasonText,
 } from './index.ts';
 
 const lid = createJob('lid', { id: 'j', today: '2026-04-18' });
@@ -104,7 +103,6 @@ test('rows without a name and copies are told by their numbers', () => {
   const values = {
     names: [{ row: 3 }, { copy: '7' }],
     count: 2,
-    codes: 2,
     problem: { code: 'code/characters', values: {} },
   } as const;
   expect(findingText({ code: 'code-unread', values }).what).toMatch(
@@ -121,7 +119,8 @@ test('what a heavy call is at, and what keeps a printer', () => {
   expect(doingText({ code: 'cutting-sheet', values: { sheet: 2, of: 3 } })).toBe(
     'Cutting sheet 2 of 3',
   );
-  expect(reasonText({ code: 'ink-low', values: {} })).toBe('Ink or toner runs low.');
+  const low = problem('printer/waits', { reason: { code: 'ink-low', values: {} } });
+  expect(problemText(low).what).toBe('Ink or toner runs low.');
 });
 
 test('parts of a job are named as their people name them, each once', () => {

@@ -5,13 +5,11 @@ import {
   expectOk,
   ok,
   problem,
-  type Problem,
   type Result,
   type Task,
 } from '../../core/base/index.ts';
 import {
   BRIDGE_PATH,
-  failedSchema,
   HPGL_TYPE,
   PDF_TYPE,
   printerToldSchema,
@@ -52,27 +50,33 @@ async function asked(path: string, init: RequestInit = {}): Promise<Response> {
   }
 }
 
-/** A problem as the bridge told it; one that this page has no words for is told as a failure. */
-function problemIn(told: z.infer<typeof problemSchema>): Problem {
-  return hasWords(told) ? told : problem('bridge/failed', {});
+/** A problem as the bridge told it; what this page has no words for is told as a failure. */
+function problemIn(told: unknown): Result<never> {
+  const read = problemSchema.safeParse(told);
+  return { ok: false, problem: read.success && hasWords(read.data) ? read.data : FAILED };
 }
 
+/** What came of something that the bridge did, with its value where it gives one. */
+function resultIn<T>(told: unknown, value: z.ZodType<T>): Result<T> {
+  const read = resultSchema(value).safeParse(told);
+  if (!read.success) return { ok: false, problem: FAILED };
+  return read.data.ok ? ok(read.data.value as T) : problemIn(read.data.problem);
+}
+
+/** What the bridge answers to a request, or why it did not take it. */
 async function answered<T>(answer: Response, schema: z.ZodType<T>): Promise<Result<T>> {
   // A server that was started anew has another token.
   if (answer.status === 403) token = undefined;
   const told: unknown = await answer.json();
-  const read = answer.ok ? schema.safeParse(told) : undefined;
-  if (read?.success) return ok(read.data);
-  const wrong = problemSchema.safeParse(told);
-  return { ok: false, problem: wrong.success ? problemIn(wrong.data) : FAILED };
+  if (!answer.ok) return problemIn(told);
+  const read = schema.safeParse(told);
+  return read.success ? ok(read.data) : { ok: false, problem: FAILED };
 }
 
-/** The same for what can fail while the bridge itself does its part. */
+/** The same for what can fail while the bridge does it. */
 async function answeredResult<T>(answer: Response, value: z.ZodType<T>): Promise<Result<T>> {
-  const done = await answered(answer, resultSchema(value));
-  if (!done.ok) return done;
-  const told = done.value;
-  return told.ok ? ok(told.value as T) : { ok: false, problem: problemIn(told.problem) };
+  const done = await answered(answer, z.unknown());
+  return done.ok ? resultIn(done.value, value) : done;
 }
 
 const json = (body: unknown): RequestInit => ({
@@ -153,7 +157,7 @@ function working(
     if (!confirmed.ok) return confirmed;
     const headers = { 'Content-Type': type };
     const answer = await asked(path, { method: 'POST', headers, body, signal: stop.signal });
-    if (!answer.ok || !answer.body) return answered(answer, z.never());
+    if (!answer.ok || !answer.body) return answered(answer, z.unknown());
     return lastLine(answer.body, progress);
   };
   return {
@@ -165,21 +169,11 @@ function working(
   };
 }
 
-/** What came of it, as the last line says. */
-function resultIn(told: unknown): Result<unknown> {
-  const read = z.union([z.object({ ok: z.literal(true) }), failedSchema]).safeParse(told);
-  if (!read.success) return { ok: false, problem: FAILED };
-  return read.data.ok ? ok(undefined) : { ok: false, problem: problemIn(read.data.problem) };
-}
-
 /** Reads lines of JSON as they come: progress, and at the end what came of it. */
 async function lastLine(
   stream: ReadableStream<Uint8Array>,
   progress: Progress,
 ): Promise<Result<unknown>> {
-  const tellProgress = ({ share, doing }: z.infer<typeof progressSchema>): void => {
-    if (isDoing(doing)) progress(share, doing);
-  };
   const decoder = new TextDecoder();
   let rest = '';
   let last: Result<unknown> | undefined;
@@ -191,8 +185,8 @@ async function lastLine(
     for (const line of lines.filter(Boolean)) {
       const told: unknown = JSON.parse(line);
       const at = progressSchema.safeParse(told);
-      if (at.success) tellProgress(at.data);
-      else last = resultIn(told);
+      if (!at.success) last = resultIn(told, z.unknown());
+      else if (isDoing(at.data.doing)) progress(at.data.share, at.data.doing);
     }
   }
   return last ?? { ok: false, problem: GONE };

@@ -17,6 +17,7 @@ export {
 } from './problem.ts';
 export { seededRandom, type Random } from './random.ts';
 export { isSame, sortedKeys } from './same.ts';
+export { shortened } from './shortened.ts';
 export type { Coded, NoValues } from './coded.ts';
 export type { JobPlace, PlaceStep } from './place.ts';
 export type {
@@ -28,7 +29,7 @@ export type {
   RefusedChanges,
   SheetDoubts,
 } from './problem-values.ts';
-export { valueIssue, VALUE_RULES, type ValueIssue, type ValueRule } from './value-issue.ts';
+export { valueIssue, type ValueIssue, type ValueRule } from './value-issue.ts';
 export { doing, type Doing, type Doings } from './doings.ts';
 export type { FileWords, Say } from './file-words.ts';
 export { isSameItems, latestFor, onceFor, onceForEach } from './memo.ts';

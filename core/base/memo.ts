@@ -2,9 +2,11 @@
 export function onceFor<K extends object, V>(make: (key: K) => V): (key: K) => V {
   const made = new WeakMap<K, { readonly value: V }>();
   return (key) => {
-    const known = made.get(key) ?? { value: make(key) };
-    made.set(key, known);
-    return known.value;
+    const known = made.get(key);
+    if (known) return known.value;
+    const value = make(key);
+    made.set(key, { value });
+    return value;
   };
 }
 
@@ -12,10 +14,7 @@ export function onceFor<K extends object, V>(make: (key: K) => V): (key: K) => V
 export function onceForEach<K extends object, P extends string | number, V>(
   make: (key: K, beside: P) => V,
 ): (key: K, beside: P) => V {
-  const tables = onceFor((key: K) => {
-    void key;
-    return new Map<P, V>();
-  });
+  const tables = onceFor<K, Map<P, V>>(() => new Map());
   return (key, beside) => {
     const known = tables(key);
     const found = known.get(beside);

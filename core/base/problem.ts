@@ -52,13 +52,7 @@ export class ProblemError extends Error {
 
 /** Whether a value is a problem, for functions that answer with a value or a problem. */
 export function isProblem(value: unknown): value is Problem {
-  return (
-    typeof value === 'object' &&
-    value !== null &&
-    'code' in value &&
-    'values' in value &&
-    !('severity' in value)
-  );
+  return typeof value === 'object' && value !== null && 'code' in value && 'values' in value;
 }
 
 /** The value of a result; throws {@link ProblemError} when there is none. */

@@ -1,7 +1,7 @@
 import type * as z from 'zod';
 
 /** The rules of our own that schemas hold beside kinds and limits. */
-export const VALUE_RULES = [
+const VALUE_RULES = [
   'id-letters',
   'calendar-day',
   'twice-the-same',

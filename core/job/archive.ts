@@ -6,6 +6,7 @@ import {
   readZip,
   sortedKeys,
   type JobPlace,
+  type ProblemValues,
   type Result,
   type ZipBudget,
 } from '../base/index.ts';
@@ -66,17 +67,16 @@ export function writePeel({ job, art }: JobWithArt, document: unknown = job): Ui
   return zip(files);
 }
 
+const unread = (name: string, why: Omit<ProblemValues['job/unread'], 'source'>): Result<never> =>
+  err('job/unread', { source: { kind: 'file', name }, ...why }, name);
+
 /** Reads a `.peel` archive; art that is missing or damaged leaves its place empty. */
 export function parsePeel(bytes: Uint8Array, name: string): Result<JobWithArt> {
   const read = mendPeel(bytes, name);
   if (!read.ok) return read;
   const { leftOut, ...whole } = read.value;
   if (leftOut.length === 0) return ok(whole);
-  return err(
-    'job/unread',
-    { source: { kind: 'file', name }, because: 'in-part', part: leftOut[0] ?? [] },
-    name,
-  );
+  return unread(name, { because: 'in-part', part: leftOut[0] ?? [] });
 }
 
 /** A `.peel` archive as far as it can be read, and what of its job cannot be. */
@@ -88,13 +88,12 @@ export function mendPeel(
   const files = unzip(bytes, name, budget);
   if (!files.ok) return files;
   const document = files.value.get('job.json');
-  if (!document)
-    return err('job/unread', { source: { kind: 'file', name }, because: 'no-document' }, name);
+  if (!document) return unread(name, { because: 'no-document' });
   let plain: unknown;
   try {
     plain = JSON.parse(new TextDecoder().decode(document));
   } catch {
-    return err('job/unread', { source: { kind: 'file', name }, because: 'broken-document' }, name);
+    return unread(name, { because: 'broken-document' });
   }
   const read = mendJob(plain, { kind: 'file', name });
   if (!read.ok) return read;

@@ -1,16 +1,22 @@
-import { valueAt, type JobPlace, type PlaceStep, type ValuePath } from '../base/index.ts';
+import {
+  shortened,
+  valueAt,
+  type JobPlace,
+  type PlaceStep,
+  type ValuePath,
+} from '../base/index.ts';
 
 type Fields = Record<string, unknown>;
 
 const asFields = (value: unknown): Fields =>
   typeof value === 'object' && value !== null ? (value as Fields) : {};
 
-/** Longer names are cut, with an ellipsis. */
+/** Longer names are cut. */
 const LONGEST = 28;
 
 const textOf = (value: unknown): string | undefined => {
   if (typeof value !== 'string' || value.trim() === '') return undefined;
-  return value.length > LONGEST ? `${value.slice(0, LONGEST - 1)}…` : value;
+  return shortened(value, LONGEST);
 };
 
 const named = <K extends string>(key: K, value: unknown): Partial<Record<K, string>> => {
@@ -39,9 +45,9 @@ export function jobPlace(job: unknown, path: ValuePath): JobPlace {
   return [{ of: 'part', name: String(part ?? 'job') }, ...fieldsIn(path.slice(1))];
 }
 
-function placeInPiece(piece: Fields, [field, at, ...rest]: ValuePath): JobPlace {
-  if (field === undefined) return [];
-  if (field !== 'elements' || at === undefined) return fieldsIn([field, at ?? 0, ...rest]);
+function placeInPiece(piece: Fields, path: ValuePath): JobPlace {
+  const [field, at, ...rest] = path;
+  if (field !== 'elements' || at === undefined) return fieldsIn(path);
   const element = asFields(valueAt(piece, [field, at]));
   const step: PlaceStep = {
     of: 'element',

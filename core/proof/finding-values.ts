@@ -42,10 +42,7 @@ export interface FindingValues {
   'code-crowded': { title: ElementTitle; by?: ElementTitle };
   'code-pale': { title: ElementTitle };
   'code-too-small': { title: ElementTitle; module: number; least: number };
-  'code-unread': Names<RowLabel> & {
-    codes: number;
-    problem: CodeProblem;
-  };
+  'code-unread': Names<RowLabel> & { problem: CodeProblem };
   'color-unread': Names & { column: string };
   'column-missing': { columns: readonly string[]; piece: string; listed: boolean };
   'does-not-fit': {

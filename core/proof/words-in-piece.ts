@@ -1,3 +1,4 @@
+import { shortened } from '../base/index.ts';
 import {
   apply,
   boxAbout,
@@ -50,17 +51,14 @@ const wordsOf = (piece: CompiledPiece): SetElement[] =>
 const trouble = ({ set }: SetElement): number =>
   (set.missing.length ? 2e6 : 0) + (set.overflows ? 1e6 : 0) - set.size;
 
-/** What words say, shortened. */
-export const shortened = (text: string): string => {
-  const plain = text.replace(/\s+/g, ' ').trim();
-  return plain.length > 30 ? `${plain.slice(0, 29)}…` : plain;
-};
+/** What words say, in a line, shortened. */
+export const quotable = (text: string): string => shortened(text.replace(/\s+/g, ' ').trim(), 30);
 /** What words say, and on which piece, where there are several. */
 export const wordsOn = (
   { piece, said }: SetElement,
   { compiled }: ProofContext,
 ): { words: string; piece?: string } => ({
-  words: shortened(said),
+  words: quotable(said),
   ...(compiled.pieces.size > 1 ? { piece: piece.piece.name } : {}),
 });
 /** Where words are, for showing them. */

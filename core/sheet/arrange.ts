@@ -13,13 +13,13 @@ import { keepClear, printable, spotPlaces, type Stock } from '../stock/index.ts'
 import { findCopy, isPrinted, copyCount, printedCopyIds } from './copies.ts';
 import { copyParts, type CopyId, type HandPlace, type Plan } from './plan.ts';
 import {
-  type BoundTurns,
   fillBest,
   copiesUpperBound,
-  type Repeated,
   reserved,
-  type Spot,
   stepAndRepeat,
+  type BoundTurns,
+  type Repeated,
+  type Spot,
 } from '../packing/index.ts';
 
 /** What an arrangement needs to know of a job. */

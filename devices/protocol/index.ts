@@ -91,7 +91,9 @@ export type SimulatedDevicesState = z.infer<typeof simulatedStateSchema>;
 
 /** A line of what a device does: how far it is, or at the end what came of it. */
 export const progressSchema = z.object({ share: z.number(), doing: codedSchema });
-export const failedSchema = z.object({ ok: z.literal(false), problem: problemSchema });
 /** What a request gives that can fail. */
 export const resultSchema = <T extends z.ZodType>(value: T) =>
-  z.union([z.object({ ok: z.literal(true), value }), failedSchema]);
+  z.union([
+    z.object({ ok: z.literal(true), value }),
+    z.object({ ok: z.literal(false), problem: problemSchema }),
+  ]);

@@ -1,4 +1,4 @@
-import type { PrinterTold } from '../protocol/index.ts';
+import type { PrinterTold, PrintOrder } from '../protocol/index.ts';
 import type { PrintNote } from '../../core/run/index.ts';
 import { request as httpRequest } from 'node:http';
 import {
@@ -26,18 +26,7 @@ import { mediaName } from './media.ts';
 import { readReasons } from './printer-reasons.ts';
 
 /** How a file is to be printed. */
-export interface PrintSettings {
-  /** Of the sheet, mm. */
-  readonly width: number;
-  readonly height: number;
-  readonly copies?: number | undefined;
-  readonly sides?: 'one-sided' | 'two-sided-long-edge' | 'two-sided-short-edge' | undefined;
-  readonly quality?: 'draft' | 'normal' | 'high' | undefined;
-  readonly color?: 'auto' | 'color' | 'monochrome' | undefined;
-  /** As the printer calls them. */
-  readonly tray?: string | undefined;
-  readonly type?: string | undefined;
-}
+export type PrintSettings = Omit<PrintOrder, 'address' | 'name'>;
 
 /** A file on its way to a printer. */
 export interface WirePrint {

@@ -1,7 +1,9 @@
+import { shortened } from '../../core/base/index.ts';
 import { titleText } from './element-titles.ts';
 import type { CommandArgs, CommandCall, CommandName, Job } from '../../core/job/index.ts';
 import { elementTitle } from '../../core/piece/index.ts';
 import { plural } from './counts.ts';
+import { quoted } from './phrases.ts';
 
 type Said = { readonly [N in CommandName]: (args: CommandArgs<N>, job: Job) => string };
 
@@ -13,7 +15,7 @@ function titleOf(job: Job, pieceId: string, ids: readonly string[]): string {
   const [first] = found;
   if (!first || found.length > 1) return `${ids.length} elements`;
   const title = titleText(elementTitle(first, (id) => job.art[id]));
-  return title.length > 28 ? `“${title.slice(0, 27)}…”` : `“${title}”`;
+  return quoted(shortened(title, 28));
 }
 
 const COMBINING = {

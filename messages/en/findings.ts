@@ -89,11 +89,11 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     what: `The smallest bar of ${quoted(titleText(title))} is ${module.toFixed(2)} mm; ${least} mm can be read.`,
     why: 'Ink spreads, and finer bars run together.',
   }),
-  'code-unread': ({ names, count, codes, problem }) => {
+  'code-unread': ({ names, count, problem }) => {
     const { what, remedy } = wordsFor(CODES, problem);
     const labels = names.map(rowText);
-    const who = codes === 1 ? `${labels[0]}: ` : `${codes} codes, of ${some(labels, count)}: `;
-    return { what: (codes > 0 ? who : '') + what, why: remedy };
+    const who = count === 1 ? `${labels[0]}: ` : `${count} codes, of ${some(labels, count)}: `;
+    return { what: (count > 0 ? who : '') + what, why: remedy };
   },
   'color-unread': ({ names, count, column }) => ({
     what: `${some(names.map(quoted), count)} in ${column} is no colour.`,

@@ -18,7 +18,6 @@ import { copyParts, type CopyId } from '../../sheet/index.ts';
 import type { Finding, FindingKind, ProofContext, Where } from '../finding.ts';
 import type { CodeProblem, RowLabel } from '../finding-values.ts';
 import { rounded, rowLabel, some } from '../row-names.ts';
-import { isSame } from '../../base/index.ts';
 
 interface PlacedCode extends PlacedElement {
   readonly element: Code;
@@ -76,7 +75,7 @@ export const codeUnread: FindingKind = {
       if (!first) return [];
       const { piece, element } = found;
       const rows = wrong.flatMap(({ of }) => of ?? []);
-      const unlike = rows.filter((one, at) => rows.findIndex((two) => isSame(one, two)) === at);
+      const unlike = new Map(rows.map((row) => [JSON.stringify(row), row]));
       const { code, values } = first.problem;
       const right = first.said.replace(/[\s-]/g, '').slice(0, -1);
       return [
@@ -85,8 +84,7 @@ export const codeUnread: FindingKind = {
           severity: 'blocker',
           where: place(found, seenBox(found)),
           values: {
-            ...some(unlike),
-            codes: unlike.length,
+            ...some([...unlike.values()]),
             problem: { code, values } as CodeProblem,
           },
           ...(first.problem.code === 'code/check-digit' && rows.length === 0

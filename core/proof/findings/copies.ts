@@ -1,4 +1,3 @@
-import { rounded } from '../row-names.ts';
 import { boxesMeet, boxWithin, corners, distanceBetween, grown } from '../../geometry/index.ts';
 import type { CompiledPiece } from '../../piece/index.ts';
 import { printable } from '../../stock/index.ts';
@@ -12,6 +11,7 @@ import {
 import { findBleedInk } from '../bleed-ink.ts';
 import type { Finding, FindingKind, Fix, ProofContext } from '../finding.ts';
 import type { FindingName } from '../finding-values.ts';
+import { rounded } from '../row-names.ts';
 
 /** Copies of one sheet that something is the matter with, and what is said of them. */
 interface Told {

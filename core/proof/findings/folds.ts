@@ -15,7 +15,7 @@ import {
 } from '../../piece/index.ts';
 import { zonesOf } from '../../things/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
-import { allWords, letterBoxes, place, shortened } from '../words-in-piece.ts';
+import { allWords, letterBoxes, place, quotable } from '../words-in-piece.ts';
 
 /** What nobody sees of something that lies over a fold, mm. */
 const UNSEEN = 0.3;
@@ -33,7 +33,7 @@ function shownIn(context: ProofContext): Shown[] {
   const words = allWords(context).map((found): Shown => ({
     piece: found.piece,
     placed: found,
-    title: shortened(found.said),
+    title: quotable(found.said),
     rings: letterBoxes(found),
   }));
   const others = [...context.compiled.pieces.values()].flatMap((piece) =>

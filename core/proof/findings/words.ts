@@ -9,7 +9,7 @@ import {
   change,
   nearestToEdge,
   place,
-  shortened,
+  quotable,
   wordsOn,
   type SetElement,
 } from '../words-in-piece.ts';
@@ -92,7 +92,7 @@ export const missingGlyph: FindingKind = {
         code: 'missing-glyph',
         severity: 'blocker',
         where: place(found),
-        values: { words: shortened(found.said), letters: found.missing },
+        values: { words: quotable(found.said), letters: found.missing },
       })),
 };
 
