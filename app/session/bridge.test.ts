@@ -163,6 +163,12 @@ test('a cutter that is lost on the way says so, and a line that breaks off is a 
   expect(await broken.done).toMatchObject({ problem: { code: 'bridge/gone' } });
 });
 
+test('a cutter that has nothing to say of what it did has cut', async () => {
+  answering({ ok: true, value: CUTTER }, lines({ ok: true }));
+  const cut = cutOn(CUTTER, new TextEncoder().encode('IN;'), () => undefined);
+  expect(await cut.done).toMatchObject({ ok: true });
+});
+
 test('a print that is stopped is cancelled, whatever the server says of it', async () => {
   answering({ ok: true, value: PRINTER }, new DOMException('stopped', 'AbortError'));
   const work = printOn(order, Uint8Array.of(1), () => undefined);

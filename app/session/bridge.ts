@@ -33,6 +33,8 @@ type Progress = Task['progress'];
 
 const GONE = problem('bridge/gone', {});
 const FAILED = problem('bridge/failed', {});
+/** A cutter has nothing to say of what it did. */
+const ANYTHING = z.unknown().optional();
 
 let token: Promise<string> | undefined;
 
@@ -185,7 +187,7 @@ async function lastLine(
     for (const line of lines.filter(Boolean)) {
       const told: unknown = JSON.parse(line);
       const at = progressSchema.safeParse(told);
-      if (!at.success) last = resultIn(told, z.unknown());
+      if (!at.success) last = resultIn(told, ANYTHING);
       else if (isDoing(at.data.doing)) progress(at.data.share, at.data.doing);
     }
   }
