@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import {
   test as base,
   expect,
@@ -6,6 +9,11 @@ import {
   type Page,
 } from '@playwright/test';
 import { encode } from 'fast-png';
+import { BROWSER } from '../tools/browser.ts';
+
+/** A page of ours that loads nothing, and where the application keeps its things. */
+const EMPTY = '/api/health';
+const KEPT_IN = 'little-peel';
 
 /**
  * A page that fails its test on console errors and warnings, and on any request to elsewhere. Unless
@@ -15,28 +23,27 @@ import { encode } from 'fast-png';
 export const test = base.extend<{ proofing: boolean }, { visited: BrowserContext }>({
   proofing: [false, { option: true }],
   visited: [
-    async ({ browser }, use, { project }) => {
+    async ({ playwright }, use, { project }) => {
       const { baseURL, viewport, colorScheme } = project.use;
-      const context = await browser.newContext({
+      const folder = mkdtempSync(join(tmpdir(), 'little-peel-browser-'));
+      const context = await playwright.chromium.launchPersistentContext(folder, {
+        ...BROWSER,
+        // With it Chromium compiles every script anew, whatever it knows of it from the visit before.
+        args: [...BROWSER.args, '--disable-features=BackgroundResourceFetch'],
         ...(baseURL === undefined ? {} : { baseURL }),
         ...(viewport === undefined ? {} : { viewport }),
         ...(colorScheme === undefined ? {} : { colorScheme }),
       });
       await use(context);
       await context.close();
+      rmSync(folder, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
-  context: async ({ visited, baseURL }, use) => {
+  context: async ({ visited }, use) => {
+    const [blank] = visited.pages();
     await use(visited);
-    for (const open of visited.pages()) await open.close();
-    const blank = await visited.newPage();
-    const devtools = await visited.newCDPSession(blank);
-    await devtools.send('Storage.clearDataForOrigin', {
-      origin: baseURL ?? '',
-      storageTypes: 'cookies,indexeddb,local_storage',
-    });
-    await blank.close();
+    for (const open of visited.pages()) if (open !== blank) await open.close();
   },
   page: async ({ page, baseURL, proofing }, use) => {
     const troubles: string[] = [];
@@ -51,6 +58,8 @@ export const test = base.extend<{ proofing: boolean }, { visited: BrowserContext
         troubles.push(`request to ${url}`);
     });
     if (!proofing) await page.addInitScript(withoutProof);
+    await page.goto(EMPTY);
+    await page.evaluate(forget, KEPT_IN);
     await use(page);
     expect(troubles).toEqual([]);
   },
@@ -66,6 +75,46 @@ function withoutProof(): void {
     construct: (real, given: [URL, WorkerOptions]) =>
       given[1].name === 'proof' ? idle : (Reflect.construct(real, given) as Worker),
   });
+}
+
+/** Runs in the page: forgets what was kept in this browser, but for copies of it. */
+async function forget(name: string): Promise<void> {
+  localStorage.clear();
+  await new Promise((done, failed) => {
+    const request = indexedDB.deleteDatabase(name);
+    request.onsuccess = done;
+    request.onerror = failed;
+  });
+}
+
+/** Runs in the page: copies what is kept under a name; says whether there is something. */
+async function copyKept({ from, to }: { from: string; to: string }): Promise<boolean> {
+  const done = <T>(request: IDBRequest<T>): Promise<T> =>
+    new Promise((end, failed) => {
+      request.onsuccess = () => end(request.result);
+      request.onerror = () => failed(request.error ?? new Error(from));
+    });
+  if (!(await indexedDB.databases()).some(({ name }) => name === from)) return false;
+  const source = await done(indexedDB.open(from));
+  const stores = [...source.objectStoreNames];
+  const kept = source.transaction(stores);
+  const entries = await Promise.all(
+    stores.map(async (name) => {
+      const store = kept.objectStore(name);
+      const [keys, values] = await Promise.all([done(store.getAllKeys()), done(store.getAll())]);
+      return { name, keys, values: values as unknown[] };
+    }),
+  );
+  const opening = indexedDB.open(to, source.version);
+  opening.onupgradeneeded = () => {
+    for (const { name, keys, values } of entries) {
+      const store = opening.result.createObjectStore(name);
+      keys.forEach((key, at) => store.put(values[at], key));
+    }
+  };
+  (await done(opening)).close();
+  source.close();
+  return true;
 }
 
 export { expect };
@@ -95,10 +144,20 @@ export async function emptyWorkshop(page: Page): Promise<void> {
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
 }
 
-/** A desk of a sample job that stands alone on the shelf. */
+/**
+ * A desk of a sample job that stands alone on the shelf: by way of the shelf the first time, then
+ * from a copy of what was kept by that, which saves the visit of the shelf.
+ */
 export async function openDesk(page: Page, job: string, desk: string): Promise<void> {
-  await openShelf(page, job);
-  await fromShelf(page, job, desk);
+  const copy = `${KEPT_IN} with ${job}`;
+  await page.goto(EMPTY);
+  if (!(await page.evaluate(copyKept, { from: copy, to: KEPT_IN }))) {
+    await openShelf(page, job);
+    await page.goto(EMPTY);
+    await page.evaluate(copyKept, { from: KEPT_IN, to: copy });
+  }
+  await page.goto(`/job/demo-${job}${desk === 'artwork' ? '' : `/${desk}`}`);
+  await expect(page.locator('.ticket')).toBeVisible();
 }
 
 /** The same with the shelf already open. */

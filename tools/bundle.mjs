@@ -21,7 +21,7 @@ export function newest(paths) {
 }
 
 /** Packages of hundreds of small modules: one by one they take longer to load than the work they do. */
-const TAKEN_IN = ['@cantoo/pdf-lib', 'culori', 'date-fns', 'read-excel-file', 'zod'];
+const TAKEN_IN = ['@cantoo/pdf-lib', 'culori', 'date-fns', 'localforage', 'read-excel-file', 'zod'];
 
 /** The other packages, which stay where they are; some find their files beside them. */
 function leftOut() {
@@ -32,20 +32,35 @@ function leftOut() {
   return all.filter((name) => !TAKEN_IN.includes(name));
 }
 
+const OPTIONS = {
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  sourcemap: true,
+  logLevel: 'warning',
+};
+
 /** Bundles `entry` into `folder` and gives the path of the file made. */
 export async function bundle(entry, folder) {
   const { build } = await import('esbuild');
   const outfile = join(root, folder, basename(entry).replace(/\.ts$/, '.mjs'));
-  await build({
-    entryPoints: [join(root, entry)],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    external: leftOut(),
-    sourcemap: true,
-    logLevel: 'warning',
-  });
+  const entryPoints = [join(root, entry)];
+  await build({ ...OPTIONS, entryPoints, outfile, external: leftOut() });
   return outfile;
+}
+
+/** Bundles each of many entries on its own, in the folders that they stand in below `folder`. */
+export async function bundleAll(entries, folder) {
+  const { build } = await import('esbuild');
+  await build({
+    ...OPTIONS,
+    entryPoints: entries.map((entry) => join(root, entry)),
+    outdir: join(root, folder),
+    outbase: root,
+    outExtension: { '.js': '.mjs' },
+    sourcesContent: false,
+    external: leftOut(),
+  });
+  return entries.map((entry) => join(root, folder, entry.replace(/\.ts$/, '.mjs')));
 }

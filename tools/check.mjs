@@ -4,11 +4,6 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { root } from './bundle.mjs';
 
 const bin = (name) => `node_modules/.bin/${name}`;
-const jest = [
-  '--experimental-vm-modules',
-  '--disable-warning=ExperimentalWarning',
-  'node_modules/jest/bin/jest.js',
-];
 const OUT = `${root}/.e2e-out`;
 const FOLDERS = ['core', 'messages', 'app', 'devices', 'server', 'cli', 'demo', 'e2e', 'bench'];
 let passed = 0;
@@ -68,8 +63,8 @@ await checks([
   ['licences', process.execPath, ['tools/licences.mjs']],
 ]);
 // The browser waits more than it works: unit tests use what it leaves, and never take its turn.
-const gently = existsSync('/usr/bin/nice') ? ['/usr/bin/nice', '-n', '19'] : [];
-const [node, ...unit] = [...gently, process.execPath, ...jest];
+const gently = existsSync('/usr/bin/nice') ? ['/usr/bin/nice', '-n', '10'] : [];
+const [node, ...unit] = [...gently, process.execPath, 'tools/unit.mjs'];
 await Promise.all([
   tests('unit tests', [node, [...unit, '--json', `--outputFile=${OUT}/unit.json`]], {
     report: `${OUT}/unit.json`,

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { SHIPPED_MATERIALS, type CutSetting, type Material } from '../../core/stock/index.ts';
+import {
+  materialSchema,
+  SHIPPED_MATERIALS,
+  type CutSetting,
+  type Material,
+} from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
-import ChoicesRow from '../ui/ChoicesRow.vue';
 import { dayOf } from '../ui/dates.ts';
-import FactRow from '../ui/FactRow.vue';
-import NumberRow from '../ui/NumberRow.vue';
-import SelectRow from '../ui/SelectRow.vue';
+import FieldRows from '../ui/FieldRows.vue';
+import { fieldsOf } from '../ui/fields.ts';
 import MaterialTestPanel from './MaterialTestPanel.vue';
 import PackRows from './PackRows.vue';
 import { useStockRoom } from '../session/stock-room-store.ts';
@@ -21,6 +24,37 @@ const testing = ref(false);
 const CUTS = ['kiss', 'through', 'crease'] as const;
 const FIRST_CUT: CutSetting = { force: null, speed: null, passes: 1 };
 
+const whole = fieldsOf(materialSchema);
+const print = fieldsOf(materialSchema.shape.print);
+const cut = fieldsOf(materialSchema.shape.cut.shape.kiss.unwrap());
+const IS = [
+  whole.text('name', words.name, { needed: true }),
+  whole.select('kind', words.kind, words.kinds),
+  whole.color('color', words.color),
+  whole.either('needsWhite', words.needsWhite, words.yesNo),
+  whole.number('thickness', words.thickness, { digits: 2, step: 0.05 }),
+];
+const PRINTED = [
+  whole.choices('ink', words.ink, words.inks),
+  whole.number('drying', words.drying),
+  whole.select('finish', words.finish, words.finishes, { missing: 'none' }),
+  whole.either('mirrored', words.mirrored, words.mirror),
+];
+const IN_DIALOG = [
+  print.text('paper', words.dialogPaper),
+  print.text('quality', words.dialogQuality),
+];
+const CUT_BY = [
+  whole.select('tool', words.tool, words.tools),
+  whole.select('tack', words.tack, words.tacks),
+];
+const UNSET = { min: 0, keep: (value: number) => value || null };
+const CUT_WITH = [
+  cut.number('force', words.force, UNSET),
+  cut.number('speed', words.speed, UNSET),
+  cut.number('passes', words.passes),
+];
+
 function change(changes: Partial<Material>): void {
   void room.keepMaterial({ ...props.material, ...changes });
 }
@@ -30,12 +64,7 @@ function changeCut(kind: (typeof CUTS)[number], changes: Partial<CutSetting> | n
   change({ cut: { ...props.material.cut, [kind]: changes && { ...now, ...changes } } });
 }
 
-const value = (event: Event): string =>
-  (event.target as HTMLInputElement | HTMLTextAreaElement).value;
-const named = (event: Event): void => {
-  const name = value(event).trim().slice(0, 120);
-  if (name) change({ name });
-};
+const value = (event: Event): string => (event.target as HTMLTextAreaElement).value;
 const isShipped = (id: string): boolean => SHIPPED_MATERIALS.some((one) => one.id === id);
 
 async function copy(): Promise<void> {
@@ -45,97 +74,23 @@ async function copy(): Promise<void> {
 
 <template>
   <CardPanel :title="material.name" peeled>
-    <FactRow as="label" :label="words.name"
-      ><input class="well text" :value="material.name" maxlength="120" @change="named"
-    /></FactRow>
-    <SelectRow
-      :label="words.kind"
-      :model-value="material.kind"
-      :choices="words.kinds"
-      @update:model-value="change({ kind: $event })"
-    />
-    <FactRow as="label" :label="words.color"
-      ><input
-        type="color"
-        class="color"
-        :value="material.color"
-        @change="change({ color: value($event) })"
-    /></FactRow>
-    <ChoicesRow
-      :label="words.needsWhite"
-      :model-value="material.needsWhite ? 'yes' : 'no'"
-      :choices="words.yesNo"
-      @update:model-value="change({ needsWhite: $event === 'yes' })"
-    />
-    <NumberRow
-      :label="words.thickness"
-      :model-value="material.thickness"
-      :digits="2"
-      :step="0.05"
-      :min="0.02"
-      :max="10"
-      @update:model-value="change({ thickness: $event })"
-    />
+    <FieldRows :fields="IS" :of="material" @change="change" />
   </CardPanel>
   <CardPanel :title="words.price">
     <PackRows :pack="material.pack" @change="change({ pack: $event })" />
   </CardPanel>
   <CardPanel :title="texts.ticket.run">
-    <ChoicesRow
-      :label="words.ink"
-      :model-value="material.ink"
-      :choices="words.inks"
-      @update:model-value="change({ ink: $event })"
-    />
-    <NumberRow
-      :label="words.drying"
-      :model-value="material.drying"
-      :min="0"
-      :max="10000"
-      @update:model-value="change({ drying: $event })"
-    />
-    <SelectRow
-      :label="words.finish"
-      :model-value="material.finish ?? 'none'"
-      :choices="words.finishes"
-      @update:model-value="change({ finish: $event })"
-    />
-    <ChoicesRow
-      :label="words.mirrored"
-      :model-value="material.mirrored ? 'yes' : 'no'"
-      :choices="words.mirror"
-      @update:model-value="change({ mirrored: $event === 'yes' })"
-    />
+    <FieldRows :fields="PRINTED" :of="material" @change="change" />
     <h3>{{ words.dialog }}</h3>
-    <FactRow as="label" :label="words.dialogPaper"
-      ><input
-        class="well text"
-        maxlength="120"
-        :value="material.print.paper"
-        @change="change({ print: { ...material.print, paper: value($event) } })"
-    /></FactRow>
-    <FactRow as="label" :label="words.dialogQuality"
-      ><input
-        class="well text"
-        maxlength="120"
-        :value="material.print.quality"
-        @change="change({ print: { ...material.print, quality: value($event) } })"
-    /></FactRow>
+    <FieldRows
+      :fields="IN_DIALOG"
+      :of="material.print"
+      @change="change({ print: { ...material.print, ...$event } })"
+    />
     <p class="quiet">{{ words.dialogScale }}</p>
   </CardPanel>
   <CardPanel :title="words.cutting">
-    <SelectRow
-      :label="words.tool"
-      :model-value="material.tool"
-      :choices="words.tools"
-      @update:model-value="change({ tool: $event })"
-    />
-    <SelectRow
-      :label="words.tack"
-      :model-value="material.tack"
-      :choices="words.tacks"
-      @update:model-value="change({ tack: $event })"
-    />
+    <FieldRows :fields="CUT_BY" :of="material" @change="change" />
     <p v-if="material.tested" class="quiet">
       {{
         texts.devices.test.tested(
@@ -157,27 +112,7 @@ async function copy(): Promise<void> {
     <template v-for="kind in CUTS" :key="kind">
       <h3>{{ words.cuts[kind] }}</h3>
       <template v-if="material.cut[kind]">
-        <NumberRow
-          :label="words.force"
-          :model-value="material.cut[kind].force ?? 0"
-          :min="0"
-          :max="2000"
-          @update:model-value="changeCut(kind, { force: $event || null })"
-        />
-        <NumberRow
-          :label="words.speed"
-          :model-value="material.cut[kind].speed ?? 0"
-          :min="0"
-          :max="2000"
-          @update:model-value="changeCut(kind, { speed: $event || null })"
-        />
-        <NumberRow
-          :label="words.passes"
-          :model-value="material.cut[kind].passes"
-          :min="1"
-          :max="10"
-          @update:model-value="changeCut(kind, { passes: Math.round($event) })"
-        />
+        <FieldRows :fields="CUT_WITH" :of="material.cut[kind]" @change="changeCut(kind, $event)" />
         <button class="link" type="button" @click="changeCut(kind, null)">{{ words.noCut }}</button>
       </template>
       <button v-else class="link" type="button" @click="changeCut(kind, {})">
@@ -223,21 +158,8 @@ h3 {
 p {
   margin: 6px 0 0;
 }
-.text {
-  flex: 0 1 150px;
-  min-width: 0;
-}
 .note {
   width: 100%;
   resize: vertical;
-}
-.color {
-  width: 44px;
-  height: 28px;
-  border: 1px solid var(--field-line);
-  border-radius: var(--r-field);
-  padding: 2px;
-  background: var(--well);
-  cursor: pointer;
 }
 </style>

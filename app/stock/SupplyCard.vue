@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { labelCost, spotCount, type Material, type Supply } from '../../core/stock/index.ts';
+import {
+  labelCost,
+  spotCount,
+  supplySchema,
+  type Material,
+  type Supply,
+} from '../../core/stock/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
 import FactRow from '../ui/FactRow.vue';
+import FieldRows from '../ui/FieldRows.vue';
+import { fieldsOf } from '../ui/fields.ts';
 import { formatMoney } from '../ui/money.ts';
-import NumberRow from '../ui/NumberRow.vue';
 import { useSettings } from '../ui/settings-store.ts';
 import MaterialFacts from './MaterialFacts.vue';
 import PackRows from './PackRows.vue';
@@ -14,6 +21,8 @@ import { useStockRoom } from '../session/stock-room-store.ts';
 /** What is on hand of a sheet: packs, loose ones, what they are made of and what they cost. */
 const props = defineProps<{ supply: Supply }>();
 const words = texts.stock.supply;
+const { number } = fieldsOf(supplySchema);
+const ON_HAND = [number('packs', words.packs), number('loose', words.loose)];
 const room = useStockRoom();
 const settings = useSettings();
 const cost = computed(() => {
@@ -39,20 +48,7 @@ function changePack(pack: Material['pack']): void {
 
 <template>
   <CardPanel :title="supply.stock.name" peeled>
-    <NumberRow
-      :label="words.packs"
-      :model-value="supply.packs"
-      :min="0"
-      :max="10000"
-      @update:model-value="change({ packs: Math.round($event) })"
-    />
-    <NumberRow
-      :label="words.loose"
-      :model-value="supply.loose"
-      :min="0"
-      :max="100000"
-      @update:model-value="change({ loose: Math.round($event) })"
-    />
+    <FieldRows :fields="ON_HAND" :of="supply" @change="change" />
     <PackRows :pack="supply.material.pack" @change="changePack" />
     <FactRow v-if="cost !== undefined" :label="texts.stock.material.costs"
       ><strong>{{ formatMoney(cost, settings.currency) }}</strong></FactRow

@@ -1,13 +1,13 @@
 import type { ArtOmission } from './omissions.ts';
-import DxfParser, {
-  type IArcEntity,
-  type ICircleEntity,
-  type IEllipseEntity,
-  type IEntity,
-  type ILineEntity,
-  type ILwpolylineEntity,
-  type IPolylineEntity,
-  type ISplineEntity,
+import type {
+  IArcEntity,
+  ICircleEntity,
+  IEllipseEntity,
+  IEntity,
+  ILineEntity,
+  ILwpolylineEntity,
+  IPolylineEntity,
+  ISplineEntity,
 } from 'dxf-parser';
 import { err, ok, type Result } from '../base/index.ts';
 import { boxOfRings, findPath, flatten, type Point } from '../geometry/index.ts';
@@ -40,10 +40,11 @@ export const isDxf = (head: string): boolean =>
  * open is left out. Source: the DXF reference, ASCII form; entities LINE, LWPOLYLINE, POLYLINE, CIRCLE,
  * ARC, ELLIPSE and SPLINE.
  */
-export function dxfToSvg(
+export async function dxfToSvg(
   text: string,
   name: string,
-): Result<{ svg: string; leftOut: ArtOmission[] }> {
+): Promise<Result<{ svg: string; leftOut: ArtOmission[] }>> {
+  const { default: DxfParser } = await import('dxf-parser');
   let entities: readonly IEntity[];
   let unit: number;
   try {

@@ -1,4 +1,3 @@
-import exifr from 'exifr';
 import { isDxf } from './dxf.ts';
 import { err, ok, type Result } from '../base/index.ts';
 import { pictureSize, type DecodedFormat } from '../raster/index.ts';
@@ -77,12 +76,17 @@ export async function parseHeader(
   try {
     const { inks, ...size } = pictureSize(format, bytes);
     if (inks === 4) return err('art/cmyk', { name }, name);
-    const turned =
-      format === 'jpeg' ? await exifr.orientation(bytes).catch(() => undefined) : undefined;
+    const turned = format === 'jpeg' ? await findOrientation(bytes) : undefined;
     return ok({ format, orientation: turned ?? 1, ...size });
   } catch {
     return broken(name);
   }
+}
+
+/** How a photograph was held, by its EXIF; undefined where it says nothing of it. */
+async function findOrientation(bytes: Uint8Array): Promise<number | undefined> {
+  const { default: exifr } = await import('exifr');
+  return exifr.orientation(bytes).catch(() => undefined);
 }
 
 /**

@@ -85,8 +85,8 @@ function readSvg(bytes: Uint8Array, name: string, title: string): Result<ReadArt
 }
 
 /** The outlines of a drawing, kept as an SVG. */
-function readDxf(bytes: Uint8Array, name: string, title: string): Result<ReadArt> {
-  const drawn = dxfToSvg(new TextDecoder().decode(bytes), name);
+async function readDxf(bytes: Uint8Array, name: string, title: string): Promise<Result<ReadArt>> {
+  const drawn = await dxfToSvg(new TextDecoder().decode(bytes), name);
   if (!drawn.ok) return drawn;
   const read = readSvg(new TextEncoder().encode(drawn.value.svg), name, title);
   return read.ok

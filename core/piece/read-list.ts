@@ -1,7 +1,5 @@
-import { analyse } from 'chardet';
 import { zipSync } from 'fflate';
 import Papa from 'papaparse';
-import readWorkbook from 'read-excel-file/universal';
 import { err, ok, readZip, type Result } from '../base/index.ts';
 import { columnName, freshKeys, LIST_LIMITS, listSchema, type List } from './list.ts';
 
@@ -41,7 +39,7 @@ export async function readListFile(
   if (bytes.length > MOST_BYTES)
     return err('list/too-large', { megabytes: Math.round(bytes.length / 1e6) });
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readTables(bytes, choices.table);
-  const encoding = choices.encoding ?? encodingOf(bytes);
+  const encoding = choices.encoding ?? (await encodingOf(bytes));
   const text = new TextDecoder(encoding).decode(bytes);
   if (text.includes('\0')) return err('list/unread', { because: 'bytes' });
   const separator = choices.separator ?? separatorOf(text);
@@ -129,7 +127,7 @@ function separatorOf(text: string): Separator {
 }
 
 /** UTF-8 where it is that, else what the letters look like; spreadsheets of older computers use one byte each. */
-function encodingOf(bytes: Uint8Array): Encoding {
+async function encodingOf(bytes: Uint8Array): Promise<Encoding> {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
   const [even, odd] = zerosOf(bytes.subarray(0, 10_000));
@@ -138,6 +136,7 @@ function encodingOf(bytes: Uint8Array): Encoding {
     new TextDecoder('utf-8', { fatal: true }).decode(bytes);
     return 'utf-8';
   } catch {
+    const { analyse } = await import('chardet');
     const names = analyse(bytes.subarray(0, 100_000)).map(({ name }) => name.toLowerCase());
     const found = names.find((name) => name === 'iso-8859-2' || name === 'iso-8859-1');
     return found === 'iso-8859-2' ? 'windows-1250' : 'windows-1252';
@@ -164,6 +163,7 @@ async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<Re
     if (!files['xl/workbook.xml']?.length) return unread;
     // Stored and not packed, its reader starts no worker of its own.
     const stored = zipSync(files, { level: 0 });
+    const { default: readWorkbook } = await import('read-excel-file/universal');
     const found = await readWorkbook(stored.buffer, { trim: false });
     const tables = found.map(({ sheet }) => sheet);
     const one =

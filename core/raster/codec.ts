@@ -1,10 +1,3 @@
-import { init as initAvif } from '@jsquash/avif/decode.js';
-import decodeAvif from '@jsquash/avif/decode.js';
-import encodeJpeg, { init as initJpegEncoder } from '@jsquash/jpeg/encode.js';
-import { init as initJpeg } from '@jsquash/jpeg/decode.js';
-import decodeJpeg from '@jsquash/jpeg/decode.js';
-import { init as initWebp } from '@jsquash/webp/decode.js';
-import decodeWebp from '@jsquash/webp/decode.js';
 import { decode as decodePng, encode as encodePng } from 'fast-png';
 import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
@@ -40,10 +33,11 @@ async function start(platform: Platform, name: string, init: unknown): Promise<v
   await running;
 }
 
+/** Each is loaded when the first such picture comes. */
 const DECODERS = {
-  jpeg: { wasm: 'jpeg-decoder.wasm', init: initJpeg, decode: decodeJpeg },
-  webp: { wasm: 'webp-decoder.wasm', init: initWebp, decode: decodeWebp },
-  avif: { wasm: 'avif-decoder.wasm', init: initAvif, decode: decodeAvif },
+  jpeg: { wasm: 'jpeg-decoder.wasm', load: () => import('@jsquash/jpeg/decode.js') },
+  webp: { wasm: 'webp-decoder.wasm', load: () => import('@jsquash/webp/decode.js') },
+  avif: { wasm: 'avif-decoder.wasm', load: () => import('@jsquash/avif/decode.js') },
 };
 
 /**
@@ -59,7 +53,8 @@ export async function decodePixels(
   checkPixels(format, bytes);
   if (format === 'png') return toRgba(decodePng(bytes));
   if (format === 'gif') return firstFrame(bytes);
-  const { wasm, init, decode } = DECODERS[format];
+  const { wasm, load } = DECODERS[format];
+  const { init, default: decode } = await load();
   await start(platform, wasm, init);
   const own = bytes.slice().buffer;
   const { width, height, data } = (await decode(own)) as unknown as RgbaImage;
@@ -79,9 +74,10 @@ export async function encodeJpegImage(
   { width, height, data }: RgbaImage,
   { quality, dpi }: { quality: number; dpi: number },
 ): Promise<Uint8Array> {
-  await start(platform, 'jpeg-encoder.wasm', initJpegEncoder);
-  const image = { width, height, data } as unknown as Parameters<typeof encodeJpeg>[0];
-  const bytes = new Uint8Array(await encodeJpeg(image, { quality }));
+  const { init, default: encode } = await import('@jsquash/jpeg/encode.js');
+  await start(platform, 'jpeg-encoder.wasm', init);
+  const image = { width, height, data } as unknown as Parameters<typeof encode>[0];
+  const bytes = new Uint8Array(await encode(image, { quality }));
   // The JFIF header begins after the two markers; its density is in dots per inch (JFIF 1.02).
   const view = new DataView(bytes.buffer);
   if (view.getUint16(2) === 0xffe0) {

@@ -28,6 +28,7 @@ export {
   MATERIAL_KINDS,
   materialFromVersion9,
   materialSchema,
+  packSchema,
   TACKS,
   type CutSetting,
   type Material,

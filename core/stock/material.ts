@@ -47,7 +47,7 @@ const cutSettingSchema = z.object({
 export type CutSetting = z.infer<typeof cutSettingSchema>;
 
 /** How a pack of a material is sold. */
-const packSchema = z.object({
+export const packSchema = z.object({
   sheets: z.number().int().min(1).max(10_000),
   /** In the workshop's currency. */
   price: z.number().min(0).max(100_000),

@@ -23,6 +23,7 @@ export { loadSubsetter, type Subsetter } from './subset.ts';
 export type { FaceStyle } from './font-metadata.ts';
 export {
   LIST_MARKS,
+  nudgeSchema,
   wordsPathSchema,
   wordsStyleSchema,
   type ListMark,

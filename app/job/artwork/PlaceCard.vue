@@ -17,10 +17,17 @@ import {
 } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import { sizesOf } from '../../../core/job/index.ts';
-import { elementSize, elementTitle, type PieceElement } from '../../../core/piece/index.ts';
+import {
+  elementSchema,
+  elementSize,
+  elementTitle,
+  type PieceElement,
+} from '../../../core/piece/index.ts';
 import { titleText } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../ui/fields.ts';
 import IconButton from '../../ui/IconButton.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
@@ -35,6 +42,14 @@ const props = defineProps<{ desk: DeskState; committed: PieceElement }>();
 const element = computed(() => props.desk.only.value ?? props.committed);
 defineEmits<{ duplicate: []; delete: [] }>();
 const words = texts.exact;
+// What every kind of element has, by one of them.
+const { percent } = fieldsOf(schemaOf(elementSchema, 'picture'));
+const OPACITY = [
+  percent('opacity', texts.ornaments.opacity, {
+    missing: 1,
+    keep: (share) => (share < 1 ? share : undefined),
+  }),
+];
 const ANCHORS: readonly Anchor[] = [-1, 0, 1].flatMap((y) =>
   [-1, 0, 1].map((x) => ({ x, y }) as Anchor),
 );
@@ -178,17 +193,7 @@ function rename(event: Event): void {
       :digits="1"
       @update:model-value="desk.change(turnedAbout(element, anchor, $event), 'turn')"
     />
-    <NumberRow
-      :label="texts.ornaments.opacity"
-      :model-value="Math.round((element.opacity ?? 1) * 100)"
-      suffix="%"
-      :min="2"
-      :max="100"
-      :step="5"
-      @update:model-value="
-        desk.change({ opacity: $event < 100 ? $event / 100 : undefined }, 'clear')
-      "
-    />
+    <FieldRows :fields="OPACITY" :of="element" @change="desk.change" />
     <FactRow v-if="otherSizes" as="label" :label="texts.variants.adapt">
       <select
         class="well adapt"

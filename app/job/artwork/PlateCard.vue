@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
-import type { Fill, Plate } from '../../../core/piece/index.ts';
-import { plainShape, shapeSize, type BoxedKind } from '../../../core/shape/index.ts';
+import { elementSchema, type Fill, type Plate } from '../../../core/piece/index.ts';
+import {
+  edgeShapeSchema,
+  plainShape,
+  shapeSize,
+  type BoxedKind,
+} from '../../../core/shape/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import LengthRow from '../../ui/LengthRow.vue';
-import NumberRow from '../../ui/NumberRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../ui/fields.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import ShapeChoice from '../../ui/ShapeChoice.vue';
 import FillPicker from './fill/FillPicker.vue';
@@ -14,9 +19,19 @@ import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ desk: DeskState; element: Plate }>();
 const plate = computed(() => props.element);
-const radius = computed(() =>
-  plate.value.shape.kind === 'rectangle' ? plate.value.shape.radius : undefined,
-);
+const { artwork } = texts;
+const { shape } = schemaOf(elementSchema, 'plate');
+const rim = fieldsOf(shape.rim.unwrap());
+const RIM = [rim.length('inset', artwork.alongRim, { name: artwork.alongRimLong })];
+const BAND = [rim.length('to', artwork.band, { name: artwork.bandLong, min: 0 })];
+const CORNERS = [
+  fieldsOf(schemaOf(edgeShapeSchema, 'rectangle')).length('radius', artwork.corners, {
+    name: artwork.cornerRadius,
+  }),
+];
+const FILLED = [
+  fieldsOf(shape.fill.unwrap()).percent('opacity', artwork.fillOpacity, { min: 0.05 }),
+];
 
 function reshape(kind: BoxedKind): void {
   const { width, height } = shapeSize(plate.value.shape);
@@ -48,60 +63,41 @@ function band(width: number): void {
 </script>
 
 <template>
-  <CardPanel :title="texts.artwork.plate" peeled>
+  <CardPanel :title="artwork.plate" peeled>
     <template v-if="plate.rim">
-      <LengthRow
-        :label="texts.artwork.alongRim"
-        :name="texts.artwork.alongRimLong"
-        :model-value="plate.rim.inset"
-        :min="-20"
-        :max="200"
-        @update:model-value="desk.change({ rim: { ...plate.rim, inset: $event } }, 'rim')"
+      <FieldRows
+        :fields="RIM"
+        :of="plate.rim"
+        @change="desk.change({ rim: { ...plate.rim, ...$event } }, 'rim')"
       />
-      <LengthRow
-        :label="texts.artwork.band"
-        :name="texts.artwork.bandLong"
-        :model-value="plate.rim.to ?? 0"
-        :min="0"
-        :max="200"
-        @update:model-value="band"
-      />
+      <FieldRows :fields="BAND" :of="plate.rim" @change="band($event.to ?? 0)" />
     </template>
     <ShapeChoice
       v-else
-      :label="texts.artwork.shapeLong"
+      :label="artwork.shapeLong"
       :model-value="plate.shape.kind"
       @update:model-value="reshape"
     />
-    <LengthRow
-      v-if="radius !== undefined && !plate.rim"
-      :label="texts.artwork.corners"
-      :name="texts.artwork.cornerRadius"
-      :model-value="radius"
-      :min="0"
-      :max="500"
-      @update:model-value="desk.change({ shape: { ...plate.shape, radius: $event } }, 'radius')"
+    <FieldRows
+      v-if="plate.shape.kind === 'rectangle' && !plate.rim"
+      :fields="CORNERS"
+      :of="plate.shape"
+      @change="desk.change({ shape: { ...plate.shape, ...$event } }, 'radius')"
     />
-    <p class="quiet">{{ texts.artwork.fill }}</p>
+    <p class="quiet">{{ artwork.fill }}</p>
     <FillPicker
-      :label="texts.artwork.fill"
-      :none="texts.artwork.noFill"
+      :label="artwork.fill"
+      :none="artwork.noFill"
       :desk="desk"
       :model-value="plate.fill?.color ?? null"
       :tried="(color) => desk.tried(() => ({ fill: filled(color) }))"
       @update:model-value="fill"
     />
-    <NumberRow
+    <FieldRows
       v-if="plate.fill"
-      :label="texts.artwork.fillOpacity"
-      :model-value="Math.round(plate.fill.opacity * 100)"
-      suffix="%"
-      :min="5"
-      :max="100"
-      :step="5"
-      @update:model-value="
-        desk.change({ fill: { ...plate.fill, opacity: $event / 100 } }, 'opacity')
-      "
+      :fields="FILLED"
+      :of="plate.fill"
+      @change="desk.change({ fill: { ...plate.fill, ...$event } }, 'opacity')"
     />
     <StrokeRows
       :line="plate.line"

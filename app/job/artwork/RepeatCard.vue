@@ -1,18 +1,43 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { elementSize, type PieceElement, type Repeat } from '../../../core/piece/index.ts';
+import {
+  elementSize,
+  repeatSchema,
+  type PieceElement,
+  type Repeat,
+} from '../../../core/piece/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import CheckRow from '../../ui/CheckRow.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
-import NumberRow from '../../ui/NumberRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../ui/fields.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** How often an element is drawn: around a point, in a row, or mirrored. */
 const props = defineProps<{ desk: DeskState; element: PieceElement }>();
 const words = texts.ornaments;
 type Kind = keyof typeof words.repeats;
+const around = fieldsOf(schemaOf(repeatSchema, 'around'));
+const line = fieldsOf(schemaOf(repeatSchema, 'line'));
+const mirror = fieldsOf(schemaOf(repeatSchema, 'mirror'));
+const STEP = { min: -500, max: 500, step: 0.1 };
+const CENTRE = { min: -1000, max: 1000, step: 0.1 };
+const AROUND = [
+  around.number('times', words.times),
+  around.check('turned', words.turned),
+  around.length('x', words.centreAcross, CENTRE),
+  around.length('y', words.centreDown, CENTRE),
+];
+const LINE = [
+  line.number('times', words.times),
+  line.length('dx', words.stepAcross, STEP),
+  line.length('dy', words.stepDown, STEP),
+];
+const MIRROR = [
+  mirror.choices('axes', words.axes, words.axesNames),
+  mirror.length('x', words.centreAcross, CENTRE),
+  mirror.length('y', words.centreDown, CENTRE),
+];
 const repeat = computed(() => props.element.repeat);
 
 function first(kind: Kind): Repeat | undefined {
@@ -57,51 +82,8 @@ function change(changes: Partial<Repeat>): void {
       :choices="words.repeats"
       @update:model-value="turn"
     />
-    <template v-if="repeat && repeat.kind !== 'mirror'">
-      <NumberRow
-        :label="words.times"
-        :model-value="repeat.times"
-        :min="2"
-        :max="120"
-        @update:model-value="change({ times: Math.round($event) })"
-      />
-    </template>
-    <template v-if="repeat?.kind === 'line'">
-      <LengthRow
-        v-for="(name, key) in { dx: words.stepAcross, dy: words.stepDown }"
-        :key="key"
-        :label="name"
-        :model-value="repeat[key]"
-        :min="-500"
-        :max="500"
-        :step="0.1"
-        @update:model-value="change({ [key]: $event })"
-      />
-    </template>
-    <template v-else-if="repeat">
-      <CheckRow
-        v-if="repeat.kind === 'around'"
-        :label="words.turned"
-        :model-value="repeat.turned"
-        @update:model-value="change({ turned: $event })"
-      />
-      <ChoicesRow
-        v-else
-        :label="words.axes"
-        :model-value="repeat.axes"
-        :choices="words.axesNames"
-        @update:model-value="change({ axes: $event })"
-      />
-      <LengthRow
-        v-for="(name, key) in { x: words.centreAcross, y: words.centreDown }"
-        :key="key"
-        :label="name"
-        :model-value="repeat[key]"
-        :min="-1000"
-        :max="1000"
-        :step="0.1"
-        @update:model-value="change({ [key]: $event })"
-      />
-    </template>
+    <FieldRows v-if="repeat?.kind === 'around'" :fields="AROUND" :of="repeat" @change="change" />
+    <FieldRows v-else-if="repeat?.kind === 'line'" :fields="LINE" :of="repeat" @change="change" />
+    <FieldRows v-else-if="repeat" :fields="MIRROR" :of="repeat" @change="change" />
   </CardPanel>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { StrokeStyle } from '../../../core/piece/index.ts';
+import { strokeSchema, type StrokeStyle } from '../../../core/piece/index.ts';
 import { texts } from '../../texts/index.ts';
-import ChoicesRow from '../../ui/ChoicesRow.vue';
 import ColorChips from '../../ui/ColorChips.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 
 /** How a line is drawn, or that there is none. */
 const props = defineProps<{
@@ -12,6 +12,16 @@ const props = defineProps<{
   withEnds?: boolean;
 }>();
 const emit = defineEmits<{ change: [line: StrokeStyle | null, key?: string] }>();
+const { artwork, ornaments } = texts;
+const { choices, length } = fieldsOf(strokeSchema);
+const STROKE = [
+  choices('style', artwork.line, artwork.lineStyles, { name: artwork.lineStyle }),
+  length('width', artwork.thickness, { name: artwork.thicknessLong, unit: 'pt', step: 0.1 }),
+];
+const ENDS = [
+  choices('cap', ornaments.caps, ornaments.capNames, { missing: 'butt' }),
+  choices('join', ornaments.joins, ornaments.joinNames, { missing: 'miter' }),
+];
 
 function color(value: string | null): void {
   emit(
@@ -26,46 +36,17 @@ function change(changes: Partial<StrokeStyle>, key?: string): void {
 </script>
 
 <template>
-  <p class="quiet">{{ texts.artwork.linedWith }}</p>
+  <p class="quiet">{{ artwork.linedWith }}</p>
   <ColorChips
-    :label="texts.artwork.line"
-    :none="texts.artwork.noLine"
+    :label="artwork.line"
+    :none="artwork.noLine"
     :model-value="line?.color ?? null"
     :colors="colors"
     @update:model-value="color"
   />
   <template v-if="line">
-    <ChoicesRow
-      :label="texts.artwork.line"
-      :name="texts.artwork.lineStyle"
-      :model-value="line.style"
-      :choices="texts.artwork.lineStyles"
-      @update:model-value="change({ style: $event })"
-    />
-    <LengthRow
-      :label="texts.artwork.thickness"
-      :name="texts.artwork.thicknessLong"
-      unit="pt"
-      :model-value="line.width"
-      :min="0.02"
-      :max="50"
-      :step="0.1"
-      @update:model-value="change({ width: $event }, 'line')"
-    />
-    <template v-if="withEnds">
-      <ChoicesRow
-        :label="texts.ornaments.caps"
-        :model-value="line.cap ?? 'butt'"
-        :choices="texts.ornaments.capNames"
-        @update:model-value="change({ cap: $event })"
-      />
-      <ChoicesRow
-        :label="texts.ornaments.joins"
-        :model-value="line.join ?? 'miter'"
-        :choices="texts.ornaments.joinNames"
-        @update:model-value="change({ join: $event })"
-      />
-    </template>
+    <FieldRows :fields="STROKE" :of="line" @change="change" />
+    <FieldRows v-if="withEnds" :fields="ENDS" :of="line" @change="change" />
   </template>
 </template>
 

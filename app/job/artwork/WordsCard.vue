@@ -1,20 +1,14 @@
 <script setup lang="ts">
 import { mdiFormatBold, mdiFormatItalic } from '@mdi/js';
 import { computed, nextTick, ref, watch } from 'vue';
-import type { Words } from '../../../core/piece/index.ts';
-import {
-  faceOf,
-  findFace,
-  movedNudges,
-  type FaceStyle,
-  type LetterCase,
-} from '../../../core/type/index.ts';
+import { elementSchema, type Words } from '../../../core/piece/index.ts';
+import { faceOf, findFace, movedNudges, type FaceStyle } from '../../../core/type/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
-import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../ui/fields.ts';
 import IconButton from '../../ui/IconButton.vue';
-import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { texts } from '../../texts/index.ts';
@@ -33,8 +27,37 @@ const set = computed(
       ?.compiled.words,
 );
 const came = computed(() => set.value?.size ?? words.value.size);
-const wraps = computed(() => words.value.fit === 'wrap' || words.value.fit === 'wrap-shrink');
-const lines = computed(() => wraps.value || words.value.text.includes('\n'));
+
+const { artwork, words: say } = texts;
+const wraps = ({ fit }: Words): boolean => fit === 'wrap' || fit === 'wrap-shrink';
+const shrinks = ({ fit }: Words): boolean => fit === 'shrink' || fit === 'wrap-shrink';
+const hasLines = (of: Words): boolean => wraps(of) || of.text.includes('\n');
+const isCircle = ({ path }: Words): boolean => path.kind === 'circle';
+const { number, choices, check } = fieldsOf(schemaOf(elementSchema, 'words'));
+const POINTS = { suffix: 'pt', digits: 1, step: 0.5 };
+const SIZE = [number('size', artwork.size, { name: artwork.sizeLong, ...POINTS })];
+const SPACING = [
+  number('tracking', artwork.spacing, { name: artwork.letterSpacing, suffix: '%' }),
+  number('leading', artwork.lineSpacing, {
+    ...{ suffix: 'em', digits: 2, step: 0.05 },
+    when: hasLines,
+  }),
+  choices('case', say.case, say.cases, { name: say.caseLong, missing: 'typed' }),
+];
+const FITTING = [
+  number('least', artwork.downTo, { name: artwork.least, ...POINTS, min: 1, when: shrinks }),
+  check('balanced', say.balanced, { when: wraps }),
+];
+const STANDING = [
+  choices('align', artwork.align, artwork.aligns, {
+    name: artwork.alignment,
+    when: (of) => !isCircle(of),
+  }),
+  choices('settle', say.settle, say.settles, {
+    missing: 'middle',
+    when: (of) => !isCircle(of) && hasLines(of),
+  }),
+];
 const face = computed(() => findFace(words.value.typeface, props.desk.store.typefaces));
 const style = computed<FaceStyle>(() => face.value?.style ?? 'regular');
 const cuts = computed(() => face.value?.family.faces ?? {});
@@ -97,11 +120,8 @@ watch(props.desk.cardTyping, async () => {
 </script>
 
 <template>
-  <CardPanel
-    :title="several ? texts.words.several(desk.elements.value.length) : texts.artwork.words"
-    peeled
-  >
-    <p v-if="several" class="quiet">{{ texts.words.severalHint }}</p>
+  <CardPanel :title="several ? say.several(desk.elements.value.length) : artwork.words" peeled>
+    <p v-if="several" class="quiet">{{ say.severalHint }}</p>
     <textarea
       v-else
       ref="field"
@@ -109,14 +129,14 @@ watch(props.desk.cardTyping, async () => {
       :value="words.text"
       rows="2"
       spellcheck="true"
-      :aria-label="texts.artwork.theWords"
+      :aria-label="artwork.theWords"
       maxlength="5000"
       @input="type"
       @keydown.esc="field?.blur()"
     />
     <p v-if="!several" class="fill">
       <button
-        v-for="(name, filled) in texts.words.placeholders"
+        v-for="(name, filled) in say.placeholders"
         :key="filled"
         class="link"
         type="button"
@@ -140,109 +160,51 @@ watch(props.desk.cardTyping, async () => {
       </button>
     </p>
     <div class="typeface">
-      <button
-        class="well face"
-        type="button"
-        :aria-label="texts.words.chooseFace"
-        @click="panel = 'faces'"
-      >
+      <button class="well face" type="button" :aria-label="say.chooseFace" @click="panel = 'faces'">
         {{ face?.family.name ?? words.typeface }}
       </button>
       <span class="cuts">
         <IconButton
           :icon="mdiFormatBold"
-          :name="cuts.bold || bold ? texts.words.bold : texts.words.noCut"
+          :name="cuts.bold || bold ? say.bold : say.noCut"
           :pressed="bold"
           :disabled="!cuts.bold"
           @click="cut(!bold, italic)"
         />
         <IconButton
           :icon="mdiFormatItalic"
-          :name="cuts.italic || italic ? texts.words.italic : texts.words.noCut"
+          :name="cuts.italic || italic ? say.italic : say.noCut"
           :pressed="italic"
           :disabled="!cuts.italic"
           @click="cut(bold, !italic)"
         />
       </span>
     </div>
-    <NumberRow
-      :label="texts.artwork.size"
-      :name="texts.artwork.sizeLong"
-      :model-value="words.size"
-      suffix="pt"
-      :digits="1"
-      :min="0.5"
-      :max="1000"
-      :step="0.5"
-      @update:model-value="desk.change({ size: $event }, 'size')"
-    />
+    <FieldRows :fields="SIZE" :of="words" @change="desk.change" />
     <p v-if="Math.abs(came - words.size) > 0.05" class="came">
-      {{ texts.artwork.came(came.toFixed(1)) }}
+      {{ artwork.came(came.toFixed(1)) }}
     </p>
-    <NumberRow
-      :label="texts.artwork.spacing"
-      :name="texts.artwork.letterSpacing"
-      :model-value="words.tracking"
-      suffix="%"
-      :min="-50"
-      :max="200"
-      @update:model-value="desk.change({ tracking: $event }, 'tracking')"
-    />
-    <NumberRow
-      v-if="lines"
-      :label="texts.artwork.lineSpacing"
-      :model-value="words.leading"
-      suffix="em"
-      :digits="2"
-      :min="0.5"
-      :max="5"
-      :step="0.05"
-      @update:model-value="desk.change({ leading: $event }, 'leading')"
-    />
-    <ChoicesRow
-      :label="texts.words.case"
-      :name="texts.words.caseLong"
-      :model-value="words.case ?? 'typed'"
-      :choices="texts.words.cases"
-      @update:model-value="desk.change({ case: $event as LetterCase })"
-    />
+    <FieldRows :fields="SPACING" :of="words" @change="desk.change" />
     <SelectRow
-      :label="texts.words.tooLong"
-      :name="texts.artwork.tooLongHint"
+      :label="say.tooLong"
+      :name="artwork.tooLongHint"
       :model-value="words.fit"
-      :choices="texts.words.fits"
+      :choices="say.fits"
       @update:model-value="fit"
     />
-    <NumberRow
-      v-if="words.fit === 'shrink' || words.fit === 'wrap-shrink'"
-      :label="texts.artwork.downTo"
-      :name="texts.artwork.least"
-      :model-value="words.least"
-      suffix="pt"
-      :digits="1"
-      :min="1"
-      :max="1000"
-      :step="0.5"
-      @update:model-value="desk.change({ least: $event }, 'least')"
-    />
-    <CheckRow
-      v-if="wraps"
-      :label="texts.words.balanced"
-      :model-value="words.balanced ?? false"
-      @update:model-value="desk.change({ balanced: $event })"
-    />
+    <FieldRows :fields="FITTING" :of="words" @change="desk.change" />
     <CheckRow
       v-if="words.path.kind === 'straight'"
-      :label="texts.words.list"
+      :label="say.list"
       :model-value="words.list !== undefined"
       @update:model-value="setList"
     />
     <template v-if="words.list">
-      <FactRow as="label" :label="texts.words.heading">
+      <FactRow as="label" :label="say.heading">
         <input
           class="well heading"
           :value="words.list.heading"
-          :placeholder="texts.words.noHeading"
+          :placeholder="say.noHeading"
           maxlength="80"
           spellcheck="true"
           @input="
@@ -254,28 +216,13 @@ watch(props.desk.cardTyping, async () => {
         />
       </FactRow>
       <SelectRow
-        :label="texts.words.between"
+        :label="say.between"
         :model-value="words.list.between"
-        :choices="texts.words.betweens"
+        :choices="say.betweens"
         @update:model-value="desk.change({ list: { ...words.list, between: $event } })"
       />
     </template>
-    <template v-if="words.path.kind !== 'circle'">
-      <ChoicesRow
-        :label="texts.artwork.align"
-        :name="texts.artwork.alignment"
-        :model-value="words.align"
-        :choices="texts.artwork.aligns"
-        @update:model-value="desk.change({ align: $event })"
-      />
-      <ChoicesRow
-        v-if="lines"
-        :label="texts.words.settle"
-        :model-value="words.settle ?? 'middle'"
-        :choices="texts.words.settles"
-        @update:model-value="desk.change({ settle: $event })"
-      />
-    </template>
+    <FieldRows :fields="STANDING" :of="words" @change="desk.change" />
     <WordsPathRows :desk="desk" :words="words" />
   </CardPanel>
 </template>

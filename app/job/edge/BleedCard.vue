@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
-import { pictureSize } from '../../../core/piece/index.ts';
+import { pictureSize, pieceSchema } from '../../../core/piece/index.ts';
 import { artCalls } from '../../calls/index.ts';
 import { keepArt } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { EdgeState } from './edge-state.ts';
 
@@ -16,6 +17,11 @@ const props = defineProps<{ edge: EdgeState }>();
 const messages = useMessages();
 const words = texts.edge;
 const { piece, pictures, store } = props.edge;
+const { length } = fieldsOf(pieceSchema);
+const AROUND = [
+  length('bleed', words.bleedLong, { name: words.bleed }),
+  length('safe', words.safe, { name: words.safeInset }),
+];
 const growing = ref(false);
 const grown = computed(
   () => pictures.value.length > 0 && pictures.value.every(({ spread }) => spread !== undefined),
@@ -65,22 +71,7 @@ async function grow(): Promise<void> {
 
 <template>
   <CardPanel v-if="piece" :title="words.bleedTitle">
-    <LengthRow
-      :label="words.bleedLong"
-      :name="words.bleed"
-      :model-value="piece.bleed"
-      :min="0"
-      :max="20"
-      @update:model-value="changeAll({ bleed: $event })"
-    />
-    <LengthRow
-      :label="words.safe"
-      :name="words.safeInset"
-      :model-value="piece.safe"
-      :min="0"
-      :max="50"
-      @update:model-value="changeAll({ safe: $event })"
-    />
+    <FieldRows :fields="AROUND" :of="piece" @change="changeAll" />
     <CheckRow
       v-if="pictures.length"
       :model-value="grown"

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { buildEdge } from '../../../core/shape/index.ts';
+import { buildEdge, edgeBuildSchema, type EdgeBuild } from '../../../core/shape/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoicesRow from '../../ui/ChoicesRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
-import NumberRow from '../../ui/NumberRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import type { EdgeState } from './edge-state.ts';
 
@@ -14,6 +13,34 @@ import type { EdgeState } from './edge-state.ts';
 const props = defineProps<{ edge: EdgeState }>();
 const settings = useSettings();
 const words = texts.edge;
+const { length, number, choices } = fieldsOf(edgeBuildSchema);
+const OFFSET = [
+  length('offset', words.outwards),
+  choices('corners', words.corners, words.cornerStyles),
+  choices('holes', words.holes, words.holeChoices),
+  number('smallHole', words.smallHole, {
+    ...{ suffix: 'mm²', step: 5 },
+    when: ({ holes }) => holes === 'fill-small',
+  }),
+];
+const JOIN = [
+  choices('join', words.join, words.joins),
+  length('bridge', words.bridge, { when: ({ join }) => join === 'bridge' }),
+];
+const SMOOTH = [
+  length('innerRadius', words.innerRadius, { name: words.innerLong, step: 0.25 }),
+  length('smooth', words.smooth, { name: words.smoothLong, step: 0.25 }),
+];
+const DOING: Readonly<Partial<Record<keyof EdgeBuild, string>>> = {
+  offset: 'offset the edge',
+  corners: 'change the corners',
+  holes: 'change the holes',
+  smallHole: 'change the holes',
+  join: 'join the parts',
+  bridge: 'join the parts',
+  innerRadius: 'round inner corners',
+  smooth: 'smooth the edge',
+};
 const { build, facts } = props.edge;
 const apart = computed(() => build.value.join !== 'apart' || facts.value.parts > 1);
 const joinedBy = computed(() => {
@@ -21,6 +48,11 @@ const joinedBy = computed(() => {
   const built = buildEdge(build.value);
   return built.ok ? built.value.joinedBy : undefined;
 });
+function change(changes: Partial<EdgeBuild>, key?: string): void {
+  const [what] = Object.keys(changes) as (keyof EdgeBuild)[];
+  props.edge.change(changes, what && DOING[what], key);
+}
+
 const free = computed(() => build.value.parts.some(({ shape }) => shape.kind === 'outline'));
 </script>
 
@@ -29,75 +61,15 @@ const free = computed(() => build.value.parts.some(({ shape }) => shape.kind ===
     :title="words.offset"
     v-bind="facts.nodes === undefined ? {} : { aside: words.nodes(facts.nodes) }"
   >
-    <LengthRow
-      :label="words.outwards"
-      :model-value="build.offset"
-      :min="-50"
-      :max="50"
-      @update:model-value="edge.change({ offset: $event }, 'offset the edge', 'offset')"
-    />
-    <ChoicesRow
-      :label="words.corners"
-      :model-value="build.corners"
-      :choices="words.cornerStyles"
-      @update:model-value="edge.change({ corners: $event }, 'change the corners')"
-    />
-    <ChoicesRow
-      :label="words.holes"
-      :model-value="build.holes"
-      :choices="words.holeChoices"
-      @update:model-value="edge.change({ holes: $event }, 'change the holes')"
-    />
-    <NumberRow
-      v-if="build.holes === 'fill-small'"
-      :label="words.smallHole"
-      :model-value="build.smallHole"
-      suffix="mm²"
-      :min="0"
-      :max="10000"
-      :step="5"
-      @update:model-value="edge.change({ smallHole: $event }, 'change the holes', 'small')"
-    />
+    <FieldRows :fields="OFFSET" :of="build" @change="change" />
     <template v-if="apart">
       <p v-if="facts.parts > 1" class="look" role="status">{{ words.separate(facts.parts) }}</p>
-      <ChoicesRow
-        :label="words.join"
-        :model-value="build.join"
-        :choices="words.joins"
-        @update:model-value="edge.change({ join: $event }, 'join the parts')"
-      />
-      <LengthRow
-        v-if="build.join === 'bridge'"
-        :label="words.bridge"
-        :model-value="build.bridge"
-        :min="0.3"
-        :max="50"
-        @update:model-value="edge.change({ bridge: $event }, 'join the parts', 'bridge')"
-      />
+      <FieldRows :fields="JOIN" :of="build" @change="change" />
       <p v-if="joinedBy !== undefined" class="quiet">
         {{ words.joinedBy(formatLength(joinedBy, settings.unit)) }}
       </p>
     </template>
-    <template v-if="free">
-      <LengthRow
-        :label="words.innerRadius"
-        :name="words.innerLong"
-        :model-value="build.innerRadius"
-        :min="0"
-        :max="20"
-        :step="0.25"
-        @update:model-value="edge.change({ innerRadius: $event }, 'round inner corners', 'inner')"
-      />
-      <LengthRow
-        :label="words.smooth"
-        :name="words.smoothLong"
-        :model-value="build.smooth"
-        :min="0"
-        :max="20"
-        :step="0.25"
-        @update:model-value="edge.change({ smooth: $event }, 'smooth the edge', 'smooth')"
-      />
-    </template>
+    <FieldRows v-if="free" :fields="SMOOTH" :of="build" @change="change" />
     <button class="link" type="button" @click="edge.startEditing">{{ words.editPoints }}</button>
   </CardPanel>
 </template>

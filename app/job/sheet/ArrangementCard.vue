@@ -4,7 +4,8 @@ import { useRouter } from 'vue-router';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import NestRows from './NestRows.vue';
 import { useNesting } from './nesting.ts';
 import { useJobStore } from '../../session/job-store.ts';
@@ -12,16 +13,37 @@ import {
   cutLength,
   leadPiece,
   mostPerSheet,
+  planSchema,
   type CompiledSheet,
   type Plan,
 } from '../../../core/sheet/index.ts';
-import type { Material } from '../../../core/stock/index.ts';
+import { materialSchema, type Material } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 
 const props = defineProps<{ sheet: number; shown: CompiledSheet | undefined }>();
 const store = useJobStore();
 const router = useRouter();
 const nesting = useNesting(store);
+const words = texts.sheet;
+const { length, choices } = fieldsOf(planSchema);
+const GAP = [
+  length('gap', words.gapLong, {
+    name: words.gap,
+    when: ({ arrangement }) => arrangement !== 'spots',
+  }),
+];
+const CUT = [choices('cut', words.cut, words.cuts, { name: words.cutLong })];
+const CUT_BY = [
+  fieldsOf(materialSchema).choices('tool', words.cutBy, texts.stock.material.tools, {
+    name: words.cutByLong,
+  }),
+];
+const TURNED = [
+  choices('turnOver', words.turnOver, words.turnsOver, {
+    name: words.turnOverLong,
+    missing: 'long',
+  }),
+];
 const plan = computed(() => store.committed?.plan);
 /** Whether a label has another side: the sheet is turned over for it. */
 const hasBacks = computed(() => store.committed?.pieces.some(({ behind }) => behind) ?? false);
@@ -38,12 +60,10 @@ const proof = computed(() => {
   if (edge.kind !== 'circle' && (edge.kind !== 'rectangle' || edge.radius > 0)) return undefined;
   const count = store.committedLayout?.perSheet ?? 0;
   const round = edge.kind === 'circle';
-  if (count === mostPerSheet(job, round ? 'none' : 'any')) return texts.sheet.proved(count);
+  if (count === mostPerSheet(job, round ? 'none' : 'any')) return words.proved(count);
   const most = mostPerSheet(job);
-  if (round) return texts.sheet.atMost(count, most);
-  return count === most
-    ? texts.sheet.provedStraight(count)
-    : texts.sheet.atMostStraight(count, most);
+  if (round) return words.atMost(count, most);
+  return count === most ? words.provedStraight(count) : words.atMostStraight(count, most);
 });
 
 /** What neighbours without a gap save by cutting the line between them once. */
@@ -56,7 +76,7 @@ const shared = computed(() => {
     open ? kind !== 'crease' : copies.some(({ trim }) => trim === rings),
   );
   const saved = (cutLength(own) - cutLength(edges)) / 1000;
-  return texts.sheet.sharedCuts(`${saved.toFixed(1)} m`);
+  return words.sharedCuts(`${saved.toFixed(1)} m`);
 });
 
 /** The pieces that lie on the sheet, and whether one holds stickers: its outline is always cut through. */
@@ -68,9 +88,10 @@ const canBeStickers = computed(
   () => plan.value?.arrangement !== 'spots' && placed.value.length > 0 && !isStickers.value,
 );
 
-function cutBy(tool: Material['tool']): void {
+function cutBy(changes: Partial<Material>): void {
   const { committed: job } = store;
-  if (job) store.act({ name: 'choose-material', args: { material: { ...job.material, tool } } });
+  if (job)
+    store.act({ name: 'choose-material', args: { material: { ...job.material, ...changes } } });
 }
 
 function makeStickers(): void {
@@ -91,64 +112,40 @@ function change(changes: Partial<Plan>, key?: string): void {
 </script>
 
 <template>
-  <CardPanel v-if="plan" :title="texts.sheet.arrangement">
-    <FactRow v-if="plan.arrangement === 'spots'" :label="texts.sheet.how"
-      ><span>{{ texts.sheet.intoLabels }}</span></FactRow
+  <CardPanel v-if="plan" :title="words.arrangement">
+    <FactRow v-if="plan.arrangement === 'spots'" :label="words.how"
+      ><span>{{ words.intoLabels }}</span></FactRow
     >
     <template v-else>
       <ChoicesRow
-        :label="texts.sheet.how"
-        :name="texts.sheet.arrangement"
+        :label="words.how"
+        :name="words.arrangement"
         :model-value="nesting.running.value ? 'nest' : plan.arrangement"
-        :choices="texts.sheet.arrangements"
+        :choices="words.arrangements"
         @update:model-value="arrangeBy"
       />
       <NestRows v-if="nesting.running.value || plan.arrangement === 'nest'" :nesting="nesting" />
       <p v-if="proof" class="quiet">{{ proof }}</p>
       <p v-if="shared" class="quiet">{{ shared }}</p>
     </template>
-    <LengthRow
-      v-if="plan.arrangement !== 'spots'"
-      :label="texts.sheet.gapLong"
-      :name="texts.sheet.gap"
-      :model-value="plan.gap"
-      :min="0"
-      :max="100"
-      @update:model-value="change({ gap: $event }, 'gap')"
-    />
-    <ChoicesRow
-      v-if="!isStickers"
-      :label="texts.sheet.cut"
-      :name="texts.sheet.cutLong"
-      :model-value="plan.cut"
-      :choices="texts.sheet.cuts"
-      @update:model-value="change({ cut: $event })"
-    />
-    <ChoicesRow
+    <FieldRows :fields="GAP" :of="plan" @change="change" />
+    <FieldRows v-if="!isStickers" :fields="CUT" :of="plan" @change="change" />
+    <FieldRows
       v-if="store.committed"
-      :label="texts.sheet.cutBy"
-      :name="texts.sheet.cutByLong"
-      :model-value="store.committed.material.tool"
-      :choices="texts.stock.material.tools"
-      @update:model-value="cutBy"
+      :fields="CUT_BY"
+      :of="store.committed.material"
+      @change="cutBy"
     />
     <ChoicesRow
-      :label="texts.sheet.marks"
-      :name="texts.sheet.marksLong"
+      :label="words.marks"
+      :name="words.marksLong"
       :model-value="plan.marks.on ? 'on' : 'off'"
-      :choices="texts.sheet.marksOn"
+      :choices="words.marksOn"
       @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
     />
-    <ChoicesRow
-      v-if="hasBacks"
-      :label="texts.sheet.turnOver"
-      :name="texts.sheet.turnOverLong"
-      :model-value="plan.turnOver ?? 'long'"
-      :choices="texts.sheet.turnsOver"
-      @update:model-value="change({ turnOver: $event })"
-    />
+    <FieldRows v-if="hasBacks" :fields="TURNED" :of="plan" @change="change" />
     <button v-if="canBeStickers" class="link" type="button" @click="makeStickers">
-      {{ texts.sheet.makeStickers }}
+      {{ words.makeStickers }}
     </button>
     <button
       v-if="moved.length"
@@ -156,7 +153,7 @@ function change(changes: Partial<Plan>, key?: string): void {
       type="button"
       @click="store.act({ name: 'return-copies', args: { copies: moved } })"
     >
-      {{ texts.sheet.backAll(moved.length) }}
+      {{ words.backAll(moved.length) }}
     </button>
   </CardPanel>
 </template>

@@ -2,12 +2,19 @@
 import { computed } from 'vue';
 import { boxWithin } from '../../../core/geometry/index.ts';
 import { markBox } from '../../../core/register/index.ts';
-import { printable, sheetMarks, usableShare, type Marks } from '../../../core/stock/index.ts';
+import {
+  marksSchema,
+  printable,
+  sheetMarks,
+  usableShare,
+  type Marks,
+} from '../../../core/stock/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../../session/job-store.ts';
@@ -17,6 +24,13 @@ import { useMarkGains } from './mark-gains.ts';
 const store = useJobStore();
 const settings = useSettings();
 const words = texts.sheet;
+const { length } = fieldsOf(marksSchema);
+const LENGTHS = [
+  length('size', words.markSize),
+  length('inset', words.inset, { name: words.insetLong }),
+  length('insetEnds', words.insetEnds),
+  length('quiet', words.quiet),
+];
 const marks = computed(() => store.job?.plan.marks);
 const gains = useMarkGains(
   computed(() => store.job),
@@ -35,7 +49,7 @@ const usable = computed(() =>
 function change(changes: Partial<Marks>, key?: string): void {
   if (!marks.value) return;
   const next = { ...marks.value, ...changes };
-  store.act({ name: 'change-plan', args: { changes: { marks: next } } }, key);
+  store.act({ name: 'change-plan', args: { changes: { marks: next } } }, key && `mark ${key}`);
 }
 
 /** Bars are thinner than dots and have to be longer to be found. */
@@ -61,35 +75,7 @@ function restyle(style: Marks['style']): void {
       :choices="words.markNumbers"
       @update:model-value="change({ number: Number($event) as Marks['number'] })"
     />
-    <LengthRow
-      :label="words.markSize"
-      :model-value="marks.size"
-      :min="2"
-      :max="30"
-      @update:model-value="change({ size: $event }, 'mark size')"
-    />
-    <LengthRow
-      :label="words.inset"
-      :name="words.insetLong"
-      :model-value="marks.inset"
-      :min="3"
-      :max="100"
-      @update:model-value="change({ inset: $event }, 'mark inset')"
-    />
-    <LengthRow
-      :label="words.insetEnds"
-      :model-value="marks.insetEnds"
-      :min="3"
-      :max="100"
-      @update:model-value="change({ insetEnds: $event }, 'mark inset ends')"
-    />
-    <LengthRow
-      :label="words.quiet"
-      :model-value="marks.quiet"
-      :min="0"
-      :max="30"
-      @update:model-value="change({ quiet: $event }, 'mark quiet')"
-    />
+    <FieldRows :fields="LENGTHS" :of="marks" @change="change" />
     <p v-if="unprinted" class="why">{{ words.markOff }}</p>
     <p v-else class="quiet">{{ words.usable(words.percent(usable)) }}</p>
     <table>

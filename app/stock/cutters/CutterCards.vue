@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Cutter } from '../../../core/stock/index.ts';
+import { cutterSchema, type Cutter } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
-import NumberRow from '../../ui/NumberRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import AddressField from '../AddressField.vue';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 
@@ -12,6 +12,19 @@ import { useStockRoom } from '../../session/stock-room-store.ts';
 const props = defineProps<{ cutter: Cutter }>();
 const words = texts.devices;
 const room = useStockRoom();
+const { length, number } = fieldsOf(cutterSchema);
+const REACH = [length('width', words.widest), length('length', words.longest)];
+const SENSOR = [
+  length('smallestMark', words.smallest, { when: ({ smallestMark }) => smallestMark !== null }),
+];
+const KNIFE = [
+  length('knifeOffset', words.offset, { step: 0.05 }),
+  length('overcut', words.overcut, { step: 0.1 }),
+];
+const FORCES = [
+  number('leastForce', `${words.force}, ${words.from}`),
+  number('mostForce', words.to, { name: `${words.force}, ${words.to}` }),
+];
 
 function keep(changes: Partial<Cutter>): void {
   void room.keepCutter({ ...props.cutter, ...changes });
@@ -34,69 +47,19 @@ function rename(event: Event): void {
       :hint="words.cutterHint"
       @confirmed="keep({ address: $event })"
     />
-    <LengthRow
-      :label="words.widest"
-      :model-value="cutter.width"
-      :min="20"
-      :max="3000"
-      @update:model-value="keep({ width: $event })"
-    />
-    <LengthRow
-      :label="words.longest"
-      :model-value="cutter.length"
-      :min="20"
-      :max="30000"
-      @update:model-value="keep({ length: $event })"
-    />
+    <FieldRows :fields="REACH" :of="cutter" @change="keep" />
     <ChoicesRow
       :label="words.sensor"
       :model-value="cutter.smallestMark ? 'yes' : 'no'"
       :choices="words.sensors"
       @update:model-value="keep({ smallestMark: $event === 'yes' ? 4 : null })"
     />
-    <LengthRow
-      v-if="cutter.smallestMark"
-      :label="words.smallest"
-      :model-value="cutter.smallestMark"
-      :min="1"
-      :max="30"
-      :step="0.5"
-      @update:model-value="keep({ smallestMark: $event })"
-    />
+    <FieldRows :fields="SENSOR" :of="cutter" @change="keep" />
   </CardPanel>
   <CardPanel :title="words.knife">
-    <LengthRow
-      :label="words.offset"
-      :model-value="cutter.knifeOffset"
-      :min="0"
-      :max="2"
-      :step="0.05"
-      @update:model-value="keep({ knifeOffset: $event })"
-    />
-    <LengthRow
-      :label="words.overcut"
-      :model-value="cutter.overcut"
-      :min="0"
-      :max="10"
-      :step="0.1"
-      @update:model-value="keep({ overcut: $event })"
-    />
+    <FieldRows :fields="KNIFE" :of="cutter" @change="keep" />
     <p class="quiet">{{ words.knifeHint }}</p>
-    <NumberRow
-      :label="`${words.force}, ${words.from}`"
-      :model-value="cutter.leastForce"
-      :min="0"
-      :max="5000"
-      @update:model-value="keep({ leastForce: $event })"
-    />
-    <NumberRow
-      :label="words.to"
-      :name="`${words.force}, ${words.to}`"
-      :model-value="cutter.mostForce"
-      :min="1"
-      :max="5000"
-      @update:model-value="keep({ mostForce: $event })"
-    />
+    <FieldRows :fields="FORCES" :of="cutter" @change="keep" />
   </CardPanel>
   <button class="link" type="button" @click="room.removeCutter(cutter)">{{ words.remove }}</button>
 </template>

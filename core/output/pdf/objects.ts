@@ -1,14 +1,5 @@
-import {
-  PDFContext,
-  PDFHexString,
-  PDFName,
-  PDFRawStream,
-  PDFString,
-  PDFWriter,
-  type PDFDict,
-  type PDFObject,
-  type PDFRef,
-} from '@cantoo/pdf-lib';
+import type * as Library from '@cantoo/pdf-lib';
+import type { PDFContext, PDFDict, PDFObject, PDFRef } from '@cantoo/pdf-lib';
 import { zlibSync } from 'fflate';
 import { contentHash } from '../../base/index.ts';
 
@@ -26,7 +17,19 @@ export type PdfRef = PDFRef;
 
 /** Collects the objects of one PDF file. The one place that knows the package that writes them. */
 export class PdfObjects {
-  private readonly context = PDFContext.create();
+  private readonly context: PDFContext;
+
+  private readonly library: typeof Library;
+
+  private constructor(library: typeof Library) {
+    this.library = library;
+    this.context = library.PDFContext.create();
+  }
+
+  /** None yet. The package is loaded when the first file is begun: it is as large as the rest of a page. */
+  static async begin(): Promise<PdfObjects> {
+    return new PdfObjects(await import('@cantoo/pdf-lib'));
+  }
 
   /** Adds a dictionary, array or the like. */
   add(value: PdfValue): PdfRef {
@@ -38,7 +41,7 @@ export class PdfObjects {
     const content = packed ? bytes : zlibSync(bytes, { level: 4 });
     const entries = packed ? dict : { ...dict, Filter: '/FlateDecode' };
     const made = this.object({ ...entries, Length: content.length }) as PDFDict;
-    return this.context.register(PDFRawStream.of(made, content));
+    return this.context.register(this.library.PDFRawStream.of(made, content));
   }
 
   /** Room for an object that others must name before it is known. */
@@ -53,17 +56,19 @@ export class PdfObjects {
 
   /** Text for people, in any language. */
   text(value: string): PdfValue {
-    return PDFHexString.fromText(value);
+    return this.library.PDFHexString.fromText(value);
   }
 
   /** Plain letters as a string object, also where they begin like a name. */
   literal(value: string): PdfValue {
-    return PDFString.of(value);
+    return this.library.PDFString.of(value);
   }
 
   /** Bytes as a string object. */
   hex(bytes: Uint8Array): PdfValue {
-    return PDFHexString.of([...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join(''));
+    return this.library.PDFHexString.of(
+      [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join(''),
+    );
   }
 
   /**
@@ -74,17 +79,22 @@ export class PdfObjects {
     const trailer = this.context.trailerInfo;
     trailer.Root = root;
     if (title === undefined)
-      return PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
+      return this.library.PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
     trailer.Info = this.add({ Title: this.text(title), Producer: this.text('Little Peel') });
-    const draft = await PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
-    const id = PDFHexString.of(contentHash(draft).slice(0, 32));
+    const draft = await this.library.PDFWriter.forContext(
+      this.context,
+      Infinity,
+    ).serializeToBuffer();
+    const id = this.library.PDFHexString.of(contentHash(draft).slice(0, 32));
     trailer.ID = this.context.obj([id, id]);
-    return PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
+    return this.library.PDFWriter.forContext(this.context, Infinity).serializeToBuffer();
   }
 
   private object(value: PdfValue): PDFObject {
     if (typeof value === 'string') {
-      return value.startsWith('/') ? PDFName.of(value.slice(1)) : PDFString.of(value);
+      return value.startsWith('/')
+        ? this.library.PDFName.of(value.slice(1))
+        : this.library.PDFString.of(value);
     }
     if (Array.isArray(value)) {
       const array = this.context.obj([]);
@@ -96,7 +106,7 @@ export class PdfObjects {
     if (isPdfObject(value)) return value;
     const dict = this.context.obj({});
     for (const [key, item] of Object.entries(value as { [key: string]: PdfValue })) {
-      dict.set(PDFName.of(key), this.object(item));
+      dict.set(this.library.PDFName.of(key), this.object(item));
     }
     return dict;
   }

@@ -32,7 +32,7 @@ export async function writePdf(
   sources: PdfSources,
   title?: string,
 ): Promise<Uint8Array> {
-  const objects = new PdfObjects();
+  const objects = await PdfObjects.begin();
   const drawings = pages.map(({ drawing }) => drawing);
   const fonts = await embedFonts(objects, drawings, sources, await subsetter(platform));
   const pictures = await embedPictures(objects, drawings, sources, platform);

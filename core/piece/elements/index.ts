@@ -95,7 +95,8 @@ export { findCodeLayout, type Code, type CodeLayout } from './code.ts';
 export { centredLine, type Line } from './line.ts';
 export { elementMap, elementMaps } from './maps.ts';
 export type { Ornament } from './ornament.ts';
-export type { StrokeStyle } from './stroke.ts';
+export { strokeSchema, type StrokeStyle } from './stroke.ts';
+export { repeatSchema } from './common.ts';
 export type {
   CompiledElement,
   CompiledPart,

@@ -5,6 +5,8 @@ import type { Job } from '../../../../core/job/index.ts';
 import {
   isPlain,
   leadColor,
+  patternFillSchema,
+  pictureFillSchema,
   usualGradient,
   type Fill,
   type PatternFill,
@@ -14,8 +16,8 @@ import { texts } from '../../../texts/index.ts';
 import ChoiceRow from '../../../ui/ChoiceRow.vue';
 import ChoicesRow from '../../../ui/ChoicesRow.vue';
 import ColorChips from '../../../ui/ColorChips.vue';
-import LengthRow from '../../../ui/LengthRow.vue';
-import NumberRow from '../../../ui/NumberRow.vue';
+import FieldRows from '../../../ui/FieldRows.vue';
+import { fieldsOf } from '../../../ui/fields.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import ColorSlots from './ColorSlots.vue';
 import GradientRows from './GradientRows.vue';
@@ -38,6 +40,23 @@ const emit = defineEmits<{
 const words = texts.fill;
 const colors = computed(() => props.desk.colors.value);
 type Kind = keyof typeof words.kinds;
+
+const patternFields = fieldsOf(patternFillSchema);
+const pictureFields = fieldsOf(pictureFillSchema);
+const view = fieldsOf(pictureFillSchema.shape.view);
+const PATTERN = [
+  patternFields.percent('scale', words.scale, { max: 10, step: 10 }),
+  patternFields.angle('angle', words.angle, { step: 15 }),
+];
+const TILE = [
+  pictureFields.length('tile', words.tileWidth, { when: ({ tile }) => tile !== undefined }),
+];
+const VIEW = [
+  view.percent('zoom', words.zoom),
+  view.percent('x', words.across),
+  view.percent('y', words.down),
+];
+const TURNED = [pictureFields.angle('angle', words.angle, { step: 15 })];
 
 const fill = computed(() => props.modelValue);
 const lead = computed(() => (fill.value ? leadColor(fill.value) : '#2c4a2f'));
@@ -151,23 +170,7 @@ function tiled(mode: keyof typeof words.modes): void {
         :colors="colors"
         @change="recolor"
       />
-      <NumberRow
-        :label="words.scale"
-        :model-value="Math.round(pattern.scale * 100)"
-        suffix="%"
-        :min="10"
-        :max="1000"
-        :step="10"
-        @update:model-value="patterned({ scale: $event / 100 }, 'scale')"
-      />
-      <NumberRow
-        :label="words.angle"
-        :model-value="pattern.angle"
-        suffix="°"
-        :digits="1"
-        :step="15"
-        @update:model-value="patterned({ angle: $event }, 'angle')"
-      />
+      <FieldRows :fields="PATTERN" :of="pattern" @change="patterned" />
     </template>
     <template v-else-if="shown === 'picture'">
       <p v-if="!picture" class="quiet">{{ words.noPicture }}</p>
@@ -179,37 +182,20 @@ function tiled(mode: keyof typeof words.modes): void {
           :choices="words.modes"
           @update:model-value="tiled"
         />
-        <LengthRow
-          v-if="picture.tile !== undefined"
-          :label="words.tileWidth"
-          :model-value="picture.tile"
-          :min="1"
-          :max="1000"
-          @update:model-value="pictured({ tile: $event }, 'tile')"
+        <FieldRows :fields="TILE" :of="picture" @change="pictured" />
+        <FieldRows
+          v-if="picture.tile === undefined"
+          :fields="VIEW"
+          :of="picture.view"
+          @change="
+            (changes, key) =>
+              pictured(
+                { view: { ...picture?.view, ...changes } as PictureFill['view'] },
+                `view-${key}`,
+              )
+          "
         />
-        <template v-else>
-          <NumberRow
-            v-for="(name, key) in { zoom: words.zoom, x: words.across, y: words.down }"
-            :key="key"
-            :label="name"
-            :model-value="Math.round(picture.view[key] * 100)"
-            suffix="%"
-            :min="key === 'zoom' ? 100 : -500"
-            :max="key === 'zoom' ? 2000 : 500"
-            :step="5"
-            @update:model-value="
-              pictured({ view: { ...picture.view, [key]: $event / 100 } }, `view-${key}`)
-            "
-          />
-        </template>
-        <NumberRow
-          :label="words.angle"
-          :model-value="picture.angle"
-          suffix="°"
-          :digits="1"
-          :step="15"
-          @update:model-value="pictured({ angle: $event }, 'angle')"
-        />
+        <FieldRows :fields="TURNED" :of="picture" @change="pictured" />
       </template>
     </template>
   </div>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { mixed } from '../../../../core/color/index.ts';
-import type { Gradient } from '../../../../core/piece/index.ts';
+import { gradientSchema, type Gradient } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
-import ChoicesRow from '../../../ui/ChoicesRow.vue';
-import NumberRow from '../../../ui/NumberRow.vue';
+import FieldRows from '../../../ui/FieldRows.vue';
+import { fieldsOf } from '../../../ui/fields.ts';
 import ColorSlots from './ColorSlots.vue';
 
 /** The colours of a blend and the way it runs. */
@@ -12,6 +12,11 @@ const props = defineProps<{ gradient: Gradient; colors: readonly string[] }>();
 const emit = defineEmits<{ change: [gradient: Gradient, key?: string] }>();
 const words = texts.fill;
 const MOST = 6;
+const { choices, angle } = fieldsOf(gradientSchema);
+const FIELDS = [
+  choices('shape', words.runs, words.shapes),
+  angle('angle', words.direction, { step: 15, when: ({ shape }) => shape === 'linear' }),
+];
 
 const slots = computed(() =>
   props.gradient.stops.map(({ color }, at, all) => ({
@@ -59,20 +64,10 @@ function less(): void {
       {{ words.dropStop }}
     </button>
   </div>
-  <ChoicesRow
-    :label="words.runs"
-    :model-value="gradient.shape"
-    :choices="words.shapes"
-    @update:model-value="emit('change', { ...gradient, shape: $event })"
-  />
-  <NumberRow
-    v-if="gradient.shape === 'linear'"
-    :label="words.direction"
-    :model-value="gradient.angle"
-    suffix="°"
-    :digits="1"
-    :step="15"
-    @update:model-value="emit('change', { ...gradient, angle: $event }, 'blend')"
+  <FieldRows
+    :fields="FIELDS"
+    :of="gradient"
+    @change="(changes, key) => emit('change', { ...gradient, ...changes }, key)"
   />
 </template>
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { ornamentOf } from '../../../../core/art/index.ts';
-import type { Ornament } from '../../../../core/piece/index.ts';
+import { elementSchema, type Ornament } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
-import LengthRow from '../../../ui/LengthRow.vue';
-import NumberRow from '../../../ui/NumberRow.vue';
+import FieldRows from '../../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../../ui/fields.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import ColorSlots from '../fill/ColorSlots.vue';
 
@@ -13,6 +13,14 @@ const props = defineProps<{ desk: DeskState; element: Ornament }>();
 const ornament = computed(() => props.element);
 const words = texts.ornaments;
 const kind = computed(() => ornamentOf(ornament.value.ornament));
+const { number, length } = fieldsOf(schemaOf(elementSchema, 'ornament'));
+const fields = computed(() => {
+  const { count } = kind.value;
+  return [
+    ...(count ? [number('count', words.count, { min: count.least, max: count.most })] : []),
+    length('weight', words.weight, { unit: 'pt', step: 0.1 }),
+  ];
+});
 const slots = computed(() => [
   { key: '0', label: words.ink, color: ornament.value.inks[0] },
   ...(kind.value.twoInks ? [{ key: '1', label: words.second, color: ornament.value.inks[1] }] : []),
@@ -26,23 +34,7 @@ function recolor(key: string, color: string | null): void {
 
 <template>
   <CardPanel :title="words.names[ornament.ornament]" peeled>
-    <NumberRow
-      v-if="kind.count"
-      :label="words.count"
-      :model-value="ornament.count"
-      :min="kind.count.least"
-      :max="kind.count.most"
-      @update:model-value="desk.change({ count: Math.round($event) }, 'count')"
-    />
-    <LengthRow
-      :label="words.weight"
-      unit="pt"
-      :model-value="ornament.weight"
-      :min="0.05"
-      :max="20"
-      :step="0.1"
-      @update:model-value="desk.change({ weight: $event }, 'weight')"
-    />
+    <FieldRows :fields="fields" :of="ornament" @change="desk.change" />
     <ColorSlots :slots="slots" :label="words.ink" :colors="desk.colors.value" @change="recolor" />
   </CardPanel>
 </template>

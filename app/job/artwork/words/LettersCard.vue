@@ -2,13 +2,13 @@
 import { computed } from 'vue';
 import type { Art } from '../../../../core/art/index.ts';
 import { luminance, rgbOf } from '../../../../core/color/index.ts';
-import { leadColor, type Fill, type Words } from '../../../../core/piece/index.ts';
+import { elementSchema, leadColor, type Fill, type Words } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import CheckRow from '../../../ui/CheckRow.vue';
 import ColorChips from '../../../ui/ColorChips.vue';
-import LengthRow from '../../../ui/LengthRow.vue';
-import NumberRow from '../../../ui/NumberRow.vue';
+import FieldRows from '../../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../../ui/fields.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import FillPicker from '../fill/FillPicker.vue';
 
@@ -18,6 +18,23 @@ const words = computed(() => props.element);
 const say = texts.words;
 type Outline = NonNullable<Words['outlines']>[number];
 type Shadow = NonNullable<Words['shadow']>;
+
+const schema = schemaOf(elementSchema, 'words');
+const letters = fieldsOf(schema);
+const line = fieldsOf(schema.shape.outlines.unwrap().element);
+const shade = fieldsOf(schema.shape.shadow.unwrap());
+const THICKER = [
+  letters.length('thicken', say.thicken, { step: 0.05, keep: (mm) => mm || undefined }),
+];
+const outlineFields = (name: string) => [
+  line.length('width', say.width, { name: `${name}: ${say.width}`, step: 0.1 }),
+];
+const SHADOW = [
+  shade.length('x', say.shadowAcross, { name: `${say.shadow}: ${say.shadowAcross}`, step: 0.1 }),
+  shade.length('y', say.shadowDown, { name: `${say.shadow}: ${say.shadowDown}`, step: 0.1 }),
+  shade.length('blur', say.blur, { name: `${say.shadow}: ${say.blur}`, step: 0.1 }),
+  shade.percent('opacity', say.strength, { name: `${say.shadow}: ${say.strength}` }),
+];
 
 const outlines = computed(() => words.value.outlines ?? []);
 /** The outlines there are, and the next that there can be. */
@@ -64,14 +81,7 @@ function shaded(changes: Partial<Shadow>): void {
       :tried="(color) => desk.tried(() => ({ color }))"
       @update:model-value="fill"
     />
-    <LengthRow
-      :label="say.thicken"
-      :model-value="words.thicken ?? 0"
-      :min="0"
-      :max="5"
-      :step="0.05"
-      @update:model-value="desk.change({ thicken: $event || undefined }, 'thicken')"
-    />
+    <FieldRows :fields="THICKER" :of="words" @change="desk.change" />
     <template v-for="(name, at) in offered" :key="name">
       <CheckRow
         :label="name"
@@ -79,14 +89,10 @@ function shaded(changes: Partial<Shadow>): void {
         @update:model-value="outline(at, $event)"
       />
       <template v-if="outlines[at]">
-        <LengthRow
-          :label="say.width"
-          :name="`${name}: ${say.width}`"
-          :model-value="outlines[at].width"
-          :min="0.02"
-          :max="20"
-          :step="0.1"
-          @update:model-value="outlined(at, { width: $event })"
+        <FieldRows
+          :fields="outlineFields(name)"
+          :of="outlines[at]"
+          @change="outlined(at, $event)"
         />
         <ColorChips
           :label="`${name}: ${say.color}`"
@@ -102,27 +108,7 @@ function shaded(changes: Partial<Shadow>): void {
       @update:model-value="shadow"
     />
     <template v-if="words.shadow">
-      <LengthRow
-        v-for="(name, key) in { x: say.shadowAcross, y: say.shadowDown, blur: say.blur }"
-        :key="key"
-        :label="name"
-        :name="`${say.shadow}: ${name}`"
-        :model-value="words.shadow[key]"
-        :min="key === 'blur' ? 0 : -50"
-        :max="key === 'blur' ? 20 : 50"
-        :step="0.1"
-        @update:model-value="shaded({ [key]: $event })"
-      />
-      <NumberRow
-        :label="say.strength"
-        :name="`${say.shadow}: ${say.strength}`"
-        :model-value="Math.round(words.shadow.opacity * 100)"
-        suffix="%"
-        :min="5"
-        :max="100"
-        :step="5"
-        @update:model-value="shaded({ opacity: $event / 100 })"
-      />
+      <FieldRows :fields="SHADOW" :of="words.shadow" @change="shaded" />
       <ColorChips
         :label="`${say.shadow}: ${say.color}`"
         :model-value="words.shadow.color"

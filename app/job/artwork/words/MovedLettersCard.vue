@@ -1,16 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Words } from '../../../../core/piece/index.ts';
-import { withNudge, type Nudge } from '../../../../core/type/index.ts';
+import { nudgeSchema, withNudge, type Nudge } from '../../../../core/type/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
-import NumberRow from '../../../ui/NumberRow.vue';
+import FieldRows from '../../../ui/FieldRows.vue';
+import { fieldsOf } from '../../../ui/fields.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { lettersOf } from './typing.ts';
 
 /** The letters that are marked while words are typed, moved by numbers. */
 const props = defineProps<{ desk: DeskState; words: Words }>();
 const say = texts.words;
+const { number } = fieldsOf(nudgeSchema);
+const named = (label: string): string => `${say.moved}: ${label}`;
+const NUDGE = [
+  number('x', say.nudgeAcross, { name: named(say.nudgeAcross), suffix: '%' }),
+  number('y', say.nudgeDown, { name: named(say.nudgeDown), suffix: '%' }),
+  number('turn', say.nudgeTurn, { name: named(say.nudgeTurn), suffix: '°' }),
+];
 const letters = computed(() =>
   props.desk.typing.value === props.words.id ? lettersOf(props.desk, props.words.text) : [],
 );
@@ -29,17 +37,7 @@ function move(changes: Partial<Omit<Nudge, 'at'>>): void {
   <CardPanel v-if="letters.length || words.nudges?.length" :title="say.moved">
     <template v-if="letters.length">
       <p class="quiet">{{ say.letters(letters.map((at) => words.text[at]).join('')) }}</p>
-      <NumberRow
-        v-for="(name, key) in { x: say.nudgeAcross, y: say.nudgeDown, turn: say.nudgeTurn }"
-        :key="key"
-        :label="name"
-        :name="`${say.moved}: ${name}`"
-        :model-value="first[key]"
-        :suffix="key === 'turn' ? '°' : '%'"
-        :min="key === 'turn' ? -360 : -1000"
-        :max="key === 'turn' ? 360 : 1000"
-        @update:model-value="move({ [key]: $event })"
-      />
+      <FieldRows :fields="NUDGE" :of="first" @change="move" />
     </template>
     <p v-else class="quiet">{{ say.movedHint }}</p>
     <button

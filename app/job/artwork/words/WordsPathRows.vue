@@ -1,18 +1,34 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Words } from '../../../../core/piece/index.ts';
-import type { WordsPath } from '../../../../core/type/index.ts';
+import { wordsPathSchema, type WordsPath } from '../../../../core/type/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CheckRow from '../../../ui/CheckRow.vue';
-import ChoicesRow from '../../../ui/ChoicesRow.vue';
-import LengthRow from '../../../ui/LengthRow.vue';
-import NumberRow from '../../../ui/NumberRow.vue';
+import FieldRows from '../../../ui/FieldRows.vue';
+import { fieldsOf, schemaOf } from '../../../ui/fields.ts';
 import SelectRow from '../../../ui/SelectRow.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** The line that words follow. */
 const props = defineProps<{ desk: DeskState; words: Words }>();
-const say = texts.words;
+const { artwork, words: say } = texts;
+const circle = fieldsOf(schemaOf(wordsPathSchema, 'circle'));
+const arc = fieldsOf(schemaOf(wordsPathSchema, 'arc'));
+const wave = fieldsOf(schemaOf(wordsPathSchema, 'wave'));
+const CIRCLE = [
+  circle.length('radius', artwork.radius, { name: artwork.radiusLong, min: 1 }),
+  circle.angle('angle', artwork.middleAt, { name: artwork.middleLong }),
+  circle.number('reach', say.reach, { name: say.reachLong, suffix: '°', step: 5 }),
+];
+const ARC = [
+  arc.choices('bow', say.bow, say.bows),
+  arc.length('radius', artwork.radius, { name: artwork.radiusLong }),
+];
+const WAVE = [
+  wave.length('height', say.waveHeight, { step: 0.1 }),
+  wave.length('length', say.waveLength),
+  wave.percent('start', say.waveStart),
+];
 type Run = keyof typeof say.runs;
 
 const path = computed(() => props.words.path);
@@ -65,40 +81,13 @@ const bent = (changes: Partial<WordsPath>): void =>
 
 <template>
   <SelectRow
-    :label="texts.artwork.path"
-    :name="texts.artwork.pathLong"
+    :label="artwork.path"
+    :name="artwork.pathLong"
     :model-value="run"
     :choices="say.runs"
     @update:model-value="turn"
   />
-  <template v-if="path.kind === 'circle'">
-    <LengthRow
-      :label="texts.artwork.radius"
-      :name="texts.artwork.radiusLong"
-      :model-value="path.radius"
-      :min="1"
-      :max="1000"
-      @update:model-value="bent({ radius: $event })"
-    />
-    <NumberRow
-      :label="texts.artwork.middleAt"
-      :name="texts.artwork.middleLong"
-      :model-value="path.angle"
-      suffix="°"
-      :digits="1"
-      @update:model-value="bent({ angle: $event })"
-    />
-    <NumberRow
-      :label="say.reach"
-      :name="say.reachLong"
-      :model-value="path.reach"
-      suffix="°"
-      :min="5"
-      :max="360"
-      :step="5"
-      @update:model-value="bent({ reach: $event })"
-    />
-  </template>
+  <FieldRows v-if="path.kind === 'circle'" :fields="CIRCLE" :of="path" @change="bent" />
   <template v-else-if="path.kind === 'arc'">
     <CheckRow
       v-if="onBand"
@@ -106,47 +95,7 @@ const bent = (changes: Partial<WordsPath>): void =>
       :model-value="path.edge ?? false"
       @update:model-value="bent({ edge: $event })"
     />
-    <template v-if="!path.edge || !onBand">
-      <ChoicesRow
-        :label="say.bow"
-        :model-value="path.bow"
-        :choices="say.bows"
-        @update:model-value="bent({ bow: $event })"
-      />
-      <LengthRow
-        :label="texts.artwork.radius"
-        :name="texts.artwork.radiusLong"
-        :model-value="path.radius"
-        :min="1"
-        :max="5000"
-        @update:model-value="bent({ radius: $event })"
-      />
-    </template>
+    <FieldRows v-if="!path.edge || !onBand" :fields="ARC" :of="path" @change="bent" />
   </template>
-  <template v-else-if="path.kind === 'wave'">
-    <LengthRow
-      :label="say.waveHeight"
-      :model-value="path.height"
-      :min="0"
-      :max="100"
-      :step="0.1"
-      @update:model-value="bent({ height: $event })"
-    />
-    <LengthRow
-      :label="say.waveLength"
-      :model-value="path.length"
-      :min="2"
-      :max="1000"
-      @update:model-value="bent({ length: $event })"
-    />
-    <NumberRow
-      :label="say.waveStart"
-      :model-value="Math.round(path.start * 100)"
-      suffix="%"
-      :min="0"
-      :max="100"
-      :step="5"
-      @update:model-value="bent({ start: $event / 100 })"
-    />
-  </template>
+  <FieldRows v-else-if="path.kind === 'wave'" :fields="WAVE" :of="path" @change="bent" />
 </template>
