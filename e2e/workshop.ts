@@ -122,8 +122,18 @@ export { expect };
 /** How many sample jobs stand on the shelf at first. */
 export const SAMPLES = 11;
 
-/** The shelf with these samples alone: to bring in all of them takes its time. */
-export async function openShelf(page: Page, ...samples: string[]): Promise<void> {
+/** Keeps in the browser what was made once under a name: from then on it is copied. */
+async function beginWith(page: Page, name: string, make: () => Promise<void>): Promise<void> {
+  const copy = `${KEPT_IN} with ${name}`;
+  await page.goto(EMPTY);
+  if (await page.evaluate(copyKept, { from: copy, to: KEPT_IN })) return;
+  await make();
+  await page.goto(EMPTY);
+  await page.evaluate(copyKept, { from: KEPT_IN, to: copy });
+}
+
+/** The workshop with these samples alone: to bring in all of them takes its time. */
+async function bringSamples(page: Page, samples: readonly string[]): Promise<void> {
   await page.addInitScript(
     (list) => {
       const { fetch } = window;
@@ -132,31 +142,36 @@ export async function openShelf(page: Page, ...samples: string[]): Promise<void>
     },
     JSON.stringify(samples.map((name) => `${name}.peel`)),
   );
+  await beginWith(page, samples.join(), () => visitShelf(page, samples));
+}
+
+async function visitShelf(page: Page, samples: readonly string[]): Promise<void> {
   await page.goto('/');
   for (const name of samples)
     await expect(page.locator(`article a[href="/job/demo-${name}"]`).first()).toBeVisible();
 }
 
+/** The shelf with these samples alone. */
+export async function openShelf(page: Page, ...samples: string[]): Promise<void> {
+  await bringSamples(page, samples);
+  await visitShelf(page, samples);
+}
+
 /** The shelf without the samples. */
 export async function emptyWorkshop(page: Page): Promise<void> {
-  await openShelf(page, 'peat-free-dots');
-  await page.getByRole('button', { name: 'Remove the samples' }).click();
+  await beginWith(page, 'nothing', async () => {
+    await openShelf(page, 'peat-free-dots');
+    await page.getByRole('button', { name: 'Remove the samples' }).click();
+    await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
+  });
+  await page.goto('/');
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
 }
 
-/**
- * A desk of a sample job that stands alone on the shelf: by way of the shelf the first time, then
- * from a copy of what was kept by that, which saves the visit of the shelf.
- */
+/** A desk of a sample job that stands alone on the shelf. */
 export async function openDesk(page: Page, job: string, desk: string): Promise<void> {
-  const copy = `${KEPT_IN} with ${job}`;
-  await page.goto(EMPTY);
-  if (!(await page.evaluate(copyKept, { from: copy, to: KEPT_IN }))) {
-    await openShelf(page, job);
-    await page.goto(EMPTY);
-    await page.evaluate(copyKept, { from: KEPT_IN, to: copy });
-  }
-  await page.goto(`/job/demo-${job}${desk === 'artwork' ? '' : `/${desk}`}`);
+  await bringSamples(page, [job]);
+  await page.goto(`/job/demo-${job}/${desk}`);
   await expect(page.locator('.ticket')).toBeVisible();
 }
 
@@ -213,9 +228,13 @@ export async function dragBy(
 
 /** Types a value into a field of a card and takes it over. */
 export async function enter(page: Page, field: string, value: string): Promise<void> {
-  const input = page.getByLabel(field, { exact: true });
-  await input.fill(value);
-  await input.press('Enter');
+  await enterIn(page.getByLabel(field, { exact: true }), value);
+}
+
+/** The same into a field that was found. */
+export async function enterIn(field: Locator, value: string): Promise<void> {
+  await field.fill(value);
+  await field.press('Enter');
 }
 
 /** What a field of a card says, as a number. */
