@@ -60,7 +60,8 @@ export async function bundleAll(entries, folder) {
     outbase: root,
     outExtension: { '.js': '.mjs' },
     sourcesContent: false,
-    external: leftOut(),
+    // Jest gives its globals to those alone that ask for them by name.
+    external: [...leftOut(), '@jest/globals'],
   });
   return entries.map((entry) => join(root, folder, entry.replace(/\.ts$/, '.mjs')));
 }

@@ -14,6 +14,7 @@ import { useSettings } from '../ui/settings-store.ts';
 import ArtPicture from './ArtPicture.vue';
 import { useDrawer } from './drawer-store.ts';
 import { PICTURE_FILES } from '../ui/picture-files.ts';
+import LinkButton from '../ui/LinkButton.vue';
 
 /** What is known of a picture of the drawer, and what can be done with it. */
 const props = defineProps<{ entry: UsedArt }>();
@@ -111,8 +112,8 @@ async function replace(): Promise<void> {
       <v-btn color="primary" :title="words.prepareLong" @click="emit('prepare')">{{
         words.prepare
       }}</v-btn>
-      <button class="link" type="button" @click="replace">{{ words.replace }}</button>
-      <button class="link" type="button" @click="drawer.remove(entry)">{{ words.remove }}</button>
+      <LinkButton @click="replace">{{ words.replace }}</LinkButton>
+      <LinkButton @click="drawer.remove(entry)">{{ words.remove }}</LinkButton>
     </p>
   </CardPanel>
   <CardPanel :title="words.note">

@@ -7,6 +7,7 @@ import NumberRow from '../ui/NumberRow.vue';
 import OverlayPanel from '../ui/OverlayPanel.vue';
 import { useSettings } from '../ui/settings-store.ts';
 import ArtPicture from './ArtPicture.vue';
+import LinkButton from '../ui/LinkButton.vue';
 import { useTray, type TrayGroup } from './tray-store.ts';
 
 /** What came in: pictures with their sizes, files of the same art together, and what was refused. */
@@ -39,22 +40,17 @@ function pick(at: number, event: Event): void {
     <div v-if="tray.busy" class="busy" role="status">
       <p>{{ tray.busy }}</p>
       <progress :value="tray.share" max="1" />
-      <button class="link" type="button" @click="tray.close">{{ texts.cancel }}</button>
+      <LinkButton @click="tray.close">{{ texts.cancel }}</LinkButton>
     </div>
     <template v-else>
       <p class="head">
         <span>{{ words.took(tray.groups.length) }}</span>
-        <button v-if="tray.groups.length > 1" class="link" type="button" @click="tray.setAll(true)">
+        <LinkButton v-if="tray.groups.length > 1" @click="tray.setAll(true)">
           {{ words.all }}
-        </button>
-        <button
-          v-if="tray.groups.length > 1"
-          class="link"
-          type="button"
-          @click="tray.setAll(false)"
-        >
+        </LinkButton>
+        <LinkButton v-if="tray.groups.length > 1" @click="tray.setAll(false)">
           {{ words.noneChosen }}
-        </button>
+        </LinkButton>
       </p>
       <p v-if="tray.groups.length === 0">{{ words.none }}</p>
       <ul class="items">

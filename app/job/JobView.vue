@@ -4,6 +4,7 @@ import { texts } from '../texts/index.ts';
 import { useJobStore } from '../session/job-store.ts';
 import { useJobKeys } from './common/job-keys.ts';
 import JobTicket from './ticket/JobTicket.vue';
+import LinkButton from '../ui/LinkButton.vue';
 
 const props = defineProps<{ id: string }>();
 const store = useJobStore();
@@ -31,7 +32,7 @@ useJobKeys(store);
     <div class="middle">
       <p v-if="store.keepState === 'reading'" class="reading" role="status">
         {{ texts.lock.reader }}
-        <button class="link" type="button" @click="store.takeOver">{{ texts.lock.take }}</button>
+        <LinkButton @click="store.takeOver">{{ texts.lock.take }}</LinkButton>
       </p>
       <div class="desk"><router-view /></div>
     </div>

@@ -15,6 +15,7 @@ import { useMessages } from '../ui/messages-store.ts';
 import { formatMoney } from '../ui/money.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import LedgerChart from './LedgerChart.vue';
+import LinkButton from '../ui/LinkButton.vue';
 import { handFacts, packName, runsFor, spoilageOverTime, sums, type Span } from './ledger-facts.ts';
 
 /** Every run: what came out good, what it took, what a label cost. */
@@ -91,9 +92,9 @@ async function forget(run: RunRecord): Promise<void> {
           :aria-label="words.filter"
         />
         <ChoiceRow v-model="span" :label="words.since" :choices="words.times" />
-        <button class="link" type="button" :disabled="runs.length === 0" @click="save">
+        <LinkButton :disabled="runs.length === 0" @click="save">
           {{ words.csv }}
-        </button>
+        </LinkButton>
       </div>
       <dl class="sums">
         <div>

@@ -13,6 +13,7 @@ import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
 import JobCard from './JobCard.vue';
 import UnreadCard from './UnreadCard.vue';
+import LinkButton from '../ui/LinkButton.vue';
 import { useShelf } from '../session/shelf-store.ts';
 
 const shelf = useShelf();
@@ -95,16 +96,16 @@ const { over, drop } = useFileDrops(take);
       <h2>{{ texts.shelf.heading }}</h2>
       <span class="quiet">{{ texts.shelf.jobs(shelf.jobs.length) }}</span>
       <span class="actions">
-        <button class="link" type="button" @click="open('.peel')">{{ texts.shelf.open }}</button>
-        <button class="link" type="button" @click="shelf.saveAll">{{ texts.shelf.backUp }}</button>
-        <button class="link" type="button" @click="open('.zip')">{{ texts.shelf.restore }}</button>
+        <LinkButton @click="open('.peel')">{{ texts.shelf.open }}</LinkButton>
+        <LinkButton @click="shelf.saveAll">{{ texts.shelf.backUp }}</LinkButton>
+        <LinkButton @click="open('.zip')">{{ texts.shelf.restore }}</LinkButton>
       </span>
     </div>
     <p v-if="shelf.hasDemo" class="demo">
       <span>{{ texts.shelf.demo }}</span>
-      <button class="link" type="button" @click="shelf.dropDemo">
+      <LinkButton @click="shelf.dropDemo">
         {{ texts.shelf.removeDemo }}
-      </button>
+      </LinkButton>
     </p>
     <div class="jobs">
       <JobCard

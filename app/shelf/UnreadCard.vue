@@ -3,6 +3,7 @@ import { problemLine } from '../../messages/index.ts';
 import type { UnreadJob } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import { useShelf } from '../session/shelf-store.ts';
+import LinkButton from '../ui/LinkButton.vue';
 
 /** A job that cannot be opened: why, and what can be done with it. */
 defineProps<{ job: UnreadJob }>();
@@ -16,12 +17,12 @@ const shelf = useShelf();
       <strong>{{ texts.shelf.cannotOpen }}</strong> {{ problemLine(job.problem) }}
     </p>
     <p class="acts">
-      <button class="link" type="button" @click="shelf.saveAsIs(job)">
+      <LinkButton @click="shelf.saveAsIs(job)">
         {{ texts.shelf.saveAsIs }}
-      </button>
-      <button class="link" type="button" @click="shelf.remove(job)">
+      </LinkButton>
+      <LinkButton @click="shelf.remove(job)">
         {{ texts.shelf.delete }}
-      </button>
+      </LinkButton>
     </p>
   </article>
 </template>

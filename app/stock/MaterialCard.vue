@@ -13,6 +13,7 @@ import FieldRows from '../ui/FieldRows.vue';
 import { fieldsOf } from '../ui/fields.ts';
 import MaterialTestPanel from './MaterialTestPanel.vue';
 import PackRows from './PackRows.vue';
+import LinkButton from '../ui/LinkButton.vue';
 import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** A material with all that is known of it, to be changed. */
@@ -100,9 +101,9 @@ async function copy(): Promise<void> {
         )
       }}
     </p>
-    <button v-if="material.tool === 'knife'" class="link" type="button" @click="testing = true">
+    <LinkButton v-if="material.tool === 'knife'" @click="testing = true">
       {{ texts.devices.test.open }}
-    </button>
+    </LinkButton>
     <MaterialTestPanel
       v-if="testing"
       :material="material"
@@ -113,11 +114,11 @@ async function copy(): Promise<void> {
       <h3>{{ words.cuts[kind] }}</h3>
       <template v-if="material.cut[kind]">
         <FieldRows :fields="CUT_WITH" :of="material.cut[kind]" @change="changeCut(kind, $event)" />
-        <button class="link" type="button" @click="changeCut(kind, null)">{{ words.noCut }}</button>
+        <LinkButton @click="changeCut(kind, null)">{{ words.noCut }}</LinkButton>
       </template>
-      <button v-else class="link" type="button" @click="changeCut(kind, {})">
+      <LinkButton v-else @click="changeCut(kind, {})">
         {{ words.canCut }}
-      </button>
+      </LinkButton>
     </template>
   </CardPanel>
   <CardPanel :title="words.applying">
@@ -139,15 +140,10 @@ async function copy(): Promise<void> {
       @change="change({ wear: value($event) })"
     />
   </CardPanel>
-  <button class="link" type="button" @click="copy">{{ words.copy }}</button>
-  <button
-    v-if="room.isChanged(material.id)"
-    class="link"
-    type="button"
-    @click="room.forgetMaterial(material)"
-  >
+  <LinkButton @click="copy">{{ words.copy }}</LinkButton>
+  <LinkButton v-if="room.isChanged(material.id)" @click="room.forgetMaterial(material)">
     {{ isShipped(material.id) ? words.reset : words.forget }}
-  </button>
+  </LinkButton>
 </template>
 
 <style scoped>

@@ -8,6 +8,7 @@ import CardPanel from '../ui/CardPanel.vue';
 import LengthRow from '../ui/LengthRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
 import { useSettings } from '../ui/settings-store.ts';
+import LinkButton from '../ui/LinkButton.vue';
 
 /** A carrier for discs of one's own diameters. */
 const emit = defineEmits<{ keep: [stock: Stock] }>();
@@ -26,7 +27,7 @@ const made = computed((): Stock => {
     <LengthRow v-model="disc.outer" :label="words.outer" :min="20" :max="400" />
     <LengthRow v-model="disc.inner" :label="words.inner" :min="0.1" :max="disc.outer - 10" />
     <NumberRow v-model="disc.count" :label="words.count" :min="1" :max="4" />
-    <button class="link" type="button" @click="emit('keep', made)">{{ words.keep }}</button>
+    <LinkButton @click="emit('keep', made)">{{ words.keep }}</LinkButton>
   </CardPanel>
 </template>
 

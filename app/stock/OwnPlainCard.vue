@@ -7,6 +7,7 @@ import CardPanel from '../ui/CardPanel.vue';
 import ChoicesRow from '../ui/ChoicesRow.vue';
 import LengthRow from '../ui/LengthRow.vue';
 import { useSettings } from '../ui/settings-store.ts';
+import LinkButton from '../ui/LinkButton.vue';
 import { sheetSize } from './stock-words.ts';
 
 /** A plain sheet, or a roll and how much of it one print takes, of one's own size. */
@@ -33,6 +34,6 @@ const made = computed((): Stock => {
       :min="0"
       :max="Math.min(sheet.width, sheet.height) / 2 - 5"
     />
-    <button class="link" type="button" @click="emit('keep', made)">{{ words.keep }}</button>
+    <LinkButton @click="emit('keep', made)">{{ words.keep }}</LinkButton>
   </CardPanel>
 </template>

@@ -5,6 +5,7 @@ import { texts } from '../texts/index.ts';
 import FieldRows from '../ui/FieldRows.vue';
 import { fieldsOf } from '../ui/fields.ts';
 import { useSettings } from '../ui/settings-store.ts';
+import LinkButton from '../ui/LinkButton.vue';
 
 /** How a pack is sold, when that is known. */
 defineProps<{ pack: Pack | null }>();
@@ -21,9 +22,9 @@ const fields = computed(() => [
 <template>
   <template v-if="pack">
     <FieldRows :fields="fields" :of="pack" @change="emit('change', { ...pack, ...$event })" />
-    <button class="link" type="button" @click="emit('change', null)">{{ words.noPrice }}</button>
+    <LinkButton @click="emit('change', null)">{{ words.noPrice }}</LinkButton>
   </template>
-  <button v-else class="link" type="button" @click="emit('change', { sheets: 25, price: 0 })">
+  <LinkButton v-else @click="emit('change', { sheets: 25, price: 0 })">
     {{ words.addPrice }}
-  </button>
+  </LinkButton>
 </template>

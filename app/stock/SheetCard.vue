@@ -19,6 +19,7 @@ import FactRow from '../ui/FactRow.vue';
 import { shapeWords } from '../ui/shape-words.ts';
 import { useMessages } from '../ui/messages-store.ts';
 import { useSettings } from '../ui/settings-store.ts';
+import LinkButton from '../ui/LinkButton.vue';
 import { sheetSize } from './stock-words.ts';
 import { useStockRoom } from '../session/stock-room-store.ts';
 
@@ -101,32 +102,24 @@ async function pdf(purpose: 'outlines' | 'test'): Promise<void> {
   <v-btn color="primary" height="40" @click="labelWith">{{ words.labelWith }}</v-btn>
   <v-btn variant="outlined" height="36" @click="$emit('put-on-hand')">{{ words.putOnHand }}</v-btn>
   <CardPanel v-if="stock.spots" :title="words.asFile">
-    <button class="link" type="button" @click="pdf('test')">{{ words.testPrint }}</button>
+    <LinkButton @click="pdf('test')">{{ words.testPrint }}</LinkButton>
     <FactRow :label="words.outlines">
       <span class="kinds">
-        <button
-          class="link"
-          type="button"
-          @click="text(templateSvg(stock), 'svg', 'image/svg+xml')"
-        >
+        <LinkButton @click="text(templateSvg(stock), 'svg', 'image/svg+xml')">
           {{ words.svg }}
-        </button>
-        <button class="link" type="button" @click="pdf('outlines')">{{ words.pdf }}</button>
-        <button
-          class="link"
-          type="button"
-          @click="text(templateJson(stock), 'json', 'application/json')"
-        >
+        </LinkButton>
+        <LinkButton @click="pdf('outlines')">{{ words.pdf }}</LinkButton>
+        <LinkButton @click="text(templateJson(stock), 'json', 'application/json')">
           {{ words.json }}
-        </button>
+        </LinkButton>
       </span>
     </FactRow>
   </CardPanel>
   <template v-if="room.isOwn(stock.id)">
-    <button v-if="stock.spots" class="link" type="button" @click="$emit('measure-again')">
+    <LinkButton v-if="stock.spots" @click="$emit('measure-again')">
       {{ words.read.correct }}
-    </button>
-    <button class="link" type="button" @click="room.forgetSheet(stock)">{{ words.forget }}</button>
+    </LinkButton>
+    <LinkButton @click="room.forgetSheet(stock)">{{ words.forget }}</LinkButton>
   </template>
 </template>
 

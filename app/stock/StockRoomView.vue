@@ -19,6 +19,7 @@ import StockOffers from './StockOffers.vue';
 import StockSearch from './StockSearch.vue';
 import { useStockRoom } from '../session/stock-room-store.ts';
 import SupplySheets from './SupplySheets.vue';
+import LinkButton from '../ui/LinkButton.vue';
 import TemplateBench from './template/TemplateBench.vue';
 import TemplateCards from './template/TemplateCards.vue';
 import { useTemplateEditor } from './template/template-editor.ts';
@@ -147,9 +148,9 @@ function measureAgain(stock: Stock): void {
           <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
           <template v-if="part === 'sheets' || part === 'discs'">
             <StockSearch v-model="typed" @first="openFirst" />
-            <button class="link" type="button" @click="describing = true">
+            <LinkButton @click="describing = true">
               {{ words.measure }}
-            </button>
+            </LinkButton>
           </template>
         </div>
         <StockOffers :groups="groups" :chosen="sheet?.id" @choose="open = $event.stock.id" />

@@ -16,6 +16,7 @@ import { formatMoney } from '../ui/money.ts';
 import { useSettings } from '../ui/settings-store.ts';
 import MaterialFacts from './MaterialFacts.vue';
 import PackRows from './PackRows.vue';
+import LinkButton from '../ui/LinkButton.vue';
 import { useStockRoom } from '../session/stock-room-store.ts';
 
 /** What is on hand of a sheet: packs, loose ones, what they are made of and what they cost. */
@@ -65,7 +66,7 @@ function changePack(pack: Material['pack']): void {
     </select>
     <MaterialFacts :material="supply.material" />
   </CardPanel>
-  <button class="link" type="button" @click="room.removeSupply(supply)">{{ words.remove }}</button>
+  <LinkButton @click="room.removeSupply(supply)">{{ words.remove }}</LinkButton>
 </template>
 
 <style scoped>

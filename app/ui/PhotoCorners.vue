@@ -5,6 +5,7 @@ import type { PictureWithCorners, SheetCorners } from '../../core/register/index
 import { texts } from '../texts/index.ts';
 import { findArrow } from './arrow-keys.ts';
 import PixelPicture from './PixelPicture.vue';
+import LinkButton from './LinkButton.vue';
 
 /** The picture as it was taken, with a dot to put on each corner of the sheet. */
 const { photo } = defineProps<{
@@ -75,7 +76,7 @@ function grip(event: PointerEvent): void {
       </button>
     </div>
     <div class="ways">
-      <button class="link" type="button" @click="turn">{{ words.turn }}</button>
+      <LinkButton @click="turn">{{ words.turn }}</LinkButton>
       <v-btn color="primary" height="36" @click="emit('done', corners as SheetCorners)">{{
         doneLabel
       }}</v-btn>

@@ -7,7 +7,7 @@ defineProps<{ bench: BenchControls; whole: string }>();
 </script>
 
 <template>
-  <div class="zoom">
+  <div class="zoom tray">
     <button type="button" :aria-label="texts.ui.zoomOut" @click="bench.zoomBy(1 / 1.25)">–</button>
     <button type="button" class="percent" :title="texts.ui.trueSize" @click="bench.trueSize()">
       {{ bench.percent.value }} %
@@ -22,10 +22,7 @@ defineProps<{ bench: BenchControls; whole: string }>();
 .zoom {
   display: flex;
   align-items: center;
-  border-radius: var(--r-tray);
   padding: 3px 8px;
-  background: var(--card);
-  box-shadow: var(--shadow);
 }
 button,
 :slotted(button) {

@@ -6,6 +6,7 @@ export {
   pathPart,
   plainBuild,
   punchedPath,
+  punchedSchema,
   rimOf,
   type BuiltEdge,
   type EdgeBuild,

@@ -8,6 +8,7 @@ import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import type { ArtEditor } from './art-editor.ts';
 import SliderRow from './SliderRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** How the background is told from the art, and brushes for what is left to do by hand. */
 const props = defineProps<{ editor: ArtEditor }>();
@@ -42,14 +43,9 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
       </FactRow>
       <p class="quiet">
         {{ words.pick }}
-        <button
-          v-if="clear.color"
-          class="link"
-          type="button"
-          @click="editor.clearing({ color: null })"
-        >
+        <LinkButton v-if="clear.color" @click="editor.clearing({ color: null })">
           {{ words.takeBorder }}
-        </button>
+        </LinkButton>
       </p>
       <SliderRow
         :label="words.tolerance"
@@ -67,9 +63,9 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
         @update:model-value="editor.clearing({ shadow: $event })"
       />
     </template>
-    <button v-else class="link" type="button" @click="editor.clearing(USUAL_CLEARING)">
+    <LinkButton v-else @click="editor.clearing(USUAL_CLEARING)">
       {{ words.clear }}
-    </button>
+    </LinkButton>
   </CardPanel>
   <CardPanel :title="words.touchUp">
     <ChoiceRow v-model="brush" :label="words.touchUp" :choices="words.brushes" />
@@ -82,9 +78,9 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
       :step="1"
       :said="`${size}`"
     />
-    <button v-if="pixels.strokes.length" class="link" type="button" @click="editor.dropStroke">
+    <LinkButton v-if="pixels.strokes.length" @click="editor.dropStroke">
       {{ words.backStroke }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

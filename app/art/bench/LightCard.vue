@@ -5,6 +5,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import type { ArtEditor } from './art-editor.ts';
 import SliderRow from './SliderRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** Light, contrast, greyscale and mirror. */
 const props = defineProps<{ editor: ArtEditor }>();
@@ -48,6 +49,6 @@ function reset(): void {
       :label="words.mirror"
       @update:model-value="editor.change({ mirror: $event })"
     />
-    <button class="link" type="button" @click="reset">{{ words.reset }}</button>
+    <LinkButton @click="reset">{{ words.reset }}</LinkButton>
   </CardPanel>
 </template>

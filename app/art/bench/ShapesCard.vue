@@ -7,6 +7,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { ArtEditor } from './art-editor.ts';
 
 /** The shapes of a vector picture as small pictures, and its colours: hidden, changed, taken out. */
@@ -160,9 +161,9 @@ function recolor(from: string, event: Event): void {
         <span v-if="!row.node" class="grow group">{{ words.group(row.shapes.length) }}</span>
       </li>
     </ol>
-    <button v-if="chosen.length" class="link" type="button" @click="emit('out', chosen)">
+    <LinkButton v-if="chosen.length" @click="emit('out', chosen)">
       {{ words.takeOut }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

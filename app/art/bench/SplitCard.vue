@@ -4,6 +4,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { SplitEditor } from './split-editor.ts';
 
 /** What a page falls into, and what is done with the chosen pieces. */
@@ -31,28 +32,26 @@ const one = computed(() => (only.value === undefined ? undefined : parts.value[o
     />
     <p class="quiet">{{ words.joinHint }}</p>
     <p v-if="chosen.length === 2">
-      <button class="link" type="button" @click="editor.joinChosen">{{ words.join }}</button>
+      <LinkButton @click="editor.joinChosen">{{ words.join }}</LinkButton>
     </p>
     <p v-else-if="one && only !== undefined" class="row">
-      <button class="link" type="button" @click="editor.toggle(only)">
+      <LinkButton @click="editor.toggle(only)">
         {{ one.kept ? words.leaveOut : words.keep }}
-      </button>
-      <button
+      </LinkButton>
+      <LinkButton
         v-if="one.patches.length > 1 && one.patches.every((patch) => split?.boxes[patch])"
-        class="link"
-        type="button"
         @click="editor.takeApart(only)"
       >
         {{ words.unjoin }}
-      </button>
+      </LinkButton>
     </p>
     <p class="row">
-      <button class="link" type="button" :aria-pressed="cutting" @click="cutting = !cutting">
+      <LinkButton :aria-pressed="cutting" @click="cutting = !cutting">
         {{ cutting ? words.cutHint : words.cut }}
-      </button>
-      <button v-if="cuts.length" class="link" type="button" @click="cuts = cuts.slice(0, -1)">
+      </LinkButton>
+      <LinkButton v-if="cuts.length" @click="cuts = cuts.slice(0, -1)">
         {{ words.uncut }}
-      </button>
+      </LinkButton>
     </p>
   </CardPanel>
   <div class="make">

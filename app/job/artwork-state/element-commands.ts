@@ -9,6 +9,7 @@ import {
 } from '../../../core/job/index.ts';
 import type { Piece, PieceElement } from '../../../core/piece/index.ts';
 import { copyableStyle } from './copyable-style.ts';
+import { newWords } from './new-elements.ts';
 import type { Selection } from './selection.ts';
 
 /** Steps of the job that change what is selected, or add to the piece that is on the desk. */
@@ -92,6 +93,8 @@ export function useElementCommands({ store, piece, elements, selected }: Selecti
     if (piece.value) add(make(piece.value));
   }
 
+  const addWords = (bent: boolean): void => addTo((now) => newWords(now, bent));
+
   function nudge({ x, y }: Point): void {
     const moving = elements.value.filter(({ locked }) => !locked);
     if (!piece.value || moving.length === 0) return;
@@ -138,6 +141,7 @@ export function useElementCommands({ store, piece, elements, selected }: Selecti
     stage,
     tried,
     add,
+    addWords,
     addAll,
     addBy,
     addTo,

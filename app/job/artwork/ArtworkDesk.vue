@@ -10,9 +10,9 @@ import UndoTray from '../common/UndoTray.vue';
 import ListDrawer from '../list/ListDrawer.vue';
 import ScopeTray from '../list/ScopeTray.vue';
 import { useDeskState } from '../artwork-state/desk-state.ts';
-import { newWords } from '../artwork-state/new-elements.ts';
 import ArtOverlays from './ArtOverlays.vue';
 import ArtworkCards from './ArtworkCards.vue';
+import BenchHint from './BenchHint.vue';
 import { useClipboard } from './clipboard.ts';
 import { useDeskKeys } from './desk-keys.ts';
 import DeskPanels from './DeskPanels.vue';
@@ -47,8 +47,7 @@ const seen = computed(() =>
 );
 
 async function addWords(bent: boolean): Promise<void> {
-  if (!desk.piece.value) return;
-  desk.add(newWords(desk.piece.value, bent));
+  desk.addWords(bent);
   await editWords();
 }
 
@@ -100,17 +99,7 @@ onBeforeUnmount(() => desk.store.showCopy(undefined));
           @list="listOpen = !listOpen"
           @panel="desk.toggle"
         />
-        <p v-if="desk.drawing.value" class="empty">{{ texts.ornaments.lineHint }}</p>
-        <p v-else-if="desk.measuring.value" class="empty">{{ texts.exact.measureHint }}</p>
-        <p
-          v-else-if="desk.committedPiece.value?.elements.length === 0 && panel !== 'start'"
-          class="empty"
-        >
-          {{ texts.artwork.empty }}
-          <button class="link" type="button" @click="panel = 'start'">
-            {{ texts.start.title }}
-          </button>
-        </p>
+        <BenchHint :desk="desk" />
         <DeskPanels :desk="desk" />
       </div>
       <HouseStylePanel
@@ -146,16 +135,5 @@ onBeforeUnmount(() => desk.store.showCopy(undefined));
 .over {
   outline: 3px dashed var(--apricot);
   outline-offset: -10px;
-}
-.empty {
-  position: absolute;
-  bottom: 96px;
-  left: 50%;
-  margin: 0;
-  border-radius: var(--r-tray);
-  padding: 8px 20px;
-  background: var(--card);
-  box-shadow: var(--shadow);
-  transform: translateX(-50%);
 }
 </style>

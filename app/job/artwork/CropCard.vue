@@ -10,6 +10,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import NumberRow from '../../ui/NumberRow.vue';
 import ShapeChoice from '../../ui/ShapeChoice.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** The whole picture with its frame over it: the frame is moved, and what it shows follows. */
@@ -129,7 +130,7 @@ function showWhole(): void {
         :step="10"
         @update:model-value="give(view.x, view.y, $event / 100)"
       />
-      <button class="link" type="button" @click="showWhole">{{ words.whole }}</button>
+      <LinkButton @click="showWhole">{{ words.whole }}</LinkButton>
     </template>
   </CardPanel>
 </template>

@@ -26,7 +26,7 @@ function turnGrid(): void {
 </script>
 
 <template>
-  <div class="exact" role="toolbar" :aria-label="words.measure">
+  <div class="exact tray" role="toolbar" :aria-label="words.measure">
     <IconButton
       :icon="mdiGrid"
       :name="settings.grid ? `${words.grid}: ${words.gridStep} ${settings.grid} mm` : words.grid"
@@ -57,9 +57,6 @@ function turnGrid(): void {
   left: 32px;
   display: flex;
   flex-direction: column;
-  border-radius: var(--r-tray);
   padding: 5px;
-  background: var(--card);
-  box-shadow: var(--shadow);
 }
 </style>

@@ -8,6 +8,7 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import CropCard from './CropCard.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useTakeFiles } from './take-files.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { texts } from '../../texts/index.ts';
@@ -41,12 +42,12 @@ const own = computed(() => art.value && artSize(art.value));
       ><span>{{ dpi ? `${Math.round(dpi)} dpi` : texts.art.vector }}</span></FactRow
     >
     <p class="does">
-      <button v-if="art" class="link" type="button" @click="preparing = art.id">
+      <LinkButton v-if="art" @click="preparing = art.id">
         {{ texts.artwork.prepare }}
-      </button>
-      <button class="link" type="button" @click="choosePictures(picture.id)">
+      </LinkButton>
+      <LinkButton @click="choosePictures(picture.id)">
         {{ texts.artwork.replaceThePicture }}
-      </button>
+      </LinkButton>
     </p>
   </CardPanel>
   <CropCard v-if="art" :desk="desk" :picture="picture" :art="art" />

@@ -7,6 +7,7 @@ import { calls } from '../../calls/index.ts';
 import { keepInDrawer } from '../../storage/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import PieceThumbnail from '../../session/PieceThumbnail.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import KeepDesignPanel from './start/KeepDesignPanel.vue';
@@ -117,23 +118,17 @@ function remove(): void {
       :tried="tried"
       @update:model-value="ground"
     />
-    <button
+    <LinkButton
       v-if="desk.piece.value.elements.length"
-      class="link keep"
-      type="button"
+      class="keep"
       :disabled="keeping"
       @click="keepAsArt"
     >
       {{ keeping ? texts.artwork.keepingAsArt : texts.artwork.keepAsArt }}
-    </button>
-    <button
-      v-if="desk.piece.value.elements.length"
-      class="link keep"
-      type="button"
-      @click="designing = true"
-    >
+    </LinkButton>
+    <LinkButton v-if="desk.piece.value.elements.length" class="keep" @click="designing = true">
       {{ texts.start.keepOpen }}
-    </button>
+    </LinkButton>
     <KeepDesignPanel v-if="designing" :desk="desk" @close="designing = false" />
   </CardPanel>
   <CardPanel
@@ -154,24 +149,22 @@ function remove(): void {
       </button>
     </div>
     <div class="links">
-      <button class="link" type="button" @click="addVariety('copy-piece')">
+      <LinkButton @click="addVariety('copy-piece')">
         {{ texts.artwork.addAVariety }}
-      </button>
-      <button
+      </LinkButton>
+      <LinkButton
         v-if="desk.piece.value?.elements.length"
-        class="link"
-        type="button"
         :title="texts.variants.addHint"
         @click="addVariety('add-variant')"
       >
         {{ texts.variants.add }}
-      </button>
-      <button v-if="desk.piece.value && !back" class="link" type="button" @click="addBack">
+      </LinkButton>
+      <LinkButton v-if="desk.piece.value && !back" @click="addBack">
         {{ texts.artwork.addBack }}
-      </button>
-      <button v-if="desk.store.job.pieces.length > 1" class="link" type="button" @click="remove">
+      </LinkButton>
+      <LinkButton v-if="desk.store.job.pieces.length > 1" @click="remove">
         {{ texts.artwork.deleteThisOne }}
-      </button>
+      </LinkButton>
     </div>
   </CardPanel>
 </template>

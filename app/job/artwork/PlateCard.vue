@@ -97,7 +97,7 @@ function band(width: number): void {
       v-if="plate.fill"
       :fields="FILLED"
       :of="plate.fill"
-      @change="desk.change({ fill: { ...plate.fill, ...$event } }, 'opacity')"
+      @change="desk.change({ fill: { ...plate.fill, ...$event } }, 'fill-opacity')"
     />
     <StrokeRows
       :line="plate.line"

@@ -31,7 +31,7 @@ const { drawing } = props.desk;
 </script>
 
 <template>
-  <div class="tools" role="toolbar" :aria-label="texts.artwork.addToThePiece">
+  <div class="tools tray" role="toolbar" :aria-label="texts.artwork.addToThePiece">
     <IconButton
       named
       :icon="mdiAutoFix"
@@ -114,10 +114,7 @@ const { drawing } = props.desk;
   display: flex;
   width: fit-content;
   margin: 0 auto;
-  border-radius: var(--r-tray);
   padding: 5px;
-  background: var(--card);
-  box-shadow: var(--shadow);
 }
 .tools :deep(.named) {
   min-width: 46px;

@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { texts } from '../../texts/index.ts';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
 import { USUAL_PX_PER_MM, useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** Measures the screen with a bank card, which is the same all over the world (ISO/IEC 7810, ID-1). */
 const emit = defineEmits<{ close: [] }>();
@@ -37,10 +38,10 @@ function accept(): void {
       }"
     />
     <template #foot>
-      <button class="link" type="button" @click="tried = USUAL_PX_PER_MM">
+      <LinkButton @click="tried = USUAL_PX_PER_MM">
         {{ words.calibrateReset }}
-      </button>
-      <button class="link" type="button" @click="accept">{{ words.calibrateDone }}</button>
+      </LinkButton>
+      <LinkButton @click="accept">{{ words.calibrateDone }}</LinkButton>
     </template>
   </OverlayPanel>
 </template>

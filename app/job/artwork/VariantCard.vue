@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 
 /** What a piece that follows another has of its own: all of it, or on the chosen elements. */
@@ -48,22 +49,22 @@ function stop(): void {
     <template v-if="nothing">
       <p class="quiet">{{ say.follows(base.name) }}</p>
       <FactRow v-if="changed.length" :label="say.elements(changed.length)">
-        <button class="link" type="button" @click="again(changed)">{{ say.again }}</button>
+        <LinkButton @click="again(changed)">{{ say.again }}</LinkButton>
       </FactRow>
       <FactRow v-if="colored" :label="say.colors">
-        <button class="link" type="button" @click="again([], true)">{{ say.again }}</button>
+        <LinkButton @click="again([], true)">{{ say.again }}</LinkButton>
       </FactRow>
       <p>
-        <button class="link" type="button" @click="desk.show(base.id)">
+        <LinkButton @click="desk.show(base.id)">
           {{ say.toBase(base.name) }}
-        </button>
-        <button v-if="!variant.thing" class="link" type="button" @click="stop">
+        </LinkButton>
+        <LinkButton v-if="!variant.thing" @click="stop">
           {{ say.stop }}
-        </button>
+        </LinkButton>
       </p>
     </template>
     <FactRow v-else :label="fields">
-      <button class="link" type="button" @click="again(chosen)">{{ say.again }}</button>
+      <LinkButton @click="again(chosen)">{{ say.again }}</LinkButton>
     </FactRow>
   </CardPanel>
 </template>

@@ -10,6 +10,7 @@ import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf, schemaOf } from '../../ui/fields.ts';
 import IconButton from '../../ui/IconButton.vue';
 import SelectRow from '../../ui/SelectRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { texts } from '../../texts/index.ts';
 import WordsPathRows from './words/WordsPathRows.vue';
@@ -135,29 +136,25 @@ watch(props.desk.cardTyping, async () => {
       @keydown.esc="field?.blur()"
     />
     <p v-if="!several" class="fill">
-      <button
+      <LinkButton
         v-for="(name, filled) in say.placeholders"
         :key="filled"
-        class="link"
-        type="button"
         :title="filled"
         @click="insert(filled)"
       >
         {{ name }}
-      </button>
-      <button
+      </LinkButton>
+      <LinkButton
         v-for="column in columns"
         :key="column"
-        class="link"
-        type="button"
         :title="`{${column}}`"
         @click="insert(`{${column}}`)"
       >
         {{ column }}
-      </button>
-      <button class="link" type="button" @click="listOpen = true">
+      </LinkButton>
+      <LinkButton @click="listOpen = true">
         {{ texts.list.open }}
-      </button>
+      </LinkButton>
     </p>
     <div class="typeface">
       <button class="well face" type="button" :aria-label="say.chooseFace" @click="panel = 'faces'">

@@ -4,6 +4,7 @@ import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import { findingText, fixText } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import StateMark from '../../ui/StateMark.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useShownSteps } from './shown-steps.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -36,21 +37,19 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
     <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ says.what }}</p>
     <p class="why">{{ says.why }}</p>
     <div class="actions">
-      <button
+      <LinkButton
         v-if="finding.fix"
-        class="link"
-        type="button"
         v-on="steps.pointed(finding.fix.call)"
         @click="steps.act(finding.fix.call)"
       >
         {{ fixText(finding.fix) }}
-      </button>
-      <button v-if="show" class="link" type="button" @click="$emit('show', finding)">
+      </LinkButton>
+      <LinkButton v-if="show" @click="$emit('show', finding)">
         {{ texts.proof.showMe }}
-      </button>
-      <button v-if="show && !accepting" class="link" type="button" @click="accepting = true">
+      </LinkButton>
+      <LinkButton v-if="show && !accepting" @click="accepting = true">
         {{ texts.proof.accept }}
-      </button>
+      </LinkButton>
     </div>
     <form v-if="accepting" class="accept" @submit.prevent="accept">
       <input
@@ -61,7 +60,7 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
         :placeholder="texts.proof.note"
         @keydown.esc="accepting = false"
       />
-      <button class="link" type="submit">{{ texts.proof.acceptIt }}</button>
+      <LinkButton type="submit">{{ texts.proof.acceptIt }}</LinkButton>
     </form>
   </CardPanel>
 </template>

@@ -9,6 +9,7 @@ import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
 import SidePanel from '../../ui/SidePanel.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { loadFor } from '../../session/page-resources.ts';
 
@@ -83,13 +84,13 @@ const firstPiece = (job: Job): string => job.pieces[0]?.id ?? '';
       <PieceThumbnail :job="version.job" :piece="firstPiece(version.job)" />
       <div>
         <strong>{{ when(version.at) }}</strong>
-        <button class="link" type="button" @click="compared = version">{{ words.compare }}</button>
-        <button class="link" type="button" @click="back(version)">{{ words.back }}</button>
+        <LinkButton @click="compared = version">{{ words.compare }}</LinkButton>
+        <LinkButton @click="back(version)">{{ words.back }}</LinkButton>
         <template v-if="version.leftOut.length">
           <span class="quiet">{{ words.leftOut(leftOutTexts(version.leftOut)) }}</span>
-          <button class="link" type="button" @click="saveAsIs(version)">
+          <LinkButton @click="saveAsIs(version)">
             {{ texts.shelf.saveAsIs }}
-          </button>
+          </LinkButton>
         </template>
       </div>
     </div>
@@ -109,9 +110,9 @@ const firstPiece = (job: Job): string => job.pieces[0]?.id ?? '';
       </section>
     </div>
     <template #foot>
-      <button class="link" type="button" @click="compared && back(compared)">
+      <LinkButton @click="compared && back(compared)">
         {{ words.back }}
-      </button>
+      </LinkButton>
     </template>
   </OverlayPanel>
 </template>

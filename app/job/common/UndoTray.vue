@@ -12,7 +12,7 @@ const open = ref(false);
 </script>
 
 <template>
-  <div class="walk">
+  <div class="walk tray">
     <IconButton
       :icon="mdiUndo"
       :name="store.undoLabel ? `${texts.undo} ${store.undoLabel}` : texts.undo"
@@ -41,9 +41,6 @@ const open = ref(false);
   top: 30px;
   left: 32px;
   display: flex;
-  border-radius: var(--r-tray);
   padding: 5px;
-  background: var(--card);
-  box-shadow: var(--shadow);
 }
 </style>

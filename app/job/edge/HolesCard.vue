@@ -1,18 +1,32 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
+import { punchedSchema, type Punched } from '../../../core/shape/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import IconButton from '../../ui/IconButton.vue';
-import LengthRow from '../../ui/LengthRow.vue';
-import NumberRow from '../../ui/NumberRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { EdgeState } from './edge-state.ts';
 
 /** Holes that are punched, with the material left around each, and creases. */
 const props = defineProps<{ edge: EdgeState }>();
 const settings = useSettings();
 const words = texts.edge;
+const { length, angle } = fieldsOf(punchedSchema);
+const PLACE = [
+  length('x', words.across, { name: words.acrossLong, min: -1000, max: 1000 }),
+  length('y', words.down, { name: words.downLong, min: -1000, max: 1000 }),
+];
+const ROUND = [length('width', words.diameter), ...PLACE];
+const SLOT = [
+  length('width', words.slotLength),
+  length('height', words.slotWidth),
+  angle('angle', words.angle, { min: -360, max: 360, step: 5 }),
+  ...PLACE,
+];
 const { build, hole, rims, piece } = props.edge;
 const THIN = 2; // mm of material beside a hole that may tear
 const rimWords = (rim: number): string =>
@@ -21,6 +35,12 @@ const isSlot = (at: number): boolean => {
   const one = build.value.punched[at];
   return one !== undefined && one.width !== one.height;
 };
+
+/** What is round stays round. */
+function change(at: number, changes: Partial<Punched>, key?: string): void {
+  const round = isSlot(at) || changes.width === undefined ? {} : { height: changes.width };
+  props.edge.changeHole(at, { ...changes, ...round }, key);
+}
 
 function removeCrease(at: number): void {
   props.edge.changeCreases((piece.value?.creases ?? []).filter((_, index) => index !== at));
@@ -54,54 +74,10 @@ function removeCrease(at: number): void {
         />
       </div>
       <template v-if="hole === at">
-        <LengthRow
-          v-if="!isSlot(at)"
-          :label="words.diameter"
-          :model-value="one.width"
-          :min="0.5"
-          :max="200"
-          @update:model-value="edge.changeHole(at, { width: $event, height: $event }, 'diameter')"
-        />
-        <template v-else>
-          <LengthRow
-            :label="words.slotLength"
-            :model-value="one.width"
-            :min="0.5"
-            :max="300"
-            @update:model-value="edge.changeHole(at, { width: $event }, 'length')"
-          />
-          <LengthRow
-            :label="words.slotWidth"
-            :model-value="one.height"
-            :min="0.5"
-            :max="100"
-            @update:model-value="edge.changeHole(at, { height: $event }, 'breadth')"
-          />
-          <NumberRow
-            :label="words.angle"
-            :model-value="one.angle"
-            suffix="°"
-            :min="-360"
-            :max="360"
-            :step="5"
-            @update:model-value="edge.changeHole(at, { angle: $event }, 'turn')"
-          />
-        </template>
-        <LengthRow
-          :label="words.across"
-          :name="words.acrossLong"
-          :model-value="one.x"
-          :min="-1000"
-          :max="1000"
-          @update:model-value="edge.changeHole(at, { x: $event }, 'x')"
-        />
-        <LengthRow
-          :label="words.down"
-          :name="words.downLong"
-          :model-value="one.y"
-          :min="-1000"
-          :max="1000"
-          @update:model-value="edge.changeHole(at, { y: $event }, 'y')"
+        <FieldRows
+          :fields="isSlot(at) ? SLOT : ROUND"
+          :of="one"
+          @change="(changes, key) => change(at, changes, key)"
         />
         <p v-if="(rims[at] ?? 0) >= 0 && (rims[at] ?? 0) < THIN" class="thin">
           {{ words.rimShort }}
@@ -117,9 +93,9 @@ function removeCrease(at: number): void {
       />
     </div>
     <p class="more">
-      <button class="link" type="button" @click="edge.addHole(false)">{{ words.addHole }}</button>
-      <button class="link" type="button" @click="edge.addHole(true)">{{ words.addSlot }}</button>
-      <button class="link" type="button" @click="edge.addCrease">{{ words.addCrease }}</button>
+      <LinkButton @click="edge.addHole(false)">{{ words.addHole }}</LinkButton>
+      <LinkButton @click="edge.addHole(true)">{{ words.addSlot }}</LinkButton>
+      <LinkButton @click="edge.addCrease">{{ words.addCrease }}</LinkButton>
     </p>
   </CardPanel>
 </template>

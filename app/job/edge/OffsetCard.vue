@@ -7,6 +7,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf } from '../../ui/fields.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { EdgeState } from './edge-state.ts';
 
 /** How far the edge keeps from its shapes, and what becomes of corners, holes and separate parts. */
@@ -70,7 +71,7 @@ const free = computed(() => build.value.parts.some(({ shape }) => shape.kind ===
       </p>
     </template>
     <FieldRows v-if="free" :fields="SMOOTH" :of="build" @change="change" />
-    <button class="link" type="button" @click="edge.startEditing">{{ words.editPoints }}</button>
+    <LinkButton @click="edge.startEditing">{{ words.editPoints }}</LinkButton>
   </CardPanel>
 </template>
 

@@ -8,6 +8,7 @@ import IconButton from '../../ui/IconButton.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { EdgeState } from './edge-state.ts';
 import ShapeChoice from '../../ui/ShapeChoice.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** The shapes that the edge is put together from, and what each does to those before it. */
 const props = defineProps<{ edge: EdgeState }>();
@@ -65,10 +66,10 @@ function use(at: number, event: Event): void {
       @update:model-value="add"
     />
     <p class="more">
-      <button class="link" type="button" :aria-expanded="adding" @click="adding = !adding">
+      <LinkButton :aria-expanded="adding" @click="adding = !adding">
         {{ words.addShape }}
-      </button>
-      <button class="link" type="button" @click="emit('file')">{{ words.addFile }}</button>
+      </LinkButton>
+      <LinkButton @click="emit('file')">{{ words.addFile }}</LinkButton>
     </p>
   </CardPanel>
 </template>

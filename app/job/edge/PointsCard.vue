@@ -4,6 +4,7 @@ import { isSmooth, removeNode, splitAfter, turnNode } from '../../../core/shape/
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { EdgeState } from './edge-state.ts';
 
 /** What can be done with the chosen node of a free outline. */
@@ -34,15 +35,15 @@ function give(next: typeof rings.value): void {
         @update:model-value="give(turnNode(rings, point, $event === 'smooth'))"
       />
       <p class="more">
-        <button class="link" type="button" @click="give(splitAfter(rings, point))">
+        <LinkButton @click="give(splitAfter(rings, point))">
           {{ words.addPoint }}
-        </button>
-        <button class="link" type="button" @click="give(removeNode(rings, point))">
+        </LinkButton>
+        <LinkButton @click="give(removeNode(rings, point))">
           {{ words.removePoint }}
-        </button>
+        </LinkButton>
       </p>
     </template>
-    <button class="link" type="button" @click="editing = false">{{ words.done }}</button>
+    <LinkButton @click="editing = false">{{ words.done }}</LinkButton>
   </CardPanel>
 </template>
 

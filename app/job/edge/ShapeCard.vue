@@ -14,6 +14,7 @@ import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import type { EdgeState } from './edge-state.ts';
 import ShapeChoice from '../../ui/ShapeChoice.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** What the edge is: a shape with its measures, or the outline of the pictures. */
 const props = defineProps<{ edge: EdgeState }>();
@@ -69,14 +70,14 @@ const traceable = computed(() => pictures.value.filter(({ art }) => ownSize(art)
         <button class="trace" type="button" :disabled="busy !== ''" @click="edge.trace(traceable)">
           {{ busy || (traceable.length > 1 ? words.traceAll : words.trace) }}
         </button>
-        <button v-if="busy" class="link" type="button" @click="edge.stop">
+        <LinkButton v-if="busy" @click="edge.stop">
           {{ texts.cancel }}
-        </button>
+        </LinkButton>
         <p v-if="opaque" class="quiet">
           {{ words.opaque(opaque.name) }}
-          <button class="link" type="button" @click="emit('clear', opaque.id)">
+          <LinkButton @click="emit('clear', opaque.id)">
             {{ words.clearFirst }}
-          </button>
+          </LinkButton>
         </p>
         <NumberRow
           v-if="isOutline"

@@ -9,6 +9,7 @@ import { newWords } from '../artwork-state/new-elements.ts';
 import { drawerArtNamed } from './drawer-art.ts';
 import type { ListState } from './list-state.ts';
 import NumberRows from './NumberRows.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** What a column of the list is for: its name, order, and what it changes on each copy. */
 const props = defineProps<{ desk: DeskState; state: ListState; column: string }>();
@@ -142,27 +143,23 @@ async function bindPicture(): Promise<void> {
           @keydown.esc="close"
         />
         <div class="pair">
-          <button class="link" type="button" @click="act({ name: 'sort-list', args: { column } })">
+          <LinkButton @click="act({ name: 'sort-list', args: { column } })">
             {{ say.sortUp }}
-          </button>
-          <button
-            class="link"
-            type="button"
-            @click="act({ name: 'sort-list', args: { column, down: true } })"
-          >
+          </LinkButton>
+          <LinkButton @click="act({ name: 'sort-list', args: { column, down: true } })">
             {{ say.sortDown }}
-          </button>
+          </LinkButton>
         </div>
-        <button v-if="longest?.said" class="link" type="button" @click="showLongest">
+        <LinkButton v-if="longest?.said" @click="showLongest">
           {{
             longest.size === undefined
               ? say.longest
               : say.longestIs(longest.said, `${longest.size.toFixed(1)} pt`)
           }}
-        </button>
-        <button class="link" type="button" @click="insert">
+        </LinkButton>
+        <LinkButton @click="insert">
           {{ words ? say.intoWords(column) : say.asWords(column) }}
-        </button>
+        </LinkButton>
         <label class="check">
           <input
             type="checkbox"
@@ -190,15 +187,13 @@ async function bindPicture(): Promise<void> {
             @click="bindColor(one)"
           />
         </div>
-        <button class="link" type="button" @click="numbering = true">{{ say.number }}</button>
-        <button
+        <LinkButton @click="numbering = true">{{ say.number }}</LinkButton>
+        <LinkButton
           v-if="(list?.columns.length ?? 0) > 1"
-          class="link"
-          type="button"
           @click="act({ name: 'delete-column', args: { column } })"
         >
           {{ say.deleteColumn }}
-        </button>
+        </LinkButton>
       </template>
     </div>
   </v-menu>

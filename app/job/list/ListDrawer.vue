@@ -9,6 +9,7 @@ import { useHandedFiles } from '../../session/handed-files.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import ListGrid from './ListGrid.vue';
 import ListStart from './ListStart.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useListState } from './list-state.ts';
 
 /** The list of the job below the bench: a table whose rows are walked through on the desk above it. */
@@ -89,19 +90,15 @@ onMounted(() => drawer.value?.focus());
           :aria-label="say.find"
           @keydown.stop
         />
-        <button v-if="sought.trim() && found.length" class="link" type="button" @click="onlyFound">
+        <LinkButton v-if="sought.trim() && found.length" @click="onlyFound">
           {{ say.onlyFound }}
-        </button>
-        <button v-if="someOff" class="link" type="button" @click="printAll">{{ say.allOn }}</button>
+        </LinkButton>
+        <LinkButton v-if="someOff" @click="printAll">{{ say.allOn }}</LinkButton>
         <span class="space" />
-        <button class="link" type="button" @click="taking = true">{{ say.other }}</button>
-        <button
-          class="link"
-          type="button"
-          @click="store.act({ name: 'set-list', args: { list: undefined } })"
-        >
+        <LinkButton @click="taking = true">{{ say.other }}</LinkButton>
+        <LinkButton @click="store.act({ name: 'set-list', args: { list: undefined } })">
           {{ say.remove }}
-        </button>
+        </LinkButton>
       </template>
       <span v-else class="space" />
       <IconButton :icon="mdiClose" :name="texts.close" @click="emit('close')" />

@@ -6,6 +6,7 @@ import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import ColumnMenu from './ColumnMenu.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useSeenRows, type ListState } from './list-state.ts';
 
 /** The list as a table to be typed in; only the rows in view are drawn. */
@@ -186,7 +187,7 @@ watch(
         </div>
       </div>
     </div>
-    <button class="link add" type="button" @click="addRow">{{ say.addRow }}</button>
+    <LinkButton class="add" @click="addRow">{{ say.addRow }}</LinkButton>
   </div>
 </template>
 

@@ -9,6 +9,7 @@ import SelectRow from '../../ui/SelectRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { ListState } from './list-state.ts';
 import NumberRows from './NumberRows.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** Where a list comes from: pasted or dropped, a file that is shown before it is taken, or only numbers. */
 const props = defineProps<{ state: ListState }>();
@@ -136,26 +137,24 @@ defineExpose({ takeFile });
           <v-btn v-if="preview" color="primary" height="34" @click="take()">{{
             say.take(preview.list.rows.length)
           }}</v-btn>
-          <button
-            class="link"
-            type="button"
+          <LinkButton
             :title="say.fileKinds"
             @click="chooseFiles('.csv,.tsv,.txt,.xlsx,text/csv').then(takeFile)"
           >
             {{ say.choose }}
-          </button>
-          <button v-if="file" class="link" type="button" @click="file = undefined">
+          </LinkButton>
+          <LinkButton v-if="file" @click="file = undefined">
             {{ say.back }}
-          </button>
+          </LinkButton>
           <template v-else-if="!preview">
-            <button v-if="!state.list.value" class="link" type="button" @click="startEmpty">
+            <LinkButton v-if="!state.list.value" @click="startEmpty">
               {{ say.empty }}
-            </button>
-            <button class="link" type="button" @click="numbering = true">{{ say.numbers }}</button>
+            </LinkButton>
+            <LinkButton @click="numbering = true">{{ say.numbers }}</LinkButton>
           </template>
-          <button v-if="state.list.value" class="link" type="button" @click="emit('done')">
+          <LinkButton v-if="state.list.value" @click="emit('done')">
             {{ say.back }}
-          </button>
+          </LinkButton>
         </div>
       </div>
       <table v-if="preview" class="preview">

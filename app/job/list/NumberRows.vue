@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { texts } from '../../texts/index.ts';
 import CheckRow from '../../ui/CheckRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** Numbers for the rows of a column: from where, in which steps, in order or drawn. */
 defineProps<{ counted?: boolean }>();
@@ -38,8 +39,8 @@ function fill(): void {
     <NumberRow v-model="digits" :label="say.digits" :min="1" :max="12" />
     <CheckRow v-model="draws" :label="say.draw" />
     <div class="acts">
-      <button class="link" type="submit">{{ say.fillIn }}</button>
-      <button class="link" type="button" @click="emit('back')">{{ say.back }}</button>
+      <LinkButton type="submit">{{ say.fillIn }}</LinkButton>
+      <LinkButton @click="emit('back')">{{ say.back }}</LinkButton>
     </div>
   </form>
 </template>

@@ -6,6 +6,7 @@ import { hasOwnArtwork } from '../../../core/job/index.ts';
 import { copyId, isByRow, copyIds, type CopyId } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import IconButton from '../../ui/IconButton.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { copyName } from '../common/one-off-facts.ts';
 
@@ -56,21 +57,21 @@ function toSheet(): void {
 </script>
 
 <template>
-  <div v-if="alone || rows.length" class="scope" :class="{ alone }" role="status">
+  <div v-if="alone || rows.length" class="scope tray" :class="{ alone }" role="status">
     <template v-if="alone">
       <span class="mark" />
       <strong class="name">{{ store.committed && copyName(store.committed, alone) }}</strong>
       <span>{{ say.onlyThis }}</span>
-      <button class="link" type="button" @click="store.showCopy(undefined)">
+      <LinkButton @click="store.showCopy(undefined)">
         {{ say.everyCopy }}
-      </button>
-      <button v-if="own" class="link" type="button" @click="useOnAll">{{ say.useOnAll }}</button>
-      <button v-if="own" class="link" type="button" @click="backToPiece">
+      </LinkButton>
+      <LinkButton v-if="own" @click="useOnAll">{{ say.useOnAll }}</LinkButton>
+      <LinkButton v-if="own" @click="backToPiece">
         {{ say.backToPiece }}
-      </button>
-      <button v-if="sheet !== undefined && sheet >= 0" class="link" type="button" @click="toSheet">
+      </LinkButton>
+      <LinkButton v-if="sheet !== undefined && sheet >= 0" @click="toSheet">
         {{ say.toSheet }}
-      </button>
+      </LinkButton>
     </template>
     <template v-else>
       <IconButton :icon="mdiChevronLeft" :name="say.before" @click="walk(-1)" />
@@ -79,9 +80,9 @@ function toSheet(): void {
       >
       <IconButton :icon="mdiChevronRight" :name="say.after" @click="walk(1)" />
       <span class="quiet">{{ say.toAll }}</span>
-      <button v-if="copy" class="link" type="button" @click="store.showCopy(copy)">
+      <LinkButton v-if="copy" @click="store.showCopy(copy)">
         {{ say.alone }}
-      </button>
+      </LinkButton>
     </template>
   </div>
 </template>
@@ -99,10 +100,7 @@ function toSheet(): void {
   width: fit-content;
   max-width: calc(100% - 60px);
   margin: 0 auto;
-  border-radius: var(--r-tray);
   padding: 0 14px 0 8px;
-  background: var(--card);
-  box-shadow: var(--shadow);
   white-space: nowrap;
 }
 .alone {

@@ -8,6 +8,7 @@ import { texts } from '../../texts/index.ts';
 import FilesPanel from './FilesPanel.vue';
 import { useMaking } from './making.ts';
 import MakingRow from './MakingRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { kilobytes, saveFiles } from './saved-files.ts';
 
 /** The files that the job is mostly saved as, one press each, and the way to all of them. */
@@ -41,18 +42,12 @@ async function save(format: Format): Promise<void> {
 <template>
   <CardPanel :title="say.saveAs" peeled>
     <div v-for="format in offered" :key="format" class="file">
-      <button
-        class="link"
-        type="button"
-        :disabled="making.busy.value"
-        :data-format="format"
-        @click="save(format)"
-      >
+      <LinkButton :disabled="making.busy.value" :data-format="format" @click="save(format)">
         {{ say.formats[format].name }}
-      </button>
+      </LinkButton>
       <span class="quiet">{{ say.formats[format].purpose }}</span>
     </div>
-    <button class="link" type="button" @click="open = true">{{ say.allFiles }}</button>
+    <LinkButton @click="open = true">{{ say.allFiles }}</LinkButton>
     <MakingRow
       v-if="making.busy.value && !open"
       :share="making.share.value"

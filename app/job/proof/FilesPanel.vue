@@ -22,6 +22,7 @@ import { useJobStore } from '../../session/job-store.ts';
 import { useMaking } from './making.ts';
 import MakingRow from './MakingRow.vue';
 import PrinterRow from './PrinterRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { kilobytes, saveFiles } from './saved-files.ts';
 
 /** Every kind of file with what it is for, how it is made, and what came out. The last choice is remembered. */
@@ -210,7 +211,7 @@ function give(): void {
     </section>
     <template #foot>
       <MakingRow v-if="making.busy.value" :share="making.share.value" @cancel="making.cancel" />
-      <button v-else-if="made" class="link" type="button" @click="give">{{ say.again }}</button>
+      <LinkButton v-else-if="made" @click="give">{{ say.again }}</LinkButton>
       <v-btn
         color="primary"
         height="38"

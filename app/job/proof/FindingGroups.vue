@@ -4,6 +4,7 @@ import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import { findingText } from '../../../messages/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import FindingCard from '../common/FindingCard.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
@@ -41,15 +42,15 @@ function reopen(finding: Finding): void {
       show
       @show="emit('show', $event)"
     />
-    <button v-if="more" class="link" type="button" @click="opened = new Set([...opened, kind])">
+    <LinkButton v-if="more" @click="opened = new Set([...opened, kind])">
       {{ say.moreAlike(more) }}
-    </button>
+    </LinkButton>
   </template>
   <CardPanel v-if="accepted.length" :title="say.accepted" :aside="String(accepted.length)">
     <div v-for="finding in accepted" :key="findingKey(finding)" class="taken">
       <p>{{ findingText(finding).what }}</p>
       <p v-if="finding.accepted" class="quiet">{{ finding.accepted }}</p>
-      <button class="link" type="button" @click="reopen(finding)">{{ say.reopen }}</button>
+      <LinkButton @click="reopen(finding)">{{ say.reopen }}</LinkButton>
     </div>
   </CardPanel>
 </template>

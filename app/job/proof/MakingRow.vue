@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { texts } from '../../texts/index.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** How far files are made, and a way to stop. */
 defineProps<{ share: number }>();
@@ -14,7 +15,7 @@ defineEmits<{ cancel: [] }>();
       color="primary"
       rounded
     />
-    <button class="link" type="button" @click="$emit('cancel')">{{ texts.proof.cancel }}</button>
+    <LinkButton @click="$emit('cancel')">{{ texts.proof.cancel }}</LinkButton>
   </div>
 </template>
 

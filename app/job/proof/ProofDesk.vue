@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { grown } from '../../../core/geometry/index.ts';
 import { pageOf, printedBox, printedPages, printedSheet } from '../../../core/job/index.ts';
 import type { PaperSide } from '../../../core/stock/index.ts';
 import type { Finding } from '../../../core/proof/index.ts';
@@ -10,7 +9,6 @@ import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
-import { rectOf } from '../../ui/rect-of.ts';
 import { useSeenAs } from '../../ui/seen-as.ts';
 import SeenAsFilter from '../../ui/SeenAsFilter.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
@@ -22,6 +20,7 @@ import FindingGroups from './FindingGroups.vue';
 import { lookOfMaterial, type Layer } from './layers.ts';
 import ProofLayers from './ProofLayers.vue';
 import ShownCards from './ShownCards.vue';
+import WritingTray from './WritingTray.vue';
 import { useMadePdf } from './made-pdf.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -139,26 +138,12 @@ function show(finding: Finding): void {
             :sheet="sheet"
             :shown="layers"
             :used="used"
+            :ring="ring"
             :scale="bench.view.value.scale"
           />
         </g>
-        <g
-          v-if="ring"
-          :transform="`translate(${bench.view.value.x} ${bench.view.value.y}) scale(${bench.view.value.scale})`"
-        >
-          <rect class="ring" v-bind="rectOf(grown(ring, 1.5))" rx="3" />
-        </g>
       </svg>
-      <div v-if="made.doing.value" class="doing" role="status">
-        <span>{{ made.doing.value }} …</span>
-        <v-progress-linear
-          :aria-label="texts.proof.progress"
-          :model-value="made.share.value * 100"
-          color="primary"
-          rounded
-        />
-        <button class="link" type="button" @click="made.cancel">{{ texts.proof.cancel }}</button>
-      </div>
+      <WritingTray v-if="made.doing.value" :made="made" />
     </template>
     <template #foot>
       <ChoiceRow
@@ -236,34 +221,6 @@ function show(finding: Finding): void {
   background-image:
     repeating-linear-gradient(0deg, #0000000f 0 1px, transparent 1px 3px),
     repeating-linear-gradient(90deg, #0000000f 0 1px, transparent 1px 3px);
-}
-.ring {
-  fill: none;
-  stroke: #b5432a;
-  stroke-width: 3px;
-  vector-effect: non-scaling-stroke;
-}
-.doing {
-  position: absolute;
-  top: 18px;
-  left: 50%;
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 2px 14px;
-  align-items: center;
-  width: 300px;
-  border-radius: var(--r-tray);
-  padding: 8px 20px;
-  background: var(--card);
-  box-shadow: var(--shadow);
-  transform: translateX(-50%);
-}
-.doing > :nth-child(2) {
-  grid-row: 2;
-}
-.doing > :nth-child(3) {
-  grid-row: 1 / 3;
-  grid-column: 2;
 }
 .plain {
   margin: 0;

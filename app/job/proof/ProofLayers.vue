@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { pathData } from '../../../core/drawing/index.ts';
-import { linesPath, ringsPath, type Path } from '../../../core/geometry/index.ts';
+import { grown, linesPath, ringsPath, type Box, type Path } from '../../../core/geometry/index.ts';
 import { orderCuts } from '../../../core/cutting/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import type { CompiledSheet } from '../../../core/sheet/index.ts';
 import { spotPaths } from '../../../core/stock/index.ts';
+import { rectOf } from '../../ui/rect-of.ts';
 import SheetZones from '../sheet/SheetZones.vue';
 import type { Layer } from './layers.ts';
 
-/** What is not printed, over the printed sheet: cut lines and their order, bleed, keep-clear zones, used labels. */
+/** What is not printed, over the printed sheet: cut lines and their order, bleed, keep-clear zones, used labels, and the finding. */
 const props = defineProps<{
   sheet: CompiledSheet;
   shown: ReadonlySet<Layer>;
   used: readonly number[];
+  /** Around what a finding is about. */
+  ring: Box | undefined;
   /** Pixels to the mm. */
   scale: number;
 }>();
@@ -32,6 +35,7 @@ const gone = computed(() => {
 /** Numbers of cuts are readable at every zoom, and left out where they would lie over each other. */
 const size = computed(() => 12 / props.scale);
 const MOST_NUMBERS = 400;
+const RING = 1.5; // mm around a finding
 
 const edgeBand = (outer: Path, inner: Path): string => `${pathData(outer)}${pathData(inner)}`;
 </script>
@@ -79,12 +83,19 @@ const edgeBand = (outer: Path, inner: Path): string => `${pathData(outer)}${path
         >
       </g>
     </template>
+    <rect v-if="ring" class="ring" v-bind="rectOf(grown(ring, RING))" rx="3" />
   </g>
 </template>
 
 <style scoped>
 .layers {
   pointer-events: none;
+}
+.ring {
+  fill: none;
+  stroke: #b5432a;
+  stroke-width: 3px;
+  vector-effect: non-scaling-stroke;
 }
 .cut {
   fill: none;

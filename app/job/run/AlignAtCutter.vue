@@ -7,6 +7,7 @@ import { cutOn } from '../../session/bridge.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** At the cutter: its pointer is moved onto each mark by small moves that are sent to it. */
 const props = defineProps<{
@@ -107,7 +108,7 @@ send();
       <v-btn color="primary" height="40" data-on-mark @click="next">{{
         last ? words.cutThere : words.onMark
       }}</v-btn>
-      <button class="link" type="button" @click="emit('close')">{{ texts.cancel }}</button>
+      <LinkButton @click="emit('close')">{{ texts.cancel }}</LinkButton>
     </div>
   </div>
 </template>

@@ -10,6 +10,7 @@ import { useJobStore } from '../../session/job-store.ts';
 import { useManyRehearsals } from './many-rehearsals.ts';
 import MeasurePrinter from './MeasurePrinter.vue';
 import WhatIf from './WhatIf.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** How likely a sheet is to come out well, by many rehearsals, and what bleed would do. */
 const props = defineProps<{ sheet: number }>();
@@ -80,9 +81,9 @@ function widen(): void {
       <FactRow v-if="worst && slivers > 0" :label="words.worstCopy"
         ><span>{{ worst.copy }}, {{ percent(worst.sliver) }}</span></FactRow
       >
-      <button v-if="needed > bleed" class="link" type="button" @click="widen">
+      <LinkButton v-if="needed > bleed" @click="widen">
         {{ words.takeBleed(length(needed)) }}
-      </button>
+      </LinkButton>
       <MeasurePrinter v-if="store.committed?.stock.spots && slivers > 0" />
       <WhatIf v-if="store.committed" :job="store.committed" :sheet="sheet" :chances="chances" />
     </template>
@@ -96,7 +97,7 @@ function widen(): void {
           height="6"
           rounded
         />
-        <button class="link" type="button" @click="stop">{{ words.cancel }}</button>
+        <LinkButton @click="stop">{{ words.cancel }}</LinkButton>
       </div>
       <v-btn v-else color="primary" variant="tonal" @click="rehearse">{{ words.rehearse }}</v-btn>
     </template>

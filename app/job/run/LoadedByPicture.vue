@@ -17,6 +17,7 @@ import { useMessages } from '../../ui/messages-store.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useFileDrops } from '../../ui/file-drops.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** For a cutter without a sensor: how the loaded sheet lies, from a phone or scanner picture of it. */
@@ -100,7 +101,7 @@ onBeforeUnmount(cancel);
   >
     <p v-if="busy" class="doing" role="status">
       {{ words.looking }}
-      <button class="link" type="button" @click="cancel">{{ texts.cancel }}</button>
+      <LinkButton @click="cancel">{{ texts.cancel }}</LinkButton>
     </p>
     <template v-else-if="located">
       <p data-lies>
@@ -120,7 +121,7 @@ onBeforeUnmount(cancel);
         <v-btn color="primary" @click="emit('done', located.places)">{{
           texts.run.cutThere
         }}</v-btn>
-        <button class="link" type="button" @click="seen = undefined">{{ words.another }}</button>
+        <LinkButton @click="seen = undefined">{{ words.another }}</LinkButton>
       </div>
     </template>
     <template v-else-if="seen && why">
@@ -133,7 +134,7 @@ onBeforeUnmount(cancel);
         :done-label="texts.stock.read.cornersDone"
         @done="look"
       />
-      <button class="link" type="button" @click="seen = undefined">{{ words.another }}</button>
+      <LinkButton @click="seen = undefined">{{ words.another }}</LinkButton>
     </template>
     <template v-else>
       <p>
@@ -147,11 +148,11 @@ onBeforeUnmount(cancel);
       </div>
       <div class="ways">
         <v-btn color="primary" @click="choose">{{ words.choose }}</v-btn>
-        <button class="link" type="button" @click="tryIt">{{ words.tryIt }}</button>
+        <LinkButton @click="tryIt">{{ words.tryIt }}</LinkButton>
       </div>
       <p class="quiet">{{ words.drop }}</p>
     </template>
-    <button class="link close" type="button" @click="emit('close')">{{ words.close }}</button>
+    <LinkButton class="close" @click="emit('close')">{{ words.close }}</LinkButton>
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import type { RgbaImage } from '../../../core/raster/index.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** The loaded sheet as the sensor sees it, with a cross to put on each of its first marks. */
 const props = defineProps<{
@@ -88,7 +89,7 @@ function key(event: KeyboardEvent, at: number): void {
         <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M12 5v14M5 12h14" /></svg>
       </div>
       <v-btn color="primary" height="40" @click="emit('done', places)">{{ words.cutThere }}</v-btn>
-      <button class="link" type="button" @click="emit('close')">{{ texts.cancel }}</button>
+      <LinkButton @click="emit('close')">{{ texts.cancel }}</LinkButton>
     </div>
   </div>
 </template>

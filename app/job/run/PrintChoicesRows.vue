@@ -5,6 +5,7 @@ import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import SelectRow from '../../ui/SelectRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { nameOf } from '../../session/printer-facts.ts';
 import { usePrintChoices } from './print-choices.ts';
@@ -71,7 +72,7 @@ function takeMargins(): void {
     />
     <p v-if="margins" class="note">
       {{ words.wider(margins.map((side) => formatLength(side, settings.unit)).join(', ')) }}
-      <button class="link" type="button" @click="takeMargins">{{ words.takeMargins }}</button>
+      <LinkButton @click="takeMargins">{{ words.takeMargins }}</LinkButton>
     </p>
   </template>
 </template>

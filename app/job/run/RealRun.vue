@@ -13,6 +13,7 @@ import LoadedByPicture from './LoadedByPicture.vue';
 import type { RealRun } from './real-run.ts';
 import StepPicture from './StepPicture.vue';
 import WaitRing from './WaitRing.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** A run for real: the step that is next, large; those before and after it as a row of pictures. */
 const { run } = defineProps<{ run: RealRun; blocked: boolean }>();
@@ -111,7 +112,7 @@ const count = computed(() => record.value?.copies ?? 0);
           :max="cutSheet.cuts.length"
         />
         <DoingBar v-if="busy" :doing="doing" :share="share" :label="words.progress">
-          <button class="link" type="button" @click="run.cancel">{{ words.cancel }}</button>
+          <LinkButton @click="run.cancel">{{ words.cancel }}</LinkButton>
         </DoingBar>
         <template v-else-if="showing === 'pointer' && cutSheet && cutter?.address">
           <AlignAtCutter
@@ -134,12 +135,12 @@ const count = computed(() => record.value?.copies ?? 0);
         >
         <template v-if="marked && !showing && !busy">
           <p v-if="cutter?.smallestMark === null" class="quiet">{{ words.noSensor }}</p>
-          <button v-if="cutter?.address" class="link" type="button" @click="showing = 'pointer'">
+          <LinkButton v-if="cutter?.address" @click="showing = 'pointer'">
             {{ words.placeByHand }}
-          </button>
-          <button class="link" type="button" @click="showing = 'picture'">
+          </LinkButton>
+          <LinkButton @click="showing = 'picture'">
             {{ words.byPictureLink }}
-          </button>
+          </LinkButton>
         </template>
       </div>
       <LoadedByPicture

@@ -20,6 +20,7 @@ import OnTheThing from './OnTheThing.vue';
 import RealRun from './RealRun.vue';
 import ReportCard from './ReportCard.vue';
 import RunSteps from './RunSteps.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { texts } from '../../texts/index.ts';
 
 const store = useJobStore();
@@ -122,21 +123,19 @@ onBeforeUnmount(cancel);
           "
           tone="amber"
         >
-          <button class="link" type="button" @click="run.giveUp">{{ texts.run.giveUp }}</button>
+          <LinkButton @click="run.giveUp">{{ texts.run.giveUp }}</LinkButton>
         </CardPanel>
         <PrintedNowCard v-else />
         <DevicesCard :cuts="cuts" />
       </template>
       <template v-else>
         <ReportCard v-if="report && store.job" :job="store.job" :report="report" :sheet="sheet" />
-        <button
+        <LinkButton
           v-if="seen?.stopped && marks.length > 2 && !marksByHand && !running"
-          class="link"
-          type="button"
           @click="marksByHand = true"
         >
           {{ texts.run.byHand }}
-        </button>
+        </LinkButton>
         <v-btn v-if="!running" color="primary" height="44" :disabled="blocked" @click="rehearse">{{
           report ? texts.run.again : texts.run.start
         }}</v-btn>

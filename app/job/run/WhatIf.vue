@@ -6,6 +6,7 @@ import { chanceBeyond, strayFor, type Chances } from '../../../core/run/index.ts
 import { texts } from '../../texts/index.ts';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { useManyRehearsals } from './many-rehearsals.ts';
 
@@ -80,9 +81,9 @@ const take = (): void => steps.value.forEach((step) => store.act(step));
       />
       <p class="quiet" data-off>{{ running ? words.trying : off ? words.off(off) : '' }}</p>
     </template>
-    <button v-if="steps.length && !running" class="link" type="button" @click="take">
+    <LinkButton v-if="steps.length && !running" @click="take">
       {{ words.take }}
-    </button>
+    </LinkButton>
   </div>
 </template>
 

@@ -7,6 +7,7 @@ import FactRow from '../../ui/FactRow.vue';
 import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf } from '../../ui/fields.ts';
 import NestRows from './NestRows.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useNesting } from './nesting.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import {
@@ -144,17 +145,15 @@ function change(changes: Partial<Plan>, key?: string): void {
       @update:model-value="change({ marks: { ...plan.marks, on: $event === 'on' } })"
     />
     <FieldRows v-if="hasBacks" :fields="TURNED" :of="plan" @change="change" />
-    <button v-if="canBeStickers" class="link" type="button" @click="makeStickers">
+    <LinkButton v-if="canBeStickers" @click="makeStickers">
       {{ words.makeStickers }}
-    </button>
-    <button
+    </LinkButton>
+    <LinkButton
       v-if="moved.length"
-      class="link"
-      type="button"
       @click="store.act({ name: 'return-copies', args: { copies: moved } })"
     >
       {{ words.backAll(moved.length) }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

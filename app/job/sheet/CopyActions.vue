@@ -6,6 +6,7 @@ import { texts } from '../../texts/index.ts';
 import CheckRow from '../../ui/CheckRow.vue';
 import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { moveCall } from './move-call.ts';
 
@@ -60,36 +61,30 @@ function repeat(): void {
     @update:model-value="store.act({ name: 'pin-copies', args: { copies: names, pinned: $event } })"
   />
   <p class="actions">
-    <button class="link" type="button" @click="turn">{{ say.turn }}</button>
-    <button class="link" type="button" :aria-expanded="repeating" @click="repeating = !repeating">
+    <LinkButton @click="turn">{{ say.turn }}</LinkButton>
+    <LinkButton :aria-expanded="repeating" @click="repeating = !repeating">
       {{ say.repeat }}
-    </button>
-    <button
-      class="link"
-      type="button"
-      @click="store.act({ name: 'print-only', args: { copies: names } })"
-    >
+    </LinkButton>
+    <LinkButton @click="store.act({ name: 'print-only', args: { copies: names } })">
       {{ say.now.these(names.length) }}
-    </button>
-    <button class="link" type="button" @click="takeAway">
+    </LinkButton>
+    <LinkButton @click="takeAway">
       {{ say.takeAway }}
-    </button>
-    <button
+    </LinkButton>
+    <LinkButton
       v-if="moved.length"
-      class="link"
-      type="button"
       @click="store.act({ name: 'return-copies', args: { copies: moved } })"
     >
       {{ moved.length > 1 ? say.backAll(moved.length) : say.back }}
-    </button>
+    </LinkButton>
   </p>
   <div v-if="repeating" class="repeat">
     <NumberRow v-model="across" :label="say.across" :min="1" :max="60" />
     <NumberRow v-model="down" :label="say.down" :min="1" :max="60" />
     <LengthRow v-model="gap" :label="say.gapLong" :name="say.repeatGap" :min="0" :max="200" />
-    <button class="link" type="button" :disabled="more === 0" @click="repeat">
+    <LinkButton :disabled="more === 0" @click="repeat">
       {{ say.repeatMore(more) }}
-    </button>
+    </LinkButton>
   </div>
 </template>
 

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { findCopy, type SheetCopy } from '../../../core/sheet/index.ts';
+import {
+  findCopy,
+  handPlaceSchema,
+  type HandPlace,
+  type SheetCopy,
+} from '../../../core/sheet/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
-import LengthRow from '../../ui/LengthRow.vue';
+import FieldRows from '../../ui/FieldRows.vue';
+import { fieldsOf } from '../../ui/fields.ts';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../../session/job-store.ts';
@@ -18,13 +24,19 @@ const emit = defineEmits<{ follow: [sheet: number]; gone: [] }>();
 const store = useJobStore();
 const settings = useSettings();
 const say = texts.sheet;
+const { length, angle } = fieldsOf(handPlaceSchema);
+const PLACE = [
+  length('x', say.middleFromLeft, { step: 0.1 }),
+  length('y', say.middleFromTop, { step: 0.1 }),
+  angle('angle', say.turnedBy, { name: say.turnLong }),
+];
 const placement = computed(() => props.copy.placement);
 const number = computed(
   () => store.committed && findCopy(store.committed, placement.value.copy)?.number,
 );
 const sheets = computed(() => store.layout?.sheets.length ?? 1);
 
-function move(changes: { x?: number; y?: number; angle?: number; sheet?: number }): void {
+function move(changes: Partial<HandPlace>): void {
   const call = moveCall([props.copy], props.sheet, () => changes);
   store.act(call, `place:${placement.value.copy}`);
 }
@@ -49,25 +61,10 @@ function moveTo(sheet: number): void {
       :suffix="say.ofSheets(sheets)"
       @update:model-value="moveTo($event - 1)"
     />
-    <LengthRow
-      :label="say.middleFromLeft"
-      :model-value="placement.x"
-      :step="0.1"
-      @update:model-value="move({ x: $event })"
-    />
-    <LengthRow
-      :label="say.middleFromTop"
-      :model-value="placement.y"
-      :step="0.1"
-      @update:model-value="move({ y: $event })"
-    />
-    <NumberRow
-      :label="say.turnedBy"
-      :name="say.turnLong"
-      :model-value="placement.angle"
-      suffix="°"
-      :digits="1"
-      @update:model-value="move({ angle: $event })"
+    <FieldRows
+      :fields="PLACE"
+      :of="{ sheet, x: placement.x, y: placement.y, angle: placement.angle }"
+      @change="move"
     />
     <FactRow :label="say.bleedItGets"
       ><span>{{ formatLength(copy.bleed, settings.unit) }}</span></FactRow

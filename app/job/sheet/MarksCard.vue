@@ -17,6 +17,7 @@ import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf } from '../../ui/fields.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { useMarkGains } from './mark-gains.ts';
 
@@ -95,9 +96,9 @@ function restyle(style: Marks['style']): void {
       <tbody>
         <tr v-for="gain in gains" :key="gain.size" :class="{ now: gain.size === marks.size }">
           <th scope="row">
-            <button class="link" type="button" @click="change({ size: gain.size })">
+            <LinkButton @click="change({ size: gain.size })">
               {{ formatLength(gain.size, settings.unit) }}
-            </button>
+            </LinkButton>
           </th>
           <td>{{ gain.perSheet }}</td>
           <td>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { Turns } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import type { Nesting } from './nesting.ts';
 
@@ -64,16 +65,16 @@ function turn(turns: Turns): void {
     </p>
   </template>
   <p class="next">
-    <button v-if="nesting.running.value" class="link" type="button" @click="nesting.stop()">
+    <LinkButton v-if="nesting.running.value" @click="nesting.stop()">
       {{ say.nestStop }}
-    </button>
+    </LinkButton>
     <template v-else>
-      <button v-if="rest || several" class="link" type="button" @click="nesting.start()">
+      <LinkButton v-if="rest || several" @click="nesting.start()">
         {{ rest ? say.nestRest(rest) : say.nestAgain }}
-      </button>
-      <button class="link" type="button" @click="nesting.start({ fill: true })">
+      </LinkButton>
+      <LinkButton @click="nesting.start({ fill: true })">
         {{ say.nestFill }}
-      </button>
+      </LinkButton>
     </template>
   </p>
 </template>

@@ -5,6 +5,7 @@ import { filledText, fieldsOfRow, type Words } from '../../../core/piece/index.t
 import type { SheetCopy } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { ownWords } from '../common/one-off-facts.ts';
 
@@ -65,29 +66,23 @@ function type(element: string, event: Event): void {
         :to="{ name: 'artwork', query: { piece: copy.placement.piece, copy: name } }"
         >{{ say.changeAlone }}</router-link
       >
-      <button
+      <LinkButton
         v-if="differs && !own?.out"
-        class="link"
-        type="button"
         @click="store.act({ name: 'use-on-all', args: { copy: name } })"
       >
         {{ say.toAll }}
-      </button>
-      <button
+      </LinkButton>
+      <LinkButton
         v-if="differs"
-        class="link"
-        type="button"
         @click="store.act({ name: 'return-one-offs', args: { copies: [name] } })"
       >
         {{ say.toPiece }}
-      </button>
-      <button
-        class="link"
-        type="button"
+      </LinkButton>
+      <LinkButton
         @click="store.act({ name: 'leave-out', args: { copies: [name], out: !own?.out } })"
       >
         {{ own?.out ? say.printAgain : say.leaveOut }}
-      </button>
+      </LinkButton>
     </p>
   </CardPanel>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { oneOffFacts } from '../common/one-off-facts.ts';
 
@@ -23,20 +24,18 @@ function show(copy: string): void {
   <CardPanel v-if="facts.length" :title="say.oneOffs" :aside="String(facts.length)">
     <ul>
       <li v-for="{ copy, name, what, out } in facts" :key="copy">
-        <button class="link" type="button" @click="show(copy)">{{ name }}</button>
+        <LinkButton @click="show(copy)">{{ name }}</LinkButton>
         <span class="quiet">{{ out ? say.leftOut : what }}</span>
       </li>
     </ul>
-    <button
+    <LinkButton
       v-if="facts.length > 1"
-      class="link"
-      type="button"
       @click="
         store.act({ name: 'return-one-offs', args: { copies: facts.map(({ copy }) => copy) } })
       "
     >
       {{ say.allToPieces }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

@@ -7,6 +7,7 @@ import { dayOf } from '../../ui/dates.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import { useMessages } from '../../ui/messages-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** Which copies are printed this time: all, what changed since the last run, or what was spoiled in it. */
@@ -45,13 +46,13 @@ function printChanged(): void {
 
 <template>
   <CardPanel v-if="counts" :title="say.some(counts.now, counts.all)" tone="amber">
-    <button class="link" type="button" @click="print(undefined)">{{ say.all }}</button>
+    <LinkButton @click="print(undefined)">{{ say.all }}</LinkButton>
   </CardPanel>
   <CardPanel v-else-if="last" :title="say.title" :aside="dayOf(last.at)">
-    <button class="link" type="button" @click="printChanged">{{ say.changed }}</button>
-    <button v-if="last.spoiled?.length" class="link" type="button" @click="print(last.spoiled)">
+    <LinkButton @click="printChanged">{{ say.changed }}</LinkButton>
+    <LinkButton v-if="last.spoiled?.length" @click="print(last.spoiled)">
       {{ say.spoiled(last.spoiled.length) }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

@@ -5,6 +5,7 @@ import { useStockRoom } from '../../session/stock-room-store.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import SelectRow from '../../ui/SelectRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** One of several sheets: what it lies on, and its place in the order. */
@@ -51,12 +52,12 @@ function move(by: number): void {
       @update:model-value="lay"
     />
     <p>
-      <button class="link" type="button" :disabled="sheet === 0" @click="move(-1)">
+      <LinkButton :disabled="sheet === 0" @click="move(-1)">
         {{ say.earlier }}
-      </button>
-      <button class="link" type="button" :disabled="sheet >= count - 1" @click="move(1)">
+      </LinkButton>
+      <LinkButton :disabled="sheet >= count - 1" @click="move(1)">
         {{ say.later }}
-      </button>
+      </LinkButton>
     </p>
   </CardPanel>
 </template>

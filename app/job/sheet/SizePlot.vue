@@ -8,6 +8,7 @@ import { texts } from '../../texts/index.ts';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** How many copies a sheet takes at other sizes of the piece, and the step to such a size. */
@@ -111,9 +112,9 @@ function use(): void {
           ? say.nowAtSize(length(1), now?.copies ?? 0)
           : say.atSize(length(shown.scale), shown.copies)
       }}
-      <button v-if="looked !== undefined" class="link" type="button" @click="use">
+      <LinkButton v-if="looked !== undefined" @click="use">
         {{ say.useSize }}
-      </button>
+      </LinkButton>
     </p>
     <NumberRow
       :label="say.fitOn"

@@ -6,6 +6,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** The straight cuts of a trimmer, in order; one that is pointed at is shown on the sheet. */
@@ -26,10 +27,8 @@ function mark(cropMarks: boolean): void {
   <CardPanel :title="say.trim" :aside="cuts.length ? say.trimCuts(cuts.length) : ''">
     <template v-if="none">
       <p>{{ none }}</p>
-      <button
+      <LinkButton
         v-if="plan === 'crossed' && store.job?.plan.arrangement !== 'step'"
-        class="link"
-        type="button"
         @click="
           store.act({
             name: 'change-plan',
@@ -38,7 +37,7 @@ function mark(cropMarks: boolean): void {
         "
       >
         {{ say.trimInRows }}
-      </button>
+      </LinkButton>
     </template>
     <template v-else>
       <p class="quiet">{{ say.trimHint }}</p>

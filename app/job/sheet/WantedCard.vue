@@ -7,6 +7,7 @@ import PieceThumbnail from '../../session/PieceThumbnail.vue';
 import CardPanel from '../../ui/CardPanel.vue';
 import NumberField from '../../ui/NumberField.vue';
 import NumberRow from '../../ui/NumberRow.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
 
@@ -89,9 +90,9 @@ function fill(piece: string): void {
     </label>
     <p v-if="store.committed.list" class="lists">
       <template v-for="piece in fronts" :key="piece.id">
-        <button class="link" type="button" @click="byRow(piece.id)">
+        <LinkButton @click="byRow(piece.id)">
           {{ rowsLink(piece) }}
-        </button>
+        </LinkButton>
       </template>
       <router-link class="link" :to="{ name: 'artwork', query: { list: 'open' } }">{{
         texts.list.openIt
@@ -109,9 +110,9 @@ function fill(piece: string): void {
       "
     />
     <p v-if="free > 0 && fillers.length === 1 && fillers[0]" class="free">
-      <button class="link" type="button" @click="fill(fillers[0].id)">
+      <LinkButton @click="fill(fillers[0].id)">
         {{ say.fill(free) }}
-      </button>
+      </LinkButton>
     </p>
     <div
       v-else-if="free > 0 && fillers.length"

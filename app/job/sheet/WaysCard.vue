@@ -11,6 +11,7 @@ import { useShownSteps } from '../common/shown-steps.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { useComparison } from './comparison.ts';
 import SizePlot from './SizePlot.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** Ways to fill the sheets side by side, with what each comes to; pointed at, a way is shown. */
 const store = useJobStore();
@@ -67,15 +68,9 @@ function nameOf({ kind, value }: SheetWay): string {
         >
           <th scope="row">
             <span v-if="!way.call">{{ nameOf(way) }}</span>
-            <button
-              v-else
-              class="link"
-              type="button"
-              v-on="steps.pointed(way.call)"
-              @click="steps.act(way.call)"
-            >
+            <LinkButton v-else v-on="steps.pointed(way.call)" @click="steps.act(way.call)">
               {{ nameOf(way) }}
-            </button>
+            </LinkButton>
           </th>
           <td>{{ way.perSheet }}</td>
           <td>{{ way.left ? say.wayLeft(way.left) : way.sheets }}</td>

@@ -13,6 +13,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** Bare outlines on plain paper, to be held to the thing; the one that fits is taken over. */
@@ -66,9 +67,9 @@ async function take(by: number): Promise<void> {
       </button>
     </div>
     <ChoicesRow v-else v-model="step" :label="texts.size.stepsOf" :choices="texts.size.steps" />
-    <button class="link" type="button" :disabled="busy" @click="print">
+    <LinkButton :disabled="busy" @click="print">
       {{ printed ? texts.size.printAgain : texts.size.printTest }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

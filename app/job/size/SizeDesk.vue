@@ -21,6 +21,7 @@ import MeasureCard from './MeasureCard.vue';
 import { measuredAgain } from './measures.ts';
 import SizesCard from './SizesCard.vue';
 import ThingDrawing from './ThingDrawing.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 const store = useJobStore();
 const settings = useSettings();
@@ -118,9 +119,9 @@ function remeasure(again: MeasuredThing): boolean {
     <template #cards>
       <MeasureCard v-if="measured" :thing="measured" @measure="measure"
         ><AroundChoice v-if="box" :box="box" @measure="measure" />
-        <button v-if="shaped" class="link" type="button" @click="measure('ratio', shaped.ratio)">
+        <LinkButton v-if="shaped" @click="measure('ratio', shaped.ratio)">
           {{ texts.size.takeShape(shaped.name) }}
-        </button></MeasureCard
+        </LinkButton></MeasureCard
       >
       <CardPanel v-else :title="texts.size.things['label-sheet']" peeled>
         <p class="hint">
@@ -142,14 +143,9 @@ function remeasure(again: MeasuredThing): boolean {
       >
       <CardPanel v-if="tooLarge" :title="texts.size.lookAgain" tone="amber" data-too-large>
         <p class="hint">{{ texts.size.tooLarge(fact, tooLarge.stock, tooLarge.others) }}</p>
-        <button
-          v-if="tooLarge.parts"
-          class="link"
-          type="button"
-          @click="measure('parts', tooLarge.parts)"
-        >
+        <LinkButton v-if="tooLarge.parts" @click="measure('parts', tooLarge.parts)">
           {{ texts.size.makeParts(tooLarge.parts) }}
-        </button>
+        </LinkButton>
       </CardPanel>
       <v-btn color="primary" height="40" :to="{ name: 'artwork' }">{{
         texts.size.toArtwork

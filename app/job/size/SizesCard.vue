@@ -6,6 +6,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** The sizes of one design, each for a thing of its own. */
 const chosen = defineModel<string>({ required: true });
@@ -45,10 +46,10 @@ function remove(): void {
       </button>
     </div>
     <p v-else class="quiet hint">{{ texts.size.sizesHint }}</p>
-    <button class="link" type="button" @click="add">{{ texts.size.addSize }}</button>
-    <button v-if="chosen !== base?.id" class="link" type="button" @click="remove">
+    <LinkButton @click="add">{{ texts.size.addSize }}</LinkButton>
+    <LinkButton v-if="chosen !== base?.id" @click="remove">
       {{ texts.size.removeSize }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

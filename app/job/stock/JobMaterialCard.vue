@@ -9,6 +9,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import FactRow from '../../ui/FactRow.vue';
 import { formatMoney } from '../../ui/money.ts';
 import { useSettings } from '../../ui/settings-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
 
 /** What the job's sheets are made of. */
@@ -53,13 +54,9 @@ const cost = computed(() =>
     >
     <p v-if="changed" class="changed">
       {{ texts.stock.changedMaterial }}
-      <button
-        class="link"
-        type="button"
-        @click="store.act({ name: 'choose-material', args: { material: changed } })"
-      >
+      <LinkButton @click="store.act({ name: 'choose-material', args: { material: changed } })">
         {{ texts.stock.takeOver }}
-      </button>
+      </LinkButton>
     </p>
     <router-link
       class="link"

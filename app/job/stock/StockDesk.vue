@@ -16,6 +16,7 @@ import FactRow from '../../ui/FactRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import JobMaterialCard from './JobMaterialCard.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { stockOffers, type StockOffer as Offer } from './stock-offers.ts';
 
 const store = useJobStore();
@@ -83,9 +84,9 @@ async function useDescribed(): Promise<void> {
       <div v-else class="room">
         <div class="find">
           <StockSearch v-model="typed" @first="chooseFirst" />
-          <button class="link" type="button" @click="describing = true">
+          <LinkButton @click="describing = true">
             {{ texts.stock.measure }}
-          </button>
+          </LinkButton>
         </div>
         <StockOffers :groups="groups" :chosen="chosen?.id" @choose="choose" />
       </div>
@@ -115,24 +116,19 @@ async function useDescribed(): Promise<void> {
           >
           <p v-if="used" class="started">
             {{ texts.stock.gone(used, chosen.spots ? spotCount(chosen.spots) : 0) }}
-            <button class="link" type="button" @click="wholeSheet">
+            <LinkButton @click="wholeSheet">
               {{ texts.stock.newSheet }}
-            </button>
+            </LinkButton>
           </p>
           <p v-if="changed" class="started">
             {{ texts.stock.changedSheet }}
-            <button class="link" type="button" @click="take({ stock: changed, supply: undefined })">
+            <LinkButton @click="take({ stock: changed, supply: undefined })">
               {{ texts.stock.takeOver }}
-            </button>
+            </LinkButton>
           </p>
-          <button
-            v-if="room.isOwn(chosen.id)"
-            class="link"
-            type="button"
-            @click="room.forgetSheet(chosen)"
-          >
+          <LinkButton v-if="room.isOwn(chosen.id)" @click="room.forgetSheet(chosen)">
             {{ texts.stock.forget }}
-          </button>
+          </LinkButton>
         </CardPanel>
         <JobMaterialCard />
         <v-btn color="primary" height="40" :to="{ name: 'artwork' }">{{

@@ -2,6 +2,7 @@
 import type { Cutter } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import EmptyState from '../../ui/EmptyState.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 
 /** The cutters of the workshop. */
 defineProps<{ cutters: readonly Cutter[]; open: Cutter | undefined }>();
@@ -38,7 +39,7 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
       <span class="quiet">{{ size(one) }}</span>
       <span class="quiet">{{ one.address || words.byFile }}</span>
     </button>
-    <button class="link" type="button" @click="$emit('add')">{{ words.add }}</button>
+    <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
   </div>
 </template>
 

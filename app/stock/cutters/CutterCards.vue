@@ -5,6 +5,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf } from '../../ui/fields.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import AddressField from '../AddressField.vue';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 
@@ -61,7 +62,7 @@ function rename(event: Event): void {
     <p class="quiet">{{ words.knifeHint }}</p>
     <FieldRows :fields="FORCES" :of="cutter" @change="keep" />
   </CardPanel>
-  <button class="link" type="button" @click="room.removeCutter(cutter)">{{ words.remove }}</button>
+  <LinkButton @click="room.removeCutter(cutter)">{{ words.remove }}</LinkButton>
 </template>
 
 <style scoped>

@@ -6,6 +6,7 @@ import { texts } from '../../texts/index.ts';
 import EmptyState from '../../ui/EmptyState.vue';
 import PhotoCorners from '../../ui/PhotoCorners.vue';
 import CalibrationPlot from './CalibrationPlot.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { PrinterEditor } from './printer-editor.ts';
 
 /** The printers of the workshop, and where the chosen one puts the crosses of a sheet. */
@@ -52,7 +53,7 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
           >{{ tray.name }}: {{ editor.state(tray.front) }}</span
         >
       </button>
-      <button class="link" type="button" @click="$emit('add')">{{ words.add }}</button>
+      <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
     </div>
     <PhotoCorners
       v-if="settingCorners && seen"
@@ -64,7 +65,7 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
     <CalibrationPlot v-else class="plot" :sheet="sheet" :map="map" :picture="read?.flat" />
     <p v-if="busy" class="looking" role="status">
       {{ editor.doing.value }}
-      <button class="link" type="button" @click="editor.cancel">{{ texts.cancel }}</button>
+      <LinkButton @click="editor.cancel">{{ texts.cancel }}</LinkButton>
     </p>
   </div>
 </template>

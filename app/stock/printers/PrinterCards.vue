@@ -10,6 +10,7 @@ import LengthField from '../../ui/LengthField.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import { askPrinter } from '../../session/bridge.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import LinkButton from '../../ui/LinkButton.vue';
 import AddressField from '../AddressField.vue';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
@@ -110,13 +111,13 @@ function removeTray(): void {
       </p>
     </template>
     <div class="ways">
-      <button class="link" type="button" @click="addTray">{{ words.addTray }}</button>
-      <button v-if="printer.trays.length > 1" class="link" type="button" @click="removeTray">
+      <LinkButton @click="addTray">{{ words.addTray }}</LinkButton>
+      <LinkButton v-if="printer.trays.length > 1" @click="removeTray">
         {{ words.removeTray }}
-      </button>
-      <button class="link" type="button" @click="room.removePrinter(printer)">
+      </LinkButton>
+      <LinkButton @click="room.removePrinter(printer)">
         {{ words.remove }}
-      </button>
+      </LinkButton>
     </div>
     <ChoicesRow v-model="side" :label="words.side" :choices="words.sides" />
   </CardPanel>
@@ -151,7 +152,7 @@ function removeTray(): void {
           />
         </template>
       </div>
-      <button class="link" type="button" @click="byRuler = false">{{ words.byPicture }}</button>
+      <LinkButton @click="byRuler = false">{{ words.byPicture }}</LinkButton>
     </template>
     <template v-else>
       <p class="hint">{{ words.measureHint }}</p>
@@ -161,19 +162,14 @@ function removeTray(): void {
         }}</v-btn>
         <span class="quiet">{{ words.or }}</span>
       </div>
-      <button
-        v-if="seen && !settingCorners"
-        class="link"
-        type="button"
-        @click="settingCorners = true"
-      >
+      <LinkButton v-if="seen && !settingCorners" @click="settingCorners = true">
         {{ words.setCorners }}
-      </button>
+      </LinkButton>
       <div class="ways">
-        <button class="link" type="button" :disabled="busy" @click="editor.tryIt">
+        <LinkButton :disabled="busy" @click="editor.tryIt">
           {{ words.tryIt }}
-        </button>
-        <button class="link" type="button" @click="byRuler = true">{{ words.byRuler }}</button>
+        </LinkButton>
+        <LinkButton @click="byRuler = true">{{ words.byRuler }}</LinkButton>
       </div>
     </template>
   </CardPanel>
@@ -184,9 +180,9 @@ function removeTray(): void {
   >
     <p>{{ words.check(hundredths(check)) }}</p>
     <div class="ways">
-      <button class="link" type="button" @click="editor.noteCheck">{{ words.noteCheck }}</button>
-      <button class="link" type="button" @click="editor.keep">{{ words.refine }}</button>
-      <button class="link" type="button" @click="editor.clear">{{ words.again }}</button>
+      <LinkButton @click="editor.noteCheck">{{ words.noteCheck }}</LinkButton>
+      <LinkButton @click="editor.keep">{{ words.refine }}</LinkButton>
+      <LinkButton @click="editor.clear">{{ words.again }}</LinkButton>
     </div>
   </CardPanel>
   <CardPanel v-else-if="found" :title="words.result">
@@ -194,9 +190,9 @@ function removeTray(): void {
       ><span>{{ value }}</span></FactRow
     >
     <v-btn color="primary" block @click="editor.keep">{{ words.keep }}</v-btn>
-    <button v-if="!byRuler" class="link" type="button" @click="editor.clear">
+    <LinkButton v-if="!byRuler" @click="editor.clear">
       {{ words.again }}
-    </button>
+    </LinkButton>
   </CardPanel>
   <CardPanel v-if="kept && !found" :title="words.measured" :aside="kept.date" tone="leaf">
     <FactRow :label="words.farthest"
@@ -207,10 +203,10 @@ function removeTray(): void {
     >
     <p class="hint">{{ words.checkHint }}</p>
     <div class="ways">
-      <button class="link" type="button" :disabled="busy" @click="editor.save(true)">
+      <LinkButton :disabled="busy" @click="editor.save(true)">
         {{ words.saveCheck }}
-      </button>
-      <button class="link" type="button" @click="editor.forget">{{ words.forget }}</button>
+      </LinkButton>
+      <LinkButton @click="editor.forget">{{ words.forget }}</LinkButton>
     </div>
   </CardPanel>
 </template>

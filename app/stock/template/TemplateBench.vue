@@ -8,6 +8,7 @@ import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import PhotoCorners from '../../ui/PhotoCorners.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import type { TemplateEditor } from './template-editor.ts';
 
 /** The sheet that is described: its labels, over the picture in which they were found. */
@@ -107,7 +108,7 @@ function drop(event: DragEvent): void {
     </div>
     <p v-if="busy" class="say" role="status">
       {{ words.read.looking }}
-      <button class="link" type="button" @click="editor.cancel">{{ texts.cancel }}</button>
+      <LinkButton @click="editor.cancel">{{ texts.cancel }}</LinkButton>
     </p>
     <p v-else-if="wrong" class="say wrong" role="alert">{{ problemLine(wrong) }}</p>
     <p v-else class="say quiet">

@@ -7,6 +7,7 @@ import LengthRow from '../../ui/LengthRow.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import ReadingsCard from './ReadingsCard.vue';
+import LinkButton from '../../ui/LinkButton.vue';
 import { PAPERS, type TemplateEditor } from './template-editor.ts';
 
 /** What describes the sheet: its name, a file it comes from, readings, and the label that is chosen. */
@@ -30,7 +31,7 @@ function move(to: { x?: number; y?: number; angle?: number }): void {
   <v-btn color="primary" height="40" :disabled="!stock" @click="$emit('done')">{{
     doneLabel
   }}</v-btn>
-  <button class="link" type="button" @click="$emit('cancel')">{{ words.cancel }}</button>
+  <LinkButton @click="$emit('cancel')">{{ words.cancel }}</LinkButton>
   <CardPanel :title="words.own.title" peeled>
     <input
       v-model="draft.name"
@@ -48,17 +49,12 @@ function move(to: { x?: number; y?: number; angle?: number }): void {
       @update:model-value="photo && editor.look()"
     />
     <div class="ways">
-      <button class="link" type="button" :disabled="busy" @click="editor.choose">
+      <LinkButton :disabled="busy" @click="editor.choose">
         {{ words.read.choose }}
-      </button>
-      <button
-        v-if="photo && !settingCorners"
-        class="link"
-        type="button"
-        @click="settingCorners = true"
-      >
+      </LinkButton>
+      <LinkButton v-if="photo && !settingCorners" @click="settingCorners = true">
         {{ words.read.corners }}
-      </button>
+      </LinkButton>
     </div>
   </CardPanel>
   <template v-if="found">
@@ -85,20 +81,20 @@ function move(to: { x?: number; y?: number; angle?: number }): void {
         :max="180"
         @update:model-value="move({ angle: $event })"
       />
-      <button class="link" type="button" @click="editor.remove(chosen ?? 0)">
+      <LinkButton @click="editor.remove(chosen ?? 0)">
         {{ words.read.deleteLabel }}
-      </button>
+      </LinkButton>
     </CardPanel>
-    <button class="link" type="button" @click="editor.add">{{ words.read.add }}</button>
-    <button v-if="canCorrect" class="link" type="button" @click="editor.toReadings">
+    <LinkButton @click="editor.add">{{ words.read.add }}</LinkButton>
+    <LinkButton v-if="canCorrect" @click="editor.toReadings">
       {{ words.read.correct }}
-    </button>
+    </LinkButton>
   </template>
   <template v-else>
     <ReadingsCard :readings="editor.readings" />
-    <button v-if="stock" class="link" type="button" @click="editor.byHand">
+    <LinkButton v-if="stock" @click="editor.byHand">
       {{ words.own.byHand }}
-    </button>
+    </LinkButton>
   </template>
 </template>
 

@@ -21,6 +21,7 @@ import { useMessages } from '../../../ui/messages-store.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
 import PaletteRow from './PaletteRow.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 
 /** The colours that a piece or the whole job is drawn in, changed one by one or all by a palette. */
 const props = defineProps<{ desk: DeskState }>();
@@ -167,16 +168,12 @@ onBeforeUnmount(() => props.desk.store.cancel());
       />
     </div>
     <div class="ways">
-      <button v-if="used.length > 1" class="link" type="button" @click="keep">
+      <LinkButton v-if="used.length > 1" @click="keep">
         {{ words.keepPalette }}
-      </button>
-      <button
-        class="link"
-        type="button"
-        @click="chooseFiles(PALETTE_FILES, true).then(house.takePalettes)"
-      >
+      </LinkButton>
+      <LinkButton @click="chooseFiles(PALETTE_FILES, true).then(house.takePalettes)">
         {{ words.paletteFile }}
-      </button>
+      </LinkButton>
     </div>
   </CardPanel>
 </template>

@@ -12,6 +12,7 @@ import { titleText } from '../../../../messages/index.ts';
 import { texts } from '../../../texts/index.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import CardPanel from '../../../ui/CardPanel.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import FillPicker from '../fill/FillPicker.vue';
 import StrokeRows from '../StrokeRows.vue';
@@ -113,7 +114,7 @@ function fill(value: Fill | null, key?: string, art?: Art): void {
       @change="(line, key) => desk.change({ line }, key)"
     />
     <p>
-      <button class="link" type="button" @click="takeApart">{{ say.takeApart }}</button>
+      <LinkButton @click="takeApart">{{ say.takeApart }}</LinkButton>
     </p>
   </CardPanel>
 </template>

@@ -22,6 +22,7 @@ import type { DeskState } from '../../artwork-state/desk-state.ts';
 import ColorSlots from './ColorSlots.vue';
 import GradientRows from './GradientRows.vue';
 import PatternGrid from './PatternGrid.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 
 /** What fills something: a colour, a blend, a pattern or a picture. */
 const props = defineProps<{
@@ -174,7 +175,7 @@ function tiled(mode: keyof typeof words.modes): void {
     </template>
     <template v-else-if="shown === 'picture'">
       <p v-if="!picture" class="quiet">{{ words.noPicture }}</p>
-      <button class="link" type="button" @click="choosePicture">{{ words.choosePicture }}</button>
+      <LinkButton @click="choosePicture">{{ words.choosePicture }}</LinkButton>
       <template v-if="picture">
         <ChoicesRow
           :label="words.fills"

@@ -6,6 +6,7 @@ import { texts } from '../../../texts/index.ts';
 import FieldRows from '../../../ui/FieldRows.vue';
 import { fieldsOf } from '../../../ui/fields.ts';
 import ColorSlots from './ColorSlots.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 
 /** The colours of a blend and the way it runs. */
 const props = defineProps<{ gradient: Gradient; colors: readonly string[] }>();
@@ -57,12 +58,12 @@ function less(): void {
 <template>
   <ColorSlots :slots="slots" :label="words.blend" :colors="colors" @change="recolor" />
   <div>
-    <button v-if="gradient.stops.length < MOST" class="link" type="button" @click="more">
+    <LinkButton v-if="gradient.stops.length < MOST" @click="more">
       {{ words.addStop }}
-    </button>
-    <button v-if="gradient.stops.length > 2" class="link less" type="button" @click="less">
+    </LinkButton>
+    <LinkButton v-if="gradient.stops.length > 2" class="less" @click="less">
       {{ words.dropStop }}
-    </button>
+    </LinkButton>
   </div>
   <FieldRows
     :fields="FIELDS"

@@ -7,6 +7,7 @@ import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import CheckRow from '../../../ui/CheckRow.vue';
 import ChoicesRow from '../../../ui/ChoicesRow.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import FillPicker from '../fill/FillPicker.vue';
 import StrokeRows from '../StrokeRows.vue';
@@ -60,21 +61,15 @@ const stroke = (line: StrokeStyle | null, key?: string): void => props.desk.chan
         @update:model-value="give(turnNode([line.nodes], desk.point.value, $event === 'smooth'))"
       />
       <p>
-        <button
-          class="link"
-          type="button"
-          @click="give(splitAfter([line.nodes], desk.point.value))"
-        >
+        <LinkButton @click="give(splitAfter([line.nodes], desk.point.value))">
           {{ points.addPoint }}
-        </button>
-        <button
+        </LinkButton>
+        <LinkButton
           v-if="line.nodes.length > 3"
-          class="link"
-          type="button"
           @click="give(removeNode([line.nodes], desk.point.value))"
         >
           {{ points.removePoint }}
-        </button>
+        </LinkButton>
       </p>
     </template>
   </CardPanel>

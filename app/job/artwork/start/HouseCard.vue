@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { newPicture, newSmallPrint } from '../../artwork-state/new-elements.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
@@ -27,13 +28,13 @@ function addMark(): void {
 
 <template>
   <CardPanel :title="words.house">
-    <button v-if="house.style.smallPrint" class="link" type="button" @click="addSmallPrint">
+    <LinkButton v-if="house.style.smallPrint" @click="addSmallPrint">
       {{ words.addSmall }}
-    </button>
-    <button v-if="house.style.mark" class="link" type="button" @click="addMark">
+    </LinkButton>
+    <LinkButton v-if="house.style.mark" @click="addMark">
       {{ words.addMark }}
-    </button>
-    <button class="link" type="button" @click="$emit('open')">{{ words.changeHouse }}</button>
+    </LinkButton>
+    <LinkButton @click="$emit('open')">{{ words.changeHouse }}</LinkButton>
   </CardPanel>
 </template>
 

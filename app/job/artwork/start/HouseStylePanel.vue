@@ -6,6 +6,7 @@ import ArtPicture from '../../../art/ArtPicture.vue';
 import FactRow from '../../../ui/FactRow.vue';
 import OverlayPanel from '../../../ui/OverlayPanel.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
 
@@ -56,10 +57,10 @@ function chooseMark(): void {
     <FactRow :label="words.houseMark">
       <span class="mark">
         <ArtPicture v-if="style.mark" :art="style.mark" />
-        <button class="link" type="button" @click="chooseMark">{{ words.chooseMark }}</button>
-        <button v-if="style.mark" class="link" type="button" @click="house.change({ mark: null })">
+        <LinkButton @click="chooseMark">{{ words.chooseMark }}</LinkButton>
+        <LinkButton v-if="style.mark" @click="house.change({ mark: null })">
           {{ words.dropMark }}
-        </button>
+        </LinkButton>
       </span>
     </FactRow>
     <label class="small">
@@ -81,13 +82,11 @@ function chooseMark(): void {
         :style="{ background: color }"
       />
       {{ palette.name }}
-      <button
-        class="link"
-        type="button"
+      <LinkButton
         @click="house.change({ palettes: style.palettes.filter((one) => one !== palette) })"
       >
         {{ words.dropPalette(palette.name) }}
-      </button>
+      </LinkButton>
     </p>
   </OverlayPanel>
 </template>

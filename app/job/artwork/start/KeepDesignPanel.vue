@@ -7,6 +7,7 @@ import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import CheckRow from '../../../ui/CheckRow.vue';
 import OverlayPanel from '../../../ui/OverlayPanel.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 
@@ -57,7 +58,7 @@ async function done(how: 'keep' | 'give'): Promise<void> {
       </div>
     </div>
     <template #foot>
-      <button class="link" type="button" @click="done('give')">{{ say.giveDesign }}</button>
+      <LinkButton @click="done('give')">{{ say.giveDesign }}</LinkButton>
       <v-btn color="primary" height="38" @click="done('keep')">{{ say.keepDesign }}</v-btn>
     </template>
   </OverlayPanel>

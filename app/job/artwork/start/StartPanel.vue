@@ -7,6 +7,7 @@ import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import { chooseFiles } from '../../../storage/index.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import { loadFaces, loadFor } from '../../../session/page-resources.ts';
@@ -66,28 +67,24 @@ onMounted(() => {
         <input v-model="maker" class="well" :aria-label="words.maker" :placeholder="words.maker" />
       </div>
       <div class="tools">
-        <button class="link" type="button" @click="start.shuffle('colors')">
+        <LinkButton @click="start.shuffle('colors')">
           <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPaletteOutline" /></svg
           >{{ words.shuffleColors }}
-        </button>
-        <button class="link" type="button" @click="start.shuffle('faces')">
+        </LinkButton>
+        <LinkButton @click="start.shuffle('faces')">
           <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiFormatFont" /></svg
           >{{ words.shuffleFaces }}
-        </button>
-        <button class="link" type="button" @click="desk.pickArt((art) => (picture = art))">
+        </LinkButton>
+        <LinkButton @click="desk.pickArt((art) => (picture = art))">
           {{ picture ? words.otherPicture : words.picture }}
-        </button>
-        <button v-if="picture" class="link" type="button" @click="picture = undefined">
+        </LinkButton>
+        <LinkButton v-if="picture" @click="picture = undefined">
           {{ words.noPicture }}
-        </button>
-        <button class="link" type="button" @click="$emit('house')">{{ words.house }}</button>
-        <button
-          class="link"
-          type="button"
-          @click="chooseFiles('.peel').then(([file]) => own.takeFile(file))"
-        >
+        </LinkButton>
+        <LinkButton @click="$emit('house')">{{ words.house }}</LinkButton>
+        <LinkButton @click="chooseFiles('.peel').then(([file]) => own.takeFile(file))">
           {{ words.fromFile }}
-        </button>
+        </LinkButton>
       </div>
       <p v-if="look && start.chosen.value" class="quiet">
         {{ words.colorsNow(look.colors.name) }} · {{ words.facesNow(look.faces.name) }}

@@ -5,6 +5,7 @@ import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import ChoicesRow from '../../../ui/ChoicesRow.vue';
 import FactRow from '../../../ui/FactRow.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** Another piece that stands in this one: as a sticker to be peeled off, or printed only. */
@@ -28,8 +29,8 @@ const inner = computed(() =>
       :choices="say.cuts"
       @update:model-value="desk.change({ cut: $event === 'kiss' ? 'kiss' : undefined })"
     />
-    <button v-if="inner" class="link" type="button" @click="desk.show(inner.id)">
+    <LinkButton v-if="inner" @click="desk.show(inner.id)">
       {{ say.open(inner.name) }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>

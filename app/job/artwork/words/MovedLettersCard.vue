@@ -6,6 +6,7 @@ import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import FieldRows from '../../../ui/FieldRows.vue';
 import { fieldsOf } from '../../../ui/fields.ts';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { lettersOf } from './typing.ts';
 
@@ -40,14 +41,9 @@ function move(changes: Partial<Omit<Nudge, 'at'>>): void {
       <FieldRows :fields="NUDGE" :of="first" @change="move" />
     </template>
     <p v-else class="quiet">{{ say.movedHint }}</p>
-    <button
-      v-if="words.nudges?.length"
-      class="link"
-      type="button"
-      @click="desk.change({ nudges: undefined })"
-    >
+    <LinkButton v-if="words.nudges?.length" @click="desk.change({ nudges: undefined })">
       {{ say.reset }}
-    </button>
+    </LinkButton>
   </CardPanel>
 </template>
 

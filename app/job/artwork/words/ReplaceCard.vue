@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { textsOf } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 
 /** Finds words in all pieces of the job and puts others in their place. */
@@ -31,7 +32,7 @@ function replace(): void {
     <form @submit.prevent="replace">
       <input v-model="find" class="well" :aria-label="say.find" :placeholder="say.find" />
       <input v-model="by" class="well" :aria-label="say.by" :placeholder="say.by" />
-      <button class="link" type="submit" :disabled="count === 0">{{ say.replaceAll }}</button>
+      <LinkButton type="submit" :disabled="count === 0">{{ say.replaceAll }}</LinkButton>
     </form>
   </CardPanel>
 </template>

@@ -1,0 +1,3 @@
+<template>
+  <button class="link" type="button"><slot /></button>
+</template>
