@@ -7,7 +7,7 @@ defineProps<{ bench: BenchControls; whole: string }>();
 </script>
 
 <template>
-  <div class="zoom tray">
+  <div class="zoom bench-tray">
     <button type="button" :aria-label="texts.ui.zoomOut" @click="bench.zoomBy(1 / 1.25)">–</button>
     <button type="button" class="percent" :title="texts.ui.trueSize" @click="bench.trueSize()">
       {{ bench.percent.value }} %

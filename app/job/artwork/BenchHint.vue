@@ -9,9 +9,9 @@ const { committedPiece, drawing, measuring, panel } = props.desk;
 </script>
 
 <template>
-  <p v-if="drawing" class="hint tray">{{ texts.ornaments.lineHint }}</p>
-  <p v-else-if="measuring" class="hint tray">{{ texts.exact.measureHint }}</p>
-  <p v-else-if="committedPiece?.elements.length === 0 && panel !== 'start'" class="hint tray">
+  <p v-if="drawing" class="hint bench-tray">{{ texts.ornaments.lineHint }}</p>
+  <p v-else-if="measuring" class="hint bench-tray">{{ texts.exact.measureHint }}</p>
+  <p v-else-if="committedPiece?.elements.length === 0 && panel !== 'start'" class="hint bench-tray">
     {{ texts.artwork.empty }}
     <LinkButton @click="panel = 'start'">{{ texts.start.title }}</LinkButton>
   </p>

@@ -26,7 +26,7 @@ function turnGrid(): void {
 </script>
 
 <template>
-  <div class="exact tray" role="toolbar" :aria-label="words.measure">
+  <div class="exact bench-tray" role="toolbar" :aria-label="words.measure">
     <IconButton
       :icon="mdiGrid"
       :name="settings.grid ? `${words.grid}: ${words.gridStep} ${settings.grid} mm` : words.grid"

@@ -31,7 +31,7 @@ const { drawing } = props.desk;
 </script>
 
 <template>
-  <div class="tools tray" role="toolbar" :aria-label="texts.artwork.addToThePiece">
+  <div class="tools bench-tray" role="toolbar" :aria-label="texts.artwork.addToThePiece">
     <IconButton
       named
       :icon="mdiAutoFix"

@@ -12,7 +12,7 @@ const open = ref(false);
 </script>
 
 <template>
-  <div class="walk tray">
+  <div class="walk bench-tray">
     <IconButton
       :icon="mdiUndo"
       :name="store.undoLabel ? `${texts.undo} ${store.undoLabel}` : texts.undo"

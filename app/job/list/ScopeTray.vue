@@ -57,7 +57,7 @@ function toSheet(): void {
 </script>
 
 <template>
-  <div v-if="alone || rows.length" class="scope tray" :class="{ alone }" role="status">
+  <div v-if="alone || rows.length" class="scope bench-tray" :class="{ alone }" role="status">
     <template v-if="alone">
       <span class="mark" />
       <strong class="name">{{ store.committed && copyName(store.committed, alone) }}</strong>

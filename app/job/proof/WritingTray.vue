@@ -8,7 +8,7 @@ defineProps<{ made: ReturnType<typeof useMadePdf> }>();
 </script>
 
 <template>
-  <div class="doing tray" role="status">
+  <div class="doing bench-tray" role="status">
     <span>{{ made.doing.value }} …</span>
     <v-progress-linear
       :aria-label="texts.proof.progress"
