@@ -12,6 +12,7 @@ import {
   expect,
   fromShelf,
   openShelf,
+  runForReal,
   test,
   valueOf,
 } from './workshop.ts';
@@ -143,6 +144,7 @@ test('a page falls into pieces: lettering dropped, a hair cut apart, two joined,
   await expect(page.locator('[data-copy]')).toHaveCount(4);
   await page.getByRole('radio', { name: 'Nested' }).click();
   await expect(page.getByText(/^4 copies, \d+ % used$/)).toBeVisible();
+  await runForReal(page);
 });
 
 test('an archive shows what is in it: files of the same art as one, and what was refused', async ({

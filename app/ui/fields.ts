@@ -43,16 +43,20 @@ interface Limits {
   max?: number;
 }
 
-/** The least and the most that a number may be, by its schema; what is optional is looked into. */
-export function limitsOf(schema: unknown): Limits {
-  if (
-    schema instanceof z.ZodOptional ||
+/** What a schema is where a value is given: what is optional is looked into. */
+function given(schema: unknown): unknown {
+  return schema instanceof z.ZodOptional ||
     schema instanceof z.ZodNullable ||
     schema instanceof z.ZodDefault
-  )
-    return limitsOf(schema.unwrap());
-  if (!(schema instanceof z.ZodNumber)) return {};
-  const { minValue, maxValue } = schema;
+    ? given(schema.unwrap())
+    : schema;
+}
+
+/** The least and the most that a number may be, by its schema. */
+export function limitsOf(schema: unknown): Limits {
+  const number = given(schema);
+  if (!(number instanceof z.ZodNumber)) return {};
+  const { minValue, maxValue } = number;
   return {
     ...(minValue !== null && Number.isFinite(minValue) ? { min: minValue } : {}),
     ...(maxValue !== null && Number.isFinite(maxValue) ? { max: maxValue } : {}),
@@ -61,8 +65,8 @@ export function limitsOf(schema: unknown): Limits {
 
 /** How long a text may be, by its schema. */
 function lengthOf(schema: unknown): number | undefined {
-  if (schema instanceof z.ZodOptional) return lengthOf(schema.unwrap());
-  return schema instanceof z.ZodString ? (schema.maxLength ?? undefined) : undefined;
+  const text = given(schema);
+  return text instanceof z.ZodString ? (text.maxLength ?? undefined) : undefined;
 }
 
 interface Kinds {
@@ -112,7 +116,7 @@ export function fieldsOf<S extends z.ZodObject, T extends object = z.infer<S>>(s
     row: FieldRow,
     key: string,
     label: string,
-    { missing = 0, keep, min, max, step, ...shown }: Numbered<T>,
+    { missing = 0, keep = (value) => value, min, max, step, ...shown }: Numbered<T>,
     { scale = 1, ...more }: { scale?: number; suffix?: string; digits?: number; unit?: Unit } = {},
   ): Field<T> {
     const limits = limitsOf(shape[key]);
@@ -132,10 +136,23 @@ export function fieldsOf<S extends z.ZodObject, T extends object = z.infer<S>>(s
         const number = (value as Maybe<number>) ?? missing;
         return scale === 1 ? number : Math.round(number * scale);
       },
-      keep: (value) => (keep ?? ((same: number) => same))(value / scale),
+      keep: (value) => keep(value / scale),
       isTyped: true,
     });
   }
+
+  const oneOf =
+    (row: 'choices' | 'select') =>
+    <K extends KeyOf<T, string>>(
+      key: K,
+      label: string,
+      choices: Readonly<Record<NonNullable<T[K]> & string, string>>,
+      { missing, ...shown }: Shown<T> & { missing?: NonNullable<T[K]> } = {},
+    ) =>
+      field<unknown>(row, key, shown, {
+        given: () => ({ label, choices }),
+        read: (value) => value ?? missing,
+      });
 
   return {
     /** A length in mm, in the user’s unit unless another is given. */
@@ -183,28 +200,10 @@ export function fieldsOf<S extends z.ZodObject, T extends object = z.infer<S>>(s
       }),
 
     /** One of a few. */
-    choices: <K extends KeyOf<T, string>>(
-      key: K,
-      label: string,
-      choices: Readonly<Record<NonNullable<T[K]> & string, string>>,
-      { missing, ...shown }: Shown<T> & { missing?: NonNullable<T[K]> } = {},
-    ) =>
-      field<unknown>('choices', key, shown, {
-        given: () => ({ label, choices }),
-        read: (value) => value ?? missing,
-      }),
+    choices: oneOf('choices'),
 
     /** One of many. */
-    select: <K extends KeyOf<T, string>>(
-      key: K,
-      label: string,
-      choices: Readonly<Record<NonNullable<T[K]> & string, string>>,
-      { missing, ...shown }: Shown<T> & { missing?: NonNullable<T[K]> } = {},
-    ) =>
-      field<unknown>('select', key, shown, {
-        given: () => ({ label, choices }),
-        read: (value) => value ?? missing,
-      }),
+    select: oneOf('select'),
 
     /** A line of text; an empty one is taken unless it is `needed`. */
     text: (

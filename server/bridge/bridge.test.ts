@@ -179,7 +179,7 @@ test('the simulated devices start when asked, print what is sent, and show it as
   expect((await send({ url: 'simulated', payload: { jam: true } })).statusCode).toBe(400);
 });
 
-test('4,000 malformed or foreign requests leave it up, nothing printed or cut, and memory flat', async () => {
+test('10,000 malformed or foreign requests leave it up, nothing printed or cut, and memory flat', async () => {
   const random = seededRandom(8);
   const one = <T>(of: readonly T[]): T => of[Math.floor(random.next() * of.length)] as T;
   const noise = (most: number): Buffer =>
@@ -210,8 +210,8 @@ test('4,000 malformed or foreign requests leave it up, nothing printed or cut, a
   };
   const statuses = new Map<number, number>();
   let settled = 0;
-  for (let at = 0; at < 4000; at++) {
-    if (at === 1000) settled = heap();
+  for (let at = 0; at < 10_000; at++) {
+    if (at === 2000) settled = heap();
     const foreign = random.next() < 0.4;
     const answer = await send({
       url: one(urls),

@@ -18,7 +18,6 @@ export type PdfRef = PDFRef;
 /** Collects the objects of one PDF file. The one place that knows the package that writes them. */
 export class PdfObjects {
   private readonly context: PDFContext;
-
   private readonly library: typeof Library;
 
   private constructor(library: typeof Library) {
