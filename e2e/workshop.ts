@@ -105,6 +105,8 @@ async function copyKept({ from, to }: { from: string; to: string }): Promise<boo
       return { name, keys, values: values as unknown[] };
     }),
   );
+  // What a page has kept since may be of a later version.
+  await done(indexedDB.deleteDatabase(to));
   const opening = indexedDB.open(to, source.version);
   opening.onupgradeneeded = () => {
     for (const { name, keys, values } of entries) {
