@@ -7,8 +7,9 @@ export default defineConfig({
   build: { external: ['**/.cache/**'] },
   outputDir: '.e2e-out',
   workers: 2,
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  // Long enough for a machine that does other work as well.
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json', { outputFile: '.e2e-out/report.json' }]],
   use: {
     baseURL: 'http://localhost:4399',

@@ -74,6 +74,42 @@ test('an offset may be negative', async () => {
   expect(await areaAt('-1.5mm')).toBeLessThan((await areaAt('0')) - 50);
 });
 
+test('a file is taken in and drawn as it would print, and what became of it is told', async () => {
+  const [path, out] = [join(folder, 'mint.svg'), join(folder, 'mint.png')];
+  const take = async (body: string, ...more: string[]): Promise<unknown> => {
+    writeFileSync(
+      path,
+      `<svg xmlns="http://www.w3.org/2000/svg" width="192" height="96"><filter id="f"><feGaussianBlur stdDeviation="2"/></filter>${body}</svg>`,
+    );
+    const made = await peel('take', path, '--out', out, ...more, '--json');
+    expect([made.exit, made.err]).toEqual([0, '']);
+    return JSON.parse(made.out);
+  };
+  const half = '<rect width="96" height="96" fill="#c0392b"/>';
+  expect(await take(half)).toMatchObject({
+    kind: 'shapes',
+    width: 50.8,
+    height: 25.4,
+    asPixels: [],
+    leftOut: [],
+  });
+  // 96 px are an inch, and 300 dots an inch are drawn.
+  const image = await decodePixels(nodePlatform, 'png', new Uint8Array(readFileSync(out)));
+  expect([image.width, image.height]).toEqual([600, 300]);
+  const at = (x: number): number[] => [...image.data.subarray((150 * 600 + x) * 4).slice(0, 4)];
+  expect(at(150)).toEqual([0xc0, 0x39, 0x2b, 255]);
+  expect(at(450)[3]).toBe(0);
+  expect(
+    await take(
+      `${half}<circle r="30" cx="140" cy="48" filter="url(#f)"/><foreignObject/>`,
+      '--dpi',
+      '100',
+    ),
+  ).toMatchObject({ kind: 'both', asPixels: ['filters'], leftOut: ['foreignObject'] });
+  const several = await peel('take', 'README.md', '--out', out);
+  expect([several.exit, several.err]).toEqual([2, expect.stringContaining('is not a picture')]);
+});
+
 test('what is wrong in a picture is told with its file, whichever command reads it', async () => {
   const path = join(folder, 'cut-off.png');
   writeFileSync(path, encodePngImage(leaves, 254).slice(0, 900));

@@ -11,10 +11,12 @@ import { pack } from './commands/pack.ts';
 import { run } from './commands/run.ts';
 import { size } from './commands/size.ts';
 import { split } from './commands/split.ts';
+import { take } from './commands/take.ts';
 import { trace } from './commands/trace.ts';
 
 const COMMANDS: Readonly<Record<string, CliCommand>> = {
   size,
+  take,
   clear,
   split,
   trace,

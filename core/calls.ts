@@ -114,6 +114,7 @@ export interface Calls {
     task: Task,
   ): Promise<Result<Preview>>;
   makeArt(args: { art: Art; recipe: Recipe }, task: Task): Promise<Result<ReadArt>>;
+  readAgain(args: { art: Art }, task: Task): Promise<Result<ReadArt | undefined>>;
   artColors(args: { art: Art; most: number }, task: Task): Promise<Result<string[]>>;
   traceArt(args: { art: Art; tolerance: number }, task: Task): Promise<Result<Traced>>;
   splitArt(args: SplitRequest, task: Task): Promise<Result<ShownSplit>>;
@@ -207,6 +208,7 @@ export function createCalls(ground: CallGround): Calls {
       takeIn(platform, { bytes, name }, { choices, task }),
     previewArt: ({ art, recipe, most }) => preparer.preview(art, recipe, most),
     makeArt: ({ art, recipe }) => preparer.make(art, recipe),
+    readAgain: ({ art }) => preparer.readAgain(art),
     artColors: ({ art, most }) => preparer.colors(art, most),
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),

@@ -1,8 +1,9 @@
-import type { ArtOmission } from '../core/art/index.ts';
+import type { ArtNote, ArtOmission } from '../core/art/index.ts';
 import type { Coded, Doing, FileWords, JobPlace, Problem, Say } from '../core/base/index.ts';
 import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
 import type { SizeWarning } from '../core/things/index.ts';
+import { ART_NOTES } from './en/art-notes.ts';
 import { ART_OMISSIONS } from './en/art-omissions.ts';
 import { DOINGS } from './en/doings.ts';
 import { FILE_WORDS } from './en/file-words.ts';
@@ -55,6 +56,10 @@ export const say: Say = (code, values) =>
 /** What of a file cannot be drawn, in one line. */
 export const omissionsText = (omissions: readonly ArtOmission[]): string =>
   omissions.map((one) => wordsFor(ART_OMISSIONS, one)).join(', ');
+
+/** What of a file is drawn by other means than its own, a phrase each. */
+export const artNoteTexts = (notes: readonly ArtNote[] = []): string[] =>
+  notes.map((one) => wordsFor(ART_NOTES, one));
 
 /** What may go wrong with a label of a size. */
 export const sizeWarningText = (warning: SizeWarning): string => wordsFor(SIZE_WARNINGS, warning);

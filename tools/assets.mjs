@@ -1,6 +1,6 @@
 // The files that the core asks its platform for: typefaces and WebAssembly modules, taken from
 // the installed packages. The name on the left is what `Platform.asset(name)` is called with.
-import { copyFileSync, existsSync, mkdirSync, statSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** The cuts of each typeface: how the core calls them, and how they are called in their package. */
@@ -91,6 +91,8 @@ export const ASSETS = {
   'jpeg-encoder.wasm': '@jsquash/jpeg/codec/enc/mozjpeg_enc.wasm',
   'webp-decoder.wasm': '@jsquash/webp/codec/dec/webp_dec.wasm',
   'avif-decoder.wasm': '@jsquash/avif/codec/dec/avif_dec.wasm',
+  'resvg.mjs': '@resvg/resvg-wasm/index.mjs',
+  'resvg.wasm': '@resvg/resvg-wasm/index_bg.wasm',
   ...typefaceFiles(),
 };
 
@@ -106,6 +108,17 @@ export function collectAssets(root) {
       join(target, `${family}-licence.txt`),
     );
   }
+  writeFileSync(join(target, 'resvg-licence.txt'), resvgLicence(root));
+}
+
+/** The reader of SVG ships as it is: its licence, of which a copy lies in another package, and its source. */
+function resvgLicence(root) {
+  const read = (path) => readFileSync(join(root, 'node_modules', path), 'utf8');
+  const { name, version } = JSON.parse(read('@resvg/resvg-wasm/package.json'));
+  return (
+    `resvg.mjs and resvg.wasm are ${name} ${version}, unmodified.\n` +
+    `Source: https://github.com/yisibl/resvg-js\n\n${read('lightningcss/LICENSE')}`
+  );
 }
 
 function copyIfOther(root, from, to) {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { artSize, readArt } from '../../core/art/index.ts';
+import { computed, shallowRef, watch } from 'vue';
+import { artSize, type ReadArt } from '../../core/art/index.ts';
 import type { Licence } from '../../core/base/index.ts';
 import { formatLength } from '../../core/units/index.ts';
-import { pagePlatform } from '../calls/index.ts';
+import { artCalls, calls } from '../calls/index.ts';
 import { bytesOf, chooseFiles, type UsedArt } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import CardPanel from '../ui/CardPanel.vue';
@@ -53,18 +53,35 @@ function note(value: Licence | 'unknown'): void {
   void drawer.note(art.value, value === 'unknown' ? undefined : value);
 }
 
+/** The same file as it comes in today, where that shows more of it. */
+const again = shallowRef<ReadArt>();
+watch(
+  () => art.value.id,
+  async (id) => {
+    again.value = undefined;
+    if (art.value.kind !== 'vector') return;
+    const read = await artCalls.call('readAgain', { art: art.value }).answer.catch(() => undefined);
+    if (id === art.value.id && read?.ok) again.value = read.value;
+  },
+  { immediate: true },
+);
+
+/** Puts other art in the place of this one, with what is known of it. */
+function putInPlace(read: ReadArt): Promise<unknown> {
+  const { tags, source, licence: kept } = art.value;
+  const known = { tags, ...(source ? { source } : {}), ...(kept ? { licence: kept } : {}) };
+  return drawer.replaceEverywhere(art.value.id, { ...read, art: { ...read.art, ...known } });
+}
+
 async function replace(): Promise<void> {
   const [file] = await chooseFiles(PICTURE_FILES);
   if (!file) return;
-  const read = await readArt(pagePlatform, await bytesOf(file), file.name).catch(messages.sayError);
+  const read = await calls
+    .call('readArt', { bytes: await bytesOf(file), name: file.name })
+    .answer.catch(messages.sayError);
   if (!read) return;
   if (!read.ok) return messages.sayProblem(read.problem);
-  const { tags, source, licence: kept } = art.value;
-  const known = { tags, ...(source ? { source } : {}), ...(kept ? { licence: kept } : {}) };
-  await drawer.replaceEverywhere(art.value.id, {
-    ...read.value,
-    art: { ...read.value.art, ...known },
-  });
+  await putInPlace(read.value);
 }
 </script>
 
@@ -108,6 +125,12 @@ async function replace(): Promise<void> {
       </template>
       <span v-else class="quiet">{{ words.notUsed }}</span>
     </p>
+    <p v-if="again" class="again">
+      <span>{{ words.again }}</span>
+      <LinkButton @click="putInPlace({ ...again, art: { ...again.art, name: art.name } })">{{
+        words.readAgain
+      }}</LinkButton>
+    </p>
     <p class="does">
       <v-btn color="primary" :title="words.prepareLong" @click="emit('prepare')">{{
         words.prepare
@@ -144,6 +167,12 @@ label {
 }
 .wide {
   width: 100%;
+}
+.again {
+  margin: 0 0 10px;
+}
+.again span {
+  margin-right: 8px;
 }
 .used {
   display: flex;

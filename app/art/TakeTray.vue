@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { artSize } from '../../core/art/index.ts';
 import { formatLength } from '../../core/units/index.ts';
-import { problemLine, omissionsText } from '../../messages/index.ts';
+import { artNoteTexts, omissionsText, problemLine } from '../../messages/index.ts';
 import { texts } from '../texts/index.ts';
 import NumberRow from '../ui/NumberRow.vue';
 import OverlayPanel from '../ui/OverlayPanel.vue';
@@ -26,6 +26,7 @@ function facts(group: TrayGroup): string {
     one.art.kind === 'vector' ? texts.art.vector : `${Math.round(one.art.dpi)} dpi`,
     ...(one.art.kind === 'pixels' && !one.art.dpiKnown ? [words.assumed] : []),
     ...(one.leftOut.length ? [words.leftOut(omissionsText(one.leftOut))] : []),
+    ...artNoteTexts(one.notes),
   ];
   return notes.join(' · ');
 }

@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { readArt, type Art, type ReadArt } from '../../core/art/index.ts';
+import type { Art, ReadArt } from '../../core/art/index.ts';
 import { expectOk, withLicence, type Licence } from '../../core/base/index.ts';
-import { pagePlatform } from '../calls/index.ts';
+import { calls } from '../calls/index.ts';
 import {
   allArt,
   changeArt,
@@ -111,7 +111,7 @@ export const useDrawer = defineStore('drawer', () => {
     return doing(async () => {
       const svg = (await drawingsOf(subject))[id] ?? '';
       const bytes = new TextEncoder().encode(svg);
-      const read = expectOk(await readArt(pagePlatform, bytes, name));
+      const read = expectOk(await calls.call('readArt', { bytes, name }).answer);
       const art: Art = { ...read.art, tags: [subject], licence: 'free' };
       await keepInDrawer({ art, bytes }, Date.now());
       return { ...read, art };

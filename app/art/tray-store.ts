@@ -2,7 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
 import { Cancelled } from '../../core/base/index.ts';
-import { omissionsText } from '../../messages/index.ts';
+import { artNoteTexts, omissionsText } from '../../messages/index.ts';
 import { artCalls, type Ongoing } from '../calls/index.ts';
 import { bytesOf, keepInDrawer } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
@@ -112,6 +112,8 @@ export const useTray = defineStore('tray', () => {
     if (reads.length !== 1 || !one) return;
     if (one.leftOut.length)
       messages.say(texts.artwork.withoutParts(one.art.name, omissionsText(one.leftOut)));
+    else if (one.notes?.length)
+      messages.say(texts.artwork.takenWith(one.art.name, artNoteTexts(one.notes)));
     else if (one.art.kind === 'pixels' && !one.art.dpiKnown)
       messages.say(texts.artwork.dpiAssumed(one.art.name));
   }

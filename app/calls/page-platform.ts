@@ -7,4 +7,5 @@ export const pagePlatform: Platform = cachingPlatform({
     if (!answer.ok) throw new Error(`${name} was not found`);
     return new Uint8Array(await answer.arrayBuffer());
   },
+  module: (name) => import(/* @vite-ignore */ new URL(`/core/${name}`, location.origin).href),
 });

@@ -33,6 +33,8 @@ export const art = {
   notUsed: 'No job uses it.',
   prepare: 'Prepare',
   prepareLong: 'Clear, crop, split or recolour',
+  again: 'Read today, this file shows more than when it came in.',
+  readAgain: 'Read it again',
   replace: 'Replace everywhere',
   remove: 'Delete',
   removed: (name: string): string => `“${name}” is out of the drawer.`,

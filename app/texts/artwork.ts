@@ -1,3 +1,5 @@
+import { some } from './some.ts';
+
 /** Words of the artwork desk. */
 export const artwork = {
   addBack: 'Add the other side',
@@ -77,6 +79,8 @@ export const artwork = {
   missing: 'Missing picture',
   withoutParts: (name: string, parts: string): string =>
     `“${name}” was taken in without its ${parts}.`,
+  takenWith: (name: string, notes: readonly string[]): string =>
+    `“${name}” was taken in; ${some(notes, 3)}.`,
   dpiAssumed: (name: string): string => `“${name}” names no resolution, so 300 dpi was taken.`,
   keepAsArt: 'Keep as art',
   keepingAsArt: 'Keeping …',

@@ -1,3 +1,4 @@
+export type { ArtNote, ArtNotes } from './notes.ts';
 export type { ArtOmission, ArtOmissions } from './omissions.ts';
 export {
   artSchema,
@@ -41,7 +42,9 @@ export {
   type Splitting,
 } from './split.ts';
 export { spreadImage, spreadShapes } from './spread.ts';
-export { parseSvg, type SvgPicture } from './svg.ts';
+export { isDrawnVector } from './svg/kept.ts';
+export { parseSvg } from './svg/earlier/reader.ts';
+export type { SvgPicture } from './svg/picture.ts';
 export { takeIn, type TakenArt, type TakeInChoices, type TakenIn } from './take-in.ts';
 export { traceImage, USUAL_SPECK, USUAL_TOLERANCE, type Traced, type Tracing } from './trace.ts';
 export { traceVector } from './vector-edge.ts';

@@ -1,10 +1,10 @@
 import { contentHash, ok, type Platform, type Result } from '../base/index.ts';
-import { drawingToSvg } from '../drawing/index.ts';
 import { encodePngImage, type RgbaImage } from '../raster/index.ts';
 import { artSize, type Art, type PixelArt, type VectorArt, type VectorNodes } from './art.ts';
 import { readPixels } from './pixels.ts';
 import { makePixels, makeVector, type Recipe } from './recipe.ts';
 import { vectorNodes, type ReadArt } from './read.ts';
+import { writeVector } from './svg/kept.ts';
 import { spreadImage, spreadShapes } from './spread.ts';
 
 /** What of known art goes on to art that is made from it. */
@@ -40,11 +40,7 @@ export function vectorArt(
   { width, height }: { width: number; height: number },
   known: Known,
 ): ReadArt {
-  const text = drawingToSvg(
-    { width, height, nodes, symbols: {} },
-    { typeface: () => undefined, imageUrl: () => undefined, prefix: '' },
-  );
-  const bytes = new TextEncoder().encode(text);
+  const bytes = writeVector(nodes, { width, height });
   const art: VectorArt = {
     ...knownOf(known),
     kind: 'vector',

@@ -4,6 +4,8 @@ import type { Coded } from '../base/index.ts';
 export interface ArtOmissions {
   colour: { value: string };
   element: { name: string };
+  /** Pictures that a file only names, or holds in a kind that is not known. */
+  pictures: { count: number };
   'foreign-entities': { count: number };
   'open-lines': { count: number };
 }

@@ -1,12 +1,16 @@
 import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
-import type { Art, VectorNodes } from './art.ts';
+import type { Art, VectorArt, VectorNodes } from './art.ts';
 import { dxfToSvg } from './dxf.ts';
 import { sniffFormat, withoutExif } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { decodeFile } from './pixels.ts';
-import { parseSvg } from './svg.ts';
+import type { ArtNote } from './notes.ts';
+import { parseSvg } from './svg/earlier/reader.ts';
+import { readVector, writeVector } from './svg/kept.ts';
+import type { SvgPicture } from './svg/picture.ts';
+import { takeSvg } from './svg/take.ts';
 
 /** A picture file that was taken in: what is known of it and the bytes to keep. */
 export interface ReadArt {
@@ -14,6 +18,8 @@ export interface ReadArt {
   readonly bytes: Uint8Array;
   /** What of the file was left out, for a note to the user. */
   readonly leftOut: readonly ArtOmission[];
+  /** What of it is drawn by other means than its own. */
+  readonly notes?: readonly ArtNote[];
 }
 
 const WITHOUT_RESOLUTION = 300;
@@ -39,7 +45,10 @@ export async function readArt(
   const format = sniffFormat(bytes);
   if (format === undefined) return err('art/unknown-kind', { name, wanted: 'any' }, name);
   const title = titleOf(name);
-  if (format === 'svg') return readSvg(bytes, name, title);
+  if (format === 'svg') {
+    const drawn = await takeSvg(platform, bytes, name);
+    return drawn.ok ? ok(keptVector(drawn.value, title)) : drawn;
+  }
   if (format === 'dxf') return readDxf(bytes, name, title);
   if (format === 'pdf' || format === 'zip') return err('art/several', { name }, name);
   const read = await decodeFile(platform, { format, bytes, name });
@@ -73,29 +82,30 @@ export function titleOf(path: string): string {
   return (name.replace(/\.[^.]+$/, '') || name || 'Picture').slice(0, 200);
 }
 
-function readSvg(bytes: Uint8Array, name: string, title: string): Result<ReadArt> {
-  const read = parseSvg(new TextDecoder().decode(bytes), name);
-  if (!read.ok) return read;
-  const { width, height, leftOut } = read.value;
-  return ok({
-    art: { kind: 'vector', id: contentHash(bytes), name: title, tags: [], width, height },
-    bytes,
-    leftOut,
-  });
+function keptVector({ nodes, leftOut, notes, ...size }: SvgPicture, title: string): ReadArt {
+  const bytes = writeVector(nodes, size);
+  const art: VectorArt = {
+    kind: 'vector',
+    id: contentHash(bytes),
+    name: title,
+    tags: [],
+    width: size.width,
+    height: size.height,
+  };
+  return { art, bytes, leftOut, ...(notes?.length ? { notes } : {}) };
 }
 
 /** The outlines of a drawing, kept as an SVG. */
 async function readDxf(bytes: Uint8Array, name: string, title: string): Promise<Result<ReadArt>> {
   const drawn = await dxfToSvg(new TextDecoder().decode(bytes), name);
   if (!drawn.ok) return drawn;
-  const read = readSvg(new TextEncoder().encode(drawn.value.svg), name, title);
-  return read.ok
-    ? ok({ ...read.value, leftOut: [...drawn.value.leftOut, ...read.value.leftOut] })
-    : read;
+  const read = parseSvg(drawn.value.svg, name);
+  if (!read.ok) return read;
+  const leftOut = [...drawn.value.leftOut, ...read.value.leftOut];
+  return ok(keptVector({ ...read.value, leftOut }, title));
 }
 
 /** The nodes of vector art from its kept bytes, which were read once before; empty if they broke. */
 export function vectorNodes(bytes: Uint8Array): VectorNodes {
-  const read = parseSvg(new TextDecoder().decode(bytes), 'art');
-  return read.ok ? read.value.nodes : [];
+  return readVector(bytes);
 }

@@ -178,16 +178,28 @@ export function makeVector(
     : kept;
 }
 
-function recoloured(node: PathNode, { shapes, colors }: VectorRecipe, own: string): PathNode {
+function recoloured(
+  node: PathNode,
+  { shapes, colors }: Pick<VectorRecipe, 'shapes' | 'colors'>,
+  own: string,
+): PathNode {
   const color = shapes[own];
   const paint = (from: Paint): Paint => {
     if (color !== undefined)
       return { ...(from.kind === 'solid' ? from : {}), kind: 'solid', color };
     if (from.kind === 'solid') return { ...from, color: colors[from.color] ?? from.color };
+    if (from.kind === 'tile') return { ...from, nodes: from.nodes.map(repainted) };
     if (from.kind !== 'gradient') return from;
     const stops = from.stops.map((stop) => ({ ...stop, color: colors[stop.color] ?? stop.color }));
     return { ...from, stops };
   };
+  // What stands in a tile is no shape of its own, but has its colours.
+  const repainted = (inner: DrawingNode): DrawingNode =>
+    inner.kind === 'group'
+      ? { ...inner, children: inner.children.map(repainted) }
+      : inner.kind === 'path'
+        ? recoloured(inner, { shapes: {}, colors }, own)
+        : inner;
   return {
     ...node,
     ...(node.fill ? { fill: paint(node.fill) } : {}),
@@ -229,14 +241,11 @@ export function shapesOf(nodes: readonly DrawingNode[]): VectorShape[] {
 /** The plain colours of a vector picture, the most used first. */
 export function colorsOf(nodes: readonly DrawingNode[]): string[] {
   const counts = new Map<string, number>();
+  const count = (color: string): void => void counts.set(color, (counts.get(color) ?? 0) + 1);
   const see = (paint: Paint | undefined): void => {
-    const colors =
-      paint?.kind === 'solid'
-        ? [paint.color]
-        : paint?.kind === 'gradient'
-          ? paint.stops.map(({ color }) => color)
-          : [];
-    for (const color of colors) counts.set(color, (counts.get(color) ?? 0) + 1);
+    if (paint?.kind === 'solid') count(paint.color);
+    if (paint?.kind === 'gradient') for (const { color } of paint.stops) count(color);
+    if (paint?.kind === 'tile') for (const color of colorsOf(paint.nodes)) count(color);
   };
   for (const { shape } of shapesOf(nodes)) {
     see(shape.fill);

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from '../base/index.ts';
-import type { DrawingNode, PathNode } from '../drawing/index.ts';
+import type { DrawingNode, Mask, PathNode } from '../drawing/index.ts';
 import {
   intersectionOf,
   compose,
@@ -8,6 +8,7 @@ import {
   flatten,
   IDENTITY,
   mapPath,
+  mapRing,
   signedArea,
   strokedRegion,
   unionOf,
@@ -39,14 +40,39 @@ export function traceVector(nodes: readonly DrawingNode[]): Result<Traced> {
 function regionsOf(nodes: readonly DrawingNode[], map: Affine): Ring[][] {
   return nodes.flatMap((node): Ring[][] => {
     if (node.kind === 'path') return covered(node, map);
+    if (node.kind === 'image') return [[mapRing(SQUARE, compose(map, node.map))]];
     if (node.kind !== 'group') return [];
     const own = node.transform ? compose(map, node.transform) : map;
     const inner = regionsOf(node.children, own);
-    if (!node.clip) return inner;
-    const clip = unionOf(flatten(mapPath(node.clip, own), FLAT));
-    return [intersectionOf(unionOf(...inner), clip)];
+    const shown = node.mask ? within(inner, unionOf(...regionsOf(lit(node.mask), own))) : inner;
+    if (!node.clip) return shown;
+    const clip = flatten(mapPath(node.clip, own), FLAT);
+    return within(shown, node.clipEvenOdd ? evenOddRegion(clip) : unionOf(clip));
   });
 }
+
+const SQUARE: Ring = [
+  { x: 0, y: 0 },
+  { x: 1, y: 0 },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+];
+
+const within = (regions: readonly Ring[][], room: readonly Ring[]): Ring[][] => [
+  intersectionOf(unionOf(...regions), room),
+];
+
+/** What of a mask lets anything show: all but plain black, where it is one by luminance. */
+const lit = ({ nodes, by }: Mask): DrawingNode[] =>
+  nodes.flatMap((node): DrawingNode[] => {
+    if (node.kind === 'group') return [{ ...node, children: lit({ nodes: node.children, by }) }];
+    const dark =
+      by === 'luminance' &&
+      node.kind === 'path' &&
+      node.fill?.kind === 'solid' &&
+      node.fill.color === '#000000';
+    return dark ? [] : [node];
+  });
 
 function covered(node: PathNode, map: Affine): Ring[][] {
   const rings = flatten(mapPath(node.path, map), FLAT);

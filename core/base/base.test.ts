@@ -42,12 +42,14 @@ test('a platform asks once for each asset, and again after a failure', async () 
         ? Promise.reject(new Error(name))
         : Promise.resolve(new Uint8Array(1));
     },
+    module: (name) => Promise.resolve({ name }),
   });
   await Promise.all([platform.asset('a'), platform.asset('a')]);
   expect(asked).toBe(1);
   await expect(platform.asset('missing')).rejects.toThrow();
   await expect(platform.asset('missing')).rejects.toThrow();
   expect(asked).toBe(3);
+  expect(await platform.module('b')).toEqual({ name: 'b' });
 });
 
 test('a cancelled task stops at its next breath', async () => {

@@ -1,3 +1,4 @@
+export { dataAddress, findDataBytes } from './data-address.ts';
 export { findFault } from './faults.ts';
 export { apart, calendarDate, plainId } from './fields.ts';
 export { contentHash, freeId } from './id.ts';

@@ -8,6 +8,8 @@ declare class TextDecoder {
   constructor(encoding?: string, options?: { fatal?: boolean });
   decode(bytes: Uint8Array): string;
 }
+declare function atob(text: string): string;
+declare function btoa(text: string): string;
 declare function setTimeout(run: () => void, ms: number): unknown;
 declare namespace WebAssembly {
   interface Module {

@@ -21,16 +21,52 @@ export interface Drawing {
 
 export type DrawingNode = GroupNode | PathNode | GlyphsNode | ImageNode | UseNode | ShadowNode;
 
-/** Several nodes moved, clipped and made translucent together. */
+/** Several nodes moved, clipped, masked and made translucent together. */
 export interface GroupNode {
   readonly kind: 'group';
   readonly children: readonly DrawingNode[];
   readonly transform?: Affine;
   /** From 0 (clear) to 1. */
   readonly opacity?: number;
-  /** In the coordinates of the children; non-zero rule. */
+  /** In the coordinates of the children; non-zero rule unless `clipEvenOdd`. */
   readonly clip?: Path;
+  readonly clipEvenOdd?: boolean;
+  /** In the coordinates of the children. */
+  readonly mask?: Mask;
+  /**
+   * How the colours of the children, drawn together, mix with those below. `normal` lays them over it
+   * as any group does, but keeps the mixing of its children among themselves.
+   */
+  readonly blend?: BlendMode;
 }
+
+/** What shows of a group: as much as the nodes are light, or as they are opaque. */
+export interface Mask {
+  readonly nodes: readonly DrawingNode[];
+  /** Nodes of a mask by luminance are grey. */
+  readonly by: 'luminance' | 'alpha';
+}
+
+/** Source: W3C Compositing and Blending Level 1, 5. */
+export const BLEND_MODES = [
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'color-dodge',
+  'color-burn',
+  'hard-light',
+  'soft-light',
+  'difference',
+  'exclusion',
+  'hue',
+  'saturation',
+  'color',
+  'luminosity',
+] as const;
+export type BlendMode = (typeof BLEND_MODES)[number];
 
 /** A filled and stroked outline. */
 export interface PathNode {
@@ -48,8 +84,12 @@ export interface Stroke {
   readonly width: number;
   /** Lengths of dashes and gaps in mm; none for a solid line. */
   readonly dash?: readonly number[];
+  /** How far into the dashes a line begins, mm. */
+  readonly dashOffset?: number;
   readonly cap?: 'butt' | 'round' | 'square';
   readonly join?: 'miter' | 'round' | 'bevel';
+  /** How long a mitre may be, in widths; 4 unless given. */
+  readonly miterLimit?: number;
 }
 
 /** Letters at their places. */
@@ -80,6 +120,7 @@ export interface PlacedGlyph {
 /** A picture of pixels. */
 export interface ImageNode {
   readonly kind: 'image';
+  /** The id of its art, or the `data:` address of a picture that a vector picture holds itself. */
   readonly art: string;
   /** From the unit square, with (0, 0) the stored picture's top left, to mm. */
   readonly map: Affine;
@@ -112,7 +153,7 @@ export interface SolidPaint {
   readonly alpha?: number;
 }
 
-/** Colours along a line, or from a centre to a rim; the end colours go on beyond. */
+/** Colours along a line, or from a centre to a rim. */
 export interface GradientPaint {
   readonly kind: 'gradient';
   readonly shape: 'linear' | 'radial';
@@ -120,7 +161,20 @@ export interface GradientPaint {
   readonly from: Point;
   /** The end, or a point of the rim. */
   readonly to: Point;
-  readonly stops: readonly { readonly at: number; readonly color: string }[];
+  readonly stops: readonly GradientStop[];
+  /** Where the first colour is, inside the rim; the centre unless given. */
+  readonly focus?: Point;
+  /** Goes on beyond the ends mirrored or again; in the end colours unless given. */
+  readonly spread?: 'reflect' | 'repeat';
+  /** From the gradient's own coordinates to the drawing's mm. */
+  readonly map?: Affine;
+}
+
+export interface GradientStop {
+  /** From 0 to 1. */
+  readonly at: number;
+  readonly color: string;
+  readonly alpha?: number;
 }
 
 /** A small drawing repeated in rows and columns, or a large one that fills a shape once. */
@@ -152,7 +206,7 @@ export function solid(color: string, alpha?: number): SolidPaint {
     : { kind: 'solid', color, alpha };
 }
 
-/** Calls `see` with each node, outer before inner, tiles and symbols included. */
+/** Calls `see` with each node, outer before inner, tiles, masks and symbols included. */
 export function walkDrawing(
   drawing: Pick<Drawing, 'nodes' | 'symbols'>,
   see: (node: DrawingNode) => void,
@@ -164,6 +218,7 @@ export function walkDrawing(
     for (const node of nodes) {
       see(node);
       if (node.kind === 'group' || node.kind === 'shadow') all(node.children);
+      if (node.kind === 'group' && node.mask) all(node.mask.nodes);
       if (node.kind === 'path' || node.kind === 'glyphs') paint(node.fill);
       if (node.kind === 'path') paint(node.stroke?.paint);
     }

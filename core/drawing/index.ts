@@ -1,13 +1,18 @@
 export { findBounds, SHADOW_REACH } from './bounds.ts';
 export {
+  BLEND_MODES,
   outlinesOf,
   solid,
   walkDrawing,
+  type BlendMode,
   type Drawing,
   type DrawingNode,
   type GlyphsNode,
   type GradientPaint,
+  type GradientStop,
+  type GroupNode,
   type ImageNode,
+  type Mask,
   type Paint,
   type ShadowNode,
   type SolidPaint,

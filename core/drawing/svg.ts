@@ -12,10 +12,12 @@ import {
 } from '../geometry/index.ts';
 import { findBounds, SHADOW_REACH } from './bounds.ts';
 import type {
+  BlendMode,
   Drawing,
   DrawingNode,
   GlyphsNode,
   GradientPaint,
+  Mask,
   Paint,
   PathNode,
   ShadowNode,
@@ -44,6 +46,12 @@ export interface SvgParts {
 
 const escapeText = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+const blending = (mode: BlendMode | undefined): string =>
+  mode === undefined
+    ? ''
+    : mode === 'normal'
+      ? ' style="isolation:isolate"'
+      : ` style="mix-blend-mode:${mode}"`;
 const matrix = (map: Affine): string => `matrix(${writtenAll(map, 5)})`;
 
 const boxed = ({ left, top, right, bottom }: Box): string =>
@@ -97,10 +105,13 @@ class SvgWriter {
   private node(node: DrawingNode): string {
     switch (node.kind) {
       case 'group': {
-        const clip = node.clip ? ` clip-path="url(#${this.clip(node.clip)})"` : '';
+        const clip = node.clip
+          ? ` clip-path="url(#${this.clip(node.clip, node.clipEvenOdd)})"`
+          : '';
+        const mask = node.mask ? ` mask="url(#${this.mask(node.mask, node.children)})"` : '';
         const opacity = node.opacity === undefined ? '' : ` opacity="${written(node.opacity)}"`;
         const moved = node.transform ? ` transform="${matrix(node.transform)}"` : '';
-        return `<g${moved}${clip}${opacity}>${this.nodes(node.children)}</g>`;
+        return `<g${moved}${clip}${mask}${opacity}${blending(node.blend)}>${this.nodes(node.children)}</g>`;
       }
       case 'path':
         return this.path(node);
@@ -179,7 +190,7 @@ class SvgWriter {
   }
 
   private image(art: string, map: Affine): string {
-    const url = this.sources.imageUrl(art);
+    const url = art.startsWith('data:') ? art : this.sources.imageUrl(art);
     const place = `width="1" height="1" transform="${matrix(map)}"`;
     return url
       ? `<image href="${escapeText(url)}" preserveAspectRatio="none" ${place}/>`
@@ -187,9 +198,14 @@ class SvgWriter {
   }
 
   private stroke(stroke: Stroke): string {
-    const dash = stroke.dash?.length ? ` stroke-dasharray="${writtenAll(stroke.dash)}"` : '';
+    const offset = stroke.dashOffset ? ` stroke-dashoffset="${written(stroke.dashOffset)}"` : '';
+    const dash = stroke.dash?.length
+      ? ` stroke-dasharray="${writtenAll(stroke.dash)}"${offset}`
+      : '';
     const cap = stroke.cap ? ` stroke-linecap="${stroke.cap}"` : '';
-    const join = stroke.join ? ` stroke-linejoin="${stroke.join}"` : '';
+    const limit =
+      stroke.miterLimit === undefined ? '' : ` stroke-miterlimit="${written(stroke.miterLimit)}"`;
+    const join = (stroke.join ? ` stroke-linejoin="${stroke.join}"` : '') + limit;
     return `${this.paint('stroke', stroke.paint)} stroke-width="${written(stroke.width)}"${dash}${cap}${join}`;
   }
 
@@ -208,16 +224,23 @@ class SvgWriter {
     }
   }
 
-  private gradient({ shape, from, to, stops }: GradientPaint): string {
+  private gradient({ shape, from, to, stops, focus, spread, map }: GradientPaint): string {
     const id = this.id();
     const marks = stops
-      .map(({ at, color }) => `<stop offset="${written(at)}" stop-color="${color}"/>`)
+      .map(({ at, color, alpha }) => {
+        const clear = alpha === undefined ? '' : ` stop-opacity="${written(alpha)}"`;
+        return `<stop offset="${written(at)}" stop-color="${color}"${clear}/>`;
+      })
       .join('');
+    const placed = map ? ` gradientTransform="${matrix(map)}"` : '';
+    const beyond = spread ? ` spreadMethod="${spread}"` : '';
+    const common = `id="${id}" gradientUnits="userSpaceOnUse"${placed}${beyond}`;
     const radius = written(Math.hypot(to.x - from.x, to.y - from.y));
+    const inner = focus ? ` fx="${written(focus.x)}" fy="${written(focus.y)}"` : '';
     this.defs.push(
       shape === 'linear'
-        ? `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${written(from.x)}" y1="${written(from.y)}" x2="${written(to.x)}" y2="${written(to.y)}">${marks}</linearGradient>`
-        : `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${written(from.x)}" cy="${written(from.y)}" r="${radius}">${marks}</radialGradient>`,
+        ? `<linearGradient ${common} x1="${written(from.x)}" y1="${written(from.y)}" x2="${written(to.x)}" y2="${written(to.y)}">${marks}</linearGradient>`
+        : `<radialGradient ${common} cx="${written(from.x)}" cy="${written(from.y)}" r="${radius}"${inner}>${marks}</radialGradient>`,
     );
     return id;
   }
@@ -230,6 +253,16 @@ class SvgWriter {
       : '';
     this.defs.push(
       `<pattern id="${id}" patternUnits="userSpaceOnUse" width="${width}" height="${height}" patternTransform="${matrix(tile.map)}">${ground}${this.nodes(nodesInTile(tile))}</pattern>`,
+    );
+    return id;
+  }
+
+  private mask({ nodes, by }: Mask, masked: readonly DrawingNode[]): string {
+    const id = this.id();
+    const box = findBounds(masked);
+    const room = box ? ` ${boxed(grown(box, 1))}` : '';
+    this.defs.push(
+      `<mask id="${id}" maskUnits="userSpaceOnUse"${room} style="mask-type:${by}">${this.nodes(nodes)}</mask>`,
     );
     return id;
   }

@@ -20,10 +20,13 @@ export function cellsOf(tile: TilePaint, box: Box): Cell[] {
   return rows.flatMap((row) => columns.map((column) => ({ column, row })));
 }
 
-/** The whole multiples of a side from one length to another. */
+/** What shows by less is a matter of rounding, mm. */
+const LEAST = 2e-4;
+
+/** The whole multiples of a side between one length and another. */
 function steps(from: number, to: number, side: number): number[] {
-  const first = Math.ceil(from / side - 1e-9);
-  const last = Math.floor(to / side + 1e-9);
+  const first = Math.ceil((from + LEAST) / side);
+  const last = Math.floor((to - LEAST) / side);
   return Array.from({ length: Math.max(0, last - first + 1) }, (_, at) => first + at);
 }
 

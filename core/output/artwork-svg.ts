@@ -1,16 +1,8 @@
+import { dataAddress } from '../base/index.ts';
 import { drawingToSvg } from '../drawing/index.ts';
 import { translation } from '../geometry/index.ts';
 import type { Job, JobResources } from '../job/index.ts';
 import type { CompiledPiece } from '../piece/index.ts';
-
-const CHUNK = 0x8000;
-
-function base64(bytes: Uint8Array): string {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += CHUNK)
-    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
-  return btoa(text);
-}
 
 /** The artwork of a piece out to its bleed as an SVG of its size in mm: letters as outlines, pictures in it. */
 export function artworkSvg(
@@ -33,7 +25,7 @@ export function artworkSvg(
     imageUrl(id) {
       const [art, bytes] = [job.art[id], resources.bytes(id)];
       return art?.kind === 'pixels' && bytes
-        ? `data:image/${art.format};base64,${base64(bytes)}`
+        ? dataAddress(`image/${art.format}`, bytes)
         : undefined;
     },
   });

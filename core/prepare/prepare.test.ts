@@ -1,5 +1,5 @@
 import { readArt, USUAL_CLEARING, PLAIN_PIXELS, type Art } from '../art/index.ts';
-import { expectOk } from '../base/index.ts';
+import { contentHash, expectOk } from '../base/index.ts';
 import { encodePngImage } from '../raster/index.ts';
 import { block, disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -68,4 +68,26 @@ test('a page on paper is cleared before it is split, and a lost file is said', a
   ]);
   const lost = await preparer.trace({ ...art, id: 'f'.repeat(64) }, 0.02);
   expect(!lost.ok && lost.problem.code).toBe('art/gone');
+});
+
+test('a drawing that shows more today is offered again; one that shows the same is not', async () => {
+  const encode = (body: string): Uint8Array =>
+    new TextEncoder().encode(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="20mm" height="20mm" viewBox="0 0 20 20">${body}</svg>`,
+    );
+  const stored = (bytes: Uint8Array): Art => {
+    const id = contentHash(bytes);
+    kept.set(id, bytes);
+    return { kind: 'vector', id, name: 'thyme', tags: [], width: 20, height: 20 };
+  };
+  const plain = stored(encode('<rect width="9" height="9"/>'));
+  expect(expectOk(await preparer.readAgain(plain))).toBeUndefined();
+  const words = stored(
+    encode('<rect width="9" height="9"/><text y="18" font-size="9">Thyme</text>'),
+  );
+  const again = expectOk(await preparer.readAgain(words));
+  expect(again?.art).toMatchObject({ kind: 'vector', width: 20, height: 20 });
+  expect(again?.art.id).not.toBe(words.id);
+  kept.set(again?.art.id ?? '', again?.bytes ?? new Uint8Array());
+  expect(expectOk(await preparer.readAgain(again?.art ?? words))).toBeUndefined();
 });

@@ -2,11 +2,13 @@ import { err, ok, type Platform, type Result } from '../base/index.ts';
 import {
   artSize,
   clearBackground,
+  isDrawnVector,
   makeArt,
   makePixels,
   partImage,
   partOf,
   pixelArt,
+  readArt,
   readPixels,
   splitPage,
   titleOf,
@@ -109,6 +111,25 @@ export class Preparer {
   async make(art: Art, recipe: Recipe): Promise<Result<ReadArt>> {
     const bytes = await this.bytes(art.id);
     return bytes ? makeArt(this.platform, { art, bytes }, recipe) : this.gone(art);
+  }
+
+  /**
+   * A drawing that came in by an earlier reader, taken in by the one of today; undefined where that shows
+   * the same. The file is still there: it is what was kept.
+   */
+  async readAgain(art: Art): Promise<Result<ReadArt | undefined>> {
+    const bytes = await this.bytes(art.id);
+    if (!bytes) return this.gone(art);
+    if (art.kind !== 'vector' || art.made || isDrawnVector(bytes)) return ok(undefined);
+    const read = await readArt(this.platform, bytes, art.name);
+    if (!read.ok) return ok(undefined);
+    const dpi = (25.4 * SEEN_SIDE) / Math.max(art.width, art.height);
+    const [was, is] = await Promise.all(
+      [bytes, read.value.bytes].map((kept) =>
+        drawShapes(this.platform, { ...artSize(art), nodes: vectorNodes(kept) }, dpi),
+      ),
+    );
+    return ok(was && is && isOther(was, is) ? read.value : undefined);
   }
 
   /** The outline of art in mm from its top left corner, at the size that it has by itself. */
@@ -228,6 +249,22 @@ export class Preparer {
 
 const perMmOf = ({ art, dpi }: Pick<SplitRequest, 'art' | 'dpi'>): number =>
   (art.kind === 'pixels' ? art.dpi : dpi) / 25.4;
+
+/** How large two drawings are compared, px, from what difference on, and in how much of them. */
+const SEEN_SIDE = 240;
+const SEEN = 40;
+const SEEN_SHARE = 0.005;
+
+/** Whether two pictures of one size look different. */
+function isOther(one: RgbaImage, other: RgbaImage): boolean {
+  let away = 0;
+  for (let at = 0; at < one.data.length; at += 4)
+    if (
+      [0, 1, 2, 3].some((c) => Math.abs((one.data[at + c] ?? 0) - (other.data[at + c] ?? 0)) > SEEN)
+    )
+      away++;
+  return away > one.width * one.height * SEEN_SHARE;
+}
 
 const COLORS_DPI = 72; // at which vectors are drawn to count their colours
 const COLORS_SIDE = 400; // px

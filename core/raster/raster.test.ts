@@ -13,7 +13,8 @@ import {
   warpImage,
 } from './index.ts';
 
-const noAssets = { asset: () => Promise.reject(new Error('none wanted')) };
+const none = (): Promise<never> => Promise.reject(new Error('none wanted'));
+const noAssets = { asset: none, module: none };
 
 test('a dilated dot is a disc of all pixels within the radius, by hand count', () => {
   const mask = new Uint8Array(11 * 9);

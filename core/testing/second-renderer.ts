@@ -9,11 +9,19 @@ const FAR = 32; // of 255
 const { abs, max, min } = Math;
 
 /** The pixels of a picture as bytes with a number of channels. */
-interface Pixels {
+export interface Pixels {
   readonly width: number;
   readonly height: number;
   readonly data: ArrayLike<number>;
   readonly channels: number;
+}
+
+/** A page as another renderer draws it. */
+export function secondRendering(pdf: Uint8Array, page: number, dpi: number): Pixels {
+  const path = keep('second.pdf', pdf);
+  const number = String(page + 1);
+  tool('pdftoppm', '-png', '-r', `${dpi}`, '-f', number, '-l', number, '-singlefile', path, path);
+  return decode(readFileSync(`${path}.png`));
 }
 
 /**
@@ -22,10 +30,7 @@ interface Pixels {
  */
 export async function drawnOtherwise(pdf: Uint8Array, page = 0): Promise<number> {
   const ours: Pixels = { ...(await renderPdf(nodePlatform, { pdf, page, dpi: DPI })), channels: 4 };
-  const path = keep('second.pdf', pdf);
-  const number = String(page + 1);
-  tool('pdftoppm', '-png', '-r', `${DPI}`, '-f', number, '-l', number, '-singlefile', path, path);
-  const theirs: Pixels = decode(readFileSync(`${path}.png`));
+  const theirs = secondRendering(pdf, page, DPI);
   const [wide, high] = [min(ours.width, theirs.width), min(ours.height, theirs.height)];
   const isFar = (x: number, y: number, u: number, v: number): boolean => {
     const [a, b] = [(y * ours.width + x) * 4, (v * theirs.width + u) * theirs.channels];

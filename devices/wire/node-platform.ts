@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import { cachingPlatform, type Platform } from '../../core/base/index.ts';
 
 /** The nearest folder above this file that holds package.json: the checkout. */
@@ -12,8 +12,11 @@ function checkout(): string {
   return folder;
 }
 
+/** Where an asset lies. */
+const asset = (name: string): string => join(checkout(), '.cache/public/core', name);
+
 /** The assets that the set-up script collected from the installed packages. */
 export const nodePlatform: Platform = cachingPlatform({
-  asset: async (name) =>
-    new Uint8Array(await readFile(join(checkout(), '.cache/public/core', name))),
+  asset: async (name) => new Uint8Array(await readFile(asset(name))),
+  module: (name) => import(pathToFileURL(asset(name)).href),
 });

@@ -5,10 +5,13 @@ import {
   writtenAll,
   cellsOf,
   findBounds,
+  type BlendMode,
   type Drawing,
   type DrawingNode,
   type GlyphsNode,
   type GradientPaint,
+  type GroupNode,
+  type Mask,
   type Paint,
   type PathNode,
   type ShadowNode,
@@ -25,6 +28,7 @@ import {
   type Path,
 } from '../../geometry/index.ts';
 import { glyphRuns, textString, type EmbeddedFont } from './fonts.ts';
+import { isClear, isFading, shadingOf } from './gradients.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /** The objects that content streams name: each made once for the whole file. */
@@ -40,6 +44,9 @@ export interface PdfParts {
   /** Symbols that one place uses: they stand in its stream. */
   once: ReadonlySet<string>;
 }
+
+/** What is drawn in it is drawn together, on nothing. */
+const TRANSPARENCY_GROUP = { S: '/Transparency', CS: '/DeviceRGB', I: true };
 
 type Resources = Record<
   'Font' | 'XObject' | 'Pattern' | 'ExtGState' | 'ColorSpace',
@@ -99,12 +106,7 @@ class ContentWriter {
     switch (node.kind) {
       case 'group':
         if (node.children.length === 0) return;
-        return this.inside(node.transform, () => {
-          if (node.clip) this.operators.push(pathOperators(node.clip), 'W n');
-          if (node.opacity === undefined || node.opacity >= 1) return this.nodes(node.children);
-          this.operators.push(`/${this.alpha(node.opacity)} gs`);
-          this.form(node.children, { Group: { S: '/Transparency', CS: '/DeviceRGB' } });
-        });
+        return this.inside(node.transform, () => this.group(node));
       case 'path':
         return this.inside(undefined, () => this.path(node));
       case 'glyphs':
@@ -131,6 +133,15 @@ class ContentWriter {
     }
   }
 
+  private group({ children, clip, clipEvenOdd, opacity = 1, mask, blend }: GroupNode): void {
+    if (clip) this.operators.push(pathOperators(clip), clipEvenOdd ? 'W* n' : 'W n');
+    if (opacity >= 1 && !mask && !blend) return this.nodes(children);
+    if (opacity < 1) this.operators.push(`/${this.alpha(opacity)} gs`);
+    if (mask) this.operators.push(`/${this.mask(mask, children)} gs`);
+    if (blend && blend !== 'normal') this.operators.push(`/${this.blend(blend)} gs`);
+    this.form(children, { Group: TRANSPARENCY_GROUP });
+  }
+
   private inside(transform: Affine | undefined, draw: () => void): void {
     const before = this.map;
     this.operators.push('q');
@@ -155,21 +166,28 @@ class ContentWriter {
       if (stroke) this.path({ kind: 'path', path, stroke });
       return;
     }
-    if (fill) this.paint(fill, false);
-    if (stroke) this.stroke(stroke);
+    // Painted at once, a line takes away the fill below it, and one mask holds for both.
+    if (fill && stroke && (isFading(fill) || isClear(stroke.paint))) {
+      this.inside(undefined, () => this.path({ kind: 'path', path, fill, evenOdd: !!evenOdd }));
+      return this.path({ kind: 'path', path, stroke });
+    }
+    const box = findBounds([{ kind: 'path', path, ...(stroke && { stroke }) }]);
+    if (fill) this.paint(fill, false, box);
+    if (stroke) this.stroke(stroke, box);
     this.operators.push(
       pathOperators(path),
       `${fill && stroke ? 'B' : fill ? 'f' : 'S'}${fill && evenOdd ? '*' : ''}`,
     );
   }
 
-  private stroke({ paint, width, dash, cap, join }: Stroke): void {
-    this.paint(paint, true);
+  private stroke(stroke: Stroke, box?: Box): void {
+    const { paint, width, dash, dashOffset = 0, cap, join, miterLimit = 4 } = stroke;
+    this.paint(paint, true, box);
     this.operators.push(
       `${written(width)} w ${{ butt: 0, round: 1, square: 2 }[cap ?? 'butt']} J ${{ miter: 0, round: 1, bevel: 2 }[join ?? 'miter']} j`,
     );
-    if (join === undefined || join === 'miter') this.operators.push('4 M');
-    if (dash?.length) this.operators.push(`[${writtenAll(dash)}] 0 d`);
+    if (join === undefined || join === 'miter') this.operators.push(`${written(miterLimit)} M`);
+    if (dash?.length) this.operators.push(`[${writtenAll(dash)}] ${written(dashOffset)} d`);
   }
 
   private glyphs(node: GlyphsNode): void {
@@ -178,8 +196,9 @@ class ContentWriter {
     if (!font || node.glyphs.length === 0) return;
     this.inside(undefined, () => {
       if (fill?.kind !== 'tile') {
-        if (fill) this.paint(fill, false);
-        if (stroke) this.stroke(stroke);
+        const box = findBounds([node]);
+        if (fill) this.paint(fill, false, box);
+        if (stroke) this.stroke(stroke, box);
         this.text(node, font, fill ? (stroke ? 2 : 0) : 1);
         return;
       }
@@ -224,13 +243,14 @@ class ContentWriter {
     });
   }
 
-  private paint(paint: Paint, forStroke: boolean): void {
+  /** Sets what is painted with; `box` holds what will be painted. */
+  private paint(paint: Paint, forStroke: boolean, box?: Box): void {
     switch (paint.kind) {
       case 'solid': {
         const { r, g, b } = rgbOf(paint.color);
         this.operators.push(`${writtenAll([r, g, b])} ${forStroke ? 'RG' : 'rg'}`);
         if (paint.alpha !== undefined && paint.alpha < 1)
-          this.operators.push(`/${this.alpha(paint.alpha)} gs`);
+          this.operators.push(`/${this.alpha(paint.alpha, forStroke ? 'CA' : 'ca')} gs`);
         return;
       }
       case 'ink': {
@@ -246,7 +266,8 @@ class ContentWriter {
         return;
       }
       case 'gradient':
-        return this.pattern(this.gradient(paint), forStroke);
+        if (box && isFading(paint)) this.operators.push(`/${this.fading(paint, box)} gs`);
+        return this.pattern(this.gradient(paint, box), forStroke);
       case 'tile':
         // Lines have plain paints; what a tile leaves of a line is its ground.
         return this.paint({ kind: 'solid', color: paint.ground ?? '#000000' }, forStroke);
@@ -258,23 +279,47 @@ class ContentWriter {
     this.operators.push(forStroke ? `/Pattern CS /${name} SCN` : `/Pattern cs /${name} scn`);
   }
 
-  private gradient({ shape, from, to, stops }: GradientPaint): PdfRef {
-    const radius = Math.hypot(to.x - from.x, to.y - from.y);
+  private gradient(paint: GradientPaint, box: Box | undefined): PdfRef {
     return this.parts.objects.add({
       Type: '/Pattern',
       PatternType: 2,
-      Matrix: [...this.map],
-      Shading: {
-        ShadingType: shape === 'linear' ? 2 : 3,
-        ColorSpace: '/DeviceRGB',
-        Coords:
-          shape === 'linear'
-            ? [from.x, from.y, to.x, to.y]
-            : [from.x, from.y, 0, from.x, from.y, radius],
-        Function: stopsFunction(stops),
-        Extend: [true, true],
-      },
+      Matrix: [...(paint.map ? compose(this.map, paint.map) : this.map)],
+      Shading: shadingOf(paint, box, ({ color }) => Object.values(rgbOf(color))),
     });
+  }
+
+  /** A state in which a gradient's transparency holds: as much as a grey gradient is light. */
+  private fading(paint: GradientPaint, box: Box): string {
+    const grey = shadingOf(paint, box, ({ alpha = 1 }) => [alpha]);
+    const place = paint.map ? `${writtenAll(paint.map, 6)} cm ` : '';
+    const form = this.parts.objects.stream(
+      {
+        Type: '/XObject',
+        Subtype: '/Form',
+        BBox: [box.left, box.top, box.right, box.bottom],
+        Group: { ...TRANSPARENCY_GROUP, CS: '/DeviceGray' },
+        Resources: { Shading: { S: grey } },
+      },
+      new TextEncoder().encode(`${place}/S sh\n`),
+    );
+    return this.softMask(form, 'luminance');
+  }
+
+  private mask({ nodes, by }: Mask, masked: readonly DrawingNode[]): string {
+    const room = findBounds(masked);
+    return this.softMask(this.makeForm(nodes, { Group: TRANSPARENCY_GROUP }, room), by);
+  }
+
+  /** Source: ISO 32000-1, 11.6.5.3. */
+  private softMask(form: PdfRef, by: Mask['by']): string {
+    return this.name('ExtGState', form, {
+      SMask: { Type: '/Mask', S: by === 'alpha' ? '/Alpha' : '/Luminosity', G: form },
+    });
+  }
+
+  private blend(mode: BlendMode): string {
+    const name = mode.replace(/(^|-)(.)/g, (_, __, letter: string) => letter.toUpperCase());
+    return this.name('ExtGState', `blend:${mode}`, { BM: `/${name}` });
   }
 
   private symbol(id: string): PdfRef | undefined {
@@ -293,9 +338,10 @@ class ContentWriter {
   private makeForm(
     nodes: readonly DrawingNode[],
     extra: { readonly [key: string]: PdfValue },
+    room = findBounds(nodes),
   ): PdfRef {
     const { bytes, resources } = writeContent(nodes, this.parts, IDENTITY);
-    const box = findBounds(nodes) ?? { left: 0, top: 0, right: 0, bottom: 0 };
+    const box = room ?? { left: 0, top: 0, right: 0, bottom: 0 };
     return this.parts.objects.stream(
       {
         Type: '/XObject',
@@ -312,8 +358,10 @@ class ContentWriter {
     if (object) this.operators.push(`/${this.name('XObject', object, object)} Do`);
   }
 
-  private alpha(alpha: number): string {
-    return this.name('ExtGState', `alpha:${written(alpha)}`, { ca: alpha, CA: alpha });
+  /** A state in which what is drawn is that opaque: fills (`ca`), lines (`CA`), or both. */
+  private alpha(alpha: number, only?: 'ca' | 'CA'): string {
+    const key = `alpha:${only ?? ''}${written(alpha)}`;
+    return this.name('ExtGState', key, only ? { [only]: alpha } : { ca: alpha, CA: alpha });
   }
 
   private name(kind: keyof Resources, key: unknown, value: PdfValue): string {
@@ -340,31 +388,3 @@ const pathOperators = onceFor((path: Path): string =>
     })
     .join('\n'),
 );
-
-/** The colours of a gradient as a function of 0 to 1 (ISO 32000-1, 7.10). */
-function stopsFunction(stops: GradientPaint['stops']): PdfValue {
-  const sorted = [...stops].sort((one, other) => one.at - other.at);
-  const [first] = sorted;
-  const last = sorted[sorted.length - 1];
-  const all = [
-    { at: 0, color: first?.color ?? '#000000' },
-    ...sorted,
-    { at: 1, color: last?.color ?? '#000000' },
-  ];
-  const spans = all.slice(1).map((end, index) => ({ from: all[index] ?? end, end }));
-  const real = spans.filter(({ from, end }) => end.at > from.at);
-  const channels = (color: string): number[] => Object.values(rgbOf(color));
-  return {
-    FunctionType: 3,
-    Domain: [0, 1],
-    Bounds: real.slice(0, -1).map(({ end }) => end.at),
-    Encode: real.flatMap(() => [0, 1]),
-    Functions: real.map(({ from, end }) => ({
-      FunctionType: 2,
-      Domain: [0, 1],
-      N: 1,
-      C0: channels(from.color),
-      C1: channels(end.color),
-    })),
-  };
-}

@@ -11,7 +11,7 @@ import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 export async function embedPicture(
   objects: PdfObjects,
   platform: Platform,
-  art: PixelArt,
+  art: Pick<PixelArt, 'format' | 'pixelWidth' | 'pixelHeight'>,
   bytes: Uint8Array,
 ): Promise<PdfRef> {
   checkPixels(art.format, bytes);

@@ -1,4 +1,4 @@
-import { onceFor, type Platform } from '../../base/index.ts';
+import { findDataBytes, onceFor, type Platform } from '../../base/index.ts';
 import {
   findBounds,
   walkDrawing,
@@ -8,6 +8,7 @@ import {
   type ShadowNode,
 } from '../../drawing/index.ts';
 import { compose, IDENTITY, type Affine, type Box } from '../../geometry/index.ts';
+import { pictureSize } from '../../raster/index.ts';
 import { loadSubsetter, type Subsetter } from '../../type/index.ts';
 import { writeContent, type PdfParts } from './content.ts';
 import { PdfForm } from './form.ts';
@@ -187,16 +188,29 @@ async function embedPictures(
       pictures.set(id, embedPixels(objects, raw, false));
       continue;
     }
-    const art = sources.art(id);
-    const bytes = sources.bytes(id);
-    if (art?.kind !== 'pixels' || !bytes) continue;
     try {
-      pictures.set(id, await embedPicture(objects, platform, art, bytes));
+      const found = findPicture(sources, id);
+      if (found) pictures.set(id, await embedPicture(objects, platform, found.art, found.bytes));
     } catch {
       continue; // a damaged picture is not drawn, and the proof tells it
     }
   }
   return pictures;
+}
+
+/** A picture by the id of its art, or one that a vector picture holds itself. */
+function findPicture(
+  sources: PdfSources,
+  id: string,
+): { art: Parameters<typeof embedPicture>[2]; bytes: Uint8Array } | undefined {
+  const own = findDataBytes(id);
+  if (own) {
+    const format = id.startsWith('data:image/jpeg') ? 'jpeg' : 'png';
+    const { width, height } = pictureSize(format, own);
+    return { art: { format, pixelWidth: width, pixelHeight: height }, bytes: own };
+  }
+  const [art, bytes] = [sources.art(id), sources.bytes(id)];
+  return art?.kind === 'pixels' && bytes ? { art, bytes } : undefined;
 }
 
 async function embedShadows(

@@ -1,5 +1,5 @@
-import { findNamedColor, toHex } from '../color/index.ts';
-import { solid, type GradientPaint, type Paint, type Stroke } from '../drawing/index.ts';
+import { findNamedColor, toHex } from '../../../color/index.ts';
+import { solid, type GradientPaint, type Paint, type Stroke } from '../../../drawing/index.ts';
 import {
   apply,
   boxOfRings,
@@ -8,9 +8,9 @@ import {
   IDENTITY,
   type Affine,
   type Path,
-} from '../geometry/index.ts';
-import { findPx, readTransform, type Attributes } from './svg-shapes.ts';
-import { declarations } from './svg-styles.ts';
+} from '../../../geometry/index.ts';
+import { findPx, readTransform, type Attributes } from '../shapes.ts';
+import { declarations } from '../styles.ts';
 
 /** The style that an element hands down to what stands in it. */
 export interface SvgStyle {

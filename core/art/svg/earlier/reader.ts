@@ -1,6 +1,6 @@
-import type { ArtOmission } from './omissions.ts';
-import { err, ok, problem, ProblemError, type Result } from '../base/index.ts';
-import type { DrawingNode } from '../drawing/index.ts';
+import type { ArtOmission } from '../../omissions.ts';
+import { err, ok, problem, ProblemError, type Result } from '../../../base/index.ts';
+import type { DrawingNode } from '../../../drawing/index.ts';
 import {
   compose,
   mapPath,
@@ -8,8 +8,8 @@ import {
   translation,
   type Affine,
   type Path,
-} from '../geometry/index.ts';
-import { ART_LIMITS } from './limits.ts';
+} from '../../../geometry/index.ts';
+import { ART_LIMITS } from '../../limits.ts';
 import {
   findCssColor,
   FIRST_STYLE,
@@ -19,20 +19,11 @@ import {
   withDeclarations,
   type SvgGradient,
   type SvgStyle,
-} from './svg-paint.ts';
-import { findOutline, findPx, readTransform, type Attributes } from './svg-shapes.ts';
-import { readStyles, type StyleRules } from './svg-styles.ts';
-import { parseSvgTree, type SvgElement } from './svg-tree.ts';
-
-/** A vector picture read from SVG: only shapes, colours and groups come in; nothing else can. */
-export interface SvgPicture {
-  /** mm */
-  readonly width: number;
-  readonly height: number;
-  readonly nodes: readonly DrawingNode[];
-  /** Names of elements that were left out, such as text or embedded pictures. */
-  readonly leftOut: readonly ArtOmission[];
-}
+} from './paint.ts';
+import { findOutline, findPx, readTransform, type Attributes } from '../shapes.ts';
+import { readStyles, type StyleRules } from '../styles.ts';
+import type { SvgPicture } from '../picture.ts';
+import { parseSvgTree, type SvgElement } from '../tree.ts';
 
 interface Level {
   readonly name: string;
@@ -83,7 +74,10 @@ const MOST_REFERENCES = 8;
 const MOST_VISITS = 5 * ART_LIMITS.shapes;
 
 /**
- * Reads SVG into drawing nodes in mm. Known by an allow list of elements and attributes: scripts,
+ * The reader that art was taken in by before there was the one of `take.ts`: what jobs hold as it was
+ * read then stays as it is. Also for SVG that we write ourselves from plain shapes, and for templates.
+ *
+ * Known by an allow list of elements and attributes: scripts,
  * outside references, entities and event handlers are never looked at. Of style sheets the plain
  * rules for classes, names and ids count; references inside the file are followed.
  */

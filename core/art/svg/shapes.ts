@@ -9,7 +9,7 @@ import {
   translation,
   type Affine,
   type Path,
-} from '../geometry/index.ts';
+} from '../../geometry/index.ts';
 
 /** The attributes of an element, names as written. */
 export type Attributes = Readonly<Record<string, string>>;

@@ -1,7 +1,7 @@
 import { SaxesParser } from 'saxes';
-import { problem, ProblemError } from '../base/index.ts';
-import { ART_LIMITS } from './limits.ts';
-import type { Attributes } from './svg-shapes.ts';
+import { problem, ProblemError } from '../../base/index.ts';
+import { ART_LIMITS } from '../limits.ts';
+import type { Attributes } from './shapes.ts';
 
 /** An element of an SVG file with what stands in it. */
 export interface SvgElement {

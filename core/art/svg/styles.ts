@@ -1,4 +1,4 @@
-import type { Attributes } from './svg-shapes.ts';
+import type { Attributes } from './shapes.ts';
 
 /** The plain rules of a file's style sheets. */
 export interface StyleRules {

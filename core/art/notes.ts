@@ -1,0 +1,12 @@
+import type { Coded, NoValues } from '../base/index.ts';
+
+/** What of a file is drawn by other means than its own, by code. */
+export interface ArtNotes {
+  /** Blurs, shadows and other filters became pixels. */
+  'filters-as-pixels': NoValues;
+  /** A pattern of very many tiles became pixels. */
+  'patterns-as-pixels': NoValues;
+  /** Letters of a typeface that is not here. */
+  'typeface-instead': { name: string; instead: string };
+}
+export type ArtNote = Coded<ArtNotes>;

@@ -1,0 +1,9 @@
+import type { ArtNotes } from '../../core/art/index.ts';
+import type { Words } from '../words.ts';
+
+/** What of a file is drawn by other means than its own. */
+export const ART_NOTES: Words<ArtNotes> = {
+  'filters-as-pixels': () => 'its blurs and shadows became pixels at 600 dpi',
+  'patterns-as-pixels': () => 'its finest patterns became pixels at 600 dpi',
+  'typeface-instead': ({ name, instead }) => `${instead} stands in for the typeface ${name}`,
+};
