@@ -1,6 +1,13 @@
 // The files that the core asks its platform for: typefaces and WebAssembly modules, taken from
 // the installed packages. The name on the left is what `Platform.asset(name)` is called with.
-import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 
 /** The cuts of each typeface: how the core calls them, and how they are called in their package. */
