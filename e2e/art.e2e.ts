@@ -319,3 +319,56 @@ test('stickers from several pictures are cut around what each shows; one without
   await page.getByRole('link', { name: /^Copies/ }).click();
   await expect(page.locator('[data-copy]')).toHaveCount(2);
 });
+
+/** A drawing as it is bought: styles, gradients that refer to others, a shadow, words of another typeface. */
+const BOUGHT = `<svg width="60mm" height="60mm" viewBox="0 0 120 120">
+  <style>.leaf{fill:url(#green)} g > .stem{stroke:#4f3822;stroke-width:4;fill:none}</style>
+  <defs><linearGradient id="stops"><stop offset="0" stop-color="#8bb174"/><stop offset="1" stop-color="#1e4d2b"/></linearGradient>
+  <linearGradient id="green" xlink:href="#stops" gradientTransform="rotate(60 .5 .5)"/>
+  <filter id="shadow" x="-.5" y="-.5" width="2" height="2"><feDropShadow dx="2" dy="3" stdDeviation="2"/></filter>
+  <path id="sprig" class="leaf" d="M0 0C-14-10-16-30 0-44C16-30 14-10 0 0Z"/></defs>
+  <g filter="url(#shadow)"><g transform="translate(60 66)"><path class="stem" d="M0 0V22"/><use xlink:href="#sprig"/></g></g>
+  <text x="60" y="104" text-anchor="middle" font-family="Corner Shop Serif" font-size="16">Sage</text></svg>`;
+
+test('a bought drawing becomes a label: as it is drawn, with what became of it told', async ({
+  page,
+}) => {
+  const actions = await countActions(page);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
+  ]);
+  const files = [BOUGHT, LEAF_SVG].map((svg, at) => ({
+    name: at === 0 ? 'sage.svg' : 'dots.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(svg),
+  }));
+  await chooser.setFiles(files);
+  const [sage, dots] = [
+    page.locator('.items li', { hasText: 'sage' }),
+    page.locator('.items li', { hasText: 'dots' }),
+  ];
+  await expect(sage).toContainText('its blurs and shadows became pixels at 600 dpi');
+  await expect(sage).toContainText('Fraunces stands in for the typeface Corner Shop Serif');
+  await expect(dots).toContainText('Vector, sharp at any size');
+  await dots.getByRole('checkbox').uncheck();
+  await page.getByRole('button', { name: 'Make 1 sticker' }).click();
+  await expect(page).toHaveURL(/\/edge$/);
+  await page.getByRole('link', { name: /^Proof/ }).click();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^PDF/ }).click(),
+  ]);
+  expect(await actions()).toBeLessThanOrEqual(5);
+  // The colours of the leaf and its shadow are in the file as another renderer draws it.
+  const picture = core.secondRendering(readFileSync(await saved.path()), 0, 150);
+  const has = (wanted: readonly number[]): boolean => {
+    for (let at = 0; at < picture.data.length; at += picture.channels)
+      if (wanted.every((value, c) => Math.abs((picture.data[at + c] ?? 0) - value) < 6))
+        return true;
+    return false;
+  };
+  expect(has([0x5c, 0x85, 0x54])).toBe(true);
+  expect(has([0x20, 0x50, 0x2d])).toBe(true);
+  expect(has([0xb0, 0xb0, 0xb0])).toBe(true);
+});

@@ -8,4 +8,5 @@ export { renderPdf } from '../core/pdf/index.ts';
 export { createCompiler } from '../core/piece/index.ts';
 export { block, disc, drawn } from '../core/testing/drawn.ts';
 export { nodePlatform } from '../core/testing/node-platform.ts';
+export { secondRendering } from '../core/testing/second-renderer.ts';
 export { demoJobs } from '../demo/index.ts';

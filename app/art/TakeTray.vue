@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { artSize } from '../../core/art/index.ts';
+import { artSize, type TakenArt } from '../../core/art/index.ts';
 import { formatLength } from '../../core/units/index.ts';
 import { artNoteTexts, omissionsText, problemLine } from '../../messages/index.ts';
 import { texts } from '../texts/index.ts';
@@ -16,6 +16,9 @@ const settings = useSettings();
 const words = texts.art.tray;
 const of = (group: TrayGroup) => group.items[group.pick] ?? group.items[0];
 
+const hasPixels = ({ notes = [] }: TakenArt): boolean =>
+  notes.some(({ code }) => code !== 'typeface-instead');
+
 function facts(group: TrayGroup): string {
   const one = of(group);
   if (!one) return '';
@@ -23,7 +26,11 @@ function facts(group: TrayGroup): string {
   const say = (mm: number): string => formatLength(mm, settings.unit);
   const notes = [
     words.size(say(width), say(height)),
-    one.art.kind === 'vector' ? texts.art.vector : `${Math.round(one.art.dpi)} dpi`,
+    one.art.kind === 'pixels'
+      ? `${Math.round(one.art.dpi)} dpi`
+      : hasPixels(one)
+        ? texts.art.partlyVector
+        : texts.art.vector,
     ...(one.art.kind === 'pixels' && !one.art.dpiKnown ? [words.assumed] : []),
     ...(one.leftOut.length ? [words.leftOut(omissionsText(one.leftOut))] : []),
     ...artNoteTexts(one.notes),

@@ -28,6 +28,7 @@ export const art = {
   ownSize: 'Own size',
   pixels: 'Pixels',
   vector: 'Vector, sharp at any size',
+  partlyVector: 'Vector, in part',
   onDisk: 'On disk',
   usedIn: 'Used in',
   notUsed: 'No job uses it.',

@@ -30,7 +30,7 @@ export const list = {
   asText: 'The table as text',
   take: (rows: number): string => `Take ${rows === 1 ? 'this row' : `these ${rows} rows`}`,
   choose: 'Choose a file …',
-  fileKinds: 'CSV, TSV or XLSX',
+  fileKinds: 'CSV, TSV, XLSX or ODS',
   empty: 'Start with an empty list',
   numbers: 'Only numbers …',
   back: 'Back',

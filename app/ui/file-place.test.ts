@@ -6,6 +6,7 @@ test.each([
   ['pictures.zip', 'application/zip', 'artwork'],
   ['plants.CSV', 'text/csv', 'list'],
   ['beds.xlsx', '', 'list'],
+  ['beds.ods', '', 'list'],
   ['names', 'text/csv', 'list'],
   ['round-60.json', 'application/json', 'template'],
   ['moor.gpl', '', 'palette'],

@@ -4,7 +4,7 @@ export type FilePlace = 'shelf' | 'list' | 'palette' | 'template' | 'artwork';
 /** What a file is meant for: a job or backup, a list, a template, or something to be seen or set in. */
 export function placeOf({ name, type }: Pick<File, 'name' | 'type'>): FilePlace {
   if (/\.peel$/i.test(name) || /backup.*\.zip$/i.test(name)) return 'shelf';
-  if (/\.(csv|tsv|xlsx|txt)$/i.test(name) || type === 'text/csv') return 'list';
+  if (/\.(csv|tsv|xlsx|ods|txt)$/i.test(name) || type === 'text/csv') return 'list';
   if (/\.(gpl|hex|css)$/i.test(name) || type === 'text/css') return 'palette';
   return /\.json$/i.test(name) ? 'template' : 'artwork';
 }

@@ -43,6 +43,7 @@ export {
 } from './split.ts';
 export { spreadImage, spreadShapes } from './spread.ts';
 export { isDrawnVector } from './svg/kept.ts';
+export { svgDrawer, type SvgDrawer } from './svg/library.ts';
 export { parseSvg } from './svg/earlier/reader.ts';
 export type { SvgPicture } from './svg/picture.ts';
 export { takeIn, type TakenArt, type TakeInChoices, type TakenIn } from './take-in.ts';

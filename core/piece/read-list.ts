@@ -1,7 +1,8 @@
-import { zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { err, ok, readZip, type Result } from '../base/index.ts';
 import { columnName, freshKeys, LIST_LIMITS, listSchema, type List } from './list.ts';
+import { readOds } from './workbook/ods.ts';
+import { readXlsx } from './workbook/xlsx.ts';
 
 /** What may stand between the fields of a table that is written as text. */
 export const SEPARATORS = ['\t', ';', ',', '|'] as const;
@@ -31,7 +32,7 @@ export interface ListChoices {
 
 const MOST_BYTES = 20_000_000;
 
-/** Reads a table from a file: text with fields between separators, or a workbook (Office Open XML). */
+/** Reads a table from a file: text with fields between separators, or a workbook (Office Open XML or OpenDocument) with its cells as they are shown. */
 export async function readListFile(
   bytes: Uint8Array,
   choices: ListChoices = {},
@@ -160,26 +161,19 @@ async function readTables(bytes: Uint8Array, wanted?: string): Promise<Result<Re
     const zip = readZip(bytes, { entries: 2000, bytes: MOST_UNPACKED });
     if ('fault' in zip) return unread;
     const files = Object.fromEntries(zip.entries.map((entry) => [entry.name, entry.bytes]));
-    if (!files['xl/workbook.xml']?.length) return unread;
-    // Stored and not packed, its reader starts no worker of its own.
-    const stored = zipSync(files, { level: 0 });
-    const { default: readWorkbook } = await import('read-excel-file/universal');
-    const found = await readWorkbook(stored.buffer, { trim: false });
-    const tables = found.map(({ sheet }) => sheet);
-    const one =
-      found.find(({ sheet }) => sheet === wanted) ?? found.find(({ data }) => data.length);
-    const list = listFrom((one?.data ?? []).map((row) => row.map(cellText)));
-    return list.ok ? ok({ list: list.value, tables, ...(one ? { table: one.sheet } : {}) }) : list;
+    const found = files['xl/workbook.xml']?.length
+      ? await readXlsx(files)
+      : files['content.xml']?.length
+        ? readOds(files)
+        : undefined;
+    if (!found) return unread;
+    const tables = found.map(({ name }) => name);
+    const one = found.find(({ name }) => name === wanted) ?? found.find(({ rows }) => rows.length);
+    const list = listFrom(one?.rows ?? []);
+    return list.ok ? ok({ list: list.value, tables, ...(one ? { table: one.name } : {}) }) : list;
   } catch {
     return unread;
   }
-}
-
-/** A cell as it would be typed: dates as YYYY-MM-DD. */
-function cellText(cell: unknown): string {
-  if (cell === null || cell === undefined) return '';
-  if (cell instanceof Date) return cell.toISOString().slice(0, 10);
-  return typeof cell === 'number' ? String(Number(cell.toPrecision(12))) : String(cell);
 }
 
 /** The list as text that can be pasted again: tabs between the fields. */

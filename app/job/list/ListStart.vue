@@ -139,7 +139,7 @@ defineExpose({ takeFile });
           }}</v-btn>
           <LinkButton
             :title="say.fileKinds"
-            @click="chooseFiles('.csv,.tsv,.txt,.xlsx,text/csv').then(takeFile)"
+            @click="chooseFiles('.csv,.tsv,.txt,.xlsx,.ods,text/csv').then(takeFile)"
           >
             {{ say.choose }}
           </LinkButton>

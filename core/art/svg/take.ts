@@ -71,7 +71,9 @@ async function taken(platform: Platform, file: SvgFile): Promise<Result<SvgPictu
   const drawer = await svgDrawer(platform, withWords);
   const resolved = parseSvgTree(drawer.resolved(text), name);
   const { held, lost } = await heldPictures(platform, resolved, file);
-  const drawn = draw(resolved, held, { drawer, notes });
+  // What is resolved has no words any more: it is drawn without the typefaces.
+  const plain = withWords ? await svgDrawer(platform, false) : drawer;
+  const drawn = draw(resolved, held, { drawer: plain, notes });
   if (!drawn) return err('art/no-size', { name }, name);
   if (drawn.nodes.length === 0)
     return err('art/broken', { name, kind: 'svg-without-drawing' }, name);

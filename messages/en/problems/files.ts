@@ -177,7 +177,7 @@ export const FILES: ProblemWords<
       case 'bytes':
         return {
           what: 'This file is no text: it holds bytes that stand for no letter.',
-          remedy: 'Save the table as CSV or .xlsx and take that.',
+          remedy: 'Save the table as CSV, .xlsx or .ods and take that.',
         };
       case 'long-field':
         return {
@@ -187,7 +187,7 @@ export const FILES: ProblemWords<
       case 'workbook':
         return {
           what: 'This file cannot be read as a workbook.',
-          remedy: 'Save it again as .xlsx or as CSV, then take that.',
+          remedy: 'Save it again as .xlsx, .ods or CSV, then take that.',
         };
     }
   },
