@@ -17,7 +17,7 @@ const words = texts.art.tray;
 const of = (group: TrayGroup) => group.items[group.pick] ?? group.items[0];
 
 const hasPixels = ({ notes = [] }: TakenArt): boolean =>
-  notes.some(({ code }) => code !== 'typeface-instead');
+  notes.some(({ code }) => code.endsWith('-as-pixels'));
 
 function facts(group: TrayGroup): string {
   const one = of(group);

@@ -71,7 +71,7 @@ export const take: CliCommand = {
         width,
         height,
         asPixels: (one.notes ?? []).flatMap(({ code }) =>
-          code === 'typeface-instead' ? [] : [code.replace('-as-pixels', '')],
+          code.endsWith('-as-pixels') ? [code.replace('-as-pixels', '')] : [],
         ),
         leftOut: one.leftOut.map((part) => omissionsText([part])),
         notes,

@@ -24,6 +24,25 @@ export const isPixels = (
 ): format is DecodedFormat =>
   format !== undefined && !(OTHERS as readonly string[]).includes(format);
 
+/** Kinds of picture file that are known and not taken in. */
+type UntakenKind = 'heic' | 'tiff' | 'bmp' | 'layered' | 'postscript' | 'raw';
+
+const UNTAKEN: readonly (readonly [RegExp, UntakenKind])[] = [
+  [/^[^]{4}ftyp(hei|hev|mif1|msf1)/, 'heic'],
+  // Cameras write their sensors' data into the same frame as scanners do.
+  [/^(II\*\0[^]{4}CR|IIRO|IIU\0|FUJIFILM|[^]{4}ftypcrx)/, 'raw'],
+  [/^(II\*\0|MM\0\*)/, 'tiff'],
+  [/^8BPS/, 'layered'],
+  [/^(%!PS|\xc5\xd0\xd3\xc6)/, 'postscript'],
+  [/^BM[^]{4}\0\0\0\0/, 'bmp'],
+];
+
+/** What a picture file is that cannot be taken in, by its first bytes; undefined for what is not known. */
+export function findUntaken(bytes: Uint8Array): UntakenKind | undefined {
+  const text = String.fromCharCode(...bytes.subarray(0, 24));
+  return UNTAKEN.find(([begins]) => begins.test(text))?.[1];
+}
+
 /** How much of a text is looked at, bytes. */
 const HEAD = 65_536;
 

@@ -6,6 +6,8 @@ export interface ArtNotes {
   'filters-as-pixels': NoValues;
   /** A pattern of very many tiles became pixels. */
   'patterns-as-pixels': NoValues;
+  /** The file says how its colours are meant in a way that is not known: they are taken for sRGB. */
+  'profile-unread': NoValues;
   /** Letters of a typeface that is not here. */
   'typeface-instead': { name: string; instead: string };
 }

@@ -6,7 +6,7 @@ import { ART_LIMITS } from './limits.ts';
 import { orientationMap } from './orientation.ts';
 
 /** A file of pixels, decoded once it is known not to be too large. */
-interface DecodedFile {
+export interface DecodedFile {
   readonly header: PixelHeader;
   /** As they are stored; the orientation of the header is not applied. */
   readonly stored: RgbaImage;

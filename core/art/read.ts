@@ -1,11 +1,12 @@
 import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
-import { encodePngImage } from '../raster/index.ts';
-import type { Art, VectorArt, VectorNodes } from './art.ts';
+import { srgbConverter, type ColorProfile } from '../color/index.ts';
+import { encodeJpegImage, encodePngImage, findProfile } from '../raster/index.ts';
+import type { Art, PixelArt, VectorArt, VectorNodes } from './art.ts';
 import { dxfToSvg } from './dxf.ts';
-import { sniffFormat, withoutExif } from './header.ts';
+import { findUntaken, sniffFormat, withoutExif } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
-import { decodeFile } from './pixels.ts';
+import { decodeFile, type DecodedFile } from './pixels.ts';
 import type { ArtNote } from './notes.ts';
 import { parseSvg } from './svg/earlier/reader.ts';
 import { readVector, writeVector } from './svg/kept.ts';
@@ -43,7 +44,12 @@ export async function readArt(
     );
   }
   const format = sniffFormat(bytes);
-  if (format === undefined) return err('art/unknown-kind', { name, wanted: 'any' }, name);
+  if (format === undefined) {
+    const kind = findUntaken(bytes);
+    return kind
+      ? err('art/other-program', { name, kind }, name)
+      : err('art/unknown-kind', { name, wanted: 'any' }, name);
+  }
   const title = titleOf(name);
   if (format === 'svg') {
     const drawn = await takeSvg(platform, bytes, name);
@@ -55,25 +61,47 @@ export async function readArt(
   if (!read.ok) return read;
   const { width, height, orientation, dpi } = read.value.header;
   const known = { dpi: dpi ?? WITHOUT_RESOLUTION, dpiKnown: dpi !== undefined };
-  // Kinds that neither a PDF nor every browser takes are kept as PNG.
-  const foreign = format === 'gif' || format === 'avif';
-  const kept = foreign
-    ? encodePngImage(read.value.stored)
-    : format === 'jpeg'
-      ? withoutExif(bytes)
-      : bytes;
+  const profile = findProfile(format, bytes);
+  const file = { ...read.value, bytes, dpi: known.dpi };
+  const kept = await keptPixels(platform, file, profile === 'unread' ? undefined : profile);
   const art: Art = {
     kind: 'pixels',
-    id: contentHash(kept),
+    id: contentHash(kept.bytes),
     name: title,
     tags: [],
-    format: foreign ? 'png' : format,
+    format: kept.format,
     pixelWidth: width,
     pixelHeight: height,
     orientation,
     ...known,
   };
-  return ok({ art, bytes: kept, leftOut: [] });
+  const notes: ArtNote[] = profile === 'unread' ? [{ code: 'profile-unread', values: {} }] : [];
+  return ok({ art, bytes: kept.bytes, leftOut: [], ...(notes.length ? { notes } : {}) });
+}
+
+/** Of what is decoded and encoded anew hardly anything is lost. */
+const QUALITY = 95;
+
+/** The bytes that a picture is kept as: its own where they are sRGB in a kind that a PDF and browsers take. */
+async function keptPixels(
+  platform: Platform,
+  { header, stored, bytes, dpi }: DecodedFile & { bytes: Uint8Array; dpi: number },
+  profile: ColorProfile | undefined,
+): Promise<{ bytes: Uint8Array; format: PixelArt['format'] }> {
+  const { format } = header;
+  const convert = profile && srgbConverter(profile);
+  convert?.(stored.data);
+  if (format === 'jpeg') {
+    const choices = { quality: QUALITY, dpi: Math.round(dpi) };
+    return {
+      bytes: convert ? await encodeJpegImage(platform, stored, choices) : withoutExif(bytes),
+      format,
+    };
+  }
+  if (convert) return { bytes: encodePngImage(stored, dpi), format: 'png' };
+  return format === 'gif' || format === 'avif'
+    ? { bytes: encodePngImage(stored), format: 'png' }
+    : { bytes, format };
 }
 
 /** How art is called by its file: without folders and ending. */

@@ -37,6 +37,10 @@ export interface ProblemValues {
     { name?: string; width: number; height: number; most: number } | { name: string; dpi: number };
   'art/too-many-bytes': { name: string; megabytes: number; most: number };
   'art/too-many-shapes': { name: string; most: number };
+  'art/other-program': {
+    name: string;
+    kind: 'heic' | 'tiff' | 'bmp' | 'layered' | 'postscript' | 'raw';
+  };
   'art/unknown-kind': { name: string; wanted: 'any' | 'pixels' };
   'art/zip-broken': { name: string };
   'art/zip-empty': { name: string };

@@ -1,6 +1,7 @@
 export { decodePixels, encodeJpegImage, encodePngImage } from './codec.ts';
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
+export { findProfile } from './embedded-profile.ts';
 export { dilateMask } from './dilate.ts';
 export { blankImage, cropImage, darkness, shrunkImage, type RgbaImage } from './image.ts';
 export { boxBlur, gaussianBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';

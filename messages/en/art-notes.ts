@@ -5,5 +5,6 @@ import type { Words } from '../words.ts';
 export const ART_NOTES: Words<ArtNotes> = {
   'filters-as-pixels': () => 'its blurs and shadows became pixels at 600 dpi',
   'patterns-as-pixels': () => 'its finest patterns became pixels at 600 dpi',
+  'profile-unread': () => 'its colour profile could not be read, so its colours are taken for sRGB',
   'typeface-instead': ({ name, instead }) => `${instead} stands in for the typeface ${name}`,
 };

@@ -30,6 +30,26 @@ const BROKEN_ART: Readonly<Record<ProblemValues['art/broken']['kind'], Sentences
   },
 };
 
+const OTHER_PROGRAMS: Readonly<
+  Record<ProblemValues['art/other-program']['kind'], { what: string; remedy: string }>
+> = {
+  heic: {
+    what: 'a telephone’s picture (HEIC)',
+    remedy: 'Share or export it as JPEG; most telephones can be set to take JPEG.',
+  },
+  tiff: { what: 'a TIFF', remedy: 'Save it as PNG, which loses nothing either.' },
+  bmp: { what: 'a bitmap (BMP)', remedy: 'Save it as PNG, which loses nothing either.' },
+  layered: {
+    what: 'a picture in layers (PSD)',
+    remedy: 'Save a copy as PNG: it keeps what is clear.',
+  },
+  postscript: {
+    what: 'a PostScript file (EPS)',
+    remedy: 'Save a copy as SVG or PDF: shapes stay shapes.',
+  },
+  raw: { what: 'a camera’s raw picture', remedy: 'Develop it first, and save it as JPEG.' },
+};
+
 /** Problems with files that are taken in. */
 export const FILES: ProblemWords<
   'art' | 'pdf' | 'type' | 'palette' | 'list' | 'archive' | 'backup'
@@ -119,6 +139,10 @@ export const FILES: ProblemWords<
   'art/too-many-shapes': ({ name, most }) => ({
     what: `${quoted(name)} has more than ${count(most)} shapes.`,
     remedy: 'Simplify it, or save it as PNG.',
+  }),
+  'art/other-program': ({ name, kind }) => ({
+    what: `${quoted(name)} is ${OTHER_PROGRAMS[kind].what}, which cannot be taken in.`,
+    remedy: OTHER_PROGRAMS[kind].remedy,
   }),
   'art/unknown-kind': ({ name, wanted }) =>
     wanted === 'any'

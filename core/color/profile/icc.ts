@@ -1,0 +1,102 @@
+import type { ColorProfile, Matrix, ToneCurve } from './profile.ts';
+
+/** A part of a profile: its bytes from its type on. */
+type Tag = DataView;
+
+const HEADER = 128;
+const MOST_TAGS = 200;
+
+/**
+ * Reads a profile of matrix and curves, or of grey (ICC.1:2022); undefined for one of tables and for what
+ * is broken.
+ */
+export function parseIccProfile(bytes: Uint8Array): ColorProfile | undefined {
+  try {
+    return readProfile(bytes);
+  } catch {
+    return undefined; // it names parts beyond its end
+  }
+}
+
+function readProfile(bytes: Uint8Array): ColorProfile | undefined {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const space = sign(view, 16);
+  if (sign(view, 36) !== 'acsp' || sign(view, 20) !== 'XYZ ') return undefined;
+  const tags = new Map<string, Tag>();
+  for (let at = 0; at < Math.min(MOST_TAGS, view.getUint32(HEADER)); at++) {
+    const entry = HEADER + 4 + at * 12;
+    const [from, size] = [view.getUint32(entry + 4), view.getUint32(entry + 8)];
+    tags.set(sign(view, entry), new DataView(bytes.buffer, bytes.byteOffset + from, size));
+  }
+  if (space === 'GRAY') {
+    const curve = curveOf(tags.get('kTRC'));
+    // Grey has the colour of the white of D50, which is that of all three together.
+    return curve && { curves: [curve, curve, curve], matrix: GREY };
+  }
+  if (space !== 'RGB ') return undefined;
+  const [red, green, blue] = ['r', 'g', 'b'].map((name) => pointOf(tags.get(`${name}XYZ`)));
+  const [one, two, three] = ['r', 'g', 'b'].map((name) => curveOf(tags.get(`${name}TRC`)));
+  if (!red || !green || !blue || !one || !two || !three) return undefined;
+  const row = (at: 0 | 1 | 2): readonly [number, number, number] => [red[at], green[at], blue[at]];
+  return { curves: [one, two, three], matrix: [row(0), row(1), row(2)] };
+}
+
+/** Colorants of sRGB: with three equal channels any that add up to white do. */
+const GREY: Matrix = [
+  [0.43607, 0.38515, 0.14307],
+  [0.22249, 0.71687, 0.06061],
+  [0.01392, 0.09708, 0.7141],
+];
+
+const sign = (view: DataView, at: number): string =>
+  String.fromCharCode(...[0, 1, 2, 3].map((step) => view.getUint8(at + step)));
+const fixed = (view: DataView, at: number): number => view.getInt32(at) / 65536;
+
+function pointOf(tag: Tag | undefined): readonly [number, number, number] | undefined {
+  if (!tag || sign(tag, 0) !== 'XYZ ') return undefined;
+  return [fixed(tag, 8), fixed(tag, 12), fixed(tag, 16)];
+}
+
+function curveOf(tag: Tag | undefined): ToneCurve | undefined {
+  const kind = tag && sign(tag, 0);
+  if (!tag) return undefined;
+  if (kind === 'curv') return tableCurve(tag);
+  return kind === 'para' ? formulaCurve(tag) : undefined;
+}
+
+function tableCurve(tag: Tag): ToneCurve {
+  const count = tag.getUint32(8);
+  if (count === 0) return (value) => value;
+  if (count === 1) {
+    const gamma = tag.getUint16(12) / 256;
+    return (value) => value ** gamma;
+  }
+  const last = count - 1;
+  const table = Float64Array.from({ length: count }, (_, at) => tag.getUint16(12 + 2 * at) / 65535);
+  return (value) => {
+    const place = Math.min(1, Math.max(0, value)) * last;
+    const at = Math.min(last - 1, Math.floor(place));
+    const [low, high] = [table[at] ?? 0, table[at + 1] ?? 0];
+    return low + (high - low) * (place - at);
+  };
+}
+
+/** Source: ICC.1:2022, table 68. */
+function formulaCurve(tag: Tag): ToneCurve | undefined {
+  const kind = tag.getUint16(8);
+  const count = [1, 3, 4, 5, 7][kind];
+  if (count === undefined) return undefined;
+  const values = Array.from({ length: count }, (_, at) => fixed(tag, 12 + 4 * at));
+  const [g = 1, a = 1, b = 0, c = 0, d = 0, e = 0, f = 0] = values;
+  const power = (value: number): number => Math.max(0, a * value + b) ** g;
+  switch (kind) {
+    case 0:
+      return (value) => value ** g;
+    case 1:
+      return (value) => (value >= -b / a ? power(value) : 0);
+    case 2:
+      return (value) => (value >= -b / a ? power(value) + c : c);
+    default:
+      return (value) => (value >= d ? power(value) + e : c * value + f);
+  }
+}

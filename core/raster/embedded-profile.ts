@@ -1,0 +1,146 @@
+import { Unzlib } from 'fflate';
+import {
+  P3_PRIMARIES,
+  parseIccProfile,
+  primariesMatrix,
+  SRGB_PRIMARIES,
+  srgbCurve,
+  type ColorProfile,
+  type Primaries,
+  type ToneCurve,
+} from '../color/index.ts';
+import type { DecodedFormat } from './picture-size.ts';
+
+/** A profile that comes to more is none that a picture needs. */
+const MOST_BYTES = 4 * 1024 * 1024;
+
+/**
+ * How the numbers of a picture file become colours: `unread` where it says so in a way that is not
+ * known, undefined where it says nothing, and sRGB is meant.
+ */
+export function findProfile(
+  format: DecodedFormat,
+  bytes: Uint8Array,
+): ColorProfile | 'unread' | undefined {
+  try {
+    if (format === 'png') return pngProfile(bytes);
+    const icc = format === 'jpeg' ? jpegIcc(bytes) : format === 'webp' ? webpIcc(bytes) : undefined;
+    return icc && (parseIccProfile(icc) ?? 'unread');
+  } catch {
+    return 'unread';
+  }
+}
+
+const viewOf = (bytes: Uint8Array): DataView =>
+  new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+const letters = (bytes: Uint8Array, from: number, count: number): string =>
+  String.fromCharCode(...bytes.subarray(from, from + count));
+
+function joined(parts: readonly Uint8Array[]): Uint8Array {
+  const made = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
+  let at = 0;
+  for (const part of parts) {
+    made.set(part, at);
+    at += part.length;
+  }
+  return made;
+}
+
+const ICC_MARK = 'ICC_PROFILE\0';
+
+/** The profile in a JPEG's APP2 segments, in their order (ICC.1:2022, B.4). */
+function jpegIcc(bytes: Uint8Array): Uint8Array | undefined {
+  const view = viewOf(bytes);
+  const parts: { order: number; part: Uint8Array }[] = [];
+  for (let at = 2; at + 4 <= bytes.length && view.getUint8(at) === 0xff;) {
+    const marker = view.getUint8(at + 1);
+    if (marker === 0xda) break;
+    const length = view.getUint16(at + 2);
+    if (marker === 0xe2 && letters(bytes, at + 4, ICC_MARK.length) === ICC_MARK)
+      parts.push({
+        order: view.getUint8(at + 16),
+        part: bytes.subarray(at + 18, at + 2 + length),
+      });
+    at += 2 + length;
+  }
+  parts.sort((one, other) => one.order - other.order);
+  return parts.length ? joined(parts.map(({ part }) => part)) : undefined;
+}
+
+/** WebP container specification: the chunk ICCP. */
+function webpIcc(bytes: Uint8Array): Uint8Array | undefined {
+  const view = viewOf(bytes);
+  for (let at = 12; at + 8 <= bytes.length;) {
+    const length = view.getUint32(at + 4, true);
+    if (letters(bytes, at, 4) === 'ICCP') return bytes.subarray(at + 8, at + 8 + length);
+    at += 8 + length + (length % 2);
+  }
+  return undefined;
+}
+
+/** What a PNG says of its colours, the best first (PNG specification, third edition, 4.3). */
+function pngProfile(bytes: Uint8Array): ColorProfile | 'unread' | undefined {
+  const view = viewOf(bytes);
+  const chunks = new Map<string, Uint8Array>();
+  for (let at = 8; at + 12 <= bytes.length;) {
+    const [length, name] = [view.getUint32(at), letters(bytes, at + 4, 4)];
+    if (name === 'IDAT') break;
+    chunks.set(name, bytes.subarray(at + 8, at + 8 + length));
+    at += 12 + length;
+  }
+  const [cicp, iccp] = [chunks.get('cICP'), chunks.get('iCCP')];
+  if (cicp) return cicpProfile(cicp);
+  if (iccp) return parseIccProfile(unpacked(iccp)) ?? 'unread';
+  if (chunks.has('sRGB')) return undefined;
+  return measuredProfile(chunks.get('cHRM'), chunks.get('gAMA'));
+}
+
+/** A name, a method and the packed profile (11.3.2.3); what unpacks to too much is refused. */
+function unpacked(chunk: Uint8Array): Uint8Array {
+  const parts: Uint8Array[] = [];
+  let size = 0;
+  const stream = new Unzlib((part) => {
+    size += part.length;
+    if (size > MOST_BYTES) throw new RangeError('too large');
+    parts.push(part);
+  });
+  const packed = chunk.subarray(chunk.indexOf(0) + 2);
+  const STEP = 4096;
+  for (let at = 0; at < packed.length; at += STEP)
+    stream.push(packed.subarray(at, at + STEP), at + STEP >= packed.length);
+  return joined(parts);
+}
+
+/** Numbers of ITU-T H.273: its primaries and curves that pictures use. */
+function cicpProfile([primaries, transfer]: Uint8Array): ColorProfile | 'unread' | undefined {
+  const known = { 1: SRGB_PRIMARIES, 12: P3_PRIMARIES }[primaries ?? 0];
+  const curve = { 8: (value: number) => value, 13: srgbCurve }[transfer ?? 0];
+  return known && curve ? profileOf(known, curve) : 'unread';
+}
+
+const USUAL_GAMMA = 1 / 2.2;
+
+/** Chromaticities and an exponent, in hundred thousandths (11.3.2.1 and 11.3.2.2). */
+function measuredProfile(
+  chrm: Uint8Array | undefined,
+  gama: Uint8Array | undefined,
+): ColorProfile | undefined {
+  if (!chrm && !gama) return undefined;
+  const part = (chunk: Uint8Array, at: number): number => viewOf(chunk).getUint32(at * 4) / 100_000;
+  const point = (chunk: Uint8Array, at: number): readonly [number, number] => [
+    part(chunk, at),
+    part(chunk, at + 1),
+  ];
+  const primaries: Primaries = chrm
+    ? { white: point(chrm, 0), red: point(chrm, 2), green: point(chrm, 4), blue: point(chrm, 6) }
+    : SRGB_PRIMARIES;
+  const gamma = gama ? part(gama, 0) : USUAL_GAMMA;
+  // What is written for sRGB by those who know no better chunk.
+  if (Math.abs(gamma - USUAL_GAMMA) < 0.002) return profileOf(primaries, srgbCurve);
+  return gamma > 0 ? profileOf(primaries, (value) => value ** (1 / gamma)) : undefined;
+}
+
+function profileOf(primaries: Primaries, curve: ToneCurve): ColorProfile | undefined {
+  const matrix = primariesMatrix(primaries);
+  return matrix && { curves: [curve, curve, curve], matrix };
+}
