@@ -157,7 +157,7 @@ module.exports = {
     oneDoor('pdfium', '@hyzyla', 'core/pdf/'),
     oneDoor('localforage', 'localforage', 'app/storage/'),
     oneDoor('drawings', 'dxf-parser', 'core/art/dxf'),
-    oneDoor('saxes', 'saxes', 'core/art/'),
+    oneDoor('saxes', 'saxes', 'core/base/'),
     oneDoor('svgpath', 'svgpath', 'core/geometry/'),
     oneDoor('hashes', '@noble', 'core/base/'),
   ],

@@ -359,7 +359,7 @@ test('a bought drawing becomes a label: as it is drawn, with what became of it t
     page.waitForEvent('download'),
     page.getByRole('button', { name: /^PDF/ }).click(),
   ]);
-  expect(await actions()).toBeLessThanOrEqual(5);
+  expect(await actions()).toBeLessThanOrEqual(6);
   // The colours of the leaf and its shadow are in the file as another renderer draws it.
   const picture = core.secondRendering(readFileSync(await saved.path()), 0, 150);
   const has = (wanted: readonly number[]): boolean => {

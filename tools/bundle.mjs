@@ -21,7 +21,7 @@ export function newest(paths) {
 }
 
 /** Packages of hundreds of small modules: one by one they take longer to load than the work they do. */
-const TAKEN_IN = ['@cantoo/pdf-lib', 'culori', 'date-fns', 'localforage', 'zod'];
+const TAKEN_IN = ['@cantoo/pdf-lib', 'date-fns', 'localforage', 'zod'];
 
 /** The other packages, which stay where they are; some find their files beside them. */
 function leftOut() {

@@ -1,4 +1,4 @@
-import { converter, type Mode } from 'culori';
+import { converter, type Color, type Mode } from 'culori';
 import {
   parseIccProfile,
   P3_PRIMARIES,
@@ -112,7 +112,7 @@ test.each<[string, Mode, ColorProfile | undefined]>([
 ])('colours of %s become the sRGB that another library gives', (_, mode, profile) => {
   for (const color of COLORS) {
     const [r, g, b] = color.map((value) => value / 255);
-    const wanted = toRgb({ mode, r, g, b } as never) as { r: number; g: number; b: number };
+    const wanted = toRgb({ mode, r, g, b } as Color);
     const made = converted(profile, color);
     [wanted.r, wanted.g, wanted.b].forEach((value, at) =>
       expect(Math.abs((made[at] ?? 0) - 255 * Math.min(1, Math.max(0, value)))).toBeLessThan(2),

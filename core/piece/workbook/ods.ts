@@ -1,6 +1,6 @@
 import { LIST_LIMITS } from '../list.ts';
 import { TableRows, type WorkbookFiles, type WorkbookTable } from './workbook.ts';
-import { readXml } from './xml.ts';
+import { readPart } from './parts.ts';
 
 /** Reads the tables of an OpenDocument spreadsheet: each cell holds the text that it shows. */
 export function readOds(files: WorkbookFiles): WorkbookTable[] {
@@ -9,7 +9,7 @@ export function readOds(files: WorkbookFiles): WorkbookTable[] {
   let [row, column, rowTimes, cellTimes] = [0, 0, 1, 1];
   let [paragraphs, text, depth]: [string[], string, number] = [[], '', 0];
   let aside = 0;
-  readXml(files['content.xml'], {
+  readPart(files['content.xml'], {
     open(name, at) {
       if (name === 'annotation') aside++;
       if (aside) return;

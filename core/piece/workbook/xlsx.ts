@@ -1,6 +1,6 @@
 import type { format } from 'numfmt';
 import { TableRows, type WorkbookFiles, type WorkbookTable } from './workbook.ts';
-import { readXml } from './xml.ts';
+import { readPart } from './parts.ts';
 
 type Format = typeof format;
 
@@ -74,7 +74,7 @@ function readBook(bytes: Uint8Array | undefined): {
 } {
   const sheets: { name: string; id: string }[] = [];
   let from1904 = false;
-  readXml(bytes, {
+  readPart(bytes, {
     open(name, at) {
       if (name === 'workbookPr') from1904 = /^(1|true)$/.test(at.date1904 ?? '');
       if (name === 'sheet') sheets.push({ name: at.name ?? '', id: at.id ?? '' });
@@ -85,7 +85,7 @@ function readBook(bytes: Uint8Array | undefined): {
 
 function readTargets(bytes: Uint8Array | undefined): Map<string, string> {
   const targets = new Map<string, string>();
-  readXml(bytes, {
+  readPart(bytes, {
     open(name, { Id: id, Target: target }) {
       if (name === 'Relationship' && id && target) targets.set(id, target);
     },
@@ -97,7 +97,7 @@ function readTargets(bytes: Uint8Array | undefined): Map<string, string> {
 function readStrings(bytes: Uint8Array | undefined): string[] {
   const strings: string[] = [];
   let [inText, aside, own] = [false, false, ''];
-  readXml(bytes, {
+  readPart(bytes, {
     open(name) {
       if (name === 'si') own = '';
       if (name === 'rPh') aside = true;
@@ -117,7 +117,7 @@ function readFormats(bytes: Uint8Array | undefined): string[] {
   const own = new Map<number, string>();
   const formats: string[] = [];
   let inCells = false;
-  readXml(bytes, {
+  readPart(bytes, {
     open(name, at) {
       if (name === 'numFmt') own.set(Number(at.numFmtId), at.formatCode ?? GENERAL);
       if (name === 'cellXfs') inCells = true;
@@ -134,7 +134,7 @@ function readSheet(bytes: Uint8Array | undefined, book: Book): readonly (readonl
   const table = new TableRows();
   let [row, column] = [-1, -1];
   let cell: { kind: string; style: number; value: string; hears: boolean } | undefined;
-  readXml(bytes, {
+  readPart(bytes, {
     open(name, at) {
       if (name === 'row') [row, column] = [at.r ? Number(at.r) - 1 : row + 1, -1];
       if (name === 'c') {
