@@ -134,3 +134,98 @@ test('our own cut files are read by this foreign reader as they were meant', asy
     expect(left - (seen[0] ?? 0)).toBeCloseTo((first[index] ?? 0) - (first[0] ?? 0), 2),
   );
 });
+
+/** Blocks by name with what stands in them, each from a base point. */
+const blocks = (
+  entries: Readonly<
+    Record<
+      string,
+      { base: readonly [number, number]; entities: readonly (readonly (string | number)[])[] }
+    >
+  >,
+): string =>
+  [
+    '0\nSECTION\n2\nBLOCKS',
+    ...Object.entries(entries).map(([name, { base, entities }]) =>
+      [
+        ...[0, 'BLOCK', 8, '0', 2, name, 70, 0, 10, base[0], 20, base[1], 30, 0, 3, name],
+        ...entities.flat(),
+        ...[0, 'ENDBLK', 8, '0'],
+      ].join('\n'),
+    ),
+    '0\nENDSEC',
+  ].join('\n');
+const insert = (name: string, at: readonly [number, number], more: readonly number[] = []) =>
+  [0, 'INSERT', 8, '0', 2, name, 10, at[0], 20, at[1], ...more] as const;
+const DISC = { base: [1, 2], entities: [[0, 'CIRCLE', 8, '0', 10, 1, 20, 2, 40, 3]] } as const;
+
+test('blocks come in where they are inserted: moved, scaled, turned, mirrored and in rows', async () => {
+  const boxes = async (...entities: readonly (readonly (string | number)[])[]) => {
+    const flag = [line(0, 0, 8, 0), line(8, 0, 8, 2), line(8, 2, 0, 2), line(0, 2, 0, 0)];
+    const kept = blocks({
+      disc: DISC,
+      flag: { base: [0, 0], entities: flag },
+      pair: { base: [0, 0], entities: [insert('disc', [0, 0]), insert('disc', [20, 0])] },
+    });
+    const read = await taken(drawing(entities, kept));
+    return { read, boxes: ringsOf(read.bytes).map((ring) => boxOf(ring)) };
+  };
+  const plain = await boxes(insert('disc', [50, 50]));
+  expect(artSize(plain.read.art)).toMatchObject({
+    width: expect.closeTo(6, 3) as number,
+    height: expect.closeTo(6, 3) as number,
+  });
+  expect(areaOf(plain.read)).toBeCloseTo(Math.PI * 9, 2);
+  // Twice as wide as high: an ellipse, within 0.01 mm of the true one.
+  const wide = await boxes(insert('disc', [0, 0], [41, 10, 42, 5]));
+  const [ring = []] = ringsOf(wide.read.bytes);
+  const far = ring.map(({ x, y }) => Math.hypot((x - 30) / 30, (y - 15) / 15));
+  expect(ring.length).toBeGreaterThan(100);
+  expect(Math.max(...far.map((value) => Math.abs(value - 1))) * 30).toBeLessThan(0.01);
+  // Turned by a right angle, what was 8 by 2 is 2 by 8.
+  expect(artSize((await boxes(insert('flag', [5, 5], [50, 90]))).read.art)).toMatchObject({
+    width: expect.closeTo(2, 3) as number,
+    height: expect.closeTo(8, 3) as number,
+  });
+  const mirrored = await boxes(insert('flag', [0, 0]), insert('flag', [0, 0], [41, -1]));
+  expect(artSize(mirrored.read.art).width).toBeCloseTo(16, 3);
+  const rows = await boxes(insert('disc', [0, 0], [70, 3, 71, 2, 44, 10, 45, 8]));
+  expect(rows.boxes).toHaveLength(6);
+  expect(artSize(rows.read.art)).toMatchObject({
+    width: expect.closeTo(26, 2) as number,
+    height: expect.closeTo(14, 2) as number,
+  });
+  const nested = await boxes(insert('pair', [0, 0], [41, 2, 42, 2]));
+  expect(nested.boxes.map((box) => (box?.right ?? 0) - (box?.left ?? 0))).toEqual([
+    expect.closeTo(12, 2),
+    expect.closeTo(12, 2),
+  ]);
+});
+
+test('blocks within blocks without an end, or that are not there, end in a sentence', async () => {
+  const levels = Object.fromEntries(
+    Array.from({ length: 12 }, (_, at) => [
+      `l${at}`,
+      {
+        base: [0, 0] as const,
+        entities:
+          at === 0
+            ? DISC.entities
+            : Array.from({ length: 10 }, () => insert(`l${at - 1}`, [at, at])),
+      },
+    ]),
+  );
+  const code = async (bytes: Uint8Array): Promise<string> => {
+    const read = await readArt(nodePlatform, bytes, 'blocks.dxf');
+    return read.ok ? 'ok' : read.problem.code;
+  };
+  expect(await code(drawing([insert('l11', [0, 0])], blocks(levels)))).toBe('art/dxf-entities');
+  const own = blocks({
+    loop: { base: [0, 0], entities: [insert('loop', [1, 0]), ...DISC.entities] },
+  });
+  expect(await code(drawing([insert('loop', [0, 0])], own))).toBe('ok');
+  const missing = await taken(
+    drawing([insert('gone', [0, 0]), [0, 'CIRCLE', 8, '0', 10, 0, 20, 0, 40, 3]]),
+  );
+  expect(missing.leftOut).toEqual([{ code: 'foreign-entities', values: { count: 1 } }]);
+});

@@ -10,7 +10,17 @@ import type {
   ISplineEntity,
 } from 'dxf-parser';
 import { err, ok, type Result } from '../base/index.ts';
-import { boxOfRings, findPath, flatten, type Point } from '../geometry/index.ts';
+import {
+  apply,
+  boxOfRings,
+  findPath,
+  flatten,
+  IDENTITY,
+  scaleOf,
+  type Affine,
+  type Point,
+} from '../geometry/index.ts';
+import { unfoldBlocks, type PlacedEntity } from './dxf-blocks.ts';
 
 /** A step along an outline: straight, or an arc of a radius. Drawing units, y down. */
 interface Step {
@@ -28,7 +38,9 @@ interface Way {
 const JOINT = 0.01;
 /** mm of a drawing unit, by the number that stands for it; what is not here is taken for mm. */
 const UNITS: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
-const SPLINE_STEPS = 24; // for each piece of a curve
+/** How far a line may stay from the curve that it follows, mm. */
+const FINE = 0.004;
+const MOST_STEPS = 400; // for each piece of a curve
 const MOST = 20_000; // entities
 
 /** Whether a text is a drawing interchange file: it begins with a section. */
@@ -38,18 +50,18 @@ export const isDxf = (head: string): boolean =>
 /**
  * The closed outlines of a drawing as an SVG in mm: lines and arcs that meet are put together; what stays
  * open is left out. Source: the DXF reference, ASCII form; entities LINE, LWPOLYLINE, POLYLINE, CIRCLE,
- * ARC, ELLIPSE and SPLINE.
+ * ARC, ELLIPSE and SPLINE, and INSERT of blocks that hold these.
  */
 export async function dxfToSvg(
   text: string,
   name: string,
 ): Promise<Result<{ svg: string; leftOut: ArtOmission[] }>> {
   const { default: DxfParser } = await import('dxf-parser');
-  let entities: readonly IEntity[];
+  let entities: readonly PlacedEntity[];
   let unit: number;
   try {
     const read = new DxfParser().parseSync(text);
-    entities = read?.entities ?? [];
+    entities = unfoldBlocks(read?.entities ?? [], read?.blocks ?? {}, MOST);
     unit =
       UNITS[Number((read as { header?: Record<string, unknown> } | null)?.header?.$INSUNITS)] ?? 1;
   } catch {
@@ -57,7 +69,11 @@ export async function dxfToSvg(
   }
   if (entities.length > MOST)
     return err('art/dxf-entities', { name, lines: entities.length, most: MOST }, name);
-  const known = entities.map(wayOf);
+  const known = entities.map(({ entity, map }) => {
+    const fine = FINE / (unit * (scaleOf(map) || 1));
+    const way = wayOf(entity, fine);
+    return way && mappedWay(way, map, fine);
+  });
   const foreign = known.filter((way) => way === undefined).length;
   const { rings, open } = joined(known.flatMap((way) => way ?? []));
   if (rings.length === 0) return err('art/dxf-open', { name }, name);
@@ -69,7 +85,8 @@ export async function dxfToSvg(
 
 const at = ({ x, y }: { x: number; y: number }): Point => ({ x, y: -y });
 
-function wayOf(entity: IEntity): Way | undefined {
+/** @param fine how far a line may stay from a curve, drawing units */
+function wayOf(entity: IEntity, fine: number): Way | undefined {
   switch (entity.type) {
     case 'LINE': {
       const [from, to] = (entity as ILineEntity).vertices;
@@ -88,9 +105,9 @@ function wayOf(entity: IEntity): Way | undefined {
       return arcWay(at(center), radius, [startAngle, end]);
     }
     case 'ELLIPSE':
-      return ellipseWay(entity as IEllipseEntity);
+      return ellipseWay(entity as IEllipseEntity, fine);
     case 'SPLINE':
-      return splineWay(entity as ISplineEntity);
+      return splineWay(entity as ISplineEntity, fine);
     default:
       return undefined;
   }
@@ -123,7 +140,7 @@ function arcWay(centre: Point, radius: number, [start, end]: readonly [number, n
   return { from: on(start), steps: [middle, end].map((angle) => ({ to: on(angle), arc })) };
 }
 
-function ellipseWay(ellipse: IEllipseEntity): Way {
+function ellipseWay(ellipse: IEllipseEntity, fine: number): Way {
   const { center, majorAxisEndPoint: major, axisRatio, startAngle, endAngle } = ellipse;
   const end = endAngle > startAngle ? endAngle : endAngle + 2 * Math.PI;
   const on = (share: number): Point => {
@@ -131,13 +148,14 @@ function ellipseWay(ellipse: IEllipseEntity): Way {
     const [c, s] = [Math.cos(angle), Math.sin(angle) * axisRatio];
     return at({ x: center.x + c * major.x - s * major.y, y: center.y + c * major.y + s * major.x });
   };
-  const count = SPLINE_STEPS * 4;
+  const reach = Math.hypot(major.x, major.y);
+  const count = stepsFor(reach * (end - startAngle) ** 2, fine);
   const steps = Array.from({ length: count }, (_, step) => ({ to: on((step + 1) / count) }));
   return { from: on(0), steps };
 }
 
 /** Source: C. de Boor, A Practical Guide to Splines, the recurrence for a point of a B-spline. */
-function splineWay(spline: ISplineEntity): Way | undefined {
+function splineWay(spline: ISplineEntity, fine: number): Way | undefined {
   const { degreeOfSplineCurve: degree, knotValues: knots, controlPoints = [] } = spline;
   const spans = knots.flatMap((knot, index): number[] =>
     index >= degree && index < controlPoints.length && (knots[index + 1] ?? knot) > knot
@@ -164,11 +182,62 @@ function splineWay(spline: ISplineEntity): Way | undefined {
   };
   const steps = spans.flatMap((span) => {
     const [left, right] = [knots[span] ?? 0, knots[span + 1] ?? 1];
-    return Array.from({ length: SPLINE_STEPS }, (_, step) => ({
-      to: on(span, left + ((right - left) * (step + 1)) / SPLINE_STEPS),
+    const count = stepsFor(bendOf(controlPoints.slice(span - degree, span + 1), degree), fine);
+    return Array.from({ length: count }, (_, step) => ({
+      to: on(span, left + ((right - left) * (step + 1)) / count),
     }));
   });
   return { from: on(spans[0] ?? 0, knots[spans[0] ?? 0] ?? 0), steps };
+}
+
+/**
+ * How many straight steps stay within a distance of a curve, by the most that its direction changes over
+ * the whole of it. Source: the error of linear interpolation, h²/8 of the second derivative.
+ */
+const stepsFor = (bend: number, fine: number): number =>
+  Math.min(MOST_STEPS, Math.max(4, Math.ceil(Math.sqrt(bend / (8 * fine)))));
+
+/** An upper bound of the second derivative of a piece of a curve over its whole, from its control points. */
+function bendOf(points: readonly Point[], degree: number): number {
+  const bends = points.slice(2).map(({ x, y }, at) => {
+    const [one, two] = [points[at] ?? { x, y }, points[at + 1] ?? { x, y }];
+    return Math.hypot(x - 2 * two.x + one.x, y - 2 * two.y + one.y);
+  });
+  return degree * (degree - 1) * Math.max(0, ...bends);
+}
+
+/** A way under a map; where that turns circles into ellipses its arcs become straight steps. */
+function mappedWay(way: Way, map: Affine, fine: number): Way {
+  if (map === IDENTITY) return way;
+  const [a, b, c, d] = map;
+  const scale = scaleOf(map);
+  const round = Math.hypot(a * c + b * d, a * a + b * b - c * c - d * d) < 1e-9 * scale * scale;
+  const straight = round ? way : { from: way.from, steps: straightSteps(way, fine) };
+  const mirrored = a * d - b * c < 0;
+  return {
+    from: apply(map, straight.from),
+    steps: straight.steps.map(({ to, arc }): Step => ({
+      to: apply(map, to),
+      ...(arc && {
+        arc: {
+          ...arc,
+          radius: arc.radius * scale,
+          clockwise: arc.clockwise !== mirrored,
+        },
+      }),
+    })),
+  };
+}
+
+function straightSteps({ from, steps }: Way, fine: number): Step[] {
+  return steps.flatMap((step, at): Step[] => {
+    if (!step.arc) return [step];
+    const start = steps[at - 1]?.to ?? from;
+    const { radius, large, clockwise } = step.arc;
+    const arc = `A${radius} ${radius} 0 ${large ? 1 : 0} ${clockwise ? 1 : 0} ${step.to.x} ${step.to.y}`;
+    const [line = []] = flatten(findPath(`M${start.x} ${start.y}${arc}`) ?? [], fine);
+    return [...line.slice(1).map((to): Step => ({ to })), { to: step.to }];
+  });
 }
 
 const near = (one: Point, other: Point): boolean =>
