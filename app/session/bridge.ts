@@ -41,7 +41,7 @@ let token: Promise<string> | undefined;
 async function asked(path: string, init: RequestInit = {}): Promise<Response> {
   token ??= fetch(`${BRIDGE_PATH}/token`)
     .then((answer) => answer.json())
-    .then((told) => tokenSchema.parse(told).token);
+    .then((answered) => tokenSchema.parse(answered).token);
   try {
     const headers = { ...(init.headers as Record<string, string>), [TOKEN_HEADER]: await token };
     return await fetch(`${BRIDGE_PATH}/${path}`, { ...init, headers });
@@ -53,14 +53,14 @@ async function asked(path: string, init: RequestInit = {}): Promise<Response> {
 }
 
 /** A problem as the bridge told it; what this page has no words for is told as a failure. */
-function problemIn(told: unknown): Result<never> {
-  const read = problemSchema.safeParse(told);
+function problemIn(answered: unknown): Result<never> {
+  const read = problemSchema.safeParse(answered);
   return { ok: false, problem: read.success && hasWords(read.data) ? read.data : FAILED };
 }
 
 /** What came of something that the bridge did, with its value where it gives one. */
-function resultIn<T>(told: unknown, value: z.ZodType<T>): Result<T> {
-  const read = resultSchema(value).safeParse(told);
+function resultIn<T>(answered: unknown, value: z.ZodType<T>): Result<T> {
+  const read = resultSchema(value).safeParse(answered);
   if (!read.success) return { ok: false, problem: FAILED };
   return read.data.ok ? ok(read.data.value as T) : problemIn(read.data.problem);
 }
@@ -69,9 +69,9 @@ function resultIn<T>(told: unknown, value: z.ZodType<T>): Result<T> {
 async function answered<T>(answer: Response, schema: z.ZodType<T>): Promise<Result<T>> {
   // A server that was started anew has another token.
   if (answer.status === 403) token = undefined;
-  const told: unknown = await answer.json();
-  if (!answer.ok) return problemIn(told);
-  const read = schema.safeParse(told);
+  const answered: unknown = await answer.json();
+  if (!answer.ok) return problemIn(answered);
+  const read = schema.safeParse(answered);
   return read.success ? ok(read.data) : { ok: false, problem: FAILED };
 }
 
@@ -185,9 +185,9 @@ async function lastLine(
     const lines = rest.split('\n');
     rest = lines.pop() ?? '';
     for (const line of lines.filter(Boolean)) {
-      const told: unknown = JSON.parse(line);
-      const at = progressSchema.safeParse(told);
-      if (!at.success) last = resultIn(told, ANYTHING);
+      const answered: unknown = JSON.parse(line);
+      const at = progressSchema.safeParse(answered);
+      if (!at.success) last = resultIn(answered, ANYTHING);
       else if (isDoing(at.data.doing)) progress(at.data.share, at.data.doing);
     }
   }

@@ -118,12 +118,12 @@ export const useJobStore = defineStore('job', () => {
       await keepJob(value, Date.now());
       tellKept(value.id);
     },
-    (told, error) => {
-      if (told === 'failed' && keepState.value !== 'failed') {
+    (state, error) => {
+      if (state === 'failed' && keepState.value !== 'failed') {
         if (isFull(error)) messages.sayTrouble(texts.full);
         else messages.sayError(error);
       }
-      keepState.value = told;
+      keepState.value = state;
     },
   );
 

@@ -19,18 +19,18 @@ import { useStockRoom } from '../session/stock-room-store.ts';
 const words = texts.devices;
 const room = useStockRoom();
 const messages = useMessages();
-const told = shallowRef<SimulatedDevicesState>();
+const devices = shallowRef<SimulatedDevicesState>();
 const pictures = shallowRef<readonly { says: string; url: string }[]>([]);
 const asking = ref(false);
 const CLIPPED = 8; // mm
 const RUNS = 0.25; // mm
 const SHOWN = 3;
 
-const runs = computed(() => told.value?.printer && told.value.cutter);
+const runs = computed(() => devices.value?.printer && devices.value.cutter);
 const known = computed(() =>
-  room.room.printers.some(({ address }) => address === told.value?.printer?.address),
+  room.room.printers.some(({ address }) => address === devices.value?.printer?.address),
 );
-const faults = computed((): SimulatedFaults => told.value?.faults ?? {});
+const faults = computed((): SimulatedFaults => devices.value?.faults ?? {});
 const stop = computed({
   get: () => faults.value.stop ?? 'none',
   set: (name) => void apply(withStop(faults.value, name)),
@@ -39,7 +39,7 @@ const stop = computed({
 async function apply(next: SimulatedFaults): Promise<void> {
   asking.value = true;
   try {
-    told.value = await startSimulatedDevices(next);
+    devices.value = await startSimulatedDevices(next);
   } catch (error) {
     messages.sayError(error);
   } finally {
@@ -48,8 +48,8 @@ async function apply(next: SimulatedFaults): Promise<void> {
 }
 
 async function look(): Promise<void> {
-  told.value = await simulatedDevicesState();
-  const { printer, cutter } = told.value;
+  devices.value = await simulatedDevicesState();
+  const { printer, cutter } = devices.value;
   const wanted = [
     ...(printer?.jobs.slice(0, SHOWN).map(({ id, name }) => ({
       says: words.printed(name),
@@ -75,7 +75,7 @@ function release(): void {
 }
 
 async function add(): Promise<void> {
-  const { value } = told;
+  const { value } = devices;
   if (value?.printer && value.cutter)
     await room.addSimulated(value.printer.address, value.cutter.address);
 }
@@ -92,10 +92,10 @@ onBeforeUnmount(release);
     }}</v-btn>
     <template v-else>
       <FactRow :label="words.simulatedPrinter"
-        ><span class="address">{{ told?.printer?.address }}</span></FactRow
+        ><span class="address">{{ devices?.printer?.address }}</span></FactRow
       >
       <FactRow :label="words.simulatedCutter"
-        ><span class="address">{{ told?.cutter?.address }}</span></FactRow
+        ><span class="address">{{ devices?.cutter?.address }}</span></FactRow
       >
       <v-btn v-if="!known" color="primary" variant="tonal" @click="add">{{ words.use }}</v-btn>
       <h3>{{ words.faults }}</h3>

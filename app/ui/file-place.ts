@@ -11,4 +11,4 @@ export function placeOf({ name, type }: Pick<File, 'name' | 'type'>): FilePlace 
 
 /** Whether a file on the shelf begins stickers: a picture or an outline, not an archive. */
 export const isPictureFile = ({ name, type }: Pick<File, 'name' | 'type'>): boolean =>
-  /^image\//.test(type) || /\.(pdf|dxf)$/i.test(name);
+  /^image\//.test(type) || /\.(pdf|ai|dxf)$/i.test(name);

@@ -3,7 +3,7 @@ import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
-import { toldFindings } from '../told-findings.ts';
+import { findingDocuments } from '../finding-documents.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 export const check: CliCommand = {
@@ -14,7 +14,7 @@ export const check: CliCommand = {
     const given = readOptions(argv, ['today']);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const found = await callsFor(job).findings({ job: job.job }, terminalTask());
-    const findings = toldFindings(found);
+    const findings = findingDocuments(found);
     const lines = findings.map(
       ({ severity, code, what, accepted }) =>
         `${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,

@@ -3,7 +3,7 @@ import { needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
-import { toldFindings } from '../told-findings.ts';
+import { findingDocuments } from '../finding-documents.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 function formats(list: string | boolean | undefined): Format[] {
@@ -34,7 +34,7 @@ export const exportCommand: CliCommand = {
     const calls = callsFor(job);
     const files = await calls.exportFiles({ job: job.job, formats: wanted }, terminalTask());
     for (const { name, bytes } of files) writeInto(out, name, bytes);
-    const blockers = toldFindings(await calls.blockers({ job: job.job }, terminalTask()));
+    const blockers = findingDocuments(await calls.blockers({ job: job.job }, terminalTask()));
     return {
       exit: blockers.length ? 1 : 0,
       document: {

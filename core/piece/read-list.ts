@@ -118,8 +118,8 @@ const isCount = (field = ''): boolean => /^\d{0,3}$/.test(field);
 
 /** What stands most often between the names of the columns; a single column may have commas in it. */
 function separatorOf(text: string): Separator {
-  const told = SEPARATOR_LINE.exec(text.replace(/^\uFEFF/, ''))?.[1];
-  const known = SEPARATORS.find((mark) => mark === told);
+  const named = SEPARATOR_LINE.exec(text.replace(/^\uFEFF/, ''))?.[1];
+  const known = SEPARATORS.find((mark) => mark === named);
   if (known) return known;
   // Between quotes a name may hold anything, line ends too.
   const head = /^.*$/m.exec(text.trimStart().replace(/"(?:[^"]|"")*"/g, ''))?.[0] ?? '';

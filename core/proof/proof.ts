@@ -115,13 +115,13 @@ export function quickFindings(
 ): Finding[] {
   const context = { compiled, contrasts, ...known };
   const { accepted = {} } = compiled.job;
-  const told = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
+  const findings = FINDING_KINDS.flatMap((kind) => kind.check(context)).map((finding): Finding => {
     const taken = accepted[findingKey(finding)];
     return taken && 'values' in taken && isSame(taken.values, acceptedValues(finding.values))
       ? { ...finding, accepted: taken.note }
       : finding;
   });
-  return told.sort((one, other) => WEIGHT[one.severity] - WEIGHT[other.severity]);
+  return findings.sort((one, other) => WEIGHT[one.severity] - WEIGHT[other.severity]);
 }
 
 /**

@@ -84,10 +84,10 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   const compiled = asPrinted(whole);
   const pages = printedSides(compiled);
   const pdf = await printPdf(platform, compiled, resources);
-  const told = align && compiled.sheets.map(({ marks }) => alignToMarks(marks, align));
-  const wrong = told?.find(({ ok }) => !ok);
+  const aligned = align && compiled.sheets.map(({ marks }) => alignToMarks(marks, align));
+  const wrong = aligned?.find(({ ok }) => !ok);
   if (wrong && !wrong.ok) return wrong;
-  const sheetToBed = told?.map(expectOk);
+  const sheetToBed = aligned?.map(expectOk);
   const hpgl = compiled.sheets.map((sheet, at) => cutHpgl(sheet, undefined, sheetToBed?.[at]));
   const { width, height } = compiled.sheets[0]?.drawing ?? compiled.job.stock;
   const printed = await devices.printer.print(
@@ -183,8 +183,8 @@ async function runSheet(
   });
 }
 
-function stoppedBy(told: Problem | undefined, seen?: SeenCut): Pick<SheetRun, 'stopped'> {
-  if (told) return { stopped: told };
+function stoppedBy(refused: Problem | undefined, seen?: SeenCut): Pick<SheetRun, 'stopped'> {
+  if (refused) return { stopped: refused };
   const why = seen?.cuts.length === 0 ? whyNotTrusted(seen.registration) : undefined;
   return why ? { stopped: problem('run/not-cut', why) } : {};
 }

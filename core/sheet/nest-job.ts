@@ -105,7 +105,7 @@ export async function nestJob(
   const others = Object.keys(plan.stocks ?? {}).map(Number);
   const count = Math.max(fixed.length, ...others.map((sheet) => sheet + 1));
   const special = Array.from({ length: count }, (_, sheet) => roomOf(sheet));
-  const told = (sheets: readonly Nested[]): NestedJob => {
+  const jobOf = (sheets: readonly Nested[]): NestedJob => {
     const area = sheets.reduce((sum, sheet) => sum + sheet.area, 0);
     return {
       sheets: sheets.map(({ places }) =>
@@ -128,13 +128,13 @@ export async function nestJob(
       return [{ kind, ...place }];
     }),
   );
-  return told(
+  return jobOf(
     await nestSheets(wishes, roomOf(count), {
       ...effort,
       most: fill ? Math.max(1, plan.nested?.length ?? 0) : MOST_SHEETS,
       ...(start ? { start } : {}),
       special,
-      ...(better ? { better: (sheets) => better(told(sheets)) } : {}),
+      ...(better ? { better: (sheets) => better(jobOf(sheets)) } : {}),
     }),
   );
 }

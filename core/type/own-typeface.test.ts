@@ -100,7 +100,7 @@ test.each([
 ])('permission %i: files to %s, only whole: %s', (fsType, embedding, wholeOnly) => {
   const { typeface, bytes } = expectOk(readTypeface(permitted(fsType), 'a.ttf'));
   expect(typeface.embedding).toBe(embedding);
-  expect(loadTypeface('a', bytes).told.wholeOnly).toBe(wholeOnly);
+  expect(loadTypeface('a', bytes).metadata.wholeOnly).toBe(wholeOnly);
 });
 
 test.each([2, 0x200, 0x204])('permission %i keeps a typeface out, in a sentence', (fsType) => {

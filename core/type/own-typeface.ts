@@ -46,7 +46,7 @@ export function readTypeface(
   } catch {
     return err('type/broken', { name }, name);
   }
-  const { embedding, family, style } = loaded.told;
+  const { embedding, family, style } = loaded.metadata;
   if (embedding === 'none') return err('type/not-embeddable', { family: family || name }, name);
   return ok({
     typeface: {

@@ -39,7 +39,7 @@ export interface Typeface {
   readonly descent: number;
   readonly capHeight: number;
   /** What the font says of itself. */
-  readonly told: FontMetadata;
+  readonly metadata: FontMetadata;
   /**
    * Shapes one line: kerning, ligatures, marks, both directions; glyphs from left to right. Glyph 0
    * stands for what is missing.
@@ -71,7 +71,7 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
     ascent: extents.ascender / em,
     descent: -extents.descender / em,
     capHeight: caps ? caps.yBearing / em : 0.7,
-    told: readFontMetadata(face),
+    metadata: readFontMetadata(face),
     shape(text) {
       const known = shaped.get(text);
       if (known) return known;

@@ -205,8 +205,8 @@ export function rebuiltMetrics(
   const flags = from.u8();
   const advances = Array.from({ length: full }, () => from.u16());
   const bearings = lefts.map((left, glyph) => {
-    const told = glyph < full ? flags & 1 : flags & 2;
-    return told ? left : from.i16();
+    const isImplied = glyph < full ? flags & 1 : flags & 2;
+    return isImplied ? left : from.i16();
   });
   const made = new ByteWriter();
   for (const [glyph, bearing] of bearings.entries()) {

@@ -59,8 +59,8 @@ export function usePrintChoices(printer: () => PrinterProfile | undefined) {
     const now = printer();
     if (!now?.address || now.offers) return;
     const confirmed = await openDevice('printer', now.address);
-    const told = confirmed.ok ? await askPrinter(confirmed.value) : confirmed;
-    if (told.ok) await room.keepPrinter({ ...now, offers: offersOf(told.value) });
+    const answer = confirmed.ok ? await askPrinter(confirmed.value) : confirmed;
+    if (answer.ok) await room.keepPrinter({ ...now, offers: offersOf(answer.value) });
   }
 
   return { offers, choices, asks, choose, learn };

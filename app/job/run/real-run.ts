@@ -170,16 +170,16 @@ export function useRealRun(active: () => boolean) {
     const { value } = cutter;
     const knife = value && store.committed ? knifeOf(value, store.committed.material) : undefined;
     const marks = printed.value?.sheets[sheet]?.marks ?? [];
-    const told = places.value && alignToMarks(marks, places.value);
-    if (told && !told.ok) {
+    const aligned = places.value && alignToMarks(marks, places.value);
+    if (aligned && !aligned.ok) {
       places.value = undefined;
-      messages.sayProblem(told.problem);
+      messages.sayProblem(aligned.problem);
       return false;
     }
     const made = await files('hpgl', {
       sheets: [sheet],
       ...(knife ? { knife } : {}),
-      ...(told ? { sheetToBed: told.value } : {}),
+      ...(aligned ? { sheetToBed: aligned.value } : {}),
       ...(fromCut.value > 1 ? { cutBefore: fromCut.value - 1 } : {}),
     });
     const [file] = made;

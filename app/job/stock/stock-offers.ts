@@ -149,14 +149,14 @@ function onHand(
 ): OfferGroup<StockOffer>[] {
   if (supplies.length === 0) return [];
   const words = texts.stock;
-  const told = supplies
+  const priced = supplies
     .map((supply) => {
       const perSheet = perSheetOf(job, supply.stock);
       return { supply, perSheet, cost: labelCost(supply.material.pack, perSheet) };
     })
     .sort((one, other) => (one.cost ?? Infinity) - (other.cost ?? Infinity));
-  const compared = told.filter(({ cost }) => cost !== undefined).length > 1;
-  const offers = told.map(({ supply, perSheet, cost }, at): StockOffer => {
+  const compared = priced.filter(({ cost }) => cost !== undefined).length > 1;
+  const offers = priced.map(({ supply, perSheet, cost }, at): StockOffer => {
     const money = cost === undefined ? undefined : formatMoney(cost, currency);
     const priced = money && (compared && at === 0 ? words.cheapest(money) : words.each(money));
     return {

@@ -48,9 +48,9 @@ async function reach(address: string): Promise<void> {
   void [before, offered]; // replaced, or left out
   await room.keepPrinter(address ? { ...others, address } : others);
   if (!address) return;
-  const told = await askPrinter(address);
-  if (!told.ok) return messages.sayProblem(told.problem);
-  const { name, duplex, takesPdf, unscaled, ...offers } = told.value;
+  const answer = await askPrinter(address);
+  if (!answer.ok) return messages.sayProblem(answer.problem);
+  const { name, duplex, takesPdf, unscaled, ...offers } = answer.value;
   await room.keepPrinter({ ...others, address, duplex, offers: offersOf(offers) });
   const say = texts.devices;
   messages.say([say.tells(name), takesPdf ? (unscaled ? '' : say.scales) : say.noPdf].join(' '));

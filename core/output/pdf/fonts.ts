@@ -32,7 +32,7 @@ export function embedTypeface(
   subset: Subsetter,
 ): EmbeddedFont {
   const ids = [...glyphs.keys()].sort((one, other) => one - other);
-  const whole = typeface.told.wholeOnly;
+  const whole = typeface.metadata.wholeOnly;
   const file = whole ? typeface.bytes : subset(typeface, ids);
   const isCff = String.fromCharCode(...file.subarray(0, 4)) === 'OTTO';
   const name = `/${whole ? '' : `${subsetTag(ids)}+`}${typeface.id.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())}`;

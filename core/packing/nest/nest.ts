@@ -46,14 +46,14 @@ export async function nestSheets(
     const sheet = searchOf(left, here, effort.seed + done.length * 1000);
     sheet.begin(effort.start?.[done.length] ?? []);
     // However short the time is, there is an answer.
-    const told = (): void => effort.better?.([...done, sheet.answer()]);
+    const report = (): void => effort.better?.([...done, sheet.answer()]);
     if (done.length) await sheet.first(watch);
-    else await sheet.first({ ...watch, over: () => false }, told);
-    told();
+    else await sheet.first({ ...watch, over: () => false }, report);
+    report();
     for (let round = 0; round < effort.rounds && sheet.left() && !over(); round++) {
       task.progress(round / effort.rounds, doing('nesting', {}));
       if (round % ROUNDS_A_BREATH === 0) await task.yieldNow();
-      if (await sheet.attempt(watch)) told();
+      if (await sheet.attempt(watch)) report();
     }
     const answer = sheet.answer();
     const own = here !== room;

@@ -138,9 +138,9 @@ export class NestedSheet implements SheetSearch {
   }
 
   /** The first answer, told in parts. */
-  async first(watch: Watch, told: () => void = () => undefined): Promise<void> {
+  async first(watch: Watch, report: () => void = () => undefined): Promise<void> {
     const yieldNow = async (): Promise<void> => {
-      if (this.bettered()) told();
+      if (this.bettered()) report();
       await watch.yieldNow();
     };
     await this.fillUp({ ...watch, yieldNow });

@@ -44,7 +44,7 @@ export interface SheetSearch {
   /** Begins with copies that lie already; those that cannot lie there are left out. */
   begin(places: readonly NestPlace[]): void;
   /** The first answer; part of it may be told while the rest is being placed. */
-  first(watch: Watch, told?: () => void): Promise<void>;
+  first(watch: Watch, report?: () => void): Promise<void>;
   /** Whether there is something left to place that has a place at all. */
   left(): boolean;
   /** Tries to place more. Tells whether there is more now. */

@@ -20,7 +20,7 @@ interface Told {
   readonly values: { copies: number; piece: string; sheet?: number };
 }
 
-type Tell = (told: Told) => FindingName & Pick<Finding, 'severity'>;
+type Tell = (values: Told) => FindingName & Pick<Finding, 'severity'>;
 
 type FixOf = (copies: readonly SheetCopy[], sheet: CompiledSheet, at: number) => Fix | undefined;
 

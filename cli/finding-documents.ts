@@ -2,7 +2,7 @@ import type { Finding } from '../core/proof/index.ts';
 import { findingText, fixText } from '../messages/index.ts';
 
 /** Findings with their sentences, as `--json` gives them. */
-export const toldFindings = (findings: readonly Finding[]) =>
+export const findingDocuments = (findings: readonly Finding[]) =>
   findings.map(({ fix, ...finding }) => ({
     ...finding,
     ...findingText(finding),
