@@ -39,7 +39,7 @@ export function cutHpgl(
   for (const cut of orderCuts(sheet.cuts).slice(done)) {
     if (HPGL_PENS[cut.kind] !== pen) {
       pen = HPGL_PENS[cut.kind];
-      lines.push(`SP${pen};${toldSetting(knife.settings?.[cut.kind])}`);
+      lines.push(`SP${pen};${settingCommands(knife.settings?.[cut.kind])}`);
     }
     const { passes = 1 } = knife.settings?.[cut.kind] ?? {};
     for (const ring of knifeRings(cut)) {
@@ -54,7 +54,7 @@ export function cutHpgl(
 }
 
 /** Speed in cm a second and force in grams, as cutters that speak HPGL commonly take them. */
-export function toldSetting(setting: KnifeSetting | null | undefined): string {
+export function settingCommands(setting: KnifeSetting | null | undefined): string {
   const { speed = null, force = null } = setting ?? {};
   return [
     speed === null ? '' : `VS${Math.max(1, Math.round(speed / 10))};`,

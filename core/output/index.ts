@@ -5,7 +5,7 @@ export { USUAL_CHOICES, type ExportChoices } from './choices.ts';
 export { exportFiles, type MadeFile } from './export.ts';
 export { FORMATS, type Format } from './formats/index.ts';
 export { formPdf, pdfSources, printPdf } from './print-pdf.ts';
-export { cutHpgl, HPGL_PENS, HPGL_UNITS, toldSetting } from './hpgl.ts';
+export { cutHpgl, HPGL_PENS, HPGL_UNITS, settingCommands } from './hpgl.ts';
 export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 export { parsePages } from './pages.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';

@@ -1,6 +1,6 @@
 import type { Platform, Say } from '../base/index.ts';
 import { rectanglePath } from '../geometry/index.ts';
-import { HPGL_PENS, HPGL_UNITS, toldSetting, writePdf } from '../output/index.ts';
+import { HPGL_PENS, HPGL_UNITS, settingCommands, writePdf } from '../output/index.ts';
 import { loadShipped } from '../type/index.ts';
 import { FACE, line, wordsAt } from './parts.ts';
 
@@ -88,8 +88,8 @@ export function materialTestHpgl(test: MaterialTest): string {
       units(x + half, y + half),
       units(x - half, y + half),
     ];
-    const told = toldSetting({ force, speed, passes: 1 });
-    return `${told}PU${start};PD${[...others, start].join(',')};`;
+    const commands = settingCommands({ force, speed, passes: 1 });
+    return `${commands}PU${start};PD${[...others, start].join(',')};`;
   });
   return ['IN;', 'PA;', `SP${HPGL_PENS[test.kind]};`, ...squares, 'PU0,0;SP0;', ''].join('\n');
 }
