@@ -1,5 +1,5 @@
 import { isDxf } from './dxf.ts';
-import { err, ok, type Result } from '../base/index.ts';
+import { err, joinedBytes, ok, type Result } from '../base/index.ts';
 import { pictureSize, type DecodedFormat } from '../raster/index.ts';
 
 /** What the head of a picture file says. */
@@ -122,11 +122,5 @@ export function withoutExif(bytes: Uint8Array): Uint8Array {
     at = end;
   }
   kept.push(bytes.subarray(at));
-  const made = new Uint8Array(kept.reduce((sum, part) => sum + part.length, 0));
-  let to = 0;
-  for (const part of kept) {
-    made.set(part, to);
-    to += part.length;
-  }
-  return made;
+  return joinedBytes(kept);
 }

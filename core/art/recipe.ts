@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { luminanceOfBytes, toHex } from '../color/index.ts';
-import type { DrawingNode, Paint, PathNode } from '../drawing/index.ts';
+import { recoloredPaint, type DrawingNode, type Paint, type PathNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { clearingSchema } from './background.ts';
 import { clearBackground } from './clear.ts';
@@ -178,28 +178,13 @@ export function makeVector(
     : kept;
 }
 
-function recoloured(
-  node: PathNode,
-  { shapes, colors }: Pick<VectorRecipe, 'shapes' | 'colors'>,
-  own: string,
-): PathNode {
+function recoloured(node: PathNode, { shapes, colors }: VectorRecipe, own: string): PathNode {
   const color = shapes[own];
   const paint = (from: Paint): Paint => {
     if (color !== undefined)
       return { ...(from.kind === 'solid' ? from : {}), kind: 'solid', color };
-    if (from.kind === 'solid') return { ...from, color: colors[from.color] ?? from.color };
-    if (from.kind === 'tile') return { ...from, nodes: from.nodes.map(repainted) };
-    if (from.kind !== 'gradient') return from;
-    const stops = from.stops.map((stop) => ({ ...stop, color: colors[stop.color] ?? stop.color }));
-    return { ...from, stops };
+    return recoloredPaint(from, (was) => colors[was] ?? was);
   };
-  // What stands in a tile is no shape of its own, but has its colours.
-  const repainted = (inner: DrawingNode): DrawingNode =>
-    inner.kind === 'group'
-      ? { ...inner, children: inner.children.map(repainted) }
-      : inner.kind === 'path'
-        ? recoloured(inner, { shapes: {}, colors }, own)
-        : inner;
   return {
     ...node,
     ...(node.fill ? { fill: paint(node.fill) } : {}),

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from '../base/index.ts';
-import type { DrawingNode, Mask, PathNode } from '../drawing/index.ts';
+import { strokeRegion, type DrawingNode, type Mask, type PathNode } from '../drawing/index.ts';
 import {
   intersectionOf,
   compose,
@@ -9,8 +9,8 @@ import {
   IDENTITY,
   mapPath,
   mapRing,
+  scaleOf,
   signedArea,
-  strokedRegion,
   unionOf,
   type Affine,
   type Ring,
@@ -79,11 +79,8 @@ function covered(node: PathNode, map: Affine): Ring[][] {
   const regions: Ring[][] = [];
   if (node.fill) regions.push(node.evenOdd ? evenOddRegion(rings) : unionOf(rings));
   if (node.stroke) {
-    const scale = Math.sqrt(Math.abs(map[0] * map[3] - map[1] * map[2]));
-    const { width, cap = 'butt', join = 'miter' } = node.stroke;
-    const corners = ({ miter: 'mitre', round: 'round', bevel: 'bevel' } as const)[join];
-    const closed = node.path[node.path.length - 1]?.[0] === 'Z';
-    regions.push(strokedRegion(rings, { width: width * scale, closed, cap, corners }));
+    const width = node.stroke.width * scaleOf(map);
+    regions.push(strokeRegion(node.path, rings, { ...node.stroke, width }));
   }
   return regions;
 }

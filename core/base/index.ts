@@ -33,6 +33,7 @@ export type {
 export { valueIssue, type ValueIssue, type ValueRule } from './value-issue.ts';
 export { doing, type Doing, type Doings } from './doings.ts';
 export type { FileWords, Say } from './file-words.ts';
+export { joinedBytes } from './joined-bytes.ts';
 export { isSameItems, latestFor, onceFor, onceForEach } from './memo.ts';
 export { readXml, type XmlListener } from './xml.ts';
 export { readZip, type ZipBudget, type ZipFault } from './zip.ts';

@@ -1,4 +1,5 @@
 import { Inflate } from 'fflate';
+import { joinedBytes } from './joined-bytes.ts';
 
 // ZIP files from anybody: what their directory says is believed only where the bytes bear it out.
 // Source: PKWARE, APPNOTE.TXT 6.3, sections 4.3.7 (local headers), 4.3.12 (directory), 4.3.16 (its end).
@@ -167,11 +168,5 @@ function inflated(packed: Uint8Array, most: number): Uint8Array {
   });
   for (let at = 0; at < packed.length || at === 0; at += STEP)
     inflate.push(packed.subarray(at, at + STEP), at + STEP >= packed.length);
-  const whole = new Uint8Array(length);
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
+  return joinedBytes(parts);
 }

@@ -21,14 +21,4 @@ export { findNamedColor } from './named.ts';
 export { seenAs, seenMatrix, WAYS_SEEN, type LightMatrix, type WaySeen } from './seen-as.ts';
 export { oklabDistance, oklabOfBytes, oklabOfHex, oklabReader, type Oklab } from './oklab.ts';
 export { MOST_PALETTE_COLORS, parsePalette, type FilePalette } from './palette-file.ts';
-export {
-  P3_PRIMARIES,
-  parseIccProfile,
-  primariesMatrix,
-  SRGB_PRIMARIES,
-  srgbConverter,
-  srgbCurve,
-  type ColorProfile,
-  type Primaries,
-  type ToneCurve,
-} from './profile/index.ts';
+export * from './profile/index.ts';

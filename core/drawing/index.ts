@@ -24,4 +24,6 @@ export {
 export { letterPaths, type Outlines } from './letters.ts';
 export { written, writtenAll } from './number.ts';
 export { drawingToSvg, nodesToSvg, pathData, type SvgParts, type SvgSources } from './svg.ts';
+export { recoloredNode, recoloredPaint } from './recolored.ts';
+export { strokeRegion } from './stroke-region.ts';
 export { cellsOf, type Cell } from './tiles.ts';

@@ -1,4 +1,5 @@
 import { Unzlib } from 'fflate';
+import { joinedBytes } from '../base/index.ts';
 import {
   P3_PRIMARIES,
   parseIccProfile,
@@ -36,16 +37,6 @@ const viewOf = (bytes: Uint8Array): DataView =>
 const letters = (bytes: Uint8Array, from: number, count: number): string =>
   String.fromCharCode(...bytes.subarray(from, from + count));
 
-function joined(parts: readonly Uint8Array[]): Uint8Array {
-  const made = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    made.set(part, at);
-    at += part.length;
-  }
-  return made;
-}
-
 const ICC_MARK = 'ICC_PROFILE\0';
 
 /** The profile in a JPEG's APP2 segments, in their order (ICC.1:2022, B.4). */
@@ -64,7 +55,7 @@ function jpegIcc(bytes: Uint8Array): Uint8Array | undefined {
     at += 2 + length;
   }
   parts.sort((one, other) => one.order - other.order);
-  return parts.length ? joined(parts.map(({ part }) => part)) : undefined;
+  return parts.length ? joinedBytes(parts.map(({ part }) => part)) : undefined;
 }
 
 /** WebP container specification: the chunk ICCP. */
@@ -108,7 +99,7 @@ function unpacked(chunk: Uint8Array): Uint8Array {
   const STEP = 4096;
   for (let at = 0; at < packed.length; at += STEP)
     stream.push(packed.subarray(at, at + STEP), at + STEP >= packed.length);
-  return joined(parts);
+  return joinedBytes(parts);
 }
 
 /** Numbers of ITU-T H.273: its primaries and curves that pictures use. */

@@ -2,14 +2,13 @@ import { rgbOf, toHex } from '../../color/index.ts';
 import {
   BLEND_MODES,
   findBounds,
+  recoloredNode,
   type BlendMode,
   type DrawingNode,
-  type GradientStop,
   type GroupNode,
   type Mask,
   type Paint,
   type PathNode,
-  type Stroke,
   type TilePaint,
 } from '../../drawing/index.ts';
 import {
@@ -22,10 +21,8 @@ import {
   invert,
   mapPath,
   rectanglePath,
-  ringsPath,
   scaleOf,
   scaling,
-  strokedRegion,
   translation,
   type Affine,
   type Box,
@@ -33,7 +30,8 @@ import {
 } from '../../geometry/index.ts';
 import { findBox } from './boxes.ts';
 import { findClips } from './clips.ts';
-import { findLink, gradientPaint, plainPaint, share, unitOf } from './paints.ts';
+import { strokedNode, strokeOf } from './lines.ts';
+import { findLink, gradientPaint, plainPaint, pxOrShare, share, unitOf } from './paints.ts';
 import { findOutline, findPx, readTransform, type Attributes } from './shapes.ts';
 import type { SvgElement, SvgTree } from './tree.ts';
 import { findViewBox, isSliced, viewMap, type ViewBox } from './view.ts';
@@ -213,14 +211,21 @@ class Drawer {
       ? 'alpha'
       : 'luminance';
     const more = this.masks(attributes.mask, place, depth + 1);
-    return more && [...more, { nodes: by === 'luminance' ? nodes.map(greyed) : nodes, by }];
+    return (
+      more && [
+        ...more,
+        {
+          nodes: by === 'luminance' ? nodes.map((node) => recoloredNode(node, greyOf)) : nodes,
+          by,
+        },
+      ]
+    );
   }
 
   /** Where a mask reaches (SVG 1.1, 14.4); everywhere where the box that it is told by is unknown. */
   private maskRoom(at: Attributes, box: Box | undefined): Box | undefined {
-    const own = (key: string): number | undefined =>
-      at[key]?.endsWith('%') ? parseFloat(at[key]) / 100 : findPx(at[key]);
-    const [x = -0.1, y = -0.1, width = 1.2, height = 1.2] = ['x', 'y', 'width', 'height'].map(own);
+    const [x, y] = [pxOrShare(at, 'x', -0.1), pxOrShare(at, 'y', -0.1)];
+    const [width, height] = [pxOrShare(at, 'width', 1.2), pxOrShare(at, 'height', 1.2)];
     if (at.maskUnits === 'userSpaceOnUse')
       return at.width === undefined
         ? undefined
@@ -240,10 +245,8 @@ class Drawer {
     const held = address === undefined ? undefined : this.help.picture(address);
     if (!held) return [];
     const [x = 0, y = 0] = [findPx(attributes.x), findPx(attributes.y)];
-    const { width = held.width, height = held.height } = {
-      width: findPx(attributes.width),
-      height: findPx(attributes.height),
-    };
+    const width = findPx(attributes.width) ?? held.width;
+    const height = findPx(attributes.height) ?? held.height;
     if (!(width > 0 && height > 0)) return [];
     const to = { x, y, width, height };
     const aspect = attributes.preserveAspectRatio;
@@ -314,10 +317,7 @@ class Drawer {
     { attributes, children }: SvgElement,
     { box, map, opacity }: { box: Box; map: Affine; opacity: number },
   ): TilePaint | 'pixels' | undefined {
-    const n = (key: string): number =>
-      attributes[key]?.endsWith('%')
-        ? parseFloat(attributes[key]) / 100
-        : (findPx(attributes[key]) ?? 0);
+    const n = (key: string): number => pxOrShare(attributes, key, 0);
     const ofBox = attributes.patternUnits !== 'userSpaceOnUse';
     const [w, h] = [box.right - box.left, box.bottom - box.top];
     const room = ofBox
@@ -364,6 +364,13 @@ class Drawer {
   }
 }
 
+/** A colour in grey, as light as a mask by luminance takes it to be. */
+function greyOf(color: string): string {
+  const { r, g, b } = rgbOf(color);
+  const light = 0.2125 * r + 0.7154 * g + 0.0721 * b;
+  return toHex({ r: light, g: light, b: light });
+}
+
 /** An element as it is drawn to pixels: what is done to the result is left to its group. */
 function unfinished(element: SvgElement): SvgElement {
   const { opacity, mask, style, 'clip-path': clip, ...attributes } = element.attributes;
@@ -371,83 +378,9 @@ function unfinished(element: SvgElement): SvgElement {
   return { ...element, attributes };
 }
 
-function strokeOf(at: Attributes, paint: Paint): Stroke {
-  const dash = (at['stroke-dasharray'] ?? '')
-    .split(/[\s,]+/)
-    .flatMap((part) => findPx(part || undefined) ?? []);
-  const cap = at['stroke-linecap'];
-  const join = at['stroke-linejoin'];
-  const offset = findPx(at['stroke-dashoffset']);
-  const limit = findPx(at['stroke-miterlimit']);
-  return {
-    paint,
-    width: findPx(at['stroke-width']) ?? 1,
-    cap: cap === 'round' || cap === 'square' ? cap : 'butt',
-    join: join === 'round' || join === 'bevel' ? join : 'miter',
-    ...(dash.some((part) => part > 0) ? { dash } : {}),
-    ...(offset ? { dashOffset: offset } : {}),
-    ...(limit && limit !== 4 ? { miterLimit: limit } : {}),
-  };
-}
-
-/**
- * A line in mm. Where the map turns circles into ellipses so does it with the pen: the line stands in a
- * group of that map. Lines of tiles become shapes, which tiles can fill.
- */
-function strokedNode(path: Path, stroke: Stroke, map: Affine): DrawingNode {
-  const scale = scaleOf(map);
-  const scaled: Stroke = {
-    ...stroke,
-    width: stroke.width * scale,
-    ...(stroke.dash ? { dash: stroke.dash.map((part) => part * scale) } : {}),
-    ...(stroke.dashOffset ? { dashOffset: stroke.dashOffset * scale } : {}),
-  };
-  if (stroke.paint.kind === 'tile') {
-    const { width, cap = 'butt', join = 'miter' } = scaled;
-    const corners = ({ miter: 'mitre', round: 'round', bevel: 'bevel' } as const)[join];
-    const rings = flatten(mapPath(path, map), 0.005);
-    const closed = path[path.length - 1]?.[0] === 'Z';
-    const region = strokedRegion(rings, { width, closed, cap, corners });
-    return { kind: 'path', path: ringsPath(region), fill: stroke.paint };
-  }
-  const [a, b, c, d] = map;
-  const even = Math.abs(a * c + b * d) + Math.abs(a * a + b * b - c * c - d * d);
-  if (even < 1e-4 * scale * scale || stroke.paint.kind === 'gradient' || scale < 1e-9)
-    return { kind: 'path', path: mapPath(path, map), stroke: scaled };
-  const round = compose(map, scaling(1 / scale));
-  return {
-    kind: 'group',
-    transform: round,
-    children: [{ kind: 'path', path: mapPath(path, scaling(scale)), stroke: scaled }],
-  };
-}
-
 function blendOf(style: string | undefined): BlendMode | undefined {
   const mode = /mix-blend-mode\s*:\s*([\w-]+)/.exec(style ?? '')?.[1];
   const known = BLEND_MODES.find((one) => one === mode);
   if (known && known !== 'normal') return known;
   return /isolation\s*:\s*isolate/.test(style ?? '') ? 'normal' : undefined;
-}
-
-/** Nodes in grey, as light as a mask by luminance takes them to be. */
-function greyed(node: DrawingNode): DrawingNode {
-  const grey = (color: string): string => {
-    const { r, g, b } = rgbOf(color);
-    const light = 0.2125 * r + 0.7154 * g + 0.0721 * b;
-    return toHex({ r: light, g: light, b: light });
-  };
-  const stops = (list: readonly GradientStop[]): GradientStop[] =>
-    list.map((stop) => ({ ...stop, color: grey(stop.color) }));
-  const paint = (from: Paint): Paint => {
-    if (from.kind === 'solid' || from.kind === 'ink') return { ...from, color: grey(from.color) };
-    if (from.kind === 'gradient') return { ...from, stops: stops(from.stops) };
-    return { ...from, nodes: from.nodes.map(greyed) };
-  };
-  if (node.kind === 'group') return { ...node, children: node.children.map(greyed) };
-  if (node.kind !== 'path') return node;
-  return {
-    ...node,
-    ...(node.fill ? { fill: paint(node.fill) } : {}),
-    ...(node.stroke ? { stroke: { ...node.stroke, paint: paint(node.stroke.paint) } } : {}),
-  };
 }

@@ -78,25 +78,14 @@ export async function svgDrawer(platform: Platform, withWords: boolean): Promise
     },
     pixels(svg, scale) {
       const tree = new Resvg(svg, { font, fitTo: { mode: 'zoom', value: scale } });
-      const { width, height, pixels, ...image } = drawn(tree.render());
+      const image = tree.render();
+      const { width, height, pixels } = image;
       image.free();
       tree.free();
       return { width, height, data: straight(pixels) };
     },
   };
 }
-
-const drawn = (image: {
-  width: number;
-  height: number;
-  pixels: Uint8Array;
-  free(): void;
-}): { width: number; height: number; pixels: Uint8Array; free(): void } => ({
-  width: image.width,
-  height: image.height,
-  pixels: image.pixels,
-  free: () => image.free(),
-});
 
 /** Colours as they are, from colours multiplied by their alpha. */
 function straight(pixels: Uint8Array): Uint8ClampedArray<ArrayBuffer> {

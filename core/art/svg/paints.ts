@@ -77,7 +77,8 @@ function stopsOf(children: readonly SvgElement[], opacity: number): GradientStop
     });
 }
 
-const px = (at: Attributes, key: string, other: number): number => {
+/** A length in px, or a share of a box: as a number or in percent. */
+export const pxOrShare = (at: Attributes, key: string, other: number): number => {
   const text = at[key];
   return text?.endsWith('%') ? parseFloat(text) / 100 : (findPx(text) ?? other);
 };
@@ -87,7 +88,12 @@ const px = (at: Attributes, key: string, other: number): number => {
  * longer across the way from end to end: the end is moved along its line until they are.
  */
 function linearEnds(at: Attributes, map: Affine): Pick<GradientPaint, 'from' | 'to'> {
-  const [x1, y1, x2, y2] = [px(at, 'x1', 0), px(at, 'y1', 0), px(at, 'x2', 1), px(at, 'y2', 0)];
+  const [x1, y1, x2, y2] = [
+    pxOrShare(at, 'x1', 0),
+    pxOrShare(at, 'y1', 0),
+    pxOrShare(at, 'x2', 1),
+    pxOrShare(at, 'y2', 0),
+  ];
   const from = apply(map, { x: x1, y: y1 });
   const end = apply(map, { x: x2, y: y2 });
   const across = apply(map, { x: x1 - (y2 - y1), y: y1 + (x2 - x1) });
@@ -105,9 +111,9 @@ function radial(
   map: Affine,
   common: Pick<GradientPaint, 'kind' | 'stops' | 'spread'>,
 ): Paint {
-  const centre = { x: px(at, 'cx', 0.5), y: px(at, 'cy', 0.5) };
-  const r = px(at, 'r', 0.5);
-  const focus = { x: px(at, 'fx', centre.x), y: px(at, 'fy', centre.y) };
+  const centre = { x: pxOrShare(at, 'cx', 0.5), y: pxOrShare(at, 'cy', 0.5) };
+  const r = pxOrShare(at, 'r', 0.5);
+  const focus = { x: pxOrShare(at, 'fx', centre.x), y: pxOrShare(at, 'fy', centre.y) };
   const aside = Math.hypot(focus.x - centre.x, focus.y - centre.y);
   if (r <= 0) {
     const last = common.stops[common.stops.length - 1];

@@ -1,4 +1,4 @@
-import type { Platform } from '../../base/index.ts';
+import { joinedBytes, type Platform } from '../../base/index.ts';
 import type { PixelArt } from '../../art/index.ts';
 import { rgbOf } from '../../color/index.ts';
 import { checkPixels, decodePixels, type GreyImage, type RgbaImage } from '../../raster/index.ts';
@@ -119,12 +119,7 @@ function findPlainPng(
       : channels === 3
         ? '/DeviceRGB'
         : '/DeviceGray';
-  const packed = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let to = 0;
-  for (const part of parts) {
-    packed.set(part, to);
-    to += part.length;
-  }
+  const packed = joinedBytes(parts);
   const parms = { Predictor: 15, Colors: channels, BitsPerComponent: depth, Columns: size.Width };
   return {
     packed,
