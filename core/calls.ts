@@ -82,7 +82,7 @@ import {
   type SheetPhoto,
   type Stock,
 } from './stock/index.ts';
-import { readTypeface } from './type/index.ts';
+import { facesInFile, readTypeface } from './type/index.ts';
 
 /** What heavy calls stand on: the platform, the art, and devices made anew for each run. */
 export interface CallGround {
@@ -126,8 +126,12 @@ export interface Calls {
     },
     task: Task,
   ): Promise<Result<PlacedArt[]>>;
-  readTypeface(
+  facesInFile(
     args: { bytes: Uint8Array; name: string },
+    task: Task,
+  ): Promise<ReturnType<typeof facesInFile>>;
+  readTypeface(
+    args: { bytes: Uint8Array; name: string; number?: number },
     task: Task,
   ): Promise<ReturnType<typeof readTypeface>>;
   /** A finished piece as a picture, cut out along its edge. */
@@ -213,7 +217,8 @@ export function createCalls(ground: CallGround): Calls {
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
-    readTypeface: async ({ bytes, name }) => readTypeface(bytes, name),
+    facesInFile: async ({ bytes, name }) => facesInFile(bytes, name),
+    readTypeface: async ({ bytes, name, number }) => readTypeface(bytes, name, number),
     async pieceAsArt({ job, piece }, task) {
       const { compiled, resources } = await ready(job);
       await task.yieldNow();

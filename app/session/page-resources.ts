@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue';
 import { artOfJob, findTypeface, typefacesOf, type Job } from '../../core/job/index.ts';
 import { vectorNodes, type VectorNodes } from '../../core/art/index.ts';
-import type { Typeface } from '../../core/type/index.ts';
+import { readInstanceId, typefaceAt, type Typeface } from '../../core/type/index.ts';
 import { createCompiler, type PieceCompiler } from '../../core/piece/index.ts';
 import { pagePlatform } from '../calls/index.ts';
 import { artBytes } from '../storage/index.ts';
@@ -15,14 +15,21 @@ const asked = new Set<string>();
 /** Grows whenever something that drawings wait for has been loaded. */
 export const resourceVersion = shallowRef(0);
 
+/** A typeface that is loaded, wherever on its axes: those of a place are made at once. */
+function typefaceOf(id: string): Typeface | undefined {
+  const { id: base } = readInstanceId(id);
+  const usual = typefaces.get(base);
+  return usual && base !== id ? typefaceAt(usual, id) : usual;
+}
+
 /** What drawings on this page are made from. */
 export const pageSources: PageSources = {
-  typeface: (id) => typefaces.get(id),
+  typeface: typefaceOf,
   imageUrl: (art) => urls.get(art),
 };
 
 const compiler = createCompiler({
-  typeface: (id) => typefaces.get(id),
+  typeface: typefaceOf,
   vector: (art) => vectors.get(art),
 });
 
@@ -39,17 +46,18 @@ export const pageCompiler: PieceCompiler = {
 
 /** Loads what a job names and this page does not have yet. */
 export async function loadFor(job: Pick<Job, 'pieces' | 'art'>): Promise<void> {
-  const faces = typefacesOf(job).map((id) => once(`typeface:${id}`, () => loadTypeface(id)));
+  const faces = loadFaces(typefacesOf(job));
   const art = artOfJob(job).flatMap((id) => {
     const kind = job.art[id]?.kind;
     return kind ? [once(`art:${id}`, () => loadArt(id, kind))] : [];
   });
-  await Promise.all([...faces, ...art]);
+  await Promise.all([faces, ...art]);
 }
 
-/** Loads typefaces for samples of them. */
+/** Loads typefaces, with all places on their axes. */
 export async function loadFaces(ids: readonly string[]): Promise<void> {
-  await Promise.all(ids.map((id) => once(`typeface:${id}`, () => loadTypeface(id))));
+  const files = new Set(ids.map((id) => readInstanceId(id).id));
+  await Promise.all([...files].map((id) => once(`typeface:${id}`, () => loadTypeface(id))));
 }
 
 /** Forgets that art was asked for, so that it is looked for again. */

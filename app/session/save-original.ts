@@ -1,8 +1,8 @@
-import type * as z from 'zod';
+import * as z from 'zod';
 import { artSchema } from '../../core/art/index.ts';
 import { createJob, writePeel } from '../../core/job/index.ts';
 import { fileStem } from '../../core/output/index.ts';
-import { ownTypefaceSchema } from '../../core/type/index.ts';
+import { ownTypefaceSchema, typefaceFromVersion12 } from '../../core/type/index.ts';
 import { artBytes, download, filesNamedBy } from '../storage/index.ts';
 
 /** Saves what is kept of a job as a `.peel` file, just as it is, with all files that it names. */
@@ -17,7 +17,7 @@ export async function saveOriginal(name: string, document: unknown): Promise<voi
   const blank = createJob('own', { id: 'blank', today: '2000-01-01' });
   const known = {
     art: readable(artSchema, art),
-    typefaces: readable(ownTypefaceSchema, typefaces),
+    typefaces: readable(z.preprocess(typefaceFromVersion12, ownTypefaceSchema), typefaces),
   };
   const whole = { job: { ...blank, ...known }, art: files };
   download(`${fileStem(name)}.peel`, writePeel(whole, document), 'application/zip');

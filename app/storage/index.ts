@@ -34,7 +34,7 @@ export {
 export { takeOverOnLeaving } from './leaving.ts';
 export { houseStyle, keepHouseStyle } from './house-style.ts';
 export { hearKept, tellKept } from './news.ts';
-export { keepOwnTypefaces, ownTypefaces } from './own-typefaces.ts';
+export { keepOwnTypefaces, oldTypefaces, ownTypefaces } from './own-typefaces.ts';
 export {
   EMPTY_STOCK_ROOM,
   keepStockRoom,

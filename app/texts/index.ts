@@ -20,6 +20,7 @@ import { size } from './size.ts';
 import { start } from './start.ts';
 import { stickers } from './stickers.ts';
 import { stock } from './stock.ts';
+import { typefaces } from './typefaces.ts';
 import { ui } from './ui.ts';
 import { variants } from './variants.ts';
 import { words } from './words.ts';
@@ -135,6 +136,7 @@ export const texts = {
   stock,
   ui,
   variants,
+  typefaces,
   words,
   undo: 'Undo',
   redo: 'Redo',

@@ -1,29 +1,9 @@
-import type { Character, LetterCase, ListMark } from '../../core/type/index.ts';
+import type { LetterCase, ListMark } from '../../core/type/index.ts';
 
 /** Words of the cards for words. */
 export const words = {
   several: (count: number): string => `${count} texts`,
   severalHint: 'What is changed here is changed in all of them.',
-  bold: 'Bold',
-  italic: 'Italic',
-  noCut: 'This typeface has no such cut; thicken it instead.',
-  chooseFace: 'Choose a typeface',
-  typefaces: 'Typefaces',
-  all: 'All',
-  characters: {
-    serif: 'Serif',
-    sans: 'Sans',
-    slab: 'Slab',
-    rounded: 'Rounded',
-    condensed: 'Condensed',
-    script: 'Script',
-    hand: 'Hand',
-    typewriter: 'Typewriter',
-    stencil: 'Stencil',
-    blackletter: 'Blackletter',
-    'other-scripts': 'Other scripts',
-    own: 'Your own',
-  } satisfies Record<Character, string>,
   list: 'Small print: run lines on as a list',
   heading: 'Heading',
   noHeading: 'none',
@@ -34,16 +14,6 @@ export const words = {
     '; ': 'semicolons',
     ' – ': 'dashes',
   } satisfies Record<ListMark, string>,
-  yourWords: 'Your words',
-  addFace: 'Add a typeface …',
-  addFaceHint: 'TTF, OTF, WOFF or WOFF2; drop it here or choose it.',
-  addingFace: 'Reading …',
-  removeFace: (family: string): string => `Take ${family} out of the workshop`,
-  faceAdded: (family: string): string => `“${family}” is among your typefaces now.`,
-  faceRemoved: (family: string): string =>
-    `“${family}” is gone from your typefaces. Jobs set in it keep it.`,
-  ownWord: 'your own',
-  lacks: (letters: string): string => `lacks ${letters}`,
   case: 'Letters',
   caseLong: 'Capital or small letters',
   cases: { typed: 'Aa', upper: 'ABC', lower: 'abc', title: 'Abc' } satisfies Record<

@@ -165,7 +165,6 @@ export interface ProblemValues {
   'stock/unknown-file': { name: string };
   'stock/unread': { name: string; field?: string };
   'type/broken': { name: string };
-  'type/collection': { name: string };
   'type/not-embeddable': { family: string };
   'type/too-large': { name: string; megabytes: number; most: number };
   'type/unknown-kind': { name: string };

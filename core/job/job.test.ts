@@ -308,6 +308,17 @@ test('what was accepted in the eleventh version is kept by its sentence until it
   ]);
 });
 
+test('a typeface of the twelfth version has the weight and slope that its style stood for', () => {
+  const old: unknown = JSON.parse(readFileSync('core/job/examples/version-12.json', 'utf8'));
+  const read = parseJob(old);
+  expect(read.ok && Object.values(read.value.typefaces ?? {})).toEqual([
+    {
+      ...{ id: 'ab'.repeat(32), family: 'Meadow', embedding: 'edit', licence: 'own' },
+      ...{ weight: 700, width: 100, italic: true },
+    },
+  ]);
+});
+
 test('newer, damaged and foreign files are each refused in a sentence', () => {
   const refused = (bytes: Uint8Array): string | false => {
     const read = parsePeel(bytes, 'x.peel');

@@ -5,6 +5,7 @@ import {
   stockFromVersion2,
   USUAL_MARKS,
 } from '../stock/index.ts';
+import { typefaceFromVersion12 } from '../type/index.ts';
 import { withoutTooMuch } from './too-much.ts';
 import { jobSchema, VERSION, type Job } from './schema.ts';
 
@@ -86,11 +87,22 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
     version: 12,
     ...(accepted ? { accepted: withSentences(accepted as Readonly<Record<string, Plain>>) } : {}),
   }),
+  /** Typefaces have weights and widths, no longer four styles. */
+  12: ({ typefaces, ...rest }) => ({
+    ...rest,
+    version: 13,
+    ...(typefaces ? { typefaces: withCuts(typefaces as Plain) } : {}),
+  }),
 };
 
 const withSentences = (accepted: Readonly<Record<string, Plain>>): Plain =>
   Object.fromEntries(
     Object.entries(accepted).map(([key, one]) => [key, renamed(one, { what: 'sentence' })]),
+  );
+
+const withCuts = (typefaces: Plain): Plain =>
+  Object.fromEntries(
+    Object.entries(typefaces).map(([id, one]) => [id, typefaceFromVersion12(one)]),
   );
 
 const renamed = (record: Plain, names: Readonly<Record<string, string>>): Plain =>

@@ -4,6 +4,8 @@ import { typefacesOfElement, type Resources } from '../piece/index.ts';
 import {
   loadShipped,
   loadTypeface,
+  readInstanceId,
+  typefaceAt,
   TYPEFACES,
   type OwnTypeface,
   type Typeface,
@@ -24,8 +26,8 @@ export interface JobResources extends Resources {
 const typefaces = new WeakMap<Platform, Map<string, Promise<Typeface | undefined>>>();
 
 /**
- * A typeface that ships, or one that was added, loaded once for each platform; undefined when there is
- * none of that id.
+ * A typeface that ships, or one that was added, at its place on its axes: loaded once for each platform;
+ * undefined when there is none of that id.
  */
 export async function findTypeface(
   platform: Platform,
@@ -38,14 +40,28 @@ export async function findTypeface(
     known.get(id) ??
     (TYPEFACES.some((one) => one.id === id)
       ? loadShipped(platform, id)
-      : ownBytes(id).then((bytes) => bytes && loadTypeface(id, bytes)));
+      : findOwn(platform, id, ownBytes));
   known.set(id, loading);
   const found = await loading;
   if (!found) known.delete(id); // it may be added later
   return found;
 }
 
-/** The ids of all typefaces that a job's words are set in. */
+async function findOwn(
+  platform: Platform,
+  id: string,
+  ownBytes: ArtBytes,
+): Promise<Typeface | undefined> {
+  const { id: base } = readInstanceId(id);
+  if (base !== id) {
+    const usual = await findTypeface(platform, base, ownBytes);
+    return usual && typefaceAt(usual, id);
+  }
+  const bytes = await ownBytes(id);
+  return bytes && loadTypeface(id, bytes);
+}
+
+/** The ids of all typefaces that a job's words are set in, each with its place on its axes. */
 export function typefacesOf(job: Pick<Job, 'pieces' | 'oneOffs'>): string[] {
   const ids = piecesAndOneOffs(job).flatMap(({ elements }) => elements.flatMap(typefacesOfElement));
   return [...new Set(ids)];
@@ -57,9 +73,8 @@ export function typefacesOf(job: Pick<Job, 'pieces' | 'oneOffs'>): string[] {
  */
 export function withTypefaces(job: Job, known: readonly OwnTypeface[]): Job {
   const before = job.typefaces ?? {};
-  const named = typefacesOf(job).flatMap(
-    (id) => known.find((one) => one.id === id) ?? before[id] ?? [],
-  );
+  const ids = new Set(typefacesOf(job).map((id) => readInstanceId(id).id));
+  const named = [...ids].flatMap((id) => known.find((one) => one.id === id) ?? before[id] ?? []);
   const now = Object.fromEntries(named.map((one) => [one.id, one]));
   if (isSame(now, before)) return job;
   const { typefaces: dropped, ...rest } = job;

@@ -9,7 +9,7 @@ import { thingSchema } from '../things/index.ts';
 import { ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 12;
+export const VERSION = 13;
 
 /** How much of what a finding names is kept when it is accepted. */
 export const ACCEPTED_LIMITS = { letters: 200, items: 20 } as const;

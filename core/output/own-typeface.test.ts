@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expectOk } from '../base/index.ts';
@@ -7,29 +7,48 @@ import { createJob, parsePeel, withTypefaces, writePeel, type Job } from '../job
 import { renderPdf } from '../pdf/index.ts';
 import { compiled, exampleWords, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { squareFont } from '../testing/square-font.ts';
-import { readTypeface, type OwnTypeface } from '../type/index.ts';
+import { squareCff2, squareFont } from '../testing/square-font.ts';
+import { instanceId, readTypeface, type OwnTypeface } from '../type/index.ts';
 import { say } from '../../messages/index.ts';
 import { exportFiles } from './index.ts';
 
 const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));
-const files = new Map([[typeface.id, bytes]]);
+const bare = expectOk(readTypeface(squareCff2(), 'bare.otf'));
+const variable = expectOk(
+  readTypeface(
+    new Uint8Array(
+      readFileSync(
+        'node_modules/@fontsource-variable/figtree/files/figtree-latin-wght-normal.woff2',
+      ),
+    ),
+    'figtree.woff2',
+  ),
+);
+const files = new Map([
+  [typeface.id, bytes],
+  [bare.typeface.id, bare.bytes],
+  [variable.typeface.id, variable.bytes],
+]);
 
-/** A face of 60 x 30 mm that says one letter of 72 pt in a typeface of one's own. */
-const job = (known: readonly OwnTypeface[] = [typeface]): Job =>
+/** A face of 60 x 30 mm that says one letter of 72 pt in typefaces of one's own. */
+const jobIn = (
+  typefaces: readonly string[],
+  known: readonly OwnTypeface[] = [typeface, bare.typeface, variable.typeface],
+): Job =>
   withTypefaces(
     runAll(
       createJob('lid', { id: 'own', today: '2026-04-18' }),
-      {
-        name: 'add-element',
+      ...typefaces.map((one, at) => ({
+        name: 'add-element' as const,
         args: {
           piece: 'piece-1',
           element: exampleWords({
-            ...{ text: 'A', typeface: typeface.id, size: 72, fit: 'fixed' },
-            ...{ x: 0, y: 0, width: 40, height: 30, color: '#000000' },
+            ...{ id: '', text: 'A', typeface: one, size: 72, fit: 'fixed' },
+            ...{ x: 30 * (at - (typefaces.length - 1) / 2), y: 0 },
+            ...{ width: 28, height: 30, color: '#000000' },
           }),
         },
-      },
+      })),
       { name: 'want', args: { piece: 'piece-1', count: 1 } },
       {
         name: 'change-plan',
@@ -43,6 +62,8 @@ const job = (known: readonly OwnTypeface[] = [typeface]): Job =>
     known,
   );
 
+const job = (known?: readonly OwnTypeface[]): Job => jobIn([typeface.id], known);
+
 async function pdfOf(one: Job): Promise<Uint8Array> {
   const made = await compiled(one, files);
   const [file] = await exportFiles(made.compiled, {
@@ -55,20 +76,56 @@ async function pdfOf(one: Job): Promise<Uint8Array> {
   return file.bytes;
 }
 
-test('a letter in PostScript outlines is printed as large as it is, and is read by an outsider', async () => {
-  const pdf = await pdfOf(job());
+/** What an outsider reads of a file. */
+function readBy(tool: 'pdftotext' | 'pdffonts', pdf: Uint8Array): string {
   const path = join(mkdtempSync(join(tmpdir(), 'peel-')), 'own.pdf');
   writeFileSync(path, pdf);
-  expect(execFileSync('pdftotext', [path, '-']).toString()).toContain('A');
-  expect(execFileSync('pdffonts', [path]).toString()).toMatch(/CID Type 0C.*yes/s);
+  return execFileSync(tool, [path, ...(tool === 'pdftotext' ? ['-'] : [])]).toString();
+}
+
+/** The dark pixels of the first page at 254 dpi, tenths of a millimetre. */
+async function darkOf(pdf: Uint8Array): Promise<{ x: number; y: number }[]> {
   const { data, width } = await renderPdf(nodePlatform, { pdf, page: 0, dpi: 254 });
   const dark: { x: number; y: number }[] = [];
   for (let at = 0; at < data.length; at += 4)
     if ((data[at] ?? 255) < 60) dark.push({ x: (at / 4) % width, y: Math.floor(at / 4 / width) });
-  const span = (values: number[]): number => Math.max(...values) - Math.min(...values) + 1;
-  // Half an em of 72 pt is 12.7 mm, which is 127 pixels at 254 dpi.
+  return dark;
+}
+
+const span = (values: number[]): number => Math.max(...values) - Math.min(...values) + 1;
+
+// Half an em of 72 pt is 12.7 mm.
+test('a letter in PostScript outlines is printed as large as it is, and is read by an outsider', async () => {
+  const pdf = await pdfOf(job());
+  expect(readBy('pdftotext', pdf)).toContain('A');
+  expect(readBy('pdffonts', pdf)).toMatch(/CID Type 0C.*yes/s);
+  const dark = await darkOf(pdf);
   expect(Math.abs(span(dark.map(({ x }) => x)) - 127)).toBeLessThanOrEqual(1);
   expect(Math.abs(span(dark.map(({ y }) => y)) - 127)).toBeLessThanOrEqual(1);
+});
+
+test('a letter in outlines that no file to print can hold is printed as large, as a shape', async () => {
+  const pdf = await pdfOf(jobIn([bare.typeface.id]));
+  expect(readBy('pdffonts', pdf).trim().split('\n')).toHaveLength(2); // its head alone
+  const dark = await darkOf(pdf);
+  expect(Math.abs(span(dark.map(({ x }) => x)) - 127)).toBeLessThanOrEqual(1);
+  expect(Math.abs(span(dark.map(({ y }) => y)) - 127)).toBeLessThanOrEqual(1);
+});
+
+test('each weight of a variable typeface is embedded as a subset of its own, searchable and as heavy', async () => {
+  const { id, axes = [] } = variable.typeface;
+  const ids = [350, 900].map((weight) => instanceId(id, axes, { wght: weight }));
+  const both = jobIn(ids);
+  expect(both.typefaces).toEqual({ [id]: variable.typeface });
+  const pdf = await pdfOf(both);
+  expect(readBy('pdffonts', pdf).match(/TrueType.*yes yes yes/g)).toHaveLength(2);
+  expect(readBy('pdftotext', pdf)).toMatch(/A\s+A/);
+  const dark = await darkOf(pdf);
+  const middle = dark.reduce((sum, { x }) => sum + x, 0) / dark.length;
+  const light = dark.filter(({ x }) => x < middle - 60).length;
+  expect(dark.length - light).toBeGreaterThan(light * 1.5);
+  const read = expectOk(parsePeel(writePeel({ job: both, art: files }), 'own.peel'));
+  expect(read.job).toEqual(both);
 });
 
 test('the file of a job brings its own typefaces along', () => {

@@ -13,7 +13,7 @@ import type { PaperSide } from '../stock/index.ts';
 import { USUAL_CHOICES, type ExportChoices } from './choices.ts';
 import { withDownsampledImages } from './downsampled-images.ts';
 import { sheetFields, withoutFields, type FormChoices } from './form-fields.ts';
-import { outlinedDrawing } from './outlined.ts';
+import { outliner } from './outlined.ts';
 import { cutInks, writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 
 /** What the writers look up for a compiled job. */
@@ -44,11 +44,12 @@ export async function printPdf(
     'cutLayer' | 'outlines' | 'smallPictures' | 'printer' | 'side'
   > = USUAL_CHOICES,
 ): Promise<Uint8Array> {
+  const outlined = outliner(resources.typeface);
   const pages = chosenSides(printedSides(compiled), only).map(({ sheet, side }): PdfPage => {
     const page = sheetPage(sheet);
     return {
       ...page,
-      drawing: outlines ? outlinedDrawing(page.drawing, resources.typeface) : page.drawing,
+      drawing: outlines ? outlined(page.drawing) : page.drawing,
       ...(cutLayer ? { cuts: cutInks(sheet.cuts) } : {}),
       // Elsewhere the knife follows the print.
       ...(printer && sheet.stock.spots ? { map: invert(printer[side]) } : {}),

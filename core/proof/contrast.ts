@@ -21,7 +21,7 @@ import {
   type Words,
 } from '../piece/index.ts';
 import { darkness, dilateMask, type RgbaImage } from '../raster/index.ts';
-import { findFace, type OwnTypeface } from '../type/index.ts';
+import { findFace, isBold, REGULAR, type OwnTypeface } from '../type/index.ts';
 import { elementKey, type MeasuredContrast } from './finding.ts';
 
 const { max, min, floor } = Math;
@@ -35,8 +35,8 @@ export function wantedContrast(
   typeface: string,
   own: readonly OwnTypeface[] = [],
 ): number {
-  const style = findFace(typeface, own)?.style ?? 'regular';
-  return size >= 18 || (size >= 14 && style.startsWith('bold')) ? 3 : 4.5;
+  const cut = findFace(typeface, own) ?? REGULAR;
+  return size >= 18 || (size >= 14 && isBold(cut)) ? 3 : 4.5;
 }
 
 /** Where contrast is measured. */

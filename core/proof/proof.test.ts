@@ -17,6 +17,7 @@ import {
 import { nodePlatform } from '../testing/node-platform.ts';
 import { PROOF_CASES } from '../testing/proof-cases.ts';
 import { code, listed, move, ornament, PIECE, plain, words } from '../testing/proof-jobs.ts';
+import type { OwnTypeface } from '../type/index.ts';
 import { findingText, fixText, say } from '../../messages/index.ts';
 import { allFindings, FINDING_KINDS, quickFindings, type Finding } from './index.ts';
 
@@ -101,12 +102,15 @@ test.each([
   ['credit', 'note', '“Meadow” asks that its maker is named.'],
 ] as const)('a typeface of %s use is a %s at its words', async (licence, severity, what) => {
   const id = 'd'.repeat(64);
-  const cut = { id, family: 'Meadow', embedding: 'print' } as const;
-  const other = { ...cut, id: 'e'.repeat(64), style: 'bold', licence } as const;
+  const cut: OwnTypeface = {
+    ...{ id, family: 'Meadow', weight: 400, width: 100, italic: false },
+    ...{ embedding: 'print', licence },
+  };
+  const other: OwnTypeface = { ...cut, id: 'e'.repeat(64), weight: 700 };
   const job = runAll(plain(), words({ id: 'title', typeface: id }));
   const noted = {
     ...job,
-    typefaces: { [id]: { ...cut, style: 'regular', licence }, [other.id]: other },
+    typefaces: { [id]: cut, [other.id]: other },
   } as const;
   const found = (await findings(noted)).filter(({ code }) => code === 'licence');
   expect(found).toMatchObject([{ severity, where: { piece: PIECE } }]);

@@ -1,6 +1,6 @@
 import type { Platform } from '../base/index.ts';
+import { nearestCut, type Cut } from './cuts.ts';
 import { loadTypeface, type Typeface } from './shaper.ts';
-import type { FaceStyle } from './font-metadata.ts';
 
 /** What a family is like, to choose by. */
 export const CHARACTERS = [
@@ -19,133 +19,119 @@ export const CHARACTERS = [
 ] as const;
 export type Character = (typeof CHARACTERS)[number];
 
-/** A family that ships: its cuts by their ids, which are also the names of their files. */
+/** A cut of a family and the id of its typeface. */
+export interface FamilyCut extends Cut {
+  readonly id: string;
+}
+
+/** A family with its cuts; there is always one. */
 export interface Family {
   readonly name: string;
   readonly character: Character;
-  readonly faces: Readonly<Partial<Record<FaceStyle, string>>>;
+  readonly cuts: readonly FamilyCut[];
 }
 
-const family = (name: string, character: Character, faces: Family['faces']): Family => ({
+/** A family that ships: the ids of its cuts, which are also the names of their files, with their weights. */
+const shipped = (
+  name: string,
+  character: Character,
+  weights: Readonly<Record<string, number>>,
+): Family => ({
   name,
   character,
-  faces,
+  cuts: Object.entries(weights).map(([id, weight]) => ({
+    ...{ id, weight, width: 100 },
+    italic: id.endsWith('italic'),
+  })),
 });
 
 /** All families that ship, each under the SIL Open Font License 1.1 but for one (Apache 2.0). */
 export const FAMILIES: readonly Family[] = [
-  family('Fraunces', 'serif', {
-    regular: 'fraunces-regular',
-    italic: 'fraunces-italic',
-    bold: 'fraunces-semibold',
-    'bold-italic': 'fraunces-semibold-italic',
+  shipped('Fraunces', 'serif', {
+    'fraunces-regular': 400,
+    'fraunces-italic': 400,
+    'fraunces-semibold': 600,
+    'fraunces-semibold-italic': 600,
   }),
-  family('Playfair Display', 'serif', {
-    regular: 'playfair-display-regular',
-    italic: 'playfair-display-italic',
-    bold: 'playfair-display-bold',
-    'bold-italic': 'playfair-display-bold-italic',
+  shipped('Playfair Display', 'serif', {
+    'playfair-display-regular': 500,
+    'playfair-display-italic': 500,
+    'playfair-display-bold': 700,
+    'playfair-display-bold-italic': 700,
   }),
-  family('Cinzel', 'serif', { regular: 'cinzel-regular', bold: 'cinzel-bold' }),
-  family('Abril Fatface', 'serif', { regular: 'abril-fatface-regular' }),
-  family('Figtree', 'sans', {
-    regular: 'figtree-regular',
-    italic: 'figtree-italic',
-    bold: 'figtree-semibold',
-    'bold-italic': 'figtree-semibold-italic',
+  shipped('Cinzel', 'serif', { 'cinzel-regular': 500, 'cinzel-bold': 700 }),
+  shipped('Abril Fatface', 'serif', { 'abril-fatface-regular': 400 }),
+  shipped('Figtree', 'sans', {
+    'figtree-regular': 400,
+    'figtree-italic': 400,
+    'figtree-semibold': 600,
+    'figtree-semibold-italic': 600,
   }),
-  family('Josefin Sans', 'sans', {
-    regular: 'josefin-sans-regular',
-    italic: 'josefin-sans-italic',
-    bold: 'josefin-sans-bold',
-    'bold-italic': 'josefin-sans-bold-italic',
+  shipped('Josefin Sans', 'sans', {
+    'josefin-sans-regular': 400,
+    'josefin-sans-italic': 400,
+    'josefin-sans-bold': 700,
+    'josefin-sans-bold-italic': 700,
   }),
-  family('Bitter', 'slab', {
-    regular: 'bitter-medium',
-    italic: 'bitter-medium-italic',
-    bold: 'bitter-bold',
+  shipped('Bitter', 'slab', {
+    'bitter-medium': 500,
+    'bitter-medium-italic': 500,
+    'bitter-bold': 700,
   }),
-  family('Quicksand', 'rounded', { regular: 'quicksand-medium', bold: 'quicksand-bold' }),
-  family('Barlow Condensed', 'condensed', {
-    regular: 'barlow-condensed-medium',
-    italic: 'barlow-condensed-italic',
-    bold: 'barlow-condensed-semibold',
+  shipped('Quicksand', 'rounded', { 'quicksand-medium': 500, 'quicksand-bold': 700 }),
+  shipped('Barlow Condensed', 'condensed', {
+    'barlow-condensed-medium': 500,
+    'barlow-condensed-italic': 500,
+    'barlow-condensed-semibold': 600,
   }),
-  family('Pacifico', 'script', { regular: 'pacifico-regular' }),
-  family('Great Vibes', 'script', { regular: 'great-vibes-regular' }),
-  family('Dancing Script', 'script', {
-    regular: 'dancing-script-regular',
-    bold: 'dancing-script-bold',
+  shipped('Pacifico', 'script', { 'pacifico-regular': 400 }),
+  shipped('Great Vibes', 'script', { 'great-vibes-regular': 400 }),
+  shipped('Dancing Script', 'script', {
+    'dancing-script-regular': 500,
+    'dancing-script-bold': 700,
   }),
-  family('Sacramento', 'script', { regular: 'sacramento-regular' }),
-  family('Amatic SC', 'hand', { regular: 'amatic-sc-regular', bold: 'amatic-sc-bold' }),
-  family('Caveat', 'hand', { regular: 'caveat-regular', bold: 'caveat-bold' }),
-  family('Courier Prime', 'typewriter', {
-    regular: 'courier-prime-regular',
-    italic: 'courier-prime-italic',
-    bold: 'courier-prime-bold',
+  shipped('Sacramento', 'script', { 'sacramento-regular': 400 }),
+  shipped('Amatic SC', 'hand', { 'amatic-sc-regular': 400, 'amatic-sc-bold': 700 }),
+  shipped('Caveat', 'hand', { 'caveat-regular': 500, 'caveat-bold': 700 }),
+  shipped('Courier Prime', 'typewriter', {
+    'courier-prime-regular': 400,
+    'courier-prime-italic': 400,
+    'courier-prime-bold': 700,
   }),
-  family('Special Elite', 'typewriter', { regular: 'special-elite-regular' }),
-  family('Saira Stencil One', 'stencil', { regular: 'saira-stencil-one-regular' }),
-  family('UnifrakturCook', 'blackletter', { regular: 'unifrakturcook-regular' }),
-  family('Noto Sans Arabic', 'other-scripts', {
-    regular: 'noto-sans-arabic-regular',
-    bold: 'noto-sans-arabic-bold',
+  shipped('Special Elite', 'typewriter', { 'special-elite-regular': 400 }),
+  shipped('Saira Stencil One', 'stencil', { 'saira-stencil-one-regular': 400 }),
+  shipped('UnifrakturCook', 'blackletter', { 'unifrakturcook-regular': 700 }),
+  shipped('Noto Sans Arabic', 'other-scripts', {
+    'noto-sans-arabic-regular': 400,
+    'noto-sans-arabic-bold': 700,
   }),
-  family('Noto Sans Devanagari', 'other-scripts', {
-    regular: 'noto-sans-devanagari-regular',
-    bold: 'noto-sans-devanagari-bold',
+  shipped('Noto Sans Devanagari', 'other-scripts', {
+    'noto-sans-devanagari-regular': 400,
+    'noto-sans-devanagari-bold': 700,
   }),
-  family('Noto Sans Thai', 'other-scripts', {
-    regular: 'noto-sans-thai-regular',
-    bold: 'noto-sans-thai-bold',
+  shipped('Noto Sans Thai', 'other-scripts', {
+    'noto-sans-thai-regular': 400,
+    'noto-sans-thai-bold': 700,
   }),
 ];
 
-const STYLE_WORDS: Readonly<Record<FaceStyle, string>> = {
-  regular: '',
-  italic: ' Italic',
-  bold: ' Bold',
-  'bold-italic': ' Bold Italic',
-};
-
 /** One cut of a family. */
-export interface Face {
-  readonly id: string;
+export interface Face extends FamilyCut {
   readonly family: Family;
-  readonly style: FaceStyle;
-  /** Family and cut, for reading. */
-  readonly name: string;
 }
 
 /** The cuts of families. */
-export function facesOf(families: readonly Family[]): Face[] {
-  return families.flatMap((one) =>
-    (Object.entries(one.faces) as [FaceStyle, string][]).map(([style, id]) => ({
-      id,
-      family: one,
-      style,
-      name: `${one.name}${STYLE_WORDS[style]}`,
-    })),
-  );
-}
+export const facesOf = (families: readonly Family[]): Face[] =>
+  families.flatMap((family) => family.cuts.map((cut) => ({ ...cut, family })));
 
 /** Every cut that ships. */
 export const TYPEFACES: readonly Face[] = facesOf(FAMILIES);
 
-/** The cut nearest to a style that a family has: it always has one. */
-export function faceOf({ faces }: Family, style: FaceStyle): string {
-  const plainer: Readonly<Record<FaceStyle, readonly FaceStyle[]>> = {
-    regular: ['regular'],
-    italic: ['italic', 'regular'],
-    bold: ['bold', 'regular'],
-    'bold-italic': ['bold-italic', 'bold', 'italic', 'regular'],
-  };
-  for (const one of [...plainer[style], ...(Object.keys(faces) as FaceStyle[])]) {
-    const id = faces[one];
-    if (id !== undefined) return id;
-  }
-  throw new Error('A family has no face.');
+/** The id of the cut of a family that is nearest to one that is wanted. */
+export function nearestFace({ cuts }: Family, wanted: Cut): string {
+  const nearest = nearestCut(cuts, wanted);
+  if (!nearest) throw new Error('A family has no cut.');
+  return nearest.id;
 }
 
 /** Loads a typeface that ships; rejects when there is none of that id. */

@@ -1,26 +1,32 @@
+export { instanceId, readInstanceId, type Axis, type AxisValues } from './axes.ts';
 export { LETTER_CASES, type LetterCase } from './cased.ts';
 export {
   CHARACTERS,
-  faceOf,
-  facesOf,
   FAMILIES,
   loadShipped,
+  nearestFace,
   TYPEFACES,
   type Character,
   type Face,
   type Family,
+  type FamilyCut,
 } from './families.ts';
+export { isBold, REGULAR, type Cut } from './cuts.ts';
 export { movedNudges, withNudge } from './nudges.ts';
 export {
+  axesOf,
+  facesInFile,
   findFace,
+  isCollection,
   ownFamilies,
   ownTypefaceSchema,
   readTypeface,
+  typefaceFromVersion12,
+  type FaceInFile,
   type OwnTypeface,
 } from './own-typeface.ts';
-export { loadTypeface, type ShapedGlyph, type Typeface } from './shaper.ts';
+export { loadTypeface, typefaceAt, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
-export type { FaceStyle } from './font-metadata.ts';
 export {
   LIST_MARKS,
   nudgeSchema,

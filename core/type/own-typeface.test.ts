@@ -2,8 +2,18 @@ import { deflateSync } from 'node:zlib';
 import { compress } from 'woff2-encoder';
 import { expectOk } from '../base/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { squareFont } from '../testing/square-font.ts';
-import { findFace, loadTypeface, ownFamilies, readTypeface, type Typeface } from './index.ts';
+import { squareCff2, squareFont } from '../testing/square-font.ts';
+import {
+  facesInFile,
+  findFace,
+  isCollection,
+  loadTypeface,
+  ownFamilies,
+  readTypeface,
+  typefaceFromVersion12,
+  type OwnTypeface,
+  type Typeface,
+} from './index.ts';
 
 const ttf = await nodePlatform.asset('caveat-bold.ttf');
 
@@ -65,7 +75,12 @@ test('TTF, WOFF and WOFF2 of one typeface give the same letters, its family and 
   const plain = loadTypeface('plain', ttf);
   for (const one of read) {
     const { typeface, bytes } = expectOk(one);
-    expect(typeface).toMatchObject({ family: 'Caveat', style: 'bold', embedding: 'edit' });
+    expect(typeface).toMatchObject({
+      family: 'Caveat',
+      weight: 700,
+      italic: false,
+      embedding: 'edit',
+    });
     const loaded = loadTypeface('own', bytes);
     expect(loaded.shape('Fig & Fen')).toEqual(plain.shape('Fig & Fen'));
     expect(drawn(loaded, 400)).toBe(drawn(plain, 400));
@@ -122,7 +137,7 @@ test('what is no typeface, a collection, or damaged is refused with what to do',
   new DataView(lying.buffer).setUint32(16, 0xffffffff);
   expect(codes(text('not a typeface at all'))).toBe('type/unknown-kind');
   expect(codes(new Uint8Array())).toBe('type/unknown-kind');
-  expect(codes(text('ttcf and more'))).toBe('type/collection');
+  expect(codes(text('ttcf and more'))).toBe('type/broken');
   expect(codes(ttf.slice(0, 300))).toBe('type/broken');
   expect(codes(asWoff(ttf).slice(0, 900))).toBe('type/broken');
   expect(codes(woff2.slice(0, 4000))).toBe('type/broken');
@@ -130,14 +145,93 @@ test('what is no typeface, a collection, or damaged is refused with what to do',
   expect(codes(text('wOF2'))).toBe('type/broken');
 });
 
-test('cuts of a family are found together', () => {
-  const cut = (style: 'regular' | 'bold', id: string) =>
-    ({ id, family: 'Fen', style, embedding: 'edit' }) as const;
-  const own = [cut('bold', 'b'), cut('regular', 'r')];
-  expect(ownFamilies(own)).toEqual([
-    { name: 'Fen', character: 'own', faces: { bold: 'b', regular: 'r' } },
+test('a file that is too large is refused by its size', () => {
+  const read = readTypeface(new Uint8Array(41 * 1024 * 1024), 'vast.ttf');
+  expect(read).toMatchObject({
+    ok: false,
+    problem: { code: 'type/too-large', values: { megabytes: 41, most: 40 } },
+  });
+});
+
+/** Fonts in one file, one after the other, as OpenType 1.9 has collections. */
+function asCollection(fonts: readonly Uint8Array[]): Uint8Array {
+  const head = 12 + 4 * fonts.length;
+  const made = new Uint8Array(head + fonts.reduce((sum, { length }) => sum + length, 0));
+  const to = new DataView(made.buffer);
+  made.set(new TextEncoder().encode('ttcf'));
+  to.setUint32(4, 0x10000);
+  to.setUint32(8, fonts.length);
+  let end = head;
+  for (const [number, font] of fonts.entries()) {
+    made.set(font, end);
+    to.setUint32(12 + 4 * number, end);
+    for (let entry = end + 12; entry < end + 12 + 16 * to.getUint16(end + 4); entry += 16)
+      to.setUint32(entry + 8, to.getUint32(entry + 8) + end);
+    end += font.length;
+  }
+  return made;
+}
+
+test('a collection tells its typefaces, and each comes out as it went in', async () => {
+  const fonts = [ttf, await nodePlatform.asset('amatic-sc-regular.ttf')];
+  const collection = asCollection(fonts);
+  expect(isCollection(collection)).toBe(true);
+  expect(isCollection(ttf)).toBe(false);
+  expect(expectOk(facesInFile(collection, 'two.ttc'))).toEqual([
+    { number: 0, family: 'Caveat', weight: 700, width: 100, italic: false },
+    { number: 1, family: 'Amatic SC', weight: 400, width: 100, italic: false },
   ]);
-  expect(findFace('b', own)?.style).toBe('bold');
+  for (const [number, font] of fonts.entries()) {
+    const { bytes } = expectOk(readTypeface(collection, 'two.ttc', number));
+    expect(drawn(loadTypeface('own', bytes), 200)).toBe(drawn(loadTypeface('plain', font), 200));
+  }
+  const cut = collection.slice(0, collection.length / 2);
+  expect(readTypeface(cut, 'half.ttc', 1)).toMatchObject({ problem: { code: 'type/broken' } });
+  expect(readTypeface(collection, 'two.ttc', 2)).toMatchObject({
+    problem: { code: 'type/broken' },
+  });
+  expect(facesInFile(cut.slice(0, 30), 'x.ttc')).toMatchObject({
+    problem: { code: 'type/broken' },
+  });
+});
+
+const cut = (id: string, weight: number, changes: Partial<OwnTypeface> = {}): OwnTypeface => ({
+  ...{ id, family: 'Fen', weight, width: 100, italic: false, embedding: 'edit' },
+  ...changes,
+});
+
+test('a family of eighteen files has eighteen cuts, thin to black, and a second file replaces its like', () => {
+  const weights = [100, 200, 300, 400, 500, 600, 700, 800, 900];
+  const own = weights.flatMap((weight) => [
+    cut(`u${weight}`, weight),
+    cut(`i${weight}`, weight, { italic: true }),
+  ]);
+  const shuffled = own.toSorted((one, other) => (one.id.slice(1) + one.id).localeCompare(other.id));
+  const [family, ...others] = ownFamilies(shuffled);
+  expect(others).toEqual([]);
+  expect(family?.cuts.map(({ id }) => id)).toEqual(
+    weights.flatMap((one) => [`u${one}`, `i${one}`]),
+  );
+  const [again] = ownFamilies([...own, cut('new', 300)]);
+  expect(again?.cuts).toHaveLength(18);
+  expect(findFace('new', [...own, cut('new', 300)])).toMatchObject({ weight: 300 });
+  expect(findFace('u300', [...own, cut('new', 300)])).toMatchObject({ weight: 300 });
   expect(findFace('figtree-regular', own)?.family.name).toBe('Figtree');
   expect(findFace('gone', own)).toBeUndefined();
+});
+
+test('what was noted of four styles is read as cuts', () => {
+  const old = (style: string) => ({ id: 'a', family: 'Fen', style, embedding: 'print' });
+  const now = { id: 'a', family: 'Fen', embedding: 'print', width: 100 };
+  expect(typefaceFromVersion12(old('regular'))).toEqual({ ...now, weight: 400, italic: false });
+  expect(typefaceFromVersion12(old('bold-italic'))).toEqual({ ...now, weight: 700, italic: true });
+  const kept = cut('a', 300);
+  expect(typefaceFromVersion12(kept)).toBe(kept);
+  expect(typefaceFromVersion12('no typeface')).toBe('no typeface');
+});
+
+test('outlines of a kind that files to print cannot hold are read and drawn, and that is known', () => {
+  const { typeface, bytes } = expectOk(readTypeface(squareCff2(), 'square.otf'));
+  expect(typeface.outlinesOnly).toBe(true);
+  expect(loadTypeface('own', bytes).box(1)).toEqual(loadTypeface('cff', squareFont()).box(1));
 });

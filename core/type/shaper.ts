@@ -1,5 +1,7 @@
 import * as harfbuzz from 'harfbuzzjs';
+import { onceFor, onceForEach } from '../base/index.ts';
 import { findPath, mapPath, scaling, type Path } from '../geometry/index.ts';
+import { readInstanceId, type AxisValues } from './axes.ts';
 import { runsOf, type Run } from './runs.ts';
 import { readFontMetadata, type FontMetadata } from './font-metadata.ts';
 
@@ -31,7 +33,7 @@ export interface GlyphBox {
 /** A loaded typeface. Lengths are in ems with y down unless said otherwise. */
 export interface Typeface {
   readonly id: string;
-  /** The font file as it ships. */
+  /** The font file as it ships, with all its axes. */
   readonly bytes: Uint8Array;
   readonly unitsPerEm: number;
   /** How far letters reach above and below the baseline, both positive. */
@@ -40,6 +42,8 @@ export interface Typeface {
   readonly capHeight: number;
   /** What the font says of itself. */
   readonly metadata: FontMetadata;
+  /** Where it is on its axes; nothing unless it is variable and has been moved. */
+  readonly at: AxisValues;
   /**
    * Shapes one line: kerning, ligatures, marks, both directions; glyphs from left to right. Glyph 0
    * stands for what is missing.
@@ -53,10 +57,11 @@ export interface Typeface {
 
 const MOST_LINES = 2000; // shaped lines that are remembered
 
-/** Reads a TrueType or OpenType font. Throws when the bytes are not one. */
-export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
-  const face = new harfbuzz.Face(new harfbuzz.Blob(bytes));
+/** Reads a TrueType or OpenType font, as it is at a place on its axes. Throws when the bytes are not one. */
+export function loadTypeface(id: string, bytes: Uint8Array, at: AxisValues = {}): Typeface {
+  const face = faceOf(bytes);
   const font = new harfbuzz.Font(face);
+  font.setVariations(Object.entries(at).map(([tag, value]) => new harfbuzz.Variation(tag, value)));
   const em = face.upem;
   if (!em || face.collectUnicodes().length === 0) throw new Error(`${id} is not a font`);
   const extents = font.hExtents();
@@ -72,6 +77,7 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
     descent: -extents.descender / em,
     capHeight: caps ? caps.yBearing / em : 0.7,
     metadata: readFontMetadata(face),
+    at,
     shape(text) {
       const known = shaped.get(text);
       if (known) return known;
@@ -96,6 +102,27 @@ export function loadTypeface(id: string, bytes: Uint8Array): Typeface {
     },
     advance: (glyph) => (font.glyphHAdvance(glyph) * 1000) / em,
   };
+}
+
+/** A variable typeface as it is at the place on its axes that an id names. */
+export const typefaceAt = onceForEach((usual: Typeface, id: string) =>
+  loadTypeface(id, usual.bytes, readInstanceId(id).values),
+);
+
+/** The places on the axes of one file share what was read of it. */
+const faceOf = onceFor((bytes: Uint8Array) => new harfbuzz.Face(new harfbuzz.Blob(bytes)));
+
+const MOST_FONTS = 100; // of a collection that are looked at
+
+/** What the fonts of a collection say of themselves. Throws when the bytes are none. */
+export function readCollection(bytes: Uint8Array): FontMetadata[] {
+  const blob = new harfbuzz.Blob(bytes);
+  const count = Math.min(MOST_FONTS, new DataView(bytes.buffer, bytes.byteOffset).getUint32(8));
+  return Array.from({ length: count }, (_, number) => {
+    const face = new harfbuzz.Face(blob, number);
+    if (!face.upem || face.collectUnicodes().length === 0) throw new Error('no font');
+    return readFontMetadata(face);
+  });
 }
 
 const boxOfGlyph = (found: harfbuzz.GlyphExtents, em: number): GlyphBox => ({

@@ -1,15 +1,10 @@
 import { decompress as unpackBrotli } from 'brotli/decompress';
 import { unzlibSync } from 'fflate';
-import { ByteReader, ByteWriter } from './bytes.ts';
+import { ByteReader } from './bytes.ts';
+import { fontOf, type Table } from './sfnt.ts';
 import { rebuiltGlyphs, rebuiltMetrics } from './woff2-glyphs.ts';
 
 const MOST = 40 * 1024 * 1024; // bytes that a typeface may unpack to
-
-/** One table of a font, in the order in which it stands in its file. */
-interface Table {
-  readonly tag: string;
-  readonly bytes: Uint8Array;
-}
 
 /** The kind of typeface file by its first bytes. */
 export function sniffTypeface(
@@ -132,33 +127,4 @@ function readBase128(head: ByteReader): number {
     if (!(byte & 128)) return value;
   }
   throw new Error('a length is damaged');
-}
-
-/** A font file of tables. Source: OpenType 1.9, organization of an OpenType font. */
-function fontOf(flavor: number, tables: readonly Table[]): Uint8Array {
-  const sorted = [...tables].sort((one, other) => (one.tag < other.tag ? -1 : 1));
-  const made = new ByteWriter();
-  const power = Math.floor(Math.log2(Math.max(1, sorted.length)));
-  made.u32(flavor);
-  [sorted.length, 16 * 2 ** power, power, 16 * (sorted.length - 2 ** power)].forEach((value) =>
-    made.u16(value),
-  );
-  let end = 12 + 16 * sorted.length;
-  for (const { tag, bytes } of sorted) {
-    made.put(Uint8Array.from(tag, (letter) => letter.charCodeAt(0)));
-    [checkSum(bytes), end, bytes.length].forEach((value) => made.u32(value));
-    end += (bytes.length + 3) & ~3;
-  }
-  for (const { bytes } of sorted) {
-    made.put(bytes);
-    made.pad();
-  }
-  return made.done();
-}
-
-function checkSum(bytes: Uint8Array): number {
-  let sum = 0;
-  for (let at = 0; at < bytes.length; at++)
-    sum = (sum + (bytes[at] ?? 0) * 2 ** (8 * (3 - (at % 4)))) % 2 ** 32;
-  return sum;
 }

@@ -7,7 +7,7 @@ import CheckRow from '../../ui/CheckRow.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import type { ArtEditor } from './art-editor.ts';
-import SliderRow from './SliderRow.vue';
+import SliderRow from '../../ui/SliderRow.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 
 /** How the background is told from the art, and brushes for what is left to do by hand. */

@@ -4,7 +4,7 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import type { ArtEditor } from './art-editor.ts';
-import SliderRow from './SliderRow.vue';
+import SliderRow from '../../ui/SliderRow.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 
 /** Light, contrast, greyscale and mirror. */

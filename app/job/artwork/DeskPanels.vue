@@ -2,14 +2,17 @@
 import { computed } from 'vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { newOrnament, newPlate, ornamentInks } from '../artwork-state/new-elements.ts';
+import { useOwnTypefaces } from '../../session/own-typefaces.ts';
 import OrnamentPanel from './ornaments/OrnamentPanel.vue';
 import SeenAsPanel from './SeenAsPanel.vue';
 import StartPanel from './start/StartPanel.vue';
 import StickerGrid from './stickers/StickerGrid.vue';
+import CollectionPanel from './words/CollectionPanel.vue';
 import TypefacePanel from './words/TypefacePanel.vue';
 
 /** The panel that lies over the bench, if one is open. */
 const props = defineProps<{ desk: DeskState }>();
+const own = useOwnTypefaces();
 const { alike, panel, settingHouseStyle } = props.desk;
 const NO_INKS: [string, string] = ['#2a1b2e', '#c77f3a'];
 
@@ -27,6 +30,7 @@ function close(): void {
 
 <template>
   <SeenAsPanel v-if="panel === 'seen'" :desk="desk" @close="close" />
+  <CollectionPanel v-if="own.asked" :key="own.asked.name" :asked="own.asked" />
   <TypefacePanel
     v-if="panel === 'faces' && words"
     :model-value="words.typeface"

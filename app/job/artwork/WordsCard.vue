@@ -1,24 +1,23 @@
 <script setup lang="ts">
-import { mdiFormatBold, mdiFormatItalic } from '@mdi/js';
 import { computed, nextTick, ref, watch } from 'vue';
 import { elementSchema, type Words } from '../../../core/piece/index.ts';
-import { faceOf, findFace, movedNudges, type FaceStyle } from '../../../core/type/index.ts';
+import { movedNudges } from '../../../core/type/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf, schemaOf } from '../../ui/fields.ts';
-import IconButton from '../../ui/IconButton.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { texts } from '../../texts/index.ts';
+import TypefaceRows from './words/TypefaceRows.vue';
 import WordsPathRows from './words/WordsPathRows.vue';
 
 /** What words say and how they are set; of several texts the first is shown and all are changed. */
 const props = defineProps<{ desk: DeskState; element: Words }>();
 const words = computed(() => props.element);
-const { listOpen, panel } = props.desk;
+const { listOpen } = props.desk;
 const field = ref<HTMLTextAreaElement | null>(null);
 const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 const several = computed(() => props.desk.elements.value.length > 1);
@@ -59,23 +58,6 @@ const STANDING = [
     when: (of) => !isCircle(of) && hasLines(of),
   }),
 ];
-const face = computed(() => findFace(words.value.typeface, props.desk.store.typefaces));
-const style = computed<FaceStyle>(() => face.value?.style ?? 'regular');
-const cuts = computed(() => face.value?.family.faces ?? {});
-const bold = computed(() => style.value.startsWith('bold'));
-const italic = computed(() => style.value.endsWith('italic'));
-
-function cut(isBold: boolean, isItalic: boolean): void {
-  const wanted: FaceStyle = isBold
-    ? isItalic
-      ? 'bold-italic'
-      : 'bold'
-    : isItalic
-      ? 'italic'
-      : 'regular';
-  if (face.value) props.desk.change({ typeface: faceOf(face.value.family, wanted) });
-}
-
 function type(event: Event): void {
   const text = (event.target as HTMLTextAreaElement).value;
   const { nudges, text: before } = words.value;
@@ -156,27 +138,7 @@ watch(props.desk.cardTyping, async () => {
         {{ texts.list.open }}
       </LinkButton>
     </p>
-    <div class="typeface">
-      <button class="well face" type="button" :aria-label="say.chooseFace" @click="panel = 'faces'">
-        {{ face?.family.name ?? words.typeface }}
-      </button>
-      <span class="cuts">
-        <IconButton
-          :icon="mdiFormatBold"
-          :name="cuts.bold || bold ? say.bold : say.noCut"
-          :pressed="bold"
-          :disabled="!cuts.bold"
-          @click="cut(!bold, italic)"
-        />
-        <IconButton
-          :icon="mdiFormatItalic"
-          :name="cuts.italic || italic ? say.italic : say.noCut"
-          :pressed="italic"
-          :disabled="!cuts.italic"
-          @click="cut(bold, !italic)"
-        />
-      </span>
-    </div>
+    <TypefaceRows :desk="desk" :words="words" />
     <FieldRows :fields="SIZE" :of="words" @change="desk.change" />
     <p v-if="Math.abs(came - words.size) > 0.05" class="came">
       {{ artwork.came(came.toFixed(1)) }}
@@ -235,25 +197,6 @@ watch(props.desk.cardTyping, async () => {
 }
 .heading {
   width: 140px;
-}
-.typeface {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  margin-bottom: 4px;
-}
-.face {
-  flex: 1;
-  min-width: 0;
-  min-height: 32px;
-  overflow: hidden;
-  text-align: left;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-  cursor: pointer;
-}
-.cuts {
-  display: flex;
 }
 p {
   margin: 0 0 6px;

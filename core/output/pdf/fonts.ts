@@ -33,9 +33,9 @@ export function embedTypeface(
 ): EmbeddedFont {
   const ids = [...glyphs.keys()].sort((one, other) => one - other);
   const whole = typeface.metadata.wholeOnly;
-  const file = whole ? typeface.bytes : subset(typeface, ids);
-  const isCff = String.fromCharCode(...file.subarray(0, 4)) === 'OTTO';
-  const name = `/${whole ? '' : `${subsetTag(ids)}+`}${typeface.id.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())}`;
+  const file = subset(typeface, whole ? 'all' : ids);
+  const isCff = hasCffOutlines(file);
+  const name = `/${whole ? '' : `${subsetTag(ids)}+`}${fontName(typeface)}`;
   const descriptor = objects.add({
     Type: '/FontDescriptor',
     FontName: name,
@@ -77,6 +77,16 @@ export function embedTypeface(
   });
   return { ref, advance: (id) => advances.get(id) ?? 0 };
 }
+
+/** Whether the outlines of a font file are PostScript's. */
+export const hasCffOutlines = (file: Uint8Array): boolean =>
+  String.fromCharCode(...file.subarray(0, 4)) === 'OTTO';
+
+/** What a typeface is called in a file. */
+export const fontName = ({ id }: Typeface): string =>
+  id
+    .replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())
+    .replace(/[^A-Za-z0-9]+/g, '-');
 
 /** An embedded typeface, and how far on a viewer goes after each glyph, in thousandths of its size. */
 export interface EmbeddedFont {

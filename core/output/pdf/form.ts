@@ -1,8 +1,9 @@
 import { rgbOf } from '../../color/index.ts';
 import { written, writtenAll } from '../../drawing/index.ts';
 import type { Box } from '../../geometry/index.ts';
-import type { Typeface } from '../../type/index.ts';
+import type { Subsetter, Typeface } from '../../type/index.ts';
 import { MM_PER_PT } from '../../units/index.ts';
+import { fontName, hasCffOutlines } from './fonts.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /** A field of a page to be typed into. */
@@ -55,13 +56,20 @@ const LAST = 255;
 const NOT_SYMBOLIC = 32;
 
 /** Embeds a whole typeface, so that a stranger can type any of its letters. */
-function embedFormFont(objects: PdfObjects, typeface: Typeface, name: string): FormFont {
+function embedFormFont(
+  objects: PdfObjects,
+  typeface: Typeface,
+  { name, subset }: { readonly name: string; readonly subset: Subsetter },
+): FormFont {
   const advances = Array.from({ length: LAST - FIRST + 1 }, (_, at) => {
     const [glyph] = typeface.shape(letterOf(at + FIRST));
     return glyph ? Math.round(glyph.advance * 1000) : 0;
   });
-  const isCff = String.fromCharCode(...typeface.bytes.subarray(0, 4)) === 'OTTO';
-  const base = `/${typeface.id.replace(/(^|-)([a-z])/g, (_, __, letter: string) => letter.toUpperCase())}`;
+  const look = { name, capHeight: typeface.capHeight, width: widthBy(advances) };
+  if (typeface.metadata.outlinesOnly) return { ref: standIn(objects), ...look };
+  const file = subset(typeface, 'all');
+  const isCff = hasCffOutlines(file);
+  const base = `/${fontName(typeface)}`;
   const thousands = (ems: number): number => Math.round(ems * 1000);
   const descriptor = objects.add({
     Type: '/FontDescriptor',
@@ -74,8 +82,8 @@ function embedFormFont(objects: PdfObjects, typeface: Typeface, name: string): F
     CapHeight: thousands(typeface.capHeight),
     StemV: 80,
     ...(isCff
-      ? { FontFile3: objects.stream({ Subtype: '/OpenType' }, typeface.bytes) }
-      : { FontFile2: objects.stream({ Length1: typeface.bytes.length }, typeface.bytes) }),
+      ? { FontFile3: objects.stream({ Subtype: '/OpenType' }, file) }
+      : { FontFile2: objects.stream({ Length1: file.length }, file) }),
   });
   const ref = objects.add({
     Type: '/Font',
@@ -87,16 +95,22 @@ function embedFormFont(objects: PdfObjects, typeface: Typeface, name: string): F
     FontDescriptor: descriptor,
     Encoding: '/WinAnsiEncoding',
   });
-  return {
-    ref,
-    name,
-    capHeight: typeface.capHeight,
-    width(text) {
-      const codes = winAnsi(text);
-      return codes?.reduce((sum, code) => sum + (advances[code - FIRST] ?? 0) / 1000, 0);
-    },
-  };
+  return { ref, ...look };
 }
+
+const widthBy =
+  (advances: readonly number[]): FormFont['width'] =>
+  (text) =>
+    winAnsi(text)?.reduce((sum, code) => sum + (advances[code - FIRST] ?? 0) / 1000, 0);
+
+/** Where a typeface can be printed as outlines alone, strangers type in one that every viewer has. */
+const standIn = (objects: PdfObjects): PdfRef =>
+  objects.add({
+    Type: '/Font',
+    Subtype: '/Type1',
+    BaseFont: '/Helvetica',
+    Encoding: '/WinAnsiEncoding',
+  });
 
 /** Flags of a text field (ISO 32000-1, 12.7.4.3). */
 const MULTILINE = 1 << 12;
@@ -114,12 +128,18 @@ function look({ color }: FormField, { name }: FormFont): string {
 export class PdfForm {
   private readonly objects: PdfObjects;
   private readonly typeface: (id: string) => Typeface | undefined;
+  private readonly subset: Subsetter;
   private readonly fonts = new Map<string, FormFont>();
   private readonly fields = new Map<string, { field: FormField; ref: PdfRef; kids: PdfRef[] }>();
 
-  constructor(objects: PdfObjects, typeface: (id: string) => Typeface | undefined) {
+  constructor(
+    objects: PdfObjects,
+    typeface: (id: string) => Typeface | undefined,
+    subset: Subsetter,
+  ) {
     this.objects = objects;
     this.typeface = typeface;
+    this.subset = subset;
   }
 
   /** The places of fields on a page of a height in mm, in the order in which they are read. */
@@ -181,7 +201,10 @@ export class PdfForm {
     const known = this.fonts.get(id);
     const typeface = known ? undefined : this.typeface(id);
     if (known || !typeface) return known;
-    const made = embedFormFont(this.objects, typeface, `F${this.fonts.size}`);
+    const made = embedFormFont(this.objects, typeface, {
+      name: `F${this.fonts.size}`,
+      subset: this.subset,
+    });
     this.fonts.set(id, made);
     return made;
   }

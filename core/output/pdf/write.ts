@@ -10,6 +10,7 @@ import {
 import { compose, IDENTITY, type Affine, type Box } from '../../geometry/index.ts';
 import { pictureSize } from '../../raster/index.ts';
 import { loadSubsetter, type Subsetter } from '../../type/index.ts';
+import { outliner } from '../outlined.ts';
 import { writeContent, type PdfParts } from './content.ts';
 import { PdfForm } from './form.ts';
 import { embedTypeface, usedGlyphs, type EmbeddedFont } from './fonts.ts';
@@ -29,13 +30,15 @@ const PT = 72 / 25.4;
  */
 export async function writePdf(
   platform: Platform,
-  pages: readonly PdfPage[],
+  given: readonly PdfPage[],
   sources: PdfSources,
   title?: string,
 ): Promise<Uint8Array> {
   const objects = await PdfObjects.begin();
+  const pages = withOutlines(given, sources);
   const drawings = pages.map(({ drawing }) => drawing);
-  const fonts = await embedFonts(objects, drawings, sources, await subsetter(platform));
+  const subset = await subsetter(platform);
+  const fonts = embedFonts(objects, drawings, sources, subset);
   const pictures = await embedPictures(objects, drawings, sources, platform);
   const shadows = await embedShadows(objects, drawings, sources, platform);
   const parts: PdfParts = {
@@ -48,7 +51,7 @@ export async function writePdf(
     once: new Set(),
   };
   const tree = objects.reserve();
-  const form = new PdfForm(objects, sources.typeface);
+  const form = new PdfForm(objects, sources.typeface, subset);
   const layer = pages.some(({ cuts }) => cuts?.length)
     ? objects.add({ Type: '/OCG', Name: objects.text('Cut lines') })
     : undefined;
@@ -155,12 +158,21 @@ function countUses(drawings: readonly Drawing[]): Map<unknown, number> {
   return uses;
 }
 
-async function embedFonts(
+/** Pages on which letters of typefaces that cannot stand in a file are outlines. */
+function withOutlines(pages: readonly PdfPage[], { typeface }: PdfSources): readonly PdfPage[] {
+  const isOutlined = (id: string): boolean => typeface(id)?.metadata.outlinesOnly === true;
+  const used = [...usedGlyphs(pages.map(({ drawing }) => drawing)).keys()];
+  if (!used.some(isOutlined)) return pages;
+  const outlined = outliner(typeface, isOutlined);
+  return pages.map((page) => ({ ...page, drawing: outlined(page.drawing) }));
+}
+
+function embedFonts(
   objects: PdfObjects,
   drawings: readonly Drawing[],
   sources: PdfSources,
   subset: Subsetter,
-): Promise<Map<string, EmbeddedFont>> {
+): Map<string, EmbeddedFont> {
   const fonts = new Map<string, EmbeddedFont>();
   for (const [id, glyphs] of usedGlyphs(drawings)) {
     const typeface = sources.typeface(id);

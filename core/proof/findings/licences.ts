@@ -1,5 +1,6 @@
 import type { Licence } from '../../base/index.ts';
 import { artNamedBy, artOfJob, type Job } from '../../job/index.ts';
+import { readInstanceId } from '../../type/index.ts';
 import { typefacesOfElement, type Piece, type PieceElement } from '../../piece/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 
@@ -33,7 +34,9 @@ function families({ typefaces = {} }: Job): Licensed[] {
     .filter(({ family }, at) => all.findIndex((one) => one.family === family) === at)
     .map(({ family, licence }) => {
       const isOf = (element: PieceElement): boolean =>
-        typefacesOfElement(element).some((id) => typefaces[id]?.family === family);
+        typefacesOfElement(element).some(
+          (id) => typefaces[readInstanceId(id).id]?.family === family,
+        );
       return { name: family, licence, isIn: ({ elements }) => elements.some(isOf), isOf };
     });
 }

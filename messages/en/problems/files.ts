@@ -7,7 +7,7 @@ import type { ProblemWords } from './problem-words.ts';
 const PICTURES =
   'Choose a PNG, JPEG, WebP, GIF, AVIF or SVG picture, a PDF or DXF, or a ZIP of these.';
 
-const TYPEFACES = 'Choose a TTF, OTF, WOFF or WOFF2 file.';
+const TYPEFACES = 'Choose a TTF, OTF, TTC, WOFF or WOFF2 file.';
 
 const SMALLER = 'Save it smaller: a label needs 300 pixels for each inch of its width.';
 
@@ -231,10 +231,6 @@ export const FILES: ProblemWords<
   'type/broken': ({ name }) => ({
     what: `${quoted(name)} is damaged or not finished.`,
     remedy: 'Fetch it again from where it came from.',
-  }),
-  'type/collection': ({ name }) => ({
-    what: `${quoted(name)} is a collection of typefaces.`,
-    remedy: 'Add the file of a single one.',
   }),
   'type/not-embeddable': ({ family }) => ({
     what: `The maker of ${quoted(family)} does not allow it to be put into files, and every print goes through one.`,

@@ -3,10 +3,11 @@ import { mdiClose } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import {
   CHARACTERS,
-  faceOf,
   FAMILIES,
   findFace,
+  nearestFace,
   ownFamilies,
+  REGULAR,
   type Character,
   type Family,
   type OwnTypeface,
@@ -14,23 +15,26 @@ import {
 import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
 import { chooseFiles } from '../../../storage/index.ts';
+import { showsInstalled } from '../../../session/installed-typefaces.ts';
 import IconButton from '../../../ui/IconButton.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
 import { useJobStore } from '../../../session/job-store.ts';
 import { isTypefaceFile, TYPEFACE_FILES, useOwnTypefaces } from '../../../session/own-typefaces.ts';
 import { loadFaces } from '../../../session/page-resources.ts';
 import FaceSample from './FaceSample.vue';
+import InstalledPanel from './InstalledPanel.vue';
 
 /** Every family in itself, with the words that it is chosen for. */
 const props = defineProps<{ modelValue: string; text: string }>();
 const emit = defineEmits<{ 'update:modelValue': [face: string]; close: [] }>();
-const words = texts.words;
+const words = texts.typefaces;
 const character = ref<Character | 'all'>('all');
 const SAMPLE = 22; // characters
 
 const store = useJobStore();
-const style = computed(() => findFace(props.modelValue, store.typefaces)?.style ?? 'regular');
+const cut = computed(() => findFace(props.modelValue, store.typefaces) ?? REGULAR);
 const own = useOwnTypefaces();
 const every = computed(() => [...ownFamilies(store.typefaces), ...FAMILIES]);
 const families = computed(() =>
@@ -43,13 +47,17 @@ const text = computed(() => {
 const present = computed(() =>
   CHARACTERS.filter((one) => every.value.some((family) => family.character === one)),
 );
-const isChosen = (family: Family): boolean =>
-  Object.values(family.faces).includes(props.modelValue);
+const chosen = computed(() => findFace(props.modelValue, store.typefaces)?.family);
+const isChosen = ({ name, character }: Family): boolean =>
+  chosen.value?.name === name && chosen.value.character === character;
+const installedOpen = ref(false);
 
 watch(
   every,
   (list) =>
-    void loadFaces(list.map((family) => faceOf(family, style.value))).catch(useMessages().sayError),
+    void loadFaces(list.map((family) => nearestFace(family, cut.value))).catch(
+      useMessages().sayError,
+    ),
   { immediate: true },
 );
 
@@ -59,19 +67,22 @@ const ofWorkshop = (family: Family): OwnTypeface | undefined =>
 
 async function add(files: readonly File[]): Promise<void> {
   const [first] = files.length ? await own.add(files) : [];
-  if (first) emit('update:modelValue', first.id);
+  const family = every.value.find(
+    ({ name, character: kind }) => kind === 'own' && name === first?.family,
+  );
+  if (family) emit('update:modelValue', nearestFace(family, cut.value));
 }
 </script>
 
 <template>
   <SidePanel
-    :title="words.typefaces"
+    :title="words.title"
     takes-files
     @close="emit('close')"
     @files="(files) => add(files.filter(isTypefaceFile))"
   >
     <template #head>
-      <div class="characters" role="radiogroup" :aria-label="words.typefaces">
+      <div class="characters" role="radiogroup" :aria-label="words.title">
         <button
           v-for="one in ['all', ...present] as const"
           :key="one"
@@ -90,21 +101,25 @@ async function add(files: readonly File[]): Promise<void> {
         class="family"
         :aria-pressed="isChosen(family)"
         :aria-label="family.name"
-        @click="emit('update:modelValue', faceOf(family, style))"
+        @click="emit('update:modelValue', nearestFace(family, cut))"
       >
-        <FaceSample v-slot="{ missing }" :face="faceOf(family, style)" :text="text">
+        <FaceSample v-slot="{ missing }" :face="nearestFace(family, cut)" :text="text">
           <small class="lacks">{{ words.lacks(missing) }}</small>
         </FaceSample>
         <small
-          >{{ family.name }}{{ family.character === 'own' ? ` · ${words.ownWord}` : '' }}</small
+          >{{ family.name }}{{ family.character === 'own' ? ` · ${words.ownWord}` : ''
+          }}{{ family.cuts.length > 4 ? ` · ${words.cuts(family.cuts.length)}` : '' }}</small
         >
       </button>
       <IconButton
         v-if="ofWorkshop(family)"
         :icon="mdiClose"
-        :name="words.removeFace(family.name)"
+        :name="words.remove(family.name)"
         @click="own.remove(family.name)"
       />
+      <small v-if="isChosen(family) && ofWorkshop(family)?.outlinesOnly" class="outlines">{{
+        words.outlinesOnly
+      }}</small>
       <SelectRow
         v-if="isChosen(family) && ofWorkshop(family)"
         class="licence"
@@ -121,9 +136,13 @@ async function add(files: readonly File[]): Promise<void> {
         :disabled="own.adding"
         @click="chooseFiles(TYPEFACE_FILES, true).then(add)"
       >
-        {{ own.adding ? words.addingFace : words.addFace }}
-        <small>{{ words.addFaceHint }}</small>
+        {{ own.adding ? words.adding : words.add }}
+        <small>{{ words.addHint }}</small>
       </button>
+      <LinkButton v-if="showsInstalled()" :disabled="own.adding" @click="installedOpen = true">
+        {{ words.installed }}
+      </LinkButton>
+      <InstalledPanel v-if="installedOpen" @add="add" @close="installedOpen = false" />
     </template>
   </SidePanel>
 </template>
@@ -154,6 +173,9 @@ async function add(files: readonly File[]): Promise<void> {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
+}
+.outlines {
+  padding: 0 10px;
 }
 .licence {
   flex: 1 0 100%;
