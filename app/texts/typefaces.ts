@@ -1,4 +1,4 @@
-import type { Character, Cut, OwnTypeface } from '../../core/type/index.ts';
+import type { Character, Cut, Form, OwnTypeface } from '../../core/type/index.ts';
 
 const WEIGHTS: Readonly<Record<number, string>> = {
   100: 'Thin',
@@ -19,6 +19,47 @@ function cutName({ weight, width, italic }: Cut): string {
   const wide = width === 100 ? '' : `, ${width < 100 ? 'condensed' : 'expanded'} to ${width} %`;
   if (!italic) return `${name}${wide}`;
   return weight === 400 && !wide ? 'Italic' : `${name} italic${wide}`;
+}
+
+/** What features give letters, by their registered tags; those that are usually on give what is without them. */
+const FEATURES: Readonly<Record<string, string>> = {
+  liga: 'No ligatures',
+  clig: 'No contextual ligatures',
+  calt: 'No contextual forms',
+  dlig: 'Discretionary ligatures',
+  hlig: 'Historical ligatures',
+  swsh: 'Swash',
+  cswh: 'Contextual swash',
+  salt: 'Stylistic alternate',
+  titl: 'Titling',
+  hist: 'Historical form',
+  smcp: 'Small capitals',
+  c2sc: 'Capitals as small capitals',
+  pcap: 'Petite capitals',
+  c2pc: 'Capitals as petite capitals',
+  unic: 'Unicase',
+  onum: 'Old-style figures',
+  lnum: 'Lining figures',
+  pnum: 'Proportional figures',
+  tnum: 'Tabular figures',
+  frac: 'Fractions',
+  afrc: 'Stacked fractions',
+  ordn: 'Ordinals',
+  sups: 'Superscript',
+  subs: 'Subscript',
+  sinf: 'Scientific inferiors',
+  zero: 'Slashed zero',
+  ornm: 'Ornament',
+  nalt: 'Annotation form',
+};
+
+/** What a form of letters is called, with the name that the maker of the typeface gave it. */
+function formName({ tag, value }: Form, named = ''): string {
+  const number = Number(tag.slice(2));
+  const kind = tag.startsWith('ss') && number ? `Stylistic set ${number}` : undefined;
+  const variant = tag.startsWith('cv') && number ? `Character variant ${number}` : undefined;
+  const name = FEATURES[tag] ?? kind ?? variant ?? tag;
+  return `${named ? `${name}: ${named}` : name}${value > 1 ? ` (${value})` : ''}`;
 }
 
 const cuts = (count: number): string => `${count} ${count === 1 ? 'cut' : 'cuts'}`;
@@ -52,6 +93,13 @@ export const typefaces = {
   cutLong: 'Cut of the typeface',
   cutName,
   cuts,
+  forms: 'Letter forms',
+  openForms: 'Other letter forms …',
+  formName,
+  formsOf: (letters: string): string => `For “${letters}”`,
+  formsHint: 'Mark letters on the label to change those alone.',
+  noForms: 'This typeface has no other forms for these letters.',
+  usualForms: 'Put all letter forms back',
   /** Axes by their registered tags; others are called as their makers do. */
   axes: {
     wght: 'Weight',

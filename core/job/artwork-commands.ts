@@ -9,7 +9,7 @@ import {
   type Piece,
   type PieceElement,
 } from '../piece/index.ts';
-import { movedNudges } from '../type/index.ts';
+import { textChanges } from '../type/index.ts';
 import { insertElements, withOwnPiece } from './insert-elements.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
 import { notFound, refused } from './command-problems.ts';
@@ -155,8 +155,8 @@ export const ARTWORK_COMMANDS = {
           if (one.kind === 'code' || textsOf(one).every((text) => swapped(text) === text))
             return one;
           const made = withTexts(one, swapped);
-          if (made.kind !== 'words' || one.kind !== 'words' || !made.nudges) return made;
-          return { ...made, nudges: [...movedNudges(made.nudges, one.text, made.text)] };
+          if (made.kind !== 'words' || one.kind !== 'words') return made;
+          return { ...made, ...textChanges(one, made.text) };
         });
         return elements.every((one, at) => one === piece.elements[at])
           ? piece

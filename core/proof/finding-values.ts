@@ -133,6 +133,7 @@ export interface FixValues {
   'put-plate-behind': NoValues;
   'return-to-piece': NoValues;
   'set-size': { size: number };
+  'set-typeface': { family: string };
   'shrink-words': NoValues;
   'size-of-stock': NoValues;
   'width-of': { width: number };

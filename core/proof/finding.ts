@@ -44,6 +44,14 @@ export interface ProofContext {
   readonly machine?: Cutter | undefined;
   /** Pictures whose files cannot be decoded, by their hashes. */
   readonly damaged?: ReadonlySet<string>;
+  /** Typefaces that have the letters that others lack, by {@link elementKey}. */
+  readonly standIns?: ReadonlyMap<string, StandIn>;
+}
+
+/** A typeface that can stand in for another. */
+export interface StandIn {
+  readonly id: string;
+  readonly family: string;
 }
 
 /** The contrast of words against what lies beneath them at printed size. */

@@ -119,6 +119,28 @@ test.each([
   expect((await findings(job)).some(({ code }) => code === 'licence')).toBe(false);
 });
 
+test('letters that a typeface lacks come with one that has them all, of its kind where there is one', async () => {
+  const missing = async (text: string, typeface: string): Promise<Finding[]> =>
+    (await findings(plain(words({ text, typeface })))).filter(
+      ({ code }) => code === 'missing-glyph',
+    );
+  const [thai] = await missing('ชา Tea', 'figtree-semibold');
+  expect(thai?.fix && fixText(thai.fix)).toBe('Set in Noto Sans Thai');
+  expect(thai?.fix?.call).toMatchObject({
+    args: { changes: { 'words-1': { typeface: 'noto-sans-thai-bold' } } },
+  });
+  const mended = runAll(
+    plain(words({ text: 'ชา Tea', typeface: 'figtree-semibold' })),
+    thai?.fix?.call as CommandCall,
+  );
+  expect((await findings(mended)).some(({ code }) => code === 'missing-glyph')).toBe(false);
+  const [cyrillic] = await missing('Чай', 'abril-fatface-regular');
+  expect(cyrillic?.fix && fixText(cyrillic.fix)).toBe('Set in Playfair Display');
+  const [sign] = await missing('Sage 🌿', 'figtree-regular');
+  expect(sign?.fix).toBeUndefined();
+  expect(sign && findingText(sign).why).toContain('ready-made pictures of the Drawer');
+});
+
 test('words half over a dark plate count by their worst part', async () => {
   const plate: CommandCall = {
     name: 'add-element',

@@ -2,6 +2,7 @@ import { isSame } from '../base/index.ts';
 import { acceptedValues, type CompiledJob } from '../job/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import { damagedArt } from './damaged-art.ts';
+import { findStandIns } from './stand-ins.ts';
 import {
   findingKey,
   type Finding,
@@ -151,6 +152,7 @@ export async function allFindings(
   return quickFindings(compiled, {
     contrasts: await measureContrasts(compiled, options),
     damaged: await damagedArt(compiled, options),
+    standIns: await findStandIns(compiled, options),
     machine,
   });
 }

@@ -1,4 +1,5 @@
 import type { Face } from 'harfbuzzjs';
+import { onceFor } from '../base/index.ts';
 import type { Axis } from './axes.ts';
 import type { Cut } from './cuts.ts';
 
@@ -82,6 +83,17 @@ function axesOf(face: Face): Axis[] {
       name: nameOf(face, nameId).slice(0, 60) || tag,
     }));
 }
+
+/** The features of a font that exchange glyphs, with what its maker calls them; empty where it does not say. */
+export const readFeatures = onceFor((face: Face): ReadonlyMap<string, string> => {
+  const found = new Map<string, string>();
+  for (const [at, tag] of face.getTableFeatureTags('GSUB').entries()) {
+    if (found.get(tag)) continue;
+    const label = face.getFeatureNameIds('GSUB', at)?.uiLabelNameId;
+    found.set(tag, label === undefined ? '' : nameOf(face, label));
+  }
+  return found;
+});
 
 function embeddingOf(type: number): FontMetadata['embedding'] {
   if (type & BITMAPS_ONLY) return 'none';

@@ -11,7 +11,10 @@ export {
   type Family,
   type FamilyCut,
 } from './families.ts';
+export { formIn, movedFeatures, withForm, type Feature, type TextRange } from './features.ts';
+export { formsOf, hasForms, type Form } from './forms.ts';
 export { isBold, REGULAR, type Cut } from './cuts.ts';
+export { textChanges } from './edited-words.ts';
 export { movedNudges, withNudge } from './nudges.ts';
 export {
   axesOf,

@@ -1,5 +1,5 @@
 import { nodePlatform } from '../testing/node-platform.ts';
-import { brokenLines, paragraphsOf } from './lines.ts';
+import { brokenLines, paragraphsOf, type Paragraph } from './lines.ts';
 import { loadShipped, type Typeface } from './index.ts';
 
 let face: Typeface;
@@ -7,11 +7,12 @@ beforeAll(async () => {
   face = await loadShipped(nodePlatform, 'courier-prime-regular');
 });
 
+const measured = (text: string, tracking = 0): Paragraph[] =>
+  paragraphsOf(text, ({ start, end }) => face.shape(text.slice(start, end)), tracking);
+
 /** A text broken wherever it may be. */
 const parts = (text: string): string[] =>
-  brokenLines(paragraphsOf(text, face, 0), 0, false).map(({ start, end }) =>
-    text.slice(start, end),
-  );
+  brokenLines(measured(text), 0, false).map(({ start, end }) => text.slice(start, end));
 
 test.each([
   // The rules of Unicode Standard Annex 14 by their numbers.
@@ -41,7 +42,7 @@ test('a line takes what it can hold, and a word that is too long stands alone', 
   const wide = (letters: number): number => letters * (one?.advance ?? 0);
   const text = 'sea holly in chamomile';
   const lines = (letters: number, balanced = false): string[] =>
-    brokenLines(paragraphsOf(text, face, 0), wide(letters), balanced).map(({ start, end }) =>
+    brokenLines(measured(text), wide(letters), balanced).map(({ start, end }) =>
       text.slice(start, end),
     );
   expect(lines(9)).toEqual(['sea holly', 'in', 'chamomile']);
@@ -58,7 +59,7 @@ test('spacing between letters counts where lines are broken', () => {
   const [one] = face.shape('n');
   const advance = one?.advance ?? 0;
   const broken = (tracking: number): number =>
-    brokenLines(paragraphsOf('tea tin', face, tracking), 7 * advance, false).length;
+    brokenLines(measured('tea tin', tracking), 7 * advance, false).length;
   expect([broken(0), broken(advance / 10)]).toEqual([1, 2]);
 });
 

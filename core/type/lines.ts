@@ -1,5 +1,5 @@
 import LineBreaker from 'linebreak';
-import type { Typeface } from './shaper.ts';
+import type { ShapedGlyph } from './shaper.ts';
 
 /** A line as a part of its text, from the first to behind the last character that is drawn. */
 export interface LineRange {
@@ -23,23 +23,31 @@ interface Breakable {
 
 const SPACES = /\s+$/u;
 
+/** Shapes a part of a text. */
+export type ShapePart = (part: LineRange) => readonly ShapedGlyph[];
+
 /**
  * Measures the paragraphs of a text between the places where lines may end.
  * Source of these: Unicode Standard Annex 14, by `linebreak`.
  * @param tracking added behind each character, ems
  */
-export function paragraphsOf(text: string, typeface: Typeface, tracking: number): Paragraph[] {
+export function paragraphsOf(text: string, shape: ShapePart, tracking: number): Paragraph[] {
   let start = 0;
   return text.split('\n').map((line) => {
-    const paragraph = { start, words: breakables(line, start, typeface, tracking) };
+    const glyphs = shape({ start, end: start + line.length });
+    const paragraph = { start, words: breakables(line, start, { glyphs, tracking }) };
     start += line.length + 1;
     return paragraph;
   });
 }
 
-function breakables(line: string, from: number, typeface: Typeface, tracking: number): Breakable[] {
+function breakables(
+  line: string,
+  from: number,
+  { glyphs, tracking }: { readonly glyphs: readonly ShapedGlyph[]; readonly tracking: number },
+): Breakable[] {
   const advances = new Float64Array(line.length);
-  for (const { at, advance, text, joined } of typeface.shape(line))
+  for (const { at, advance, text, joined } of glyphs)
     advances[at] = (advances[at] ?? 0) + advance + (text === '' || joined ? 0 : tracking);
   const sum = (start: number, end: number): number => {
     let width = 0;

@@ -1,3 +1,4 @@
+import { editOf } from './edited-text.ts';
 import type { Nudge } from './words-style.ts';
 
 /**
@@ -10,16 +11,10 @@ export function movedNudges(
   after: string,
 ): readonly Nudge[] {
   if (nudges.length === 0 || before === after) return nudges;
-  const shorter = Math.min(before.length, after.length);
-  let start = 0;
-  while (start < shorter && before[start] === after[start]) start++;
-  let end = 0;
-  while (end < shorter - start && before[before.length - 1 - end] === after[after.length - 1 - end])
-    end++;
-  const gone = before.length - end;
+  const { moved } = editOf(before, after);
   return nudges.flatMap((nudge) => {
-    if (nudge.at < start) return [nudge];
-    return nudge.at < gone ? [] : [{ ...nudge, at: nudge.at + after.length - before.length }];
+    const at = moved(nudge.at);
+    return at === undefined ? [] : [{ ...nudge, at }];
   });
 }
 

@@ -3,7 +3,8 @@ import { onceFor, onceForEach } from '../base/index.ts';
 import { findPath, mapPath, scaling, type Path } from '../geometry/index.ts';
 import { readInstanceId, type AxisValues } from './axes.ts';
 import { runsOf, type Run } from './runs.ts';
-import { readFontMetadata, type FontMetadata } from './font-metadata.ts';
+import type { Feature } from './features.ts';
+import { readFeatures, readFontMetadata, type FontMetadata } from './font-metadata.ts';
 
 /** One shaped glyph; lengths in ems, y down. */
 export interface ShapedGlyph {
@@ -45,10 +46,12 @@ export interface Typeface {
   /** Where it is on its axes; nothing unless it is variable and has been moved. */
   readonly at: AxisValues;
   /**
-   * Shapes one line: kerning, ligatures, marks, both directions; glyphs from left to right. Glyph 0
-   * stands for what is missing.
+   * Shapes one line: kerning, ligatures, marks, both directions, and other forms where they are wanted;
+   * glyphs from left to right. Glyph 0 stands for what is missing.
    */
-  shape(text: string): readonly ShapedGlyph[];
+  shape(text: string, features?: readonly Feature[]): readonly ShapedGlyph[];
+  /** The features that it has forms for, by tag, with the names that its maker gave them. */
+  features(): ReadonlyMap<string, string>;
   outline(glyph: number): Path;
   box(glyph: number): GlyphBox | undefined;
   /** The advance of a glyph in thousandths of an em, as PDF wants it. */
@@ -78,14 +81,16 @@ export function loadTypeface(id: string, bytes: Uint8Array, at: AxisValues = {})
     capHeight: caps ? caps.yBearing / em : 0.7,
     metadata: readFontMetadata(face),
     at,
-    shape(text) {
-      const known = shaped.get(text);
+    shape(text, features = []) {
+      const key = features.length ? `${JSON.stringify(features)}${text}` : text;
+      const known = shaped.get(key);
       if (known) return known;
       if (shaped.size >= MOST_LINES) shaped.clear();
-      const made = shapeLine(font, em, text);
-      shaped.set(text, made);
+      const made = shapeLine(font, em, { text, features });
+      shaped.set(key, made);
       return made;
     },
+    features: () => readFeatures(face),
     outline(glyph) {
       const known = outlines.get(glyph);
       if (known) return known;
@@ -132,18 +137,27 @@ const boxOfGlyph = (found: harfbuzz.GlyphExtents, em: number): GlyphBox => ({
   bottom: -(found.yBearing + found.height) / em,
 });
 
-function shapeLine(font: harfbuzz.Font, em: number, text: string): ShapedGlyph[] {
-  return runsOf(text).flatMap((run) => shapeRun(font, em, text, run));
+/** A line and the forms that are wanted in it. */
+interface LineToShape {
+  readonly text: string;
+  readonly features: readonly Feature[];
+}
+
+function shapeLine(font: harfbuzz.Font, em: number, line: LineToShape): ShapedGlyph[] {
+  return runsOf(line.text).flatMap((run) => shapeRun(font, { em, run, ...line }));
 }
 
 /** Shapes one run in sight of what stands around it, so that letters join across its ends. */
-function shapeRun(font: harfbuzz.Font, em: number, text: string, run: Run): ShapedGlyph[] {
+function shapeRun(
+  font: harfbuzz.Font,
+  { em, run, text, features }: LineToShape & { readonly em: number; readonly run: Run },
+): ShapedGlyph[] {
   const buffer = new harfbuzz.Buffer();
   buffer.addText(text, run.start, run.end - run.start);
   buffer.guessSegmentProperties();
   if (run.leftward) buffer.setDirection(harfbuzz.Direction.RTL);
   else buffer.setDirection(harfbuzz.Direction.LTR);
-  harfbuzz.shape(font, buffer);
+  harfbuzz.shape(font, buffer, features.map(hbFeature));
   // Both at once (`getGlyphInfosAndPositions`) takes ten times as long.
   const infos = buffer.getGlyphInfos();
   const positions = buffer.getGlyphPositions();
@@ -165,6 +179,9 @@ function shapeRun(font: harfbuzz.Font, em: number, text: string, run: Run): Shap
     };
   });
 }
+
+const hbFeature = ({ tag, value, start, end }: Feature): harfbuzz.Feature =>
+  new harfbuzz.Feature(tag, value, start, end);
 
 /** Where the characters of each glyph end; clusters only rise, or in a leftward run only fall. */
 function endsOf(infos: readonly harfbuzz.GlyphInfo[], run: Run): number[] {

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { LETTER_CASES } from './cased.ts';
+import { featureSchema } from './features.ts';
 
 /** How words lie: in straight lines, or bent. */
 export const wordsPathSchema = z.discriminatedUnion('kind', [
@@ -81,5 +82,7 @@ export const wordsStyleSchema = z.object({
     .optional(),
   path: wordsPathSchema,
   nudges: z.array(nudgeSchema).max(500).optional(),
+  /** Other forms that the typeface has, for runs of letters. */
+  features: z.array(featureSchema).max(500).optional(),
 });
 export type WordsStyle = z.infer<typeof wordsStyleSchema>;

@@ -3,7 +3,14 @@ import type { PlacedGlyph } from '../drawing/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
 import { baselineOf, type Baseline, type Foot } from './baselines.ts';
 import { inCase, runOn, type Cased } from './cased.ts';
-import { brokenLines, paragraphsOf, type LineRange, type Paragraph } from './lines.ts';
+import { featuresOfMade, featuresWithin } from './features.ts';
+import {
+  brokenLines,
+  paragraphsOf,
+  type LineRange,
+  type Paragraph,
+  type ShapePart,
+} from './lines.ts';
 import type { ShapedGlyph, Typeface } from './shaper.ts';
 import type { Nudge, WordsPath, WordsStyle } from './words-style.ts';
 
@@ -54,9 +61,12 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
   const typed = inCase(style.text, style.case ?? 'typed');
   const cased = style.list ? runOn(typed, style.list) : typed;
   const wraps = style.fit === 'wrap' || style.fit === 'wrap-shrink';
-  const paragraphs = wraps ? paragraphsOf(cased.text, typeface, style.tracking / 100) : [];
+  const features = featuresOfMade(style.features, cased.from);
+  const shape: ShapePart = (part) =>
+    typeface.shape(cased.text.slice(part.start, part.end), featuresWithin(features, part));
+  const paragraphs = wraps ? paragraphsOf(cased.text, shape, style.tracking / 100) : [];
   const most = roomAlong(style.path, room);
-  const { size, lines, overflows } = fitted(style, { cased, paragraphs, most, typeface });
+  const { size, lines, overflows } = fitted(style, { cased, paragraphs, most, typeface, shape });
   const em = size * MM_PER_PT;
   const baseline = baselineOf(style.path);
   const set = {
@@ -107,6 +117,7 @@ interface Measured {
   readonly paragraphs: readonly Paragraph[];
   readonly most: Room;
   readonly typeface: Typeface;
+  readonly shape: ShapePart;
 }
 
 const HALVINGS = 22;
@@ -148,28 +159,24 @@ function scaleOf(lines: readonly Line[], style: WordsStyle, { most, typeface }: 
   return Math.min(most.width / Math.max(width, 1e-9), most.height / Math.max(height, 1e-9));
 }
 
-function ownLines(style: WordsStyle, { cased, typeface }: Measured): Line[] {
+function ownLines(style: WordsStyle, { cased, shape }: Measured): Line[] {
   let start = 0;
   return cased.text.split('\n').map((text) => {
     const range = { start, end: start + text.length };
     start = range.end + 1;
-    return lineOf(range, style, { cased, typeface });
+    return lineOf(range, style, shape);
   });
 }
 
 function wrapped(style: WordsStyle, measured: Measured, size: number): Line[] {
   const { paragraphs, most } = measured;
   return brokenLines(paragraphs, most.width / (size * MM_PER_PT), style.balanced ?? false).map(
-    (range) => lineOf(range, style, measured),
+    (range) => lineOf(range, style, measured.shape),
   );
 }
 
-function lineOf(
-  range: LineRange,
-  style: WordsStyle,
-  { cased, typeface }: Pick<Measured, 'cased' | 'typeface'>,
-): Line {
-  const glyphs = typeface.shape(cased.text.slice(range.start, range.end));
+function lineOf(range: LineRange, style: WordsStyle, shape: ShapePart): Line {
+  const glyphs = shape(range);
   const tracked = glyphs.reduce((sum, glyph) => sum + advance(glyph, style), 0);
   return { range, glyphs, width: Math.max(0, tracked - style.tracking / 100) };
 }
@@ -302,7 +309,6 @@ function clusters(
   return found;
 }
 
-/** The corners of a placed glyph's ink box, mm. */
 /** The box around the ink of letters; those that stand upright need no corners. */
 function inkBox(glyphs: readonly PlacedGlyph[], typeface: Typeface, em: number): Box | undefined {
   if (glyphs.some(({ angle }) => angle !== 0))
@@ -319,6 +325,7 @@ function inkBox(glyphs: readonly PlacedGlyph[], typeface: Typeface, em: number):
   return left <= right ? { left, top, right, bottom } : undefined;
 }
 
+/** The corners of a placed glyph's ink box, mm. */
 function inkCorners(glyph: PlacedGlyph, typeface: Typeface, em: number): Point[] {
   const box = typeface.box(glyph.id);
   if (!box) return [];

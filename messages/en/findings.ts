@@ -6,6 +6,9 @@ import { form, some } from './counts.ts';
 import { CODES } from './problems/codes.ts';
 import { length, quoted, size } from './phrases.ts';
 
+/** Whether a character is a picture rather than a letter (Unicode Technical Standard 51). */
+const isSign = (letter: string): boolean => /\p{Extended_Pictographic}/u.test(letter);
+
 const points = (size: number): string => `${size.toFixed(1)} pt`;
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const on = (piece: string | undefined): string => (piece === undefined ? '' : ` on ${piece}`);
@@ -168,7 +171,7 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
   }),
   'missing-glyph': ({ words, letters }) => ({
     what: `The typeface of ${quoted(words)} has no ${letters.map(quoted).join(', ')}.`,
-    why: 'An empty box would be printed in its place.',
+    why: `An empty box would be printed in its place.${letters.some(isSign) ? ' Many signs are among the ready-made pictures of the Drawer: put one of those beside the words.' : ''}`,
   }),
   'nothing-wanted': () => ({ what: 'No copies are wanted.', why: 'There is nothing to print.' }),
   'one-off-empty': ({ piece }) => ({

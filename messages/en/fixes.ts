@@ -26,6 +26,7 @@ export const FIXES: Words<FixValues> = {
   'put-plate-behind': () => 'Put a plate behind',
   'return-to-piece': () => 'Go back to the piece',
   'set-size': ({ size }) => `Set to ${size} pt`,
+  'set-typeface': ({ family }) => `Set in ${family}`,
   'shrink-words': () => 'Let it shrink',
   'size-of-stock': () => 'Take the sheet’s size',
   'width-of': ({ width }) => `Make it ${width} mm wide`,

@@ -10,7 +10,7 @@ export interface TextSelection {
 }
 
 /** A panel that lies over the bench. */
-export type DeskPanel = 'faces' | 'ornaments' | 'start' | 'seen';
+export type DeskPanel = 'faces' | 'forms' | 'ornaments' | 'start' | 'seen';
 
 /** What the pointer and the keys do on the bench, and what is open over it. None of it is kept. */
 export function useViewModes({ selected }: Selection) {

@@ -8,6 +8,7 @@ import SeenAsPanel from './SeenAsPanel.vue';
 import StartPanel from './start/StartPanel.vue';
 import StickerGrid from './stickers/StickerGrid.vue';
 import CollectionPanel from './words/CollectionPanel.vue';
+import FormsPanel from './words/FormsPanel.vue';
 import TypefacePanel from './words/TypefacePanel.vue';
 
 /** The panel that lies over the bench, if one is open. */
@@ -38,6 +39,7 @@ function close(): void {
     @update:model-value="desk.change({ typeface: $event })"
     @close="close"
   />
+  <FormsPanel v-if="panel === 'forms' && words" :desk="desk" :words="words" @close="close" />
   <StartPanel
     v-if="panel === 'start'"
     :key="desk.committedPiece.value?.id ?? ''"

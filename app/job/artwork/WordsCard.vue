@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue';
 import { elementSchema, type Words } from '../../../core/piece/index.ts';
-import { movedNudges } from '../../../core/type/index.ts';
+import { textChanges } from '../../../core/type/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import FactRow from '../../ui/FactRow.vue';
@@ -60,16 +60,15 @@ const STANDING = [
 ];
 function type(event: Event): void {
   const text = (event.target as HTMLTextAreaElement).value;
-  const { nudges, text: before } = words.value;
-  const moved = nudges ? { nudges: [...movedNudges(nudges, before, text)] } : {};
-  props.desk.change({ text, ...moved }, 'type');
+  props.desk.change(textChanges(words.value, text), 'type');
 }
 
 /** Puts a placeholder where the caret is, or at the end. */
 function insert(placeholder: string): void {
   const { text } = words.value;
   const at = field.value?.selectionEnd ?? text.length;
-  props.desk.change({ text: `${text.slice(0, at)}${placeholder}${text.slice(at)}` });
+  const longer = `${text.slice(0, at)}${placeholder}${text.slice(at)}`;
+  props.desk.change(textChanges(words.value, longer));
 }
 
 /** Words wrap in a room; a room of one line is made higher for them. */

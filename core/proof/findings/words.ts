@@ -2,7 +2,14 @@ import { flatten } from '../../geometry/index.ts';
 import type { ElementChanges } from '../../job/index.ts';
 import { textsOf, type Words } from '../../piece/index.ts';
 import { shapePath } from '../../shape/index.ts';
-import { elementKey, type Finding, type FindingKind, type MeasuredContrast } from '../finding.ts';
+import {
+  elementKey,
+  type Finding,
+  type FindingKind,
+  type Fix,
+  type MeasuredContrast,
+  type ProofContext,
+} from '../finding.ts';
 import { legibilityFixes } from '../legibility-fixes.ts';
 import {
   allWords,
@@ -75,26 +82,41 @@ export const missingGlyph: FindingKind = {
   code: 'missing-glyph',
   check: (context) =>
     [
-      ...allWords(context).map(({ element, set, piece, compiled, said }) => ({
-        ...{ element, piece, compiled, said },
-        missing: set.missing,
+      ...allWords(context).map((found) => ({
+        ...found,
+        missing: found.set.missing,
+        fix: inAnotherFace(found, context),
       })),
       ...[...context.compiled.pieces.values()].flatMap((piece) =>
         piece.elements.map(({ element, compiled }) => ({
           ...{ element, piece, compiled },
           missing: compiled.missing ?? [],
           said: textsOf(element).join(' + '),
+          fix: undefined,
         })),
       ),
     ]
       .filter(({ missing }) => missing.length > 0)
-      .map((found): Finding => ({
+      .map(({ fix, ...found }): Finding => ({
         code: 'missing-glyph',
         severity: 'blocker',
         where: place(found),
         values: { words: quotable(found.said), letters: found.missing },
+        ...(fix ? { fix } : {}),
       })),
 };
+
+/** Words set in a typeface that has their letters, where one is known. */
+function inAnotherFace(found: SetElement, { standIns }: ProofContext): Fix | undefined {
+  const standIn = standIns?.get(elementKey(found.piece.piece.id, found.element.id));
+  return (
+    standIn && {
+      code: 'set-typeface',
+      values: { family: standIn.family },
+      call: change(found, { typeface: standIn.id }),
+    }
+  );
+}
 
 export const lowContrast: FindingKind = {
   code: 'low-contrast',

@@ -46,6 +46,7 @@ onBeforeUnmount(() => props.asked.answer([]));
 <style scoped>
 p {
   display: flex;
+  align-items: baseline;
   gap: 12px;
   margin: 0 0 8px;
 }

@@ -2,13 +2,13 @@
 import { computed } from 'vue';
 import type { GlyphsNode } from '../../../../core/drawing/index.ts';
 import { grown } from '../../../../core/geometry/index.ts';
-import { setWords } from '../../../../core/type/index.ts';
+import { setWords, type Form } from '../../../../core/type/index.ts';
 import { MM_PER_PT } from '../../../../core/units/index.ts';
 import DrawnNodes from '../../../ui/DrawnNodes.vue';
 import { pageSources, resourceVersion } from '../../../session/page-resources.ts';
 
-/** A line of words in a typeface, as large as its frame takes. */
-const props = defineProps<{ face: string; text: string }>();
+/** A line of words in a typeface, or in another form that it has, as large as its frame takes. */
+const props = defineProps<{ face: string; text: string; form?: Form }>();
 const SIZE = 20; // pt
 const HEIGHT = 11; // mm
 
@@ -27,6 +27,7 @@ const sample = computed(() => {
       fit: 'fixed',
       least: SIZE,
       path: { kind: 'straight' },
+      ...(props.form ? { features: [{ ...props.form, start: 0, end: props.text.length }] } : {}),
     },
     { width: 60, height: HEIGHT },
     typeface,

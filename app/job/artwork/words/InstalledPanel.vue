@@ -63,7 +63,7 @@ async function add(family: InstalledFamily): Promise<void> {
             :style="{ fontFamily: `'${family.name.replace(/['\\]/g, '\\$&')}'` }"
             >{{ family.name }}</span
           >
-          <small class="quiet">{{ say.cuts(family.fonts.length) }}</small>
+          <small class="quiet">{{ family.name }} · {{ say.cuts(family.fonts.length) }}</small>
           <v-btn
             variant="text"
             :disabled="isBusy"

@@ -5,6 +5,7 @@ import type { Words } from '../../../../core/piece/index.ts';
 import {
   axesOf,
   findFace,
+  hasForms,
   instanceId,
   isBold,
   nearestFace,
@@ -13,6 +14,7 @@ import {
   type Axis,
   type Cut,
 } from '../../../../core/type/index.ts';
+import { pageSources, resourceVersion } from '../../../session/page-resources.ts';
 import { texts } from '../../../texts/index.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import LinkButton from '../../../ui/LinkButton.vue';
@@ -60,6 +62,12 @@ function move({ tag }: Axis, value: number): void {
   const values = { ...own.value.values, [tag]: value };
   props.desk.change({ typeface: instanceId(id, own.value.axes, values) }, `axis-${tag}`);
 }
+
+const offersForms = computed(() => {
+  void resourceVersion.value;
+  const loaded = pageSources.typeface(props.words.typeface);
+  return props.words.features !== undefined || (loaded !== undefined && hasForms(loaded));
+});
 
 const written = (value: number): string => String(Math.round(value * 100) / 100);
 </script>
@@ -111,6 +119,7 @@ const written = (value: number): string => String(Math.round(value * 100) / 100)
   >
     {{ say.axisReset }}
   </LinkButton>
+  <LinkButton v-if="offersForms" @click="panel = 'forms'">{{ say.openForms }}</LinkButton>
 </template>
 
 <style scoped>

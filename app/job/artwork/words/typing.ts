@@ -1,7 +1,7 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import { apply, invert, placed, type Point } from '../../../../core/geometry/index.ts';
 import { elementMap, hasPlaceholders } from '../../../../core/piece/index.ts';
-import { movedNudges, withNudge, type Caret } from '../../../../core/type/index.ts';
+import { textChanges, withNudge, type Caret } from '../../../../core/type/index.ts';
 import { MM_PER_PT } from '../../../../core/units/index.ts';
 import { findArrow } from '../../../ui/arrow-keys.ts';
 import type { BenchControls } from '../../../ui/bench-view.ts';
@@ -112,8 +112,7 @@ export function useTyping(desk: DeskState, bench: BenchControls) {
     const { value } = words;
     const text = field.value?.value;
     if (!value || text === undefined || text === value.text) return;
-    const moved = value.nudges ? { nudges: [...movedNudges(value.nudges, value.text, text)] } : {};
-    desk.stage({ text, ...moved }, 'type');
+    desk.stage(textChanges(value, text), 'type');
     read();
   });
 
