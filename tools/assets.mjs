@@ -100,6 +100,7 @@ export const ASSETS = {
   'avif-decoder.wasm': '@jsquash/avif/codec/dec/avif_dec.wasm',
   'resvg.mjs': '@resvg/resvg-wasm/index.mjs',
   'resvg.wasm': '@resvg/resvg-wasm/index_bg.wasm',
+  'libheif.mjs': 'libheif-js/libheif-wasm/libheif-bundle.mjs',
   ...typefaceFiles(),
 };
 
@@ -116,6 +117,7 @@ export function collectAssets(root) {
     );
   }
   writeFileSync(join(target, 'resvg-licence.txt'), resvgLicence(root));
+  writeFileSync(join(target, 'libheif-licence.txt'), libheifLicence(root));
 }
 
 /** The reader of SVG ships as it is: its licence, of which a copy lies in another package, and its source. */
@@ -125,6 +127,17 @@ function resvgLicence(root) {
   return (
     `resvg.mjs and resvg.wasm are ${name} ${version}, unmodified.\n` +
     `Source: https://github.com/yisibl/resvg-js\n\n${read('lightningcss/LICENSE')}`
+  );
+}
+
+/** The decoder of telephones' pictures likewise. */
+function libheifLicence(root) {
+  const read = (path) => readFileSync(join(root, 'node_modules', path), 'utf8');
+  const { name, version } = JSON.parse(read('libheif-js/package.json'));
+  return (
+    `libheif.mjs is ${name} ${version} with libheif and libde265, unmodified.\n` +
+    'Source: https://github.com/catdad-experiments/libheif-js, https://github.com/strukturag/libheif, ' +
+    `https://github.com/strukturag/libde265\n\n${read('libheif-js/libheif-wasm/LICENSE')}`
   );
 }
 

@@ -18,7 +18,7 @@ const SHIPS = [
   'OFL-1.1',
 ];
 /** What ships unmodified as files of its own, with its licence and where its source is beside it. */
-const AS_FILES = { '@resvg/resvg-wasm': 'MPL-2.0' };
+const AS_FILES = { '@resvg/resvg-wasm': 'MPL-2.0', 'libheif-js': 'LGPL-3.0' };
 const BUILDS = [...SHIPS, 'MPL-2.0', 'CC-BY-4.0', 'Python-2.0', 'Unlicense'];
 
 const lock = JSON.parse(readFileSync(join(root, 'package-lock.json'), 'utf8'));

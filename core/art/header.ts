@@ -1,6 +1,6 @@
 import { isDxf } from './dxf.ts';
 import { err, joinedBytes, ok, type Result } from '../base/index.ts';
-import { pictureSize, type DecodedFormat } from '../raster/index.ts';
+import { isKnownTiff, pictureSize, type DecodedFormat } from '../raster/index.ts';
 
 /** What the head of a picture file says. */
 export interface PixelHeader {
@@ -25,16 +25,13 @@ export const isPixels = (
   format !== undefined && !(OTHERS as readonly string[]).includes(format);
 
 /** Kinds of picture file that are known and not taken in. */
-type UntakenKind = 'heic' | 'tiff' | 'bmp' | 'layered' | 'postscript' | 'raw';
+type UntakenKind = 'tiff' | 'layered' | 'postscript' | 'raw';
 
 const UNTAKEN: readonly (readonly [RegExp, UntakenKind])[] = [
-  [/^[^]{4}ftyp(hei|hev|mif1|msf1)/, 'heic'],
   // Cameras write their sensors' data into the same frame as scanners do.
   [/^(II\*\0[^]{4}CR|IIRO|IIU\0|FUJIFILM|[^]{4}ftypcrx)/, 'raw'],
-  [/^(II\*\0|MM\0\*)/, 'tiff'],
   [/^8BPS/, 'layered'],
   [/^(%!PS|\xc5\xd0\xd3\xc6)/, 'postscript'],
-  [/^BM[^]{4}\0\0\0\0/, 'bmp'],
 ];
 
 /** What a picture file is that cannot be taken in, by its first bytes; undefined for what is not known. */
@@ -54,6 +51,9 @@ export function sniffFormat(bytes: Uint8Array): DecodedFormat | OtherFormat | un
   if (text.startsWith('RIFF') && text.slice(8) === 'WEBP') return 'webp';
   if (/^GIF8[79]a/.test(text)) return 'gif';
   if (/^ftypavi[fs]/.test(text.slice(4))) return 'avif';
+  if (/^ftyp(hei|hev|mif1|msf1)/.test(text.slice(4))) return 'heic';
+  if (/^(II\*\0|MM\0\*)/.test(text) && findUntaken(bytes) !== 'raw') return 'tiff';
+  if (/^BM[^]{4}\0\0\0\0/.test(text)) return 'bmp';
   if (text.startsWith('%PDF-')) return 'pdf';
   if (text.startsWith('PK\x03\x04')) return 'zip';
   const head = new TextDecoder().decode(bytes.subarray(0, HEAD));
@@ -93,10 +93,12 @@ export async function parseHeader(
   name: string,
 ): Promise<Result<PixelHeader>> {
   try {
-    const { inks, ...size } = pictureSize(format, bytes);
+    const { inks, orientation = 1, ...size } = pictureSize(format, bytes);
     if (inks === 4) return err('art/cmyk', { name }, name);
+    if (format === 'tiff' && !isKnownTiff(bytes))
+      return err('art/other-program', { name, kind: 'tiff' }, name);
     const turned = format === 'jpeg' ? await findOrientation(bytes) : undefined;
-    return ok({ format, orientation: turned ?? 1, ...size });
+    return ok({ format, orientation: turned ?? orientation, ...size });
   } catch {
     return broken(name);
   }

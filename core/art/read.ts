@@ -1,7 +1,7 @@
 import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { srgbConverter, type ColorProfile } from '../color/index.ts';
-import { encodeJpegImage, encodePngImage, findProfile } from '../raster/index.ts';
+import { encodeJpegImage, encodePngImage, findProfile, isOpaque } from '../raster/index.ts';
 import type { Art, PixelArt, VectorArt, VectorNodes } from './art.ts';
 import { dxfToSvg } from './dxf.ts';
 import { findUntaken, sniffFormat, withoutExif } from './header.ts';
@@ -59,7 +59,8 @@ export async function readArt(
   if (format === 'pdf' || format === 'zip') return err('art/several', { name }, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
-  const { width, height, orientation, dpi } = read.value.header;
+  const { orientation, dpi } = read.value.header;
+  const { width, height } = read.value.stored; // telephones' pictures come turned
   const known = { dpi: dpi ?? WITHOUT_RESOLUTION, dpiKnown: dpi !== undefined };
   const profile = findProfile(format, bytes);
   const file = { ...read.value, bytes, dpi: known.dpi };
@@ -82,6 +83,9 @@ export async function readArt(
 /** Of what is decoded and encoded anew hardly anything is lost. */
 const QUALITY = 95;
 
+/** From so many pixels on an opaque picture is kept as a JPEG, since a PNG of it would be vast. */
+const LARGE = 8_000_000;
+
 /** The bytes that a picture is kept as: its own where they are sRGB in a kind that a PDF and browsers take. */
 async function keptPixels(
   platform: Platform,
@@ -98,10 +102,13 @@ async function keptPixels(
       format,
     };
   }
-  if (convert) return { bytes: encodePngImage(stored, dpi), format: 'png' };
-  return format === 'gif' || format === 'avif'
-    ? { bytes: encodePngImage(stored), format: 'png' }
-    : { bytes, format };
+  if ((format === 'png' || format === 'webp') && !convert) return { bytes, format };
+  const isVast = format !== 'png' && stored.width * stored.height > LARGE;
+  if ((format === 'heic' || isVast) && isOpaque(stored)) {
+    const choices = { quality: QUALITY, dpi: Math.round(dpi) };
+    return { bytes: await encodeJpegImage(platform, stored, choices), format: 'jpeg' };
+  }
+  return { bytes: encodePngImage(stored, convert || header.dpi ? dpi : undefined), format: 'png' };
 }
 
 /** How art is called by its file: without folders and ending. */

@@ -39,7 +39,7 @@ export interface ProblemValues {
   'art/too-many-shapes': { name: string; most: number };
   'art/other-program': {
     name: string;
-    kind: 'heic' | 'tiff' | 'bmp' | 'layered' | 'postscript' | 'raw';
+    kind: 'tiff' | 'layered' | 'postscript' | 'raw';
   };
   'art/unknown-kind': { name: string; wanted: 'any' | 'pixels' };
   'art/zip-broken': { name: string };

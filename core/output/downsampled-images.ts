@@ -4,8 +4,8 @@ import {
   decodePixels,
   encodeJpegImage,
   encodePngImage,
+  isOpaque,
   shrunkImage,
-  type RgbaImage,
 } from '../raster/index.ts';
 import type { PdfPage, PdfSources } from './pdf/index.ts';
 import { oversampledImages } from './preview-images.ts';
@@ -42,9 +42,4 @@ export async function withDownsampledImages(
     art: (id) => small.get(id)?.art ?? sources.art(id),
     bytes: (id) => small.get(id)?.bytes ?? sources.bytes(id),
   };
-}
-
-function isOpaque({ data }: RgbaImage): boolean {
-  for (let at = 3; at < data.length; at += 4) if (data[at] !== 255) return false;
-  return true;
 }

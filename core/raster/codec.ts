@@ -1,6 +1,9 @@
 import { decode as decodePng, encode as encodePng } from 'fast-png';
 import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
+import { decodeBmp } from './bmp.ts';
+import { decodeHeic } from './heic.ts';
+import { decodeTiff } from './tiff.ts';
 import type { RgbaImage } from './image.ts';
 import { checkPixels, type DecodedFormat } from './picture-size.ts';
 
@@ -53,6 +56,9 @@ export async function decodePixels(
   checkPixels(format, bytes);
   if (format === 'png') return toRgba(decodePng(bytes));
   if (format === 'gif') return firstFrame(bytes);
+  if (format === 'bmp') return decodeBmp(bytes);
+  if (format === 'tiff') return decodeTiff(bytes);
+  if (format === 'heic') return decodeHeic(platform, bytes);
   const { wasm, load } = DECODERS[format];
   const { init, default: decode } = await load();
   await start(platform, wasm, init);

@@ -11,6 +11,7 @@ import {
   type ToneCurve,
 } from '../color/index.ts';
 import type { DecodedFormat } from './picture-size.ts';
+import { tiffProfile } from './tiff.ts';
 
 /** A profile that comes to more is none that a picture needs. */
 const MOST_BYTES = 4 * 1024 * 1024;
@@ -25,7 +26,8 @@ export function findProfile(
 ): ColorProfile | 'unread' | undefined {
   try {
     if (format === 'png') return pngProfile(bytes);
-    const icc = format === 'jpeg' ? jpegIcc(bytes) : format === 'webp' ? webpIcc(bytes) : undefined;
+    if (format === 'heic' || format === 'avif') return heifProfile(bytes);
+    const icc = ICC_OF[format]?.(bytes);
     return icc && (parseIccProfile(icc) ?? 'unread');
   } catch {
     return 'unread';
@@ -68,6 +70,36 @@ function webpIcc(bytes: Uint8Array): Uint8Array | undefined {
   }
   return undefined;
 }
+
+/** Where files of each kind hold their profile. */
+const ICC_OF: Readonly<Record<string, (bytes: Uint8Array) => Uint8Array | undefined>> = {
+  jpeg: jpegIcc,
+  webp: webpIcc,
+  tiff: tiffProfile,
+};
+
+const HEAD = 1 << 16; // bytes in which the boxes before the pixels are looked for
+
+/**
+ * What the boxes `colr` of a HEIF or AVIF say (ISO/IEC 14496-12, 12.1.5): a profile goes before numbers
+ * of primaries and curve.
+ */
+function heifProfile(bytes: Uint8Array): ColorProfile | 'unread' | undefined {
+  const view = viewOf(bytes);
+  let numbers: ColorProfile | 'unread' | undefined;
+  for (let at = 4; at < Math.min(HEAD, bytes.length - 12); at++) {
+    if (view.getUint32(at) !== 0x636f6c72) continue;
+    const [length, kind] = [view.getUint32(at - 4), letters(bytes, at + 4, 4)];
+    const body = bytes.subarray(at + 8, at - 4 + length);
+    if (kind === 'prof' || kind === 'rICC') return parseIccProfile(body) ?? 'unread';
+    // Curves of films differ from those of screens where nobody sees it; what is not named is sRGB.
+    if (kind === 'nclx' && body[1] === P3_NUMBER)
+      numbers = cicpProfile(Uint8Array.of(P3_NUMBER, SRGB_CURVE));
+  }
+  return numbers;
+}
+const P3_NUMBER = 12;
+const SRGB_CURVE = 13;
 
 /** What a PNG says of its colours, the best first (PNG specification, third edition, 4.3). */
 function pngProfile(bytes: Uint8Array): ColorProfile | 'unread' | undefined {

@@ -84,3 +84,9 @@ export function shrunkImage({ width, height, data }: RgbaImage, by: number): Rgb
   }
   return small;
 }
+
+/** Whether nothing of a picture is clear. */
+export function isOpaque({ data }: RgbaImage): boolean {
+  for (let at = 3; at < data.length; at += 4) if ((data[at] as number) < 255) return false;
+  return true;
+}

@@ -3,7 +3,7 @@ export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { findProfile } from './embedded-profile.ts';
 export { dilateMask } from './dilate.ts';
-export { blankImage, cropImage, darkness, shrunkImage, type RgbaImage } from './image.ts';
+export { blankImage, cropImage, darkness, isOpaque, shrunkImage, type RgbaImage } from './image.ts';
 export { boxBlur, gaussianBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
 export {
   checkPixels,
@@ -15,3 +15,4 @@ export {
 } from './picture-size.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';
+export { isKnownTiff } from './tiff.ts';

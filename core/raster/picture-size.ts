@@ -1,9 +1,11 @@
+import { bmpSize } from './bmp.ts';
+import { tiffSize } from './tiff.ts';
 import { problem, ProblemError } from '../base/index.ts';
 
 /** The kinds of picture file that are kept as they are. */
 export type PixelFormat = 'png' | 'jpeg' | 'webp';
 /** The kinds of picture file that can be decoded. */
-export type DecodedFormat = PixelFormat | 'gif' | 'avif';
+export type DecodedFormat = PixelFormat | 'gif' | 'avif' | 'heic' | 'tiff' | 'bmp';
 
 /** Pixels of one picture at most, width times height. */
 export const MOST_PIXELS = 60_000_000;
@@ -16,6 +18,8 @@ export interface PictureSize {
   readonly dpi?: number;
   /** How many channels a JPEG has. */
   readonly inks?: number;
+  /** How a TIFF is turned, 1 to 8. */
+  readonly orientation?: number;
 }
 
 /** Reads size and resolution without decoding a pixel. Throws where the head is damaged. */
@@ -29,7 +33,12 @@ export function pictureSize(format: DecodedFormat, bytes: Uint8Array): PictureSi
     case 'gif':
       return { width: view.getUint16(6, true), height: view.getUint16(8, true) };
     case 'avif':
-      return avifHeader(view);
+    case 'heic':
+      return heifHeader(view);
+    case 'tiff':
+      return tiffSize(bytes);
+    case 'bmp':
+      return bmpSize(view);
     case 'jpeg':
       return jpegHeader(view);
   }
@@ -92,7 +101,7 @@ function webpHeader(view: DataView): PictureSize {
 }
 
 /** HEIF (ISO/IEC 23008-12), the box `ispe`: the largest of a file is that of its picture. */
-function avifHeader(view: DataView): PictureSize {
+function heifHeader(view: DataView): PictureSize {
   let found = { width: 0, height: 0 };
   const end = Math.min(view.byteLength - 20, 1 << 16);
   for (let at = 0; at < end; at++) {

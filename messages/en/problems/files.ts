@@ -33,12 +33,10 @@ const BROKEN_ART: Readonly<Record<ProblemValues['art/broken']['kind'], Sentences
 const OTHER_PROGRAMS: Readonly<
   Record<ProblemValues['art/other-program']['kind'], { what: string; remedy: string }>
 > = {
-  heic: {
-    what: 'a telephone’s picture (HEIC)',
-    remedy: 'Share or export it as JPEG; most telephones can be set to take JPEG.',
+  tiff: {
+    what: 'a TIFF of a rare kind',
+    remedy: 'Save it as PNG, which loses nothing either.',
   },
-  tiff: { what: 'a TIFF', remedy: 'Save it as PNG, which loses nothing either.' },
-  bmp: { what: 'a bitmap (BMP)', remedy: 'Save it as PNG, which loses nothing either.' },
   layered: {
     what: 'a picture in layers (PSD)',
     remedy: 'Save a copy as PNG: it keeps what is clear.',
