@@ -93,12 +93,14 @@ export async function parseHeader(
   name: string,
 ): Promise<Result<PixelHeader>> {
   try {
-    const { inks, orientation = 1, ...size } = pictureSize(format, bytes);
-    if (inks === 4) return err('art/cmyk', { name }, name);
+    const { width, height, dpi, orientation = 1 } = pictureSize(format, bytes);
     if (format === 'tiff' && !isKnownTiff(bytes))
       return err('art/other-program', { name, kind: 'tiff' }, name);
     const turned = format === 'jpeg' ? await findOrientation(bytes) : undefined;
-    return ok({ format, orientation: turned ?? orientation, ...size });
+    return ok({
+      ...{ format, width, height, orientation: turned ?? orientation },
+      ...(dpi === undefined ? {} : { dpi }),
+    });
   } catch {
     return broken(name);
   }

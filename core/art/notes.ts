@@ -4,6 +4,8 @@ import type { Coded, NoValues } from '../base/index.ts';
 export interface ArtNotes {
   /** Blurs, shadows and other filters became pixels. */
   'filters-as-pixels': NoValues;
+  /** Its inks became colours by a formula, since it does not say which inks they are. */
+  'inks-by-formula': NoValues;
   /** A pattern of very many tiles became pixels. */
   'patterns-as-pixels': NoValues;
   /** The file says how its colours are meant in a way that is not known: they are taken for sRGB. */

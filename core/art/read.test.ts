@@ -162,12 +162,10 @@ test('a profile that cannot be read is told, and the colours stay', async () => 
 });
 
 test.each([
-  ['photo.heic', '\0\0\0\x18ftypheic\0\0\0\0', /telephone’s picture \(HEIC\).*JPEG/],
-  ['scan.tif', 'II*\0\x08\0\0\0\0\0\0\0', /TIFF.*PNG/],
+  ['scan.tif', 'II*\0\x08\0\0\0\0\0\0\0', /damaged/],
   ['photo.cr2', 'II*\0\x10\0\0\0CR\x02\0', /raw picture.*JPEG/],
   ['layers.psd', '8BPS\0\x01\0\0', /in layers \(PSD\).*PNG/],
   ['logo.eps', '%!PS-Adobe-3.0 EPSF-3.0', /PostScript file \(EPS\).*SVG or PDF/],
-  ['old.bmp', 'BM\x36\0\x0c\0\0\0\0\0\x36\0', /bitmap \(BMP\).*PNG/],
 ])('%s is refused with how to save it instead', async (name, text, says) => {
   const read = await readArt(
     nodePlatform,

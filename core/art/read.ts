@@ -1,7 +1,13 @@
 import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { srgbConverter, type ColorProfile } from '../color/index.ts';
-import { encodeJpegImage, encodePngImage, findProfile, isOpaque } from '../raster/index.ts';
+import {
+  encodeJpegImage,
+  encodePngImage,
+  findProfile,
+  isInked,
+  isOpaque,
+} from '../raster/index.ts';
 import type { Art, PixelArt, VectorArt, VectorNodes } from './art.ts';
 import { dxfToSvg } from './dxf.ts';
 import { findUntaken, sniffFormat, withoutExif } from './header.ts';
@@ -63,7 +69,8 @@ export async function readArt(
   const { width, height } = read.value.stored; // telephones' pictures come turned
   const known = { dpi: dpi ?? WITHOUT_RESOLUTION, dpiKnown: dpi !== undefined };
   const profile = findProfile(format, bytes);
-  const file = { ...read.value, bytes, dpi: known.dpi };
+  const inked = isInked(format, bytes);
+  const file = { ...read.value, bytes, dpi: known.dpi, inked };
   const kept = await keptPixels(platform, file, profile === 'unread' ? undefined : profile);
   const art: Art = {
     kind: 'pixels',
@@ -76,8 +83,15 @@ export async function readArt(
     orientation,
     ...known,
   };
-  const notes: ArtNote[] = profile === 'unread' ? [{ code: 'profile-unread', values: {} }] : [];
+  const notes = colorNotes(profile, inked);
   return ok({ art, bytes: kept.bytes, leftOut: [], ...(notes.length ? { notes } : {}) });
+}
+
+/** What has to be said of the colours of a picture. */
+function colorNotes(profile: ColorProfile | 'unread' | undefined, inked: boolean): ArtNote[] {
+  const hasTable = profile !== undefined && profile !== 'unread';
+  if (inked) return hasTable ? [] : [{ code: 'inks-by-formula', values: {} }];
+  return profile === 'unread' ? [{ code: 'profile-unread', values: {} }] : [];
 }
 
 /** Of what is decoded and encoded anew hardly anything is lost. */
@@ -89,7 +103,13 @@ const LARGE = 8_000_000;
 /** The bytes that a picture is kept as: its own where they are sRGB in a kind that a PDF and browsers take. */
 async function keptPixels(
   platform: Platform,
-  { header, stored, bytes, dpi }: DecodedFile & { bytes: Uint8Array; dpi: number },
+  {
+    header,
+    stored,
+    bytes,
+    dpi,
+    inked,
+  }: DecodedFile & { bytes: Uint8Array; dpi: number; inked: boolean },
   profile: ColorProfile | undefined,
 ): Promise<{ bytes: Uint8Array; format: PixelArt['format'] }> {
   const { format } = header;
@@ -98,7 +118,8 @@ async function keptPixels(
   if (format === 'jpeg') {
     const choices = { quality: QUALITY, dpi: Math.round(dpi) };
     return {
-      bytes: convert ? await encodeJpegImage(platform, stored, choices) : withoutExif(bytes),
+      bytes:
+        convert || inked ? await encodeJpegImage(platform, stored, choices) : withoutExif(bytes),
       format,
     };
   }

@@ -4,7 +4,6 @@ import { PDFDocument, rgb, StandardFonts } from '@cantoo/pdf-lib';
 import { unwatched } from '../base/index.ts';
 import { disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { problemText } from '../../messages/index.ts';
 import { ART_LIMITS, artSize, sameArt, takeIn, type TakenIn } from './index.ts';
 
 const take = (bytes: Uint8Array, name: string): Promise<TakenIn> =>
@@ -140,13 +139,10 @@ test('a file that is too large and a PDF of too many pages are refused', async (
   expect(codes(await take(await pdf.save(), 'long.pdf'))).toEqual(['art/pdf-pages']);
 });
 
-test('a picture in four printing inks is refused with what to do about it', async () => {
+test('a picture in four printing inks that is cut off is refused as damaged', async () => {
   const frame = [0xff, 0xc0, 0, 20, 8, 0, 16, 0, 16, 4, 1, 17, 0, 2, 17, 0, 3, 17, 0, 4, 17, 0];
   const { refused } = await take(Uint8Array.from([0xff, 0xd8, ...frame, 0xff, 0xd9]), 'press.jpg');
-  expect(refused[0]?.problem).toMatchObject({ code: 'art/cmyk' });
-  expect(refused.map(({ problem }) => problemText(problem).remedy)).toEqual([
-    'Save it as RGB: as PNG, or as JPEG with the profile sRGB.',
-  ]);
+  expect(refused[0]?.problem).toMatchObject({ code: 'art/broken' });
 });
 
 test('AVIF comes in as pixels', async () => {

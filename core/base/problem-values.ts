@@ -22,7 +22,6 @@ export interface ProblemValues {
     name: string;
     kind: 'picture' | 'pixels' | 'svg' | 'svg-without-drawing' | 'dxf';
   };
-  'art/cmyk': { name: string };
   'art/dxf-entities': { name: string; lines: number; most: number };
   'art/dxf-open': { name: string };
   'art/empty': { name: string };

@@ -5,6 +5,7 @@ import { decodeBmp } from './bmp.ts';
 import { decodeHeic } from './heic.ts';
 import { decodeTiff } from './tiff.ts';
 import type { RgbaImage } from './image.ts';
+import { decodeInked, isInked } from './inks.ts';
 import { checkPixels, type DecodedFormat } from './picture-size.ts';
 
 class PlainImage {
@@ -46,7 +47,7 @@ const DECODERS = {
 /**
  * Decodes a picture file, the first frame of one that moves, the same to the last bit on every platform.
  * Rejects with a problem where it has too many pixels, and with a plain Error when the bytes are broken.
- * The EXIF orientation is not applied.
+ * The EXIF orientation is not applied; inks become light by their profile or a formula.
  */
 export async function decodePixels(
   platform: Platform,
@@ -55,6 +56,8 @@ export async function decodePixels(
 ): Promise<RgbaImage> {
   checkPixels(format, bytes);
   if (format === 'png') return toRgba(decodePng(bytes));
+  if ((format === 'jpeg' || format === 'tiff') && isInked(format, bytes))
+    return decodeInked(format, bytes);
   if (format === 'gif') return firstFrame(bytes);
   if (format === 'bmp') return decodeBmp(bytes);
   if (format === 'tiff') return decodeTiff(bytes);

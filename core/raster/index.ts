@@ -13,6 +13,7 @@ export {
   type PictureSize,
   type PixelFormat,
 } from './picture-size.ts';
+export { isInked } from './inks.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';
 export { isKnownTiff } from './tiff.ts';

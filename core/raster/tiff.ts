@@ -133,3 +133,22 @@ async function decoded(bytes: Uint8Array): Promise<{
   if (!directory.data?.length) throw new Error('no picture');
   return { directory, toRgba: utif.toRGBA8 };
 }
+
+/** Decodes the inks of the first picture of a TIFF; what more it holds a pixel is left out. */
+export async function decodeTiffInks(
+  bytes: Uint8Array,
+): Promise<{ width: number; height: number; inks: Uint8Array }> {
+  const { directory } = await decoded(bytes);
+  const { width, height, data } = directory;
+  const tags = tiffTags(bytes);
+  const samples = tags.get(TAG.samples)?.[0] ?? 4;
+  const bits = tags.get(TAG.bits)?.[0] ?? 8;
+  if (samples < 4 || bits < 8) throw new Error('a TIFF of another kind');
+  const step = bits / 8;
+  const inks = new Uint8Array(width * height * 4);
+  // Samples of two bytes have their higher one last.
+  for (let pixel = 0; pixel < width * height; pixel++)
+    for (let ink = 0; ink < 4; ink++)
+      inks[pixel * 4 + ink] = data[(pixel * samples + ink) * step + step - 1] ?? 0;
+  return { width, height, inks };
+}

@@ -1,4 +1,6 @@
-import type { ColorProfile, Matrix, ToneCurve } from './profile.ts';
+import { labBlack, neutralBlack, readXyz } from './connected.ts';
+import type { ColorProfile, Matrix, TableProfile, ToneCurve } from './profile.ts';
+import { parseTable } from './table.ts';
 
 /** A part of a profile: its bytes from its type on. */
 type Tag = DataView;
@@ -7,8 +9,8 @@ const HEADER = 128;
 const MOST_TAGS = 200;
 
 /**
- * Reads a profile of matrix and curves, or of grey (ICC.1:2022); undefined for one of tables and for what
- * is broken.
+ * Reads a profile of matrix and curves, of grey, or of tables for light or inks (ICC.1:2022); undefined for
+ * other kinds and for what is broken.
  */
 export function parseIccProfile(bytes: Uint8Array): ColorProfile | undefined {
   try {
@@ -21,7 +23,9 @@ export function parseIccProfile(bytes: Uint8Array): ColorProfile | undefined {
 function readProfile(bytes: Uint8Array): ColorProfile | undefined {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const space = sign(view, 16);
-  if (sign(view, 36) !== 'acsp' || sign(view, 20) !== 'XYZ ') return undefined;
+  const connection = sign(view, 20);
+  if (sign(view, 36) !== 'acsp' || (connection !== 'XYZ ' && connection !== 'Lab '))
+    return undefined;
   const tags = new Map<string, Tag>();
   for (let at = 0; at < Math.min(MOST_TAGS, view.getUint32(HEADER)); at++) {
     const entry = HEADER + 4 + at * 12;
@@ -33,12 +37,36 @@ function readProfile(bytes: Uint8Array): ColorProfile | undefined {
     // Grey has the colour of the white of D50, which is that of all three together.
     return curve && { curves: [curve, curve, curve], matrix: GREY };
   }
+  if (space === 'CMYK' || connection === 'Lab ') return tablesOf(tags, space, connection);
   if (space !== 'RGB ') return undefined;
   const [red, green, blue] = ['r', 'g', 'b'].map((name) => pointOf(tags.get(`${name}XYZ`)));
   const [one, two, three] = ['r', 'g', 'b'].map((name) => curveOf(tags.get(`${name}TRC`)));
-  if (!red || !green || !blue || !one || !two || !three) return undefined;
+  if (!red || !green || !blue || !one || !two || !three) return tablesOf(tags, space, connection);
   const row = (at: 0 | 1 | 2): readonly [number, number, number] => [red[at], green[at], blue[at]];
   return { curves: [one, two, three], matrix: [row(0), row(1), row(2)] };
+}
+
+/** Tables to the space of connection, the one that keeps colours first, with the black that they come to. */
+function tablesOf(
+  tags: ReadonlyMap<string, Tag>,
+  space: string,
+  connection: 'Lab ' | 'XYZ ',
+): TableProfile | undefined {
+  const table = parseTable(tags.get('A2B1') ?? tags.get('A2B0'));
+  if (table?.outputs !== 3 || table.inputs !== (space === 'CMYK' ? 4 : 3)) return undefined;
+  const made = new Float64Array(4);
+  let black: ArrayLike<number> = [0, 0, 0];
+  if (space === 'CMYK') {
+    // The darkest that the profile prints: what it makes of black (as LittleCMS finds it).
+    const back = parseTable(tags.get('B2A0'));
+    const inks = new Float64Array(4);
+    if (back?.inputs === 3 && back.outputs === 4 && connection === 'Lab ')
+      back.read(labBlack(back), inks);
+    else inks[3] = 1;
+    black = inks;
+  }
+  table.read(black, made);
+  return { table, space: connection, black: neutralBlack(readXyz(table, connection, made)) };
 }
 
 /** Colorants of sRGB: with three equal channels any that add up to white do. */

@@ -6,6 +6,7 @@ export {
   srgbCurve,
   type ColorProfile,
   type Primaries,
+  type TableProfile,
   type ToneCurve,
 } from './profile.ts';
-export { srgbConverter } from './to-srgb.ts';
+export { srgbConverter, srgbOfInks } from './to-srgb.ts';

@@ -1,3 +1,6 @@
+import type { Xyz } from './connected.ts';
+import type { ColorTable } from './table.ts';
+
 /** A row for each of X, Y and Z, a column for each channel. */
 export type Matrix = readonly [
   readonly [number, number, number],
@@ -8,8 +11,19 @@ export type Matrix = readonly [
 /** From the value of a channel to its light, both from 0 to 1. */
 export type ToneCurve = (value: number) => number;
 
-/** How the numbers of a picture become colours: a curve a channel, and what light of each comes to. */
-export interface ColorProfile {
+/** How the numbers of a picture become colours. */
+export type ColorProfile = CurveProfile | TableProfile;
+
+/** By a table from their channels, which are light or inks, to the space of connection. */
+export interface TableProfile {
+  readonly table: ColorTable;
+  readonly space: 'Lab ' | 'XYZ ';
+  /** The darkest that it comes to, which is to be black. */
+  readonly black: Xyz;
+}
+
+/** By a curve a channel, and what light of each comes to. */
+export interface CurveProfile {
   readonly curves: readonly [ToneCurve, ToneCurve, ToneCurve];
   /** To XYZ about the white of D50, in which profiles are connected. */
   readonly matrix: Matrix;

@@ -1,11 +1,15 @@
+import { readXyz, WHITE } from './connected.ts';
 import {
   inverted,
   multiplied,
   primariesMatrix,
   SRGB_PRIMARIES,
+  transformed,
   type ColorProfile,
   type Matrix,
+  type TableProfile,
 } from './profile.ts';
+import type { BytesReader } from './table.ts';
 
 /** Steps of light for which the byte of sRGB is known: a byte spans three of them where it is darkest. */
 const STEPS = 16384;
@@ -25,10 +29,9 @@ const byteOf = (light: number): number =>
 export function srgbConverter(
   profile: ColorProfile,
 ): ((pixels: Uint8ClampedArray) => void) | undefined {
-  const srgb = primariesMatrix(SRGB_PRIMARIES);
-  const back = srgb && inverted(srgb);
-  if (!back) return undefined;
-  const matrix = multiplied(back, profile.matrix);
+  if ('table' in profile)
+    return profile.table.inputs === 3 ? (pixels) => convertByTable(profile, pixels) : undefined;
+  const matrix = multiplied(FROM_XYZ, profile.matrix);
   const [red, green, blue] = profile.curves.map((curve) =>
     Float64Array.from({ length: 256 }, (_, at) => curve(at / 255)),
   ) as [Float64Array, Float64Array, Float64Array];
@@ -36,6 +39,63 @@ export function srgbConverter(
     convertAll(pixels, matrix, [red, green, blue]);
   return isPlain(convert) ? undefined : convert;
 }
+
+const FROM_XYZ = fromXyz();
+
+function fromXyz(): Matrix {
+  const srgb = primariesMatrix(SRGB_PRIMARIES);
+  const back = srgb && inverted(srgb);
+  if (!back) throw new Error('sRGB has no colours');
+  return back;
+}
+
+/** As bytes of sRGB; beyond what it has the curve goes on, so that what lies between nodes is true. */
+function encoded(light: number): number {
+  const size = Math.abs(light);
+  const value = size <= 0.0031308 ? 12.92 * size : 1.055 * size ** (1 / 2.4) - 0.055;
+  return 255 * Math.sign(light) * value;
+}
+
+/** Reads colours of a table as bytes of sRGB, its black made black (ISO 18619). */
+function byteReader({ table, space, black }: TableProfile): BytesReader {
+  const scaled = (value: number, at: 0 | 1 | 2): number =>
+    (WHITE[at] * (value - black[at])) / (WHITE[at] - black[at]);
+  return table.baked((made) => {
+    const [x, y, z] = readXyz(table, space, made);
+    const [r, g, b] = transformed(FROM_XYZ, [scaled(x, 0), scaled(y, 1), scaled(z, 2)]);
+    return [encoded(r), encoded(g), encoded(b)];
+  });
+}
+
+function convertByTable(profile: TableProfile, pixels: Uint8ClampedArray): void {
+  const read = byteReader(profile);
+  const made = new Float64Array(3);
+  for (let at = 0; at < pixels.length; at += 4) {
+    read(pixels, at, made);
+    for (let c = 0; c < 3; c++) pixels[at + c] = made[c] as number;
+  }
+}
+
+/**
+ * Pixels of inks (cyan, magenta, yellow, black; 255 is all of one) as sRGB, opaque: by their profile,
+ * relative colorimetric with black made black, or else by the plain formula of CSS Color 5 (device-cmyk):
+ * what each ink and black leave of the light.
+ */
+export function srgbOfInks(inks: Uint8Array, profile: TableProfile | undefined): Uint8ClampedArray {
+  const pixels = new Uint8ClampedArray(inks.length).fill(255);
+  const read = profile ? byteReader(profile) : leftOfLight;
+  const made = new Float64Array(3);
+  for (let at = 0; at < inks.length; at += 4) {
+    read(inks, at, made);
+    for (let c = 0; c < 3; c++) pixels[at + c] = made[c] as number;
+  }
+  return pixels;
+}
+
+const leftOfLight: BytesReader = (inks, at, made) => {
+  const light = 255 - (inks[at + 3] as number);
+  for (let c = 0; c < 3; c++) made[c] = ((255 - (inks[at + c] as number)) * light) / 255;
+};
 
 function convertAll(
   pixels: Uint8ClampedArray,

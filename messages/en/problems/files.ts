@@ -64,10 +64,6 @@ export const FILES: ProblemWords<
     ...BROKEN_ART[kind],
     what: `${quoted(name)} ${BROKEN_ART[kind].what}`,
   }),
-  'art/cmyk': ({ name }) => ({
-    what: `${quoted(name)} is made for a printing press, in four inks (CMYK).`,
-    remedy: 'Save it as RGB: as PNG, or as JPEG with the profile sRGB.',
-  }),
   'art/dxf-entities': ({ name, lines, most }) => ({
     what: `${quoted(name)} has ${lines} lines; at most ${most} can be taken in.`,
     remedy: 'Save the outline alone.',
