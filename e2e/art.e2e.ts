@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { encode } from 'fast-png';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Region } from '../core/testing/drawn.ts';
+import { HEIC, INKED_JPEG } from '../core/testing/foreign-pictures.ts';
 import { core } from './bundled-core.ts';
 import {
   countActions,
@@ -145,6 +146,26 @@ test('a page falls into pieces: lettering dropped, a hair cut apart, two joined,
   await page.getByRole('radio', { name: 'Nested' }).click();
   await expect(page.getByText(/^4 copies, \d+ % used$/)).toBeVisible();
   await runForReal(page);
+});
+
+test('a telephone’s picture and one of four inks, dropped at once, lie in the tray with what is said of them', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Art drawer' }).click();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Take in pictures' }).click(),
+  ]);
+  await chooser.setFiles([
+    { name: 'leaf.heic', mimeType: 'image/heic', buffer: Buffer.from(HEIC) },
+    { name: 'press.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(INKED_JPEG) },
+  ]);
+  const tray = page.getByRole('dialog', { name: 'What came in' });
+  await expect(tray.getByText('2 pictures')).toBeVisible();
+  await expect(tray.getByText(/made for four inks without saying which/)).toBeVisible();
+  await tray.getByRole('button', { name: 'Put 2 into the drawer' }).click();
+  await expect(page.getByRole('button', { name: 'leaf' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'press' })).toBeVisible();
 });
 
 test('an archive shows what is in it: files of the same art as one, and what was refused', async ({

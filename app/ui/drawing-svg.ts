@@ -1,6 +1,8 @@
+import { onceFor } from '../../core/base/index.ts';
 import {
   drawingToSvg,
   nodesToSvg,
+  walkDrawing,
   type Drawing,
   type DrawingNode,
   type SvgParts,
@@ -13,6 +15,17 @@ export interface PageSources {
   typeface(id: string): Typeface | undefined;
   imageUrl(art: string): string | undefined;
 }
+
+const HEAVY = 3000; // steps of paths
+
+/** Whether nodes take so long to paint that what moves them should not paint them anew. */
+export const isHeavy = onceFor((nodes: readonly DrawingNode[]): boolean => {
+  let steps = 0;
+  walkDrawing({ nodes, symbols: {} }, (node) => {
+    if (node.kind === 'path') steps += node.path.length;
+  });
+  return steps > HEAVY;
+});
 
 /** SVG markup of nodes for this page. */
 export function pageSvg(

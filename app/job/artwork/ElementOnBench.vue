@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { elementTitle, type PlacedElement } from '../../../core/piece/index.ts';
 import { titleText } from '../../../messages/index.ts';
+import { isHeavy } from '../../ui/drawing-svg.ts';
 import DrawnNodes from '../../ui/DrawnNodes.vue';
 import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
@@ -30,6 +31,7 @@ const whole = computed(
     element.value.kind === 'picture' ||
     (element.value.kind === 'words' && element.value.path.kind === 'straight'),
 );
+const heavy = computed(() => isHeavy(props.placed.compiled.nodes));
 const typed = computed(() => props.desk.typing.value === element.value.id);
 
 function press(event: PointerEvent): void {
@@ -57,7 +59,7 @@ function open(event: MouseEvent): void {
     @dblclick="open"
   >
     <title>{{ title }}</title>
-    <g v-for="(map, at) in maps" :key="at" :transform="map">
+    <g v-for="(map, at) in maps" :key="at" :transform="map" :class="{ heavy }">
       <DrawnNodes
         :nodes="placed.compiled.nodes"
         :sources="pageSources"
@@ -80,6 +82,10 @@ function open(event: MouseEvent): void {
 }
 .typed {
   cursor: text;
+}
+/* Painted once, and moved as it is. */
+.heavy {
+  will-change: transform;
 }
 .hit {
   fill: transparent;

@@ -5,7 +5,7 @@ import { count, plural } from '../counts.ts';
 import type { ProblemWords } from './problem-words.ts';
 
 const PICTURES =
-  'Choose a PNG, JPEG, WebP, GIF, AVIF or SVG picture, a PDF or DXF, or a ZIP of these.';
+  'Choose a PNG, JPEG, WebP, GIF, AVIF, HEIC, TIFF, BMP or SVG picture, a PDF or DXF, or a ZIP of these.';
 
 const TYPEFACES = 'Choose a TTF, OTF, TTC, WOFF or WOFF2 file.';
 
