@@ -137,8 +137,10 @@ test('a profile that is sRGB changes nothing', () => {
 });
 
 test('tables, formulas and plain exponents give the curves that they say', () => {
-  const curveOf = (curve: Uint8Array): ((value: number) => number) | undefined =>
-    parseIccProfile(colored(xyz(1, 0, 0), xyz(0, 1, 0), xyz(0, 0, 1), curve))?.curves[0];
+  const curveOf = (curve: Uint8Array): ((value: number) => number) | undefined => {
+    const found = parseIccProfile(colored(xyz(1, 0, 0), xyz(0, 1, 0), xyz(0, 0, 1), curve));
+    return found && 'curves' in found ? found.curves[0] : undefined;
+  };
   expect(curveOf(tag('curv', [0, 0, 0, 0], []))?.(0.3)).toBe(0.3);
   expect(curveOf(gamma(2))?.(0.5)).toBeCloseTo(0.25, 6);
   const table = curveOf(tag('curv', [0, 0, 0, 3, 0, 0, 0x40, 0, 0xff, 0xff], []));
