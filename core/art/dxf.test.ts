@@ -229,3 +229,45 @@ test('blocks within blocks without an end, or that are not there, end in a sente
   );
   expect(missing.leftOut).toEqual([{ code: 'foreign-entities', values: { count: 1 } }]);
 });
+
+/** A hatch with its boundaries, each as the groups behind their count. */
+const hatch = (...boundaries: readonly (readonly (string | number)[])[]) => [
+  ...[0, 'HATCH', 8, 'FILL', 10, 0, 20, 0, 30, 0, 2, 'SOLID', 70, 1, 71, 0, 91, boundaries.length],
+  ...boundaries.flatMap((boundary) => [...boundary, 97, 0]),
+  ...[75, 1, 76, 1, 98, 1, 10, 5, 20, 5],
+];
+const SQUARE = [
+  92, 2, 72, 0, 73, 1, 93, 4, 10, 0, 20, 0, 10, 20, 20, 0, 10, 20, 20, 20, 10, 0, 20, 20,
+];
+// A disc of radius 5 about (10, 10) as two arcs, one each way round.
+const ROUND_HOLE = [
+  ...[92, 1, 93, 2, 72, 2, 10, 10, 20, 10, 40, 5, 50, 0, 51, 180, 73, 1],
+  ...[72, 2, 10, 10, 20, 10, 40, 5, 50, 0, 51, 180, 73, 0],
+];
+
+test('what hatches fill comes in: polylines, lines and arcs, with their holes', async () => {
+  const read = await taken(drawing([hatch(SQUARE, ROUND_HOLE)]));
+  const areas = ringsOf(read.bytes).map((ring) => Math.abs(signedArea(ring)));
+  expect(areas).toHaveLength(2);
+  expect(areas[0]).toBeCloseTo(400, 3);
+  expect(areas[1]).toBeCloseTo(Math.PI * 25, 1);
+  expect(read.leftOut).toEqual([]);
+  expect(read.notes).toBeUndefined();
+  // A bulge of 1 is half a circle.
+  const round = [92, 2, 72, 1, 73, 1, 93, 2, 10, 0, 20, 0, 42, 1, 10, 10, 20, 0, 42, 1];
+  expect(areaOf(await taken(drawing([hatch(round)])))).toBeCloseTo(Math.PI * 25, 1);
+});
+
+test('an outline that is filled too is one shape, and a boundary of another kind is told', async () => {
+  const lines = [line(0, 0, 20, 0), line(20, 0, 20, 20), line(20, 20, 0, 20), line(0, 20, 0, 0)];
+  const read = await taken(drawing([...lines, hatch(SQUARE)]));
+  expect(ringsOf(read.bytes)).toHaveLength(1);
+  expect(read.notes).toEqual([{ code: 'layers', values: { names: ['0', 'FILL'] } }]);
+  const spline = [92, 1, 93, 1, 72, 4, 94, 3, 73, 0, 74, 0];
+  const partly = await taken(drawing([hatch(SQUARE, spline)]));
+  expect(partly.leftOut).toEqual([{ code: 'foreign-entities', values: { count: 1 } }]);
+  expect(ringsOf(partly.bytes)).toHaveLength(1);
+  // What is cut off or lies about its corners ends.
+  const lying = hatch([92, 2, 72, 0, 73, 1, 93, 1_000_000_000, 10, 0, 20, 0]);
+  expect((await taken(drawing([...lines, lying]))).leftOut).toHaveLength(1);
+});

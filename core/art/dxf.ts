@@ -1,4 +1,6 @@
+import type { ArtNote } from './notes.ts';
 import type { ArtOmission } from './omissions.ts';
+import type DxfParserType from 'dxf-parser';
 import type {
   IArcEntity,
   ICircleEntity,
@@ -12,14 +14,17 @@ import type {
 import { err, ok, type Result } from '../base/index.ts';
 import {
   apply,
+  boxOf,
   boxOfRings,
   findPath,
   flatten,
   IDENTITY,
   scaleOf,
   type Affine,
+  type Box,
   type Point,
 } from '../geometry/index.ts';
+import { HatchReader, type BoundaryEdge, type Corner, type Hatch } from './dxf-hatch.ts';
 import { unfoldBlocks, type PlacedEntity } from './dxf-blocks.ts';
 
 /** A step along an outline: straight, or an arc of a radius. Drawing units, y down. */
@@ -50,17 +55,19 @@ export const isDxf = (head: string): boolean =>
 /**
  * The closed outlines of a drawing as an SVG in mm: lines and arcs that meet are put together; what stays
  * open is left out. Source: the DXF reference, ASCII form; entities LINE, LWPOLYLINE, POLYLINE, CIRCLE,
- * ARC, ELLIPSE and SPLINE, and INSERT of blocks that hold these.
+ * ARC, ELLIPSE and SPLINE, the boundaries of HATCH, and INSERT of blocks that hold these.
  */
 export async function dxfToSvg(
   text: string,
   name: string,
-): Promise<Result<{ svg: string; leftOut: ArtOmission[] }>> {
+): Promise<Result<{ svg: string; leftOut: ArtOmission[]; notes: ArtNote[] }>> {
   const { default: DxfParser } = await import('dxf-parser');
   let entities: readonly PlacedEntity[];
   let unit: number;
   try {
-    const read = new DxfParser().parseSync(text);
+    const parser = new DxfParser();
+    parser.registerEntityHandler(HatchReader as unknown as HandlerType);
+    const read = parser.parseSync(text);
     entities = unfoldBlocks(read?.entities ?? [], read?.blocks ?? {}, MOST);
     unit =
       UNITS[Number((read as { header?: Record<string, unknown> } | null)?.header?.$INSUNITS)] ?? 1;
@@ -69,19 +76,74 @@ export async function dxfToSvg(
   }
   if (entities.length > MOST)
     return err('art/dxf-entities', { name, lines: entities.length, most: MOST }, name);
-  const known = entities.map(({ entity, map }) => {
-    const fine = FINE / (unit * (scaleOf(map) || 1));
-    const way = wayOf(entity, fine);
-    return way && mappedWay(way, map, fine);
-  });
-  const foreign = known.filter((way) => way === undefined).length;
-  const { rings, open } = joined(known.flatMap((way) => way ?? []));
+  const fineOf = (map: Affine): number => FINE / (unit * (scaleOf(map) || 1));
+  const hatches = entities.filter(({ entity }) => isHatch(entity));
+  const known = entities
+    .filter(({ entity }) => !isHatch(entity))
+    .map(({ entity, map }) => {
+      const way = wayOf(entity, fineOf(map));
+      return way && mappedWay(way, map, fineOf(map));
+    });
+  const { rings: drawn, open } = joined(known.flatMap((way) => way ?? []));
+  const filled = hatches.flatMap(({ entity, map }) =>
+    boundariesOf(entity as Hatch).map((way) => mappedWay(way, map, fineOf(map))),
+  );
+  const rings = [...drawn, ...withoutDrawn(filled, drawn)];
   if (rings.length === 0) return err('art/dxf-open', { name }, name);
+  const foreign =
+    known.filter((way) => way === undefined).length +
+    hatches.reduce((sum, { entity }) => sum + (entity as Hatch).unread, 0);
   const leftOut: ArtOmission[] = [];
   if (open > 0) leftOut.push({ code: 'open-lines', values: { count: open } });
   if (foreign > 0) leftOut.push({ code: 'foreign-entities', values: { count: foreign } });
-  return ok({ svg: written(rings, unit), leftOut });
+  return ok({ svg: written(rings, unit), leftOut, notes: layerNotes(entities) });
 }
+
+const LONGEST = 40; // letters of a layer’s name that are told
+
+function layerNotes(entities: readonly PlacedEntity[]): ArtNote[] {
+  const names = [...new Set(entities.map(({ entity }) => (entity.layer ?? '').slice(0, LONGEST)))];
+  return names.length > 1 ? [{ code: 'layers', values: { names: names.sort() } }] : [];
+}
+
+type HandlerType = Parameters<InstanceType<typeof DxfParserType>['registerEntityHandler']>[0];
+
+const isHatch = ({ type }: IEntity): boolean => type === 'HATCH';
+
+/** The boundaries of a hatch as closed ways. */
+function boundariesOf({ boundaries }: Hatch): Way[] {
+  return boundaries.flatMap((boundary): Way[] => {
+    const [first] = boundary;
+    if (first && 'kind' in first)
+      return joined((boundary as readonly BoundaryEdge[]).map(edgeWay)).rings;
+    const way = polylineWay({ vertices: boundary as readonly Corner[], shape: true });
+    return way ? [way] : [];
+  });
+}
+
+function edgeWay(edge: BoundaryEdge): Way {
+  if (edge.kind === 'line') return { from: at(edge.from), steps: [{ to: at(edge.to) }] };
+  const end = edge.end > edge.start ? edge.end : edge.end + 2 * Math.PI;
+  return arcWay(at(edge.centre), edge.radius, [edge.start, end]);
+}
+
+/** Boundaries without those that are drawn as lines too: what is filled within its own outline is one shape. */
+function withoutDrawn(filled: readonly Way[], drawn: readonly Way[]): Way[] {
+  const boxOfWay = ({ from, steps }: Way): Box | undefined =>
+    boxOf([from, ...steps.map(({ to }) => to)]);
+  const known = drawn.map(boxOfWay);
+  return filled.filter((way) => {
+    const box = boxOfWay(way);
+    const isKnown = known.some((one) => box && one && isSameBox(one, box));
+    known.push(box);
+    return !isKnown;
+  });
+}
+
+const isSameBox = (one: Box, other: Box): boolean =>
+  (['left', 'top', 'right', 'bottom'] as const).every(
+    (side) => Math.abs(one[side] - other[side]) < JOINT,
+  );
 
 const at = ({ x, y }: { x: number; y: number }): Point => ({ x, y: -y });
 
@@ -113,8 +175,15 @@ function wayOf(entity: IEntity, fine: number): Way | undefined {
   }
 }
 
+/** Corners in a row, with the bulge of what goes on from each. */
+interface Polyline {
+  readonly vertices: readonly Corner[];
+  /** Whether the last is joined to the first. */
+  readonly shape: boolean;
+}
+
 /** Bulges are tangents of a quarter of the angle that an arc spans, anticlockwise where positive. */
-function polylineWay({ vertices, shape }: ILwpolylineEntity | IPolylineEntity): Way | undefined {
+function polylineWay({ vertices, shape }: Polyline): Way | undefined {
   const [first] = vertices;
   if (!first || vertices.length < 2) return undefined;
   const stops = shape ? [...vertices, first] : vertices;

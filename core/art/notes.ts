@@ -6,6 +6,8 @@ export interface ArtNotes {
   'filters-as-pixels': NoValues;
   /** Its inks became colours by a formula, since it does not say which inks they are. */
   'inks-by-formula': NoValues;
+  /** The layers of an outline that has several: which of them are of use is for people to know. */
+  layers: { names: readonly string[] };
   /** A pattern of very many tiles became pixels. */
   'patterns-as-pixels': NoValues;
   /** The file says how its colours are meant in a way that is not known: they are taken for sRGB. */

@@ -158,7 +158,7 @@ async function readDxf(bytes: Uint8Array, name: string, title: string): Promise<
   const read = parseSvg(drawn.value.svg, name);
   if (!read.ok) return read;
   const leftOut = [...drawn.value.leftOut, ...read.value.leftOut];
-  return ok(keptVector({ ...read.value, leftOut }, title));
+  return ok(keptVector({ ...read.value, leftOut, notes: drawn.value.notes }, title));
 }
 
 /** The nodes of vector art from its kept bytes, which were read once before; empty if they broke. */
