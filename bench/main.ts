@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `svg`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
+// `npm run bench -- art`, `svg`, `typefaces`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -13,11 +13,13 @@ import { benchSheets } from './sheets.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
 import { benchSvg } from './svg.ts';
+import { benchTypefaces } from './typefaces.ts';
 import type { Row } from './row.ts';
 
 const BENCHES = {
   art: benchArt,
   svg: benchSvg,
+  typefaces: benchTypefaces,
   pack: benchPack,
   nest: benchNest,
   sheets: benchSheets,
