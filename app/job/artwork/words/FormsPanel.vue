@@ -13,7 +13,7 @@ import { texts } from '../../../texts/index.ts';
 import LinkButton from '../../../ui/LinkButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
-import FaceSample from './FaceSample.vue';
+import SampleButton from './SampleButton.vue';
 
 /** What the marked letters, or all of them, could be instead in their typeface, as pictures. */
 const props = defineProps<{ desk: DeskState; words: Words }>();
@@ -67,18 +67,16 @@ function choose(form: Form): void {
       <p v-if="range.end - range.start === words.text.length" class="quiet">{{ say.formsHint }}</p>
     </template>
     <p v-if="forms.length === 0" class="quiet">{{ say.noForms }}</p>
-    <button
+    <SampleButton
       v-for="{ form, name, text } in forms"
       :key="`${form.tag}${form.value}`"
-      type="button"
-      class="form"
-      :aria-pressed="isOn(form)"
-      :aria-label="name"
+      :face="words.typeface"
+      :text="text"
+      :form="form"
+      :name="name"
+      :pressed="isOn(form)"
       @click="choose(form)"
-    >
-      <FaceSample :face="words.typeface" :text="text" :form="form" />
-      <small>{{ name }}</small>
-    </button>
+    />
     <template v-if="words.features?.length" #foot>
       <LinkButton @click="desk.change({ features: undefined })">{{ say.usualForms }}</LinkButton>
     </template>
@@ -88,29 +86,5 @@ function choose(form: Form): void {
 <style scoped>
 p {
   margin: 0 0 4px;
-}
-.form {
-  display: block;
-  box-sizing: border-box;
-  width: 100%;
-  border: 1.5px solid transparent;
-  border-radius: 12px;
-  padding: 5px 8px;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-.form:hover {
-  background: var(--apricot-soft);
-}
-.form[aria-pressed='true'] {
-  border-color: var(--plum);
-  background: var(--apricot-soft);
-}
-small {
-  color: var(--ink-2);
-  font-size: 12px;
 }
 </style>

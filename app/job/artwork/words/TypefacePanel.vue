@@ -23,8 +23,8 @@ import SidePanel from '../../../ui/SidePanel.vue';
 import { useJobStore } from '../../../session/job-store.ts';
 import { isTypefaceFile, TYPEFACE_FILES, useOwnTypefaces } from '../../../session/own-typefaces.ts';
 import { loadFaces } from '../../../session/page-resources.ts';
-import FaceSample from './FaceSample.vue';
 import InstalledPanel from './InstalledPanel.vue';
+import SampleButton from './SampleButton.vue';
 
 /** Every family in itself, with the words that it is chosen for. */
 const props = defineProps<{ modelValue: string; text: string }>();
@@ -51,6 +51,14 @@ const chosen = computed(() => findFace(props.modelValue, store.typefaces)?.famil
 const isChosen = ({ name, character }: Family): boolean =>
   chosen.value?.name === name && chosen.value.character === character;
 const installedOpen = ref(false);
+const OFTEN = 4; // cuts that a family has
+
+const labelOf = ({ name, character: kind, cuts }: Family): string =>
+  [
+    name,
+    ...(kind === 'own' ? [words.ownWord] : []),
+    ...(cuts.length > OFTEN ? [words.cuts(cuts.length)] : []),
+  ].join(' · ');
 
 watch(
   every,
@@ -96,21 +104,17 @@ async function add(files: readonly File[]): Promise<void> {
       </div>
     </template>
     <div v-for="family in families" :key="family.name + family.character" class="row">
-      <button
-        type="button"
-        class="family"
-        :aria-pressed="isChosen(family)"
-        :aria-label="family.name"
+      <SampleButton
+        v-slot="{ missing }"
+        :face="nearestFace(family, cut)"
+        :text="text"
+        :name="family.name"
+        :label="labelOf(family)"
+        :pressed="isChosen(family)"
         @click="emit('update:modelValue', nearestFace(family, cut))"
       >
-        <FaceSample v-slot="{ missing }" :face="nearestFace(family, cut)" :text="text">
-          <small class="lacks">{{ words.lacks(missing) }}</small>
-        </FaceSample>
-        <small
-          >{{ family.name }}{{ family.character === 'own' ? ` · ${words.ownWord}` : ''
-          }}{{ family.cuts.length > 4 ? ` · ${words.cuts(family.cuts.length)}` : '' }}</small
-        >
-      </button>
+        <small class="lacks">{{ words.lacks(missing) }}</small>
+      </SampleButton>
       <IconButton
         v-if="ofWorkshop(family)"
         :icon="mdiClose"
@@ -202,6 +206,9 @@ async function add(files: readonly File[]): Promise<void> {
   background: var(--apricot-soft);
 }
 .add small {
+  font-weight: 400;
+}
+small {
   font-weight: 400;
 }
 .family {
