@@ -45,6 +45,9 @@ test('what letters could be instead is what the features of their typeface chang
   expect(tags(sans, '1/2')).toContain('frac1');
   expect(tags(sans, 'a')).toContain('ss011');
   expect(tags(serif, '')).toEqual([]);
+  // What is looked for most comes first, switching off what is usual last.
+  const fish = tags(serif, 'Fi fi 12');
+  expect([fish[0], fish.at(-1)]).toEqual(['smcp1', 'liga0']);
   expect(sans.features().get('ss01')).toBe('Single-storey a');
 });
 

@@ -8,7 +8,8 @@ export const ART_NOTES: Words<ArtNotes> = {
   'filters-as-pixels': () => 'its blurs and shadows became pixels at 600 dpi',
   'inks-by-formula': () =>
     'it is made for four inks without saying which, so its colours are near, not exact',
-  layers: ({ names }) => `its outlines come from the layers ${some(names.slice(0, 5).map(quoted), names.length)}`,
+  layers: ({ names }) =>
+    `its outlines come from the layers ${some(names.slice(0, 5).map(quoted), names.length)}`,
   'patterns-as-pixels': () => 'its finest patterns became pixels at 600 dpi',
   'profile-unread': () => 'its colour profile could not be read, so its colours are taken for sRGB',
   'typeface-instead': ({ name, instead }) => `${instead} stands in for the typeface ${name}`,

@@ -17,7 +17,7 @@ import WordsPathRows from './words/WordsPathRows.vue';
 /** What words say and how they are set; of several texts the first is shown and all are changed. */
 const props = defineProps<{ desk: DeskState; element: Words }>();
 const words = computed(() => props.element);
-const { listOpen } = props.desk;
+const { listOpen, typing } = props.desk;
 const field = ref<HTMLTextAreaElement | null>(null);
 const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 const several = computed(() => props.desk.elements.value.length > 1);
@@ -58,6 +58,12 @@ const STANDING = [
     when: (of) => !isCircle(of) && hasLines(of),
   }),
 ];
+/** Words are typed in one place at a time. */
+function typeHere(): void {
+  props.desk.store.commit();
+  typing.value = undefined;
+}
+
 function type(event: Event): void {
   const text = (event.target as HTMLTextAreaElement).value;
   props.desk.change(textChanges(words.value, text), 'type');
@@ -113,6 +119,7 @@ watch(props.desk.cardTyping, async () => {
       spellcheck="true"
       :aria-label="artwork.theWords"
       maxlength="5000"
+      @focus="typeHere"
       @input="type"
       @keydown.esc="field?.blur()"
     />
