@@ -116,29 +116,34 @@ export function collectAssets(root) {
       join(target, `${family}-licence.txt`),
     );
   }
-  writeFileSync(join(target, 'resvg-licence.txt'), resvgLicence(root));
-  writeFileSync(join(target, 'libheif-licence.txt'), libheifLicence(root));
+  for (const [name, shipped] of Object.entries(SHIPPED_AS_THEY_ARE))
+    writeFileSync(join(target, name), licenceText(root, shipped));
 }
 
-/** The reader of SVG ships as it is: its licence, of which a copy lies in another package, and its source. */
-function resvgLicence(root) {
-  const read = (path) => readFileSync(join(root, 'node_modules', path), 'utf8');
-  const { name, version } = JSON.parse(read('@resvg/resvg-wasm/package.json'));
-  return (
-    `resvg.mjs and resvg.wasm are ${name} ${version}, unmodified.\n` +
-    `Source: https://github.com/yisibl/resvg-js\n\n${read('lightningcss/LICENSE')}`
-  );
-}
+/** Packages of other licences ship as files of their own: beside them their licence, and where their source is. */
+const SHIPPED_AS_THEY_ARE = {
+  'resvg-licence.txt': {
+    what: 'resvg.mjs and resvg.wasm are',
+    from: '@resvg/resvg-wasm',
+    sources: ['https://github.com/yisibl/resvg-js'],
+    licence: 'lightningcss/LICENSE', // the same one: the package has no copy
+  },
+  'libheif-licence.txt': {
+    what: 'libheif.mjs, with libheif and libde265, is',
+    from: 'libheif-js',
+    sources: [
+      'https://github.com/catdad-experiments/libheif-js',
+      'https://github.com/strukturag/libheif',
+      'https://github.com/strukturag/libde265',
+    ],
+    licence: 'libheif-js/libheif-wasm/LICENSE',
+  },
+};
 
-/** The decoder of telephones' pictures likewise. */
-function libheifLicence(root) {
+function licenceText(root, { what, from, sources, licence }) {
   const read = (path) => readFileSync(join(root, 'node_modules', path), 'utf8');
-  const { name, version } = JSON.parse(read('libheif-js/package.json'));
-  return (
-    `libheif.mjs is ${name} ${version} with libheif and libde265, unmodified.\n` +
-    'Source: https://github.com/catdad-experiments/libheif-js, https://github.com/strukturag/libheif, ' +
-    `https://github.com/strukturag/libde265\n\n${read('libheif-js/libheif-wasm/LICENSE')}`
-  );
+  const { name, version } = JSON.parse(read(`${from}/package.json`));
+  return `${what} ${name} ${version}, unmodified.\nSource: ${sources.join(', ')}\n\n${read(licence)}`;
 }
 
 function copyIfOther(root, from, to) {

@@ -17,9 +17,8 @@ export const resourceVersion = shallowRef(0);
 
 /** A typeface that is loaded, wherever on its axes: those of a place are made at once. */
 function typefaceOf(id: string): Typeface | undefined {
-  const { id: base } = readInstanceId(id);
-  const usual = typefaces.get(base);
-  return usual && base !== id ? typefaceAt(usual, id) : usual;
+  const usual = typefaces.get(readInstanceId(id).id);
+  return usual && typefaceAt(usual, id);
 }
 
 /** What drawings on this page are made from. */

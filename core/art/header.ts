@@ -1,6 +1,6 @@
 import { isDxf } from './dxf.ts';
 import { err, joinedBytes, ok, type Result } from '../base/index.ts';
-import { isKnownTiff, pictureSize, type DecodedFormat } from '../raster/index.ts';
+import { isKnownTiff, jpegSegments, pictureSize, type DecodedFormat } from '../raster/index.ts';
 
 /** What the head of a picture file says. */
 export interface PixelHeader {
@@ -112,19 +112,17 @@ async function findOrientation(bytes: Uint8Array): Promise<number | undefined> {
   return exifr.orientation(bytes).catch(() => undefined);
 }
 
+const EXIF = 0xe1;
+
 /**
  * A JPEG without its EXIF segment: the orientation is kept apart and applied by us everywhere, and
  * where and when a photograph was taken does not leave with a label.
  */
 export function withoutExif(bytes: Uint8Array): Uint8Array {
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  const kept: Uint8Array[] = [bytes.subarray(0, 2)];
-  let at = 2;
-  while (at + 4 <= bytes.length && view.getUint8(at) === 0xff && view.getUint8(at + 1) !== 0xda) {
-    const end = at + 2 + view.getUint16(at + 2);
-    if (view.getUint8(at + 1) !== 0xe1) kept.push(bytes.subarray(at, end));
-    at = end;
-  }
-  kept.push(bytes.subarray(at));
-  return joinedBytes(kept);
+  const segments = [...jpegSegments(bytes)];
+  const kept = segments
+    .filter(({ marker }) => marker !== EXIF)
+    .map(({ start, end }) => bytes.subarray(start, end));
+  const rest = bytes.subarray(segments[segments.length - 1]?.end ?? 2);
+  return joinedBytes([bytes.subarray(0, 2), ...kept, rest]);
 }

@@ -115,17 +115,12 @@ async function keptPixels(
   const { format } = header;
   const convert = profile && srgbConverter(profile);
   convert?.(stored.data);
-  if (format === 'jpeg') {
-    const choices = { quality: QUALITY, dpi: Math.round(dpi) };
-    return {
-      bytes:
-        convert || inked ? await encodeJpegImage(platform, stored, choices) : withoutExif(bytes),
-      format,
-    };
+  if (!convert && !inked) {
+    if (format === 'jpeg') return { bytes: withoutExif(bytes), format };
+    if (format === 'png' || format === 'webp') return { bytes, format };
   }
-  if ((format === 'png' || format === 'webp') && !convert) return { bytes, format };
   const isVast = format !== 'png' && stored.width * stored.height > LARGE;
-  if ((format === 'heic' || isVast) && isOpaque(stored)) {
+  if (format === 'jpeg' || ((format === 'heic' || isVast) && isOpaque(stored))) {
     const choices = { quality: QUALITY, dpi: Math.round(dpi) };
     return { bytes: await encodeJpegImage(platform, stored, choices), format: 'jpeg' };
   }

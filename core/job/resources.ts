@@ -36,29 +36,16 @@ export async function findTypeface(
 ): Promise<Typeface | undefined> {
   const known = typefaces.get(platform) ?? new Map<string, Promise<Typeface | undefined>>();
   typefaces.set(platform, known);
-  const loading =
-    known.get(id) ??
-    (TYPEFACES.some((one) => one.id === id)
-      ? loadShipped(platform, id)
-      : findOwn(platform, id, ownBytes));
-  known.set(id, loading);
-  const found = await loading;
-  if (!found) known.delete(id); // it may be added later
-  return found;
-}
-
-async function findOwn(
-  platform: Platform,
-  id: string,
-  ownBytes: ArtBytes,
-): Promise<Typeface | undefined> {
   const { id: base } = readInstanceId(id);
-  if (base !== id) {
-    const usual = await findTypeface(platform, base, ownBytes);
-    return usual && typefaceAt(usual, id);
-  }
-  const bytes = await ownBytes(id);
-  return bytes && loadTypeface(id, bytes);
+  const loading =
+    known.get(base) ??
+    (TYPEFACES.some((one) => one.id === base)
+      ? loadShipped(platform, base)
+      : ownBytes(base).then((bytes) => bytes && loadTypeface(base, bytes)));
+  known.set(base, loading);
+  const found = await loading;
+  if (!found) known.delete(base); // it may be added later
+  return found && typefaceAt(found, id);
 }
 
 /** The ids of all typefaces that a job's words are set in, each with its place on its axes. */

@@ -1,5 +1,5 @@
 import { Unzlib } from 'fflate';
-import { joinedBytes } from '../base/index.ts';
+import { joinedBytes, onceForEach } from '../base/index.ts';
 import {
   P3_PRIMARIES,
   parseIccProfile,
@@ -10,6 +10,7 @@ import {
   type Primaries,
   type ToneCurve,
 } from '../color/index.ts';
+import { jpegSegments } from './jpeg-segments.ts';
 import type { DecodedFormat } from './picture-size.ts';
 import { tiffProfile } from './tiff.ts';
 
@@ -20,19 +21,24 @@ const MOST_BYTES = 4 * 1024 * 1024;
  * How the numbers of a picture file become colours: `unread` where it says so in a way that is not
  * known, undefined where it says nothing, and sRGB is meant.
  */
-export function findProfile(
+export const findProfile = (
   format: DecodedFormat,
   bytes: Uint8Array,
-): ColorProfile | 'unread' | undefined {
-  try {
-    if (format === 'png') return pngProfile(bytes);
-    if (format === 'heic' || format === 'avif') return heifProfile(bytes);
-    const icc = ICC_OF[format]?.(bytes);
-    return icc && (parseIccProfile(icc) ?? 'unread');
-  } catch {
-    return 'unread';
-  }
-}
+): ColorProfile | 'unread' | undefined => readProfile(bytes, format);
+
+/** Tables are large: a file is decoded by its profile and judged by it, and read once. */
+const readProfile = onceForEach(
+  (bytes: Uint8Array, format: DecodedFormat): ColorProfile | 'unread' | undefined => {
+    try {
+      if (format === 'png') return pngProfile(bytes);
+      if (format === 'heic' || format === 'avif') return heifProfile(bytes);
+      const icc = ICC_OF[format]?.(bytes);
+      return icc && (parseIccProfile(icc) ?? 'unread');
+    } catch {
+      return 'unread';
+    }
+  },
+);
 
 const viewOf = (bytes: Uint8Array): DataView =>
   new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
@@ -41,22 +47,21 @@ const letters = (bytes: Uint8Array, from: number, count: number): string =>
 
 const ICC_MARK = 'ICC_PROFILE\0';
 
+const APP2 = 0xe2;
+
 /** The profile in a JPEG's APP2 segments, in their order (ICC.1:2022, B.4). */
 function jpegIcc(bytes: Uint8Array): Uint8Array | undefined {
   const view = viewOf(bytes);
-  const parts: { order: number; part: Uint8Array }[] = [];
-  for (let at = 2; at + 4 <= bytes.length && view.getUint8(at) === 0xff;) {
-    const marker = view.getUint8(at + 1);
-    if (marker === 0xda) break;
-    const length = view.getUint16(at + 2);
-    if (marker === 0xe2 && letters(bytes, at + 4, ICC_MARK.length) === ICC_MARK)
-      parts.push({
-        order: view.getUint8(at + 16),
-        part: bytes.subarray(at + 18, at + 2 + length),
-      });
-    at += 2 + length;
-  }
-  parts.sort((one, other) => one.order - other.order);
+  const parts = [...jpegSegments(bytes)]
+    .filter(
+      ({ marker, start }) =>
+        marker === APP2 && letters(bytes, start + 4, ICC_MARK.length) === ICC_MARK,
+    )
+    .map(({ start, end }) => ({
+      order: view.getUint8(start + 16),
+      part: bytes.subarray(start + 18, end),
+    }))
+    .sort((one, other) => one.order - other.order);
   return parts.length ? joinedBytes(parts.map(({ part }) => part)) : undefined;
 }
 

@@ -13,6 +13,7 @@ export {
   type PictureSize,
   type PixelFormat,
 } from './picture-size.ts';
+export { jpegSegments } from './jpeg-segments.ts';
 export { isInked } from './inks.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';

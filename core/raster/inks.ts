@@ -1,8 +1,10 @@
 import { srgbOfInks } from '../color/index.ts';
 import { findProfile } from './embedded-profile.ts';
 import type { RgbaImage } from './image.ts';
+import { jpegSegments } from './jpeg-segments.ts';
 import { pictureSize, type DecodedFormat } from './picture-size.ts';
 import { decodeTiffInks, hasInks } from './tiff.ts';
+import { loadUtif } from './utif.ts';
 
 /** Amounts of cyan, magenta, yellow and black, 255 for all of one. */
 export interface InkedImage {
@@ -24,23 +26,9 @@ export async function decodeInked(format: 'jpeg' | 'tiff', bytes: Uint8Array): P
   return { width, height, data: srgbOfInks(inks, table) };
 }
 
-interface JpegDecoder {
-  width: number;
-  height: number;
-  parse(bytes: Uint8Array): void;
-  getData(choices: {
-    width: number;
-    height: number;
-    forceRGB: boolean;
-    isSourcePDF: boolean;
-  }): Uint8Array;
-}
-
 async function decodeJpegInks(bytes: Uint8Array): Promise<InkedImage> {
-  const { default: utif } = (await import('utif2')) as unknown as {
-    default: { JpegDecoder: new () => JpegDecoder };
-  };
-  const decoder = new utif.JpegDecoder();
+  const { JpegDecoder } = await loadUtif();
+  const decoder = new JpegDecoder();
   decoder.parse(bytes);
   const { width, height } = decoder;
   // Programs that write their mark store what is left of the light, all others amounts of ink.
@@ -49,14 +37,14 @@ async function decodeJpegInks(bytes: Uint8Array): Promise<InkedImage> {
   return { width, height, inks };
 }
 
+const APP14 = 0xee;
+const ADOBE = 0x41646f62;
+
 /** Source: ITU T.872, 6.5.3: the segment APP14 with its name. */
 function hasAdobeMark(bytes: Uint8Array): boolean {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  for (let at = 2; at + 9 < bytes.length && view.getUint8(at) === 0xff;) {
-    const marker = view.getUint8(at + 1);
-    if (marker === 0xda) return false;
-    if (marker === 0xee && view.getUint32(at + 4) === 0x41646f62) return true;
-    at += 2 + view.getUint16(at + 2);
-  }
-  return false;
+  return [...jpegSegments(bytes)].some(
+    ({ marker, start }) =>
+      marker === APP14 && start + 8 <= bytes.length && view.getUint32(start + 4) === ADOBE,
+  );
 }

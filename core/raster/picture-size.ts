@@ -1,4 +1,5 @@
 import { bmpSize } from './bmp.ts';
+import { jpegSegments } from './jpeg-segments.ts';
 import { tiffSize } from './tiff.ts';
 import { problem, ProblemError } from '../base/index.ts';
 
@@ -40,7 +41,7 @@ export function pictureSize(format: DecodedFormat, bytes: Uint8Array): PictureSi
     case 'bmp':
       return bmpSize(view);
     case 'jpeg':
-      return jpegHeader(view);
+      return jpegHeader(bytes);
   }
 }
 
@@ -67,25 +68,23 @@ function pngHeader(view: DataView): PictureSize {
 }
 
 /** JFIF 1.02, APP0, and the frame header of ITU T.81, B.2.2. */
-function jpegHeader(view: DataView): PictureSize {
+function jpegHeader(bytes: Uint8Array): PictureSize {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   let dpi: number | undefined;
-  for (let at = 2; ;) {
-    if (view.getUint8(at) !== 0xff) throw new RangeError('no marker');
-    const marker = view.getUint8(at + 1);
-    const length = view.getUint16(at + 2);
-    if (marker === 0xe0 && view.getUint32(at + 4) === 0x4a464946) {
-      const unit = view.getUint8(at + 11);
-      const density = view.getUint16(at + 12);
+  for (const { marker, start } of jpegSegments(bytes)) {
+    if (marker === 0xe0 && view.getUint32(start + 4) === 0x4a464946) {
+      const unit = view.getUint8(start + 11);
+      const density = view.getUint16(start + 12);
       if (unit > 0 && density > 1) dpi = unit === 1 ? density : density * 2.54;
     }
     const frame = marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker);
     if (frame) {
-      const inks = view.getUint8(at + 9);
-      const size = { width: view.getUint16(at + 7), height: view.getUint16(at + 5), inks };
+      const inks = view.getUint8(start + 9);
+      const size = { width: view.getUint16(start + 7), height: view.getUint16(start + 5), inks };
       return dpi === undefined ? size : { ...size, dpi };
     }
-    at += 2 + length;
   }
+  throw new RangeError('no frame');
 }
 
 /** WebP container specification: VP8X, VP8L and VP8 headers. */

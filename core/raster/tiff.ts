@@ -1,4 +1,6 @@
+import { onceFor } from '../base/index.ts';
 import type { RgbaImage } from './image.ts';
+import { loadUtif, type Directory } from './utif.ts';
 
 /** What a TIFF says of its first picture, by the numbers of its tags. Source: TIFF 6.0. */
 export type TiffTags = ReadonlyMap<number, readonly number[]>;
@@ -22,7 +24,7 @@ const SIZES: Readonly<Record<number, number>> = { 1: 1, 3: 2, 4: 4, 5: 8, 7: 1 }
 const MOST_ENTRIES = 1000;
 
 /** Reads the tags of the first picture. Throws where they are damaged. */
-export function tiffTags(bytes: Uint8Array): TiffTags {
+export const tiffTags = onceFor((bytes: Uint8Array): TiffTags => {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const little = view.getUint16(0) === 0x4949;
   const directory = view.getUint32(4, little);
@@ -49,7 +51,7 @@ export function tiffTags(bytes: Uint8Array): TiffTags {
     );
   }
   return tags;
-}
+});
 
 const CENTIMETRE = 3;
 
@@ -100,46 +102,31 @@ export function isKnownTiff(bytes: Uint8Array): boolean {
 export const hasInks = (bytes: Uint8Array): boolean =>
   tiffTags(bytes).get(TAG.photometric)?.[0] === INKS;
 
-/** What the decoder takes: tags by the letter t and their number. */
-type Directory = Record<string, unknown> & {
-  data: Uint8Array;
-  width: number;
-  height: number;
-};
-
 /** Decodes the first picture of a TIFF. Rejects where it is damaged or of another kind. */
 export async function decodeTiff(bytes: Uint8Array): Promise<RgbaImage> {
-  const { directory, toRgba } = await decoded(bytes);
+  const directory = await decoded(bytes);
   const { width, height } = directory;
-  return { width, height, data: new Uint8ClampedArray(toRgba(directory).buffer) };
+  const { toRGBA8 } = await loadUtif();
+  return { width, height, data: new Uint8ClampedArray(toRGBA8(directory).buffer) };
 }
 
-async function decoded(bytes: Uint8Array): Promise<{
-  directory: Directory;
-  toRgba(directory: Directory): Uint8Array;
-}> {
+async function decoded(bytes: Uint8Array): Promise<Directory> {
   if (!isKnownTiff(bytes)) throw new Error('a TIFF of another kind');
-  const { default: utif } = (await import('utif2')) as unknown as {
-    default: {
-      decodeImage(buffer: ArrayBufferLike, directory: Directory): void;
-      toRGBA8(directory: Directory): Uint8Array;
-    };
-  };
+  const { decodeImage } = await loadUtif();
   // The directory is read by us: its own reader believes whatever lengths it finds.
   const directory = Object.fromEntries(
     [...tiffTags(bytes)].map(([tag, values]) => [`t${tag}`, values]),
   ) as Directory;
-  utif.decodeImage(bytes.slice().buffer, directory);
+  decodeImage(bytes.slice().buffer, directory);
   if (!directory.data?.length) throw new Error('no picture');
-  return { directory, toRgba: utif.toRGBA8 };
+  return directory;
 }
 
 /** Decodes the inks of the first picture of a TIFF; what more it holds a pixel is left out. */
 export async function decodeTiffInks(
   bytes: Uint8Array,
 ): Promise<{ width: number; height: number; inks: Uint8Array }> {
-  const { directory } = await decoded(bytes);
-  const { width, height, data } = directory;
+  const { width, height, data } = await decoded(bytes);
   const tags = tiffTags(bytes);
   const samples = tags.get(TAG.samples)?.[0] ?? 4;
   const bits = tags.get(TAG.bits)?.[0] ?? 8;

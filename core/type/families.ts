@@ -120,12 +120,15 @@ export interface Face extends FamilyCut {
   readonly family: Family;
 }
 
-/** The cuts of families. */
-export const facesOf = (families: readonly Family[]): Face[] =>
-  families.flatMap((family) => family.cuts.map((cut) => ({ ...cut, family })));
-
 /** Every cut that ships. */
-export const TYPEFACES: readonly Face[] = facesOf(FAMILIES);
+export const TYPEFACES: readonly Face[] = FAMILIES.flatMap((family) =>
+  family.cuts.map((cut) => ({ ...cut, family })),
+);
+
+const OFTEN = 4; // cuts that bold and italic tell apart
+
+/** Whether a family has more cuts than bold and italic tell apart. */
+export const hasManyCuts = ({ cuts }: Family): boolean => cuts.length > OFTEN;
 
 /** The id of the cut of a family that is nearest to one that is wanted. */
 export function nearestFace({ cuts }: Family, wanted: Cut): string {

@@ -3,6 +3,7 @@ export { LETTER_CASES, type LetterCase } from './cased.ts';
 export {
   CHARACTERS,
   FAMILIES,
+  hasManyCuts,
   loadShipped,
   nearestFace,
   TYPEFACES,

@@ -1,11 +1,6 @@
 import LineBreaker from 'linebreak';
+import type { TextRange } from './features.ts';
 import type { ShapedGlyph } from './shaper.ts';
-
-/** A line as a part of its text, from the first to behind the last character that is drawn. */
-export interface LineRange {
-  readonly start: number;
-  readonly end: number;
-}
 
 /** A paragraph with the places where its lines may end; widths in ems. */
 export interface Paragraph {
@@ -24,7 +19,7 @@ interface Breakable {
 const SPACES = /\s+$/u;
 
 /** Shapes a part of a text. */
-export type ShapePart = (part: LineRange) => readonly ShapedGlyph[];
+export type ShapePart = (part: TextRange) => readonly ShapedGlyph[];
 
 /**
  * Measures the paragraphs of a text between the places where lines may end.
@@ -76,7 +71,7 @@ export function brokenLines(
   paragraphs: readonly Paragraph[],
   width: number,
   balanced: boolean,
-): LineRange[] {
+): TextRange[] {
   return paragraphs.flatMap((paragraph) => {
     const greedy = filled(paragraph, width);
     if (!balanced || greedy.length < 2) return greedy;
@@ -85,8 +80,8 @@ export function brokenLines(
 }
 
 /** Each line takes what it can hold; a word wider than the line stands in one of its own. */
-function filled({ start, words }: Paragraph, width: number): LineRange[] {
-  const lines: LineRange[] = [];
+function filled({ start, words }: Paragraph, width: number): TextRange[] {
+  const lines: TextRange[] = [];
   let line: { start: number; end: number } | undefined;
   let taken = 0;
   for (const word of words) {

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { contentHash, err, licenceSchema, ok, type Result } from '../base/index.ts';
 import { axisSchema, cutAt, cutsAlong, instanceId, readInstanceId, type Axis } from './axes.ts';
 import { cutSchema, inOrder, type Cut } from './cuts.ts';
-import { facesOf, TYPEFACES, type Face, type Family, type FamilyCut } from './families.ts';
+import { TYPEFACES, type Face, type Family, type FamilyCut } from './families.ts';
 import { fontIn } from './sfnt.ts';
 import { loadTypeface, readCollection, type Typeface } from './shaper.ts';
 import { sniffTypeface, unpackTypeface } from './woff.ts';
@@ -136,12 +136,9 @@ export function ownFamilies(own: readonly OwnTypeface[]): Family[] {
 export function findFace(id: string, own: readonly OwnTypeface[]): Face | undefined {
   const shipped = TYPEFACES.find((one) => one.id === id);
   if (shipped) return shipped;
-  const families = ownFamilies(own);
-  const named = facesOf(families).find((one) => one.id === id);
-  if (named) return named;
   const { id: base, values } = readInstanceId(id);
   const typeface = own.find((one) => one.id === base);
-  const family = families.find(({ name }) => name === typeface?.family);
+  const [family] = ownFamilies(own.filter((one) => one.family === typeface?.family));
   return typeface && family && { ...cutAt(typeface, values), id, family };
 }
 

@@ -109,9 +109,9 @@ export function loadTypeface(id: string, bytes: Uint8Array, at: AxisValues = {})
   };
 }
 
-/** A variable typeface as it is at the place on its axes that an id names. */
+/** A typeface as it is at the place on its axes that an id names: itself where that is usual. */
 export const typefaceAt = onceForEach((usual: Typeface, id: string) =>
-  loadTypeface(id, usual.bytes, readInstanceId(id).values),
+  id === usual.id ? usual : loadTypeface(id, usual.bytes, readInstanceId(id).values),
 );
 
 /** The places on the axes of one file share what was read of it. */

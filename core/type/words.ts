@@ -3,14 +3,8 @@ import type { PlacedGlyph } from '../drawing/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
 import { baselineOf, type Baseline, type Foot } from './baselines.ts';
 import { inCase, runOn, type Cased } from './cased.ts';
-import { featuresOfMade, featuresWithin } from './features.ts';
-import {
-  brokenLines,
-  paragraphsOf,
-  type LineRange,
-  type Paragraph,
-  type ShapePart,
-} from './lines.ts';
+import { featuresOfMade, featuresWithin, type TextRange } from './features.ts';
+import { brokenLines, paragraphsOf, type Paragraph, type ShapePart } from './lines.ts';
 import type { ShapedGlyph, Typeface } from './shaper.ts';
 import type { Nudge, WordsPath, WordsStyle } from './words-style.ts';
 
@@ -50,7 +44,7 @@ export interface SetWords {
 
 /** A line with its glyphs. */
 interface Line {
-  readonly range: LineRange;
+  readonly range: TextRange;
   readonly glyphs: readonly ShapedGlyph[];
   /** Ems. */
   readonly width: number;
@@ -175,7 +169,7 @@ function wrapped(style: WordsStyle, measured: Measured, size: number): Line[] {
   );
 }
 
-function lineOf(range: LineRange, style: WordsStyle, shape: ShapePart): Line {
+function lineOf(range: TextRange, style: WordsStyle, shape: ShapePart): Line {
   const glyphs = shape(range);
   const tracked = glyphs.reduce((sum, glyph) => sum + advance(glyph, style), 0);
   return { range, glyphs, width: Math.max(0, tracked - style.tracking / 100) };

@@ -1,13 +1,8 @@
 import { ref, shallowRef, watch } from 'vue';
 import type { Art } from '../../../core/art/index.ts';
+import type { TextRange } from '../../../core/type/index.ts';
 import type { NodePlace } from '../../../core/shape/index.ts';
 import type { Selection } from './selection.ts';
-
-/** Letters marked in words that are being typed: from one index of the text to behind another. */
-export interface TextSelection {
-  readonly start: number;
-  readonly end: number;
-}
 
 /** A panel that lies over the bench. */
 export type DeskPanel = 'faces' | 'forms' | 'ornaments' | 'start' | 'seen';
@@ -16,7 +11,8 @@ export type DeskPanel = 'faces' | 'forms' | 'ornaments' | 'start' | 'seen';
 export function useViewModes({ selected }: Selection) {
   /** The words that are being typed on the piece. */
   const typing = ref<string>();
-  const marked = shallowRef<TextSelection>({ start: 0, end: 0 });
+  /** Letters marked in words that are being typed. */
+  const marked = shallowRef<TextRange>({ start: 0, end: 0 });
   /** The node of a drawn line that is taken hold of. */
   const point = shallowRef<NodePlace>();
   /** Whether the pointer draws a line. */

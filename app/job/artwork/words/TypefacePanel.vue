@@ -5,6 +5,7 @@ import {
   CHARACTERS,
   FAMILIES,
   findFace,
+  hasManyCuts,
   nearestFace,
   ownFamilies,
   REGULAR,
@@ -51,13 +52,11 @@ const chosen = computed(() => findFace(props.modelValue, store.typefaces)?.famil
 const isChosen = ({ name, character }: Family): boolean =>
   chosen.value?.name === name && chosen.value.character === character;
 const installedOpen = ref(false);
-const OFTEN = 4; // cuts that a family has
-
-const labelOf = ({ name, character: kind, cuts }: Family): string =>
+const labelOf = (family: Family): string =>
   [
-    name,
-    ...(kind === 'own' ? [words.ownWord] : []),
-    ...(cuts.length > OFTEN ? [words.cuts(cuts.length)] : []),
+    family.name,
+    ...(family.character === 'own' ? [words.ownWord] : []),
+    ...(hasManyCuts(family) ? [words.cuts(family.cuts.length)] : []),
   ].join(' · ');
 
 watch(
@@ -207,31 +206,6 @@ async function add(files: readonly File[]): Promise<void> {
 }
 .add small {
   font-weight: 400;
-}
-small {
-  font-weight: 400;
-}
-.family {
-  flex: 1;
-  min-width: 0;
-  display: block;
-  box-sizing: border-box;
-  width: 100%;
-  border: 1.5px solid transparent;
-  border-radius: 12px;
-  padding: 5px 8px;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-.family:hover {
-  background: var(--apricot-soft);
-}
-.family[aria-pressed='true'] {
-  border-color: var(--plum);
-  background: var(--apricot-soft);
 }
 small {
   color: var(--ink-2);

@@ -6,6 +6,7 @@ import {
   axesOf,
   findFace,
   hasForms,
+  hasManyCuts,
   instanceId,
   isBold,
   nearestFace,
@@ -27,7 +28,6 @@ const props = defineProps<{ desk: DeskState; words: Words }>();
 const { panel } = props.desk;
 const say = texts.typefaces;
 const BOLD = 700;
-const OFTEN = 4; // cuts that two buttons reach
 const CUSTOM = '';
 
 const face = computed(() => findFace(props.words.typeface, props.desk.store.typefaces));
@@ -57,10 +57,11 @@ const chosen = computed(() => (CUSTOM in named.value ? CUSTOM : props.words.type
 /** How fine an axis is moved: in whole units where it is long enough. */
 const stepOf = ({ min, max }: Axis): number => (max - min >= 20 ? 1 : (max - min) / 100);
 
+const usual = computed(() => readInstanceId(props.words.typeface).id);
+
 function move({ tag }: Axis, value: number): void {
-  const { id } = readInstanceId(props.words.typeface);
   const values = { ...own.value.values, [tag]: value };
-  props.desk.change({ typeface: instanceId(id, own.value.axes, values) }, `axis-${tag}`);
+  props.desk.change({ typeface: instanceId(usual.value, own.value.axes, values) }, `axis-${tag}`);
 }
 
 const offersForms = computed(() => {
@@ -95,7 +96,7 @@ const written = (value: number): string => String(Math.round(value * 100) / 100)
     </span>
   </div>
   <SelectRow
-    v-if="cuts.length > OFTEN"
+    v-if="face && hasManyCuts(face.family)"
     :label="say.cut"
     :name="say.cutLong"
     :model-value="chosen"
@@ -114,8 +115,8 @@ const written = (value: number): string => String(Math.round(value * 100) / 100)
     @update:model-value="move(axis, $event)"
   />
   <LinkButton
-    v-if="own.axes.length && words.typeface.includes('@')"
-    @click="desk.change({ typeface: readInstanceId(words.typeface).id })"
+    v-if="own.axes.length && usual !== words.typeface"
+    @click="desk.change({ typeface: usual })"
   >
     {{ say.axisReset }}
   </LinkButton>
