@@ -114,7 +114,7 @@ async function speedRow(): Promise<Row> {
   const files = existsSync(CLIP_ART)
     ? sample().map((path) => readFileSync(path, 'utf8'))
     : Object.values(SVG_CONSTRUCTS).map(constructFile);
-  const drawer = await svgDrawer(nodePlatform, true);
+  const drawer = await svgDrawer(nodePlatform, []);
   const pairs: { ours: number; alone: number }[] = [];
   for (const text of files) {
     const bytes = new TextEncoder().encode(text);

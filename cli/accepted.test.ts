@@ -5,6 +5,7 @@ import { strToU8, zipSync } from 'fflate';
 import type { CommandCall } from '../core/job/index.ts';
 import { move, PIECE, plain } from '../core/testing/proof-jobs.ts';
 import type { CliCommand } from './command.ts';
+import { plainReader } from './reader.ts';
 import { check } from './commands/check.ts';
 import { exportCommand } from './commands/export.ts';
 import { run } from './commands/run.ts';
@@ -36,7 +37,7 @@ test.each(COMMANDS)(
   async (name, command, more) => {
     const out = name === 'check' ? [] : ['--out', mkdtempSync(join(tmpdir(), 'peel-out-'))];
     const exit = async (sentence: string): Promise<number> =>
-      (await command.run([oldFile(sentence), ...out, ...more])).exit;
+      (await command.run([oldFile(sentence), ...out, ...more], plainReader)).exit;
     expect(await exit(SENTENCE)).toBe(0);
     expect(await exit('Something else was found.')).toBe(1);
   },
@@ -45,8 +46,10 @@ test.each(COMMANDS)(
 test('blockers are told alike by check and export: with sentences, values and what a fix is called', async () => {
   const file = oldFile('Something else was found.');
   const out = mkdtempSync(join(tmpdir(), 'peel-out-'));
-  const checked = (await check.run([file])).document as { findings: { severity: string }[] };
-  const exported = (await exportCommand.run([file, '--out', out, '--formats', 'hpgl']))
+  const checked = (await check.run([file], plainReader)).document as {
+    findings: { severity: string }[];
+  };
+  const exported = (await exportCommand.run([file, '--out', out, '--formats', 'hpgl'], plainReader))
     .document as { blockers: unknown[] };
   expect(exported.blockers).toMatchObject([
     {

@@ -1,3 +1,5 @@
+import type { Reader } from './reader.ts';
+
 /** What a command says when it is done. */
 export interface Answer {
   /** 0: done. 1: done, but there are blockers. */
@@ -15,5 +17,5 @@ export interface CliCommand {
   readonly does: string;
   /** A call as somebody would write it. */
   readonly example: string;
-  run(argv: readonly string[]): Promise<Answer>;
+  run(argv: readonly string[], reader: Reader): Promise<Answer>;
 }

@@ -13,6 +13,7 @@ import { size } from './commands/size.ts';
 import { split } from './commands/split.ts';
 import { take } from './commands/take.ts';
 import { trace } from './commands/trace.ts';
+import { plainReader, type Reader } from './reader.ts';
 
 const COMMANDS: Readonly<Record<string, CliCommand>> = {
   size,
@@ -49,7 +50,11 @@ function lineOf(error: unknown): string | undefined {
 }
 
 /** Runs one command and gives its exit code: 0 done, 1 done with blockers, 2 bad input. */
-export async function main(argv: readonly string[], lines: Lines): Promise<number> {
+export async function main(
+  argv: readonly string[],
+  lines: Lines,
+  reader: Reader = plainReader,
+): Promise<number> {
   const [name, ...rest] = argv;
   if (name === '--version') {
     lines.out(settings.version);
@@ -70,7 +75,7 @@ export async function main(argv: readonly string[], lines: Lines): Promise<numbe
       lines.out(helpOf(command));
       return 0;
     }
-    const answer = await command.run(rest);
+    const answer = await command.run(rest, reader);
     lines.out(rest.includes('--json') ? JSON.stringify(answer.document) : answer.text);
     return answer.exit;
   } catch (error) {

@@ -1,10 +1,11 @@
 import { basename } from 'node:path';
 import type { Result } from '../core/base/index.ts';
-import { readArt, readPixels, type Art, type ReadArt } from '../core/art/index.ts';
+import { readPixels, type Art, type ReadArt } from '../core/art/index.ts';
 import type { RgbaImage } from '../core/raster/index.ts';
 import { decimal, refuse, refuseIn, type Given } from './arguments.ts';
 import { readBytes } from './files.ts';
 import { nodePlatform } from '../devices/wire/index.ts';
+import type { Reader } from './reader.ts';
 
 /** The one file that a command was given. */
 export function namedFile({ rest }: Given, what: string): string {
@@ -13,8 +14,8 @@ export function namedFile({ rest }: Given, what: string): string {
 }
 
 /** Reads a picture file; a problem names the path that was given. */
-export async function readPicture(path: string): Promise<ReadArt> {
-  const read = await readArt(nodePlatform, readBytes(path), basename(path));
+export async function readPicture(path: string, reader: Reader): Promise<ReadArt> {
+  const read = await reader.read({ bytes: readBytes(path), name: basename(path) });
   if (!read.ok && read.problem.code === 'art/several')
     return refuse(`${path} can hold several pictures.`, 'Use “peel split” for it.', path);
   return expectIn(path, read);

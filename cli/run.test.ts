@@ -5,6 +5,7 @@ import { readHpgl } from '../devices/simulated/cutter.ts';
 import { SimulatedNetworkCutter, SimulatedNetworkPrinter } from '../devices/wire/index.ts';
 import { writePeel } from '../core/job/index.ts';
 import { exampleJob } from '../core/testing/example-job.ts';
+import { plainReader } from './reader.ts';
 import { exportCommand as exportCommand } from './commands/export.ts';
 import { run } from './commands/run.ts';
 
@@ -28,13 +29,13 @@ afterAll(async () => {
 });
 
 const peelRun = (out: string, ...more: string[]) =>
-  run.run([file, '--out', join(folder, out), ...more]);
+  run.run([file, '--out', join(folder, out), ...more], plainReader);
 
 test('the sheets go to a printer and a cutter in the house; the cutter gets the file byte for byte', async () => {
   const done = await peelRun('real', '--printer', printer.address, '--cutter', cutter.address);
   expect(done.exit).toBe(0);
   const exported = join(folder, 'exported');
-  await exportCommand.run([file, '--out', exported, '--formats', 'hpgl']);
+  await exportCommand.run([file, '--out', exported, '--formats', 'hpgl'], plainReader);
   const [lines = ''] = readdirSync(exported);
   expect(cutter.done[0]?.hpgl).toBe(readFileSync(join(exported, lines), 'latin1'));
   expect(printer.done[0]).toMatchObject({ media: 'iso_a4_210x297mm', state: 9 });

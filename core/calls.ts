@@ -209,7 +209,7 @@ export function createCalls(ground: CallGround): Calls {
   return {
     readArt: ({ bytes, name }) => readArt(platform, bytes, name),
     takeIn: ({ bytes, name, choices }, task) =>
-      takeIn(platform, { bytes, name }, { choices, task }),
+      takeIn(platform, { bytes, name }, { choices, task, bytesOf: ground.artBytes }),
     previewArt: ({ art, recipe, most }) => preparer.preview(art, recipe, most),
     makeArt: ({ art, recipe }) => preparer.make(art, recipe),
     readAgain: ({ art }) => preparer.readAgain(art),

@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
-import { Cancelled } from '../../core/base/index.ts';
+import { Cancelled, ProblemError } from '../../core/base/index.ts';
 import { artNoteTexts, omissionsText } from '../../messages/index.ts';
 import { artCalls, type Ongoing } from '../calls/index.ts';
-import { bytesOf, keepInDrawer } from '../storage/index.ts';
+import { bytesOf, keepInDrawer, ownTypefaces } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
 
@@ -63,6 +63,7 @@ export const useTray = defineStore('tray', () => {
     groups.value = [];
     refused.value = [];
     try {
+      const typefaces = await ownTypefaces();
       for (const file of files) {
         busy.value = texts.art.tray.reading(file.name || texts.artwork.pasted);
         share.value = 0;
@@ -73,13 +74,21 @@ export const useTray = defineStore('tray', () => {
           {
             bytes: await bytesOf(file),
             name: file.name || texts.artwork.pasted,
-            choices: { dpi: dpi.value },
+            choices: { dpi: dpi.value, typefaces },
           },
           (done) => (share.value = done),
         );
-        const done = await ongoing.answer.finally(() => clearTimeout(slow));
-        taken.push(...done.taken);
-        left.push(...done.refused);
+        try {
+          const done = await ongoing.answer;
+          taken.push(...done.taken);
+          left.push(...done.refused);
+        } catch (error) {
+          // One file that took too long keeps nothing else out.
+          if (!(error instanceof ProblemError)) throw error;
+          left.push({ path: file.name, problem: error.problem });
+        } finally {
+          clearTimeout(slow);
+        }
       }
     } catch (error) {
       open.value = false;

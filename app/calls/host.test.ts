@@ -1,3 +1,4 @@
+import { jest } from '@jest/globals';
 import { Cancelled, doing, problem } from '../../core/base/index.ts';
 import { CallHost, type CallWorker } from './host.ts';
 import type { FromWorker, ToWorker } from './protocol.ts';
@@ -18,11 +19,19 @@ class FakeWorker implements CallWorker {
   }
 }
 
+const started: FakeWorker[] = [];
+// Calls that a test leaves waiting are ended with it.
+afterEach(() => {
+  jest.useRealTimers();
+  for (const worker of started.splice(0)) worker.onerror?.({ message: 'over' } as ErrorEvent);
+});
+
 const hosted = (): { host: CallHost; workers: FakeWorker[] } => {
   const workers: FakeWorker[] = [];
   const start = (): FakeWorker => {
     const worker = new FakeWorker();
     workers.push(worker);
+    started.push(worker);
     return worker;
   };
   return {
@@ -134,4 +143,24 @@ test('a worker that breaks fails its calls instead of leaving them hanging', asy
   const ongoing = host.call('readArt', read);
   workers[0]?.onerror?.({ message: 'no wasm' } as ErrorEvent);
   await expect(ongoing.answer).rejects.toThrow('no wasm');
+});
+
+test('a file that is read without end is given up and named; the worker starts anew', async () => {
+  jest.useFakeTimers();
+  const { host, workers } = hosted();
+  const endless = host.call('takeIn', { ...read, choices: { dpi: 300 } });
+  const long = host.call('renderPage', { pdf: read.bytes, page: 0, dpi: 72 });
+  const refused = expect(endless.answer).rejects.toMatchObject({
+    problem: { code: 'art/too-long', values: { name: 'a.png', seconds: 60 } },
+  });
+  await jest.advanceTimersByTimeAsync(59_000);
+  // A file of many pictures that gets on has its time anew.
+  workers[0]?.say({ kind: 'progress', id: 1, share: 0.5, doing: doing('rendering', {}) });
+  await jest.advanceTimersByTimeAsync(59_000);
+  expect(workers[0]?.ended).toBe(false);
+  await jest.advanceTimersByTimeAsync(2_000);
+  await refused;
+  expect(workers[0]?.ended).toBe(true);
+  expect(workers[1]?.heard).toMatchObject([{ kind: 'call', id: 2, name: 'renderPage' }]);
+  void long.answer.catch(() => undefined);
 });

@@ -1,4 +1,5 @@
-import { Cancelled, type Task } from '../../core/base/index.ts';
+import { ART_LIMITS } from '../../core/art/index.ts';
+import { Cancelled, problem, ProblemError, type Task } from '../../core/base/index.ts';
 import type { CallAnswer, CallArgs, CallName } from '../../core/calls.ts';
 import type { ArtBytes } from '../../core/job/index.ts';
 import type { FromWorker, ToWorker } from './protocol.ts';
@@ -21,12 +22,18 @@ export interface CallWorker {
 interface Waiting {
   /** Sent again when the worker is replaced because of another call. */
   readonly message: ToWorker;
-  cancelled: boolean;
+  /** Why it is to end, once somebody or its time has said so. */
+  ends: Error | undefined;
+  /** Ends a call that shows no progress for too long, where calls of its kind may not. */
+  watch?: ReturnType<typeof setTimeout> | undefined;
   readonly done: (answer: never) => void;
   readonly failed: (error: Error) => void;
   readonly progress?: Task['progress'] | undefined;
   readonly found?: ((part: unknown) => void) | undefined;
 }
+
+/** Calls that read other people's files, which may be made to be read without end. */
+const READING: readonly CallName[] = ['readArt', 'takeIn'];
 
 const GRACE = 50; // ms that a cancelled worker has to answer before it is ended
 
@@ -55,15 +62,29 @@ export class CallHost {
       const message: ToWorker = { kind: 'call', id, name, args };
       this.waiting.set(id, {
         message,
-        cancelled: false,
+        ends: undefined,
         done: done as Waiting['done'],
         failed,
         progress,
         found,
       });
+      this.watch(id);
       this.running().postMessage(message);
     });
-    return { answer, cancel: () => this.cancel(id) };
+    return { answer, cancel: () => this.end(id, new Cancelled()) };
+  }
+
+  /** Gives a call that reads a file its time, from now on. */
+  private watch(id: number): void {
+    const call = this.waiting.get(id);
+    if (call?.message.kind !== 'call' || !READING.includes(call.message.name)) return;
+    clearTimeout(call.watch);
+    const { name } = call.message.args as CallArgs<'readArt'>;
+    const { seconds } = ART_LIMITS;
+    call.watch = setTimeout(
+      () => this.end(id, new ProblemError(problem('art/too-long', { name, seconds }, name))),
+      seconds * 1000,
+    );
   }
 
   private running(): CallWorker {
@@ -88,44 +109,53 @@ export class CallHost {
     if (!call) return;
     if (message.kind === 'progress' || message.kind === 'found') {
       // Who has changed their mind hears no more, even of what was under way already.
-      if (call.cancelled) return;
+      if (call.ends) return;
       if (message.kind === 'found') return call.found?.(message.part);
+      this.watch(message.id);
       return call.progress?.(message.share, message.doing);
     }
-    this.waiting.delete(message.id);
+    this.forget(message.id);
     if (message.kind === 'done') call.done(message.answer as never);
-    else call.failed(message.kind === 'cancelled' ? new Cancelled() : new Error(message.message));
+    else if (message.kind === 'cancelled') call.failed(call.ends ?? new Cancelled());
+    else call.failed(new Error(message.message));
   }
 
-  private cancel(id: number): void {
+  private forget(id: number): void {
+    clearTimeout(this.waiting.get(id)?.watch);
+    this.waiting.delete(id);
+  }
+
+  private end(id: number, reason: Error): void {
     const call = this.waiting.get(id);
     if (!call) return;
-    call.cancelled = true;
+    call.ends ??= reason;
     this.worker?.postMessage({ kind: 'cancel', id });
     setTimeout(() => {
       if (this.waiting.has(id)) this.replace();
     }, GRACE);
   }
 
-  /** Ends a worker that did not stop in time; the calls that nobody cancelled start anew. */
+  /** Ends a worker that did not stop in time; the calls that are not to end start anew. */
   private replace(): void {
     this.worker?.terminate();
     this.worker = undefined;
     for (const [id, call] of [...this.waiting]) {
-      if (!call.cancelled) {
+      if (!call.ends) {
+        this.watch(id);
         this.running().postMessage(call.message);
         continue;
       }
-      this.waiting.delete(id);
-      call.failed(new Cancelled());
+      this.forget(id);
+      call.failed(call.ends);
     }
   }
 
   private failAll(reason: Error): void {
     this.worker?.terminate();
     this.worker = undefined;
-    const ended = [...this.waiting.values()];
-    this.waiting.clear();
-    for (const call of ended) call.failed(reason);
+    for (const [id, call] of [...this.waiting]) {
+      this.forget(id);
+      call.failed(reason);
+    }
   }
 }

@@ -41,7 +41,7 @@ export const clear: CliCommand = {
   example: 'peel clear thistle.png --out thistle-clear.png --tolerance 0.1',
   usage:
     'peel clear IMAGE --out OUT.png [--color HEX | --at X,Y] [--tolerance E] [--reach border|everywhere] [--json]',
-  async run(argv) {
+  async run(argv, reader) {
     const given = readOptions(argv, ['out', 'color', 'at', 'tolerance', 'reach']);
     const path = namedFile(given, 'picture');
     const out = needed(given, 'out');
@@ -54,7 +54,7 @@ export const clear: CliCommand = {
       other: USUAL_CLEARING.tolerance,
     });
     const reach = oneOf(given, 'reach', ['border', 'everywhere'], 'border');
-    const read = await readPicture(path);
+    const read = await readPicture(path, reader);
     if (read.art.kind === 'vector')
       return refuse(
         `${path} is a vector picture: it has no background of pixels.`,

@@ -5,7 +5,6 @@ import {
   partImage,
   readPixels,
   splitPage,
-  takeIn,
   USUAL_CLEARING,
   USUAL_SPLITTING,
   vectorNodes,
@@ -36,7 +35,7 @@ export const split: CliCommand = {
   does: 'Splits a picture, a PDF or a ZIP of pages into pieces of art.',
   example: 'peel split page.pdf --out pieces --gap 1.5mm',
   usage: 'peel split FILE --out DIR [--dpi N] [--gap MM] [--min-area MM2] [--json]',
-  async run(argv) {
+  async run(argv, reader) {
     const given = readOptions(argv, ['out', 'dpi', 'gap', 'min-area']);
     const path = namedFile(given, 'file');
     const out = needed(given, 'out');
@@ -47,8 +46,7 @@ export const split: CliCommand = {
       most: 100_000,
       other: USUAL_SPLITTING.least,
     });
-    const { taken, refused } = await takeIn(
-      nodePlatform,
+    const { taken, refused } = await reader.takeIn(
       { bytes: readBytes(path), name: basename(path) },
       { choices: { dpi: asked }, task: terminalTask() },
     );

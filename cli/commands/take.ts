@@ -1,5 +1,5 @@
 import { basename } from 'node:path';
-import { artSize, takeIn, vectorNodes, type TakenArt } from '../../core/art/index.ts';
+import { artSize, vectorNodes, type TakenArt } from '../../core/art/index.ts';
 import { walkDrawing } from '../../core/drawing/index.ts';
 import { scaling } from '../../core/geometry/index.ts';
 import { drawShapes } from '../../core/output/index.ts';
@@ -44,14 +44,13 @@ export const take: CliCommand = {
   does: 'Takes in a picture of any kind and draws it as it would print.',
   example: 'peel take thistle.svg --out thistle.png --dpi 600',
   usage: 'peel take FILE --out PNG [--dpi N] [--json]',
-  async run(argv) {
+  async run(argv, reader) {
     const given = readOptions(argv, ['out', 'dpi']);
     const path = namedFile(given, 'picture');
     const out = needed(given, 'out');
     const dpi = number(given, 'dpi', { least: 10, most: 2400, other: USUAL_DPI });
     const began = performance.now();
-    const { taken, refused } = await takeIn(
-      nodePlatform,
+    const { taken, refused } = await reader.takeIn(
       { bytes: readBytes(path), name: basename(path) },
       { choices: { dpi }, task: terminalTask() },
     );

@@ -87,7 +87,7 @@ export const trace: CliCommand = {
   example: 'peel trace thistle.png --out edge.svg --offset -1.5mm',
   usage:
     'peel trace IMAGE --out EDGE.svg [--width MM | --dpi N] [--offset MM] [--corners round|miter|bevel] [--holes keep|fill] [--tolerance MM] [--json]',
-  async run(argv) {
+  async run(argv, reader) {
     const given = readOptions(argv, [
       'out',
       'width',
@@ -120,7 +120,7 @@ export const trace: CliCommand = {
     const tolerance = length(given, 'tolerance', USUAL_TOLERANCE);
     if (!(tolerance > 0 && tolerance <= 5))
       refuse(`--tolerance: ${tolerance} mm is not accepted.`, 'Write up to 5 mm.', '--tolerance');
-    const read = await readPicture(path);
+    const read = await readPicture(path, reader);
     const sized =
       read.art.kind === 'vector'
         ? traceShapes(read, { width, dpi }, path)

@@ -14,6 +14,8 @@ export const ART_LIMITS = {
   zipBytes: 400 * 1024 * 1024,
   /** How many times larger than packed a file of a ZIP may be. */
   zipRatio: 300,
+  /** Seconds that the reading of one picture may take. */
+  seconds: 60,
   /** Pages of one PDF. */
   pdfPages: 100,
 } as const;

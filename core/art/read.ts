@@ -18,6 +18,7 @@ import { parseSvg } from './svg/earlier/reader.ts';
 import { readVector, writeVector } from './svg/kept.ts';
 import type { SvgPicture } from './svg/picture.ts';
 import { takeSvg } from './svg/take.ts';
+import type { OwnFaces } from './svg/typefaces.ts';
 
 /** A picture file that was taken in: what is known of it and the bytes to keep. */
 export interface ReadArt {
@@ -35,11 +36,13 @@ const WITHOUT_RESOLUTION = 300;
  * Takes in a picture file. The kind is known by the bytes, not by the name; pictures of pixels are
  * decoded once to be sure that they can be.
  * @param name the file's name, with or without an extension
+ * @param own typefaces beside those that ship, for words of a drawing
  */
 export async function readArt(
   platform: Platform,
   bytes: Uint8Array,
   name: string,
+  own?: OwnFaces,
 ): Promise<Result<ReadArt>> {
   if (bytes.length === 0) return err('art/empty', { name }, name);
   if (bytes.length > ART_LIMITS.bytes) {
@@ -58,7 +61,7 @@ export async function readArt(
   }
   const title = titleOf(name);
   if (format === 'svg') {
-    const drawn = await takeSvg(platform, bytes, name);
+    const drawn = await takeSvg(platform, bytes, name, own);
     return drawn.ok ? ok(keptVector(drawn.value, title)) : drawn;
   }
   if (format === 'dxf') return readDxf(bytes, name, title);

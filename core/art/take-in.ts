@@ -14,6 +14,7 @@ import { sniffFormat } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { pixelArt, vectorArt } from './make.ts';
 import { readArt, titleOf, type ReadArt } from './read.ts';
+import type { OwnFace, OwnFaces } from './svg/typefaces.ts';
 import { signatureOf, type Signature } from './signature.ts';
 
 /** A picture that came in, with the path of its file and what tells it from others. */
@@ -32,21 +33,29 @@ export interface TakenIn {
   readonly refused: readonly { readonly path: string; readonly problem: Problem }[];
 }
 
-/** How pages of a PDF that hold more than shapes are drawn. */
+/** How files are taken in. */
 export interface TakeInChoices {
+  /** For pages of a PDF that hold more than shapes. */
   readonly dpi: number;
+  /** Typefaces of the workshop, for words of drawings that name them. */
+  readonly typefaces?: readonly OwnFace[];
 }
 
 /**
  * Takes in a file: a picture, each page of a PDF (as shapes where it holds nothing else, drawn as
  * pixels otherwise), or all of these in a ZIP with its folders. What cannot be taken in is named
- * with its reason and keeps nothing else out.
+ * with its reason and keeps nothing else out. `bytesOf` gives the files of own typefaces.
  */
 export async function takeIn(
   platform: Platform,
   file: { bytes: Uint8Array; name: string },
-  { choices, task }: { choices: TakeInChoices; task: Task },
+  {
+    choices,
+    task,
+    bytesOf = () => Promise.resolve(undefined),
+  }: { choices: TakeInChoices; task: Task; bytesOf?: OwnFaces['bytes'] },
 ): Promise<TakenIn> {
+  const own = { faces: choices.typefaces ?? [], bytes: bytesOf };
   const taken: TakenArt[] = [];
   const refused: { path: string; problem: Problem }[] = [];
   const one = async (bytes: Uint8Array, path: string, inZip: boolean): Promise<void> => {
@@ -58,13 +67,17 @@ export async function takeIn(
         refused.push({ path, problem: entries.problem });
         return;
       }
-      for (const entry of entries.value) await one(entry.bytes, `${path}/${entry.path}`, true);
+      const of = entries.value.length;
+      for (const [at, entry] of entries.value.entries()) {
+        task.progress(at / of, doing('reading-file', { file: at + 1, of }));
+        await one(entry.bytes, `${path}/${entry.path}`, true);
+      }
       return;
     }
     const read =
       format === 'pdf'
         ? await readPages(platform, { bytes, path, dpi: choices.dpi, task })
-        : [await readArt(platform, bytes, path)];
+        : [await readArt(platform, bytes, path, own)];
     for (const [page, result] of read.entries()) {
       const where = read.length > 1 ? `${path}, page ${page + 1}` : path;
       if (!result.ok) refused.push({ path: where, problem: result.problem });

@@ -14,6 +14,7 @@ export interface Doings {
   'printing-sheet': { sheet: number; of: number };
   proofing: NoValues;
   'reading-page': { page: number; of: number };
+  'reading-file': { file: number; of: number };
   rehearsing: { time: number; of: number };
   rendering: NoValues;
   'sending-cuts': NoValues;

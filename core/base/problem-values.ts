@@ -34,6 +34,7 @@ export interface ProblemValues {
   'art/several': { name: string };
   'art/too-large':
     { name?: string; width: number; height: number; most: number } | { name: string; dpi: number };
+  'art/too-long': { name: string; seconds: number };
   'art/too-many-bytes': { name: string; megabytes: number; most: number };
   'art/too-many-shapes': { name: string; most: number };
   'art/other-program': {

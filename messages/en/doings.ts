@@ -15,6 +15,7 @@ export const DOINGS: Words<Doings> = {
   'printing-sheet': ({ sheet, of }) => `Printing sheet ${sheet} of ${of}`,
   proofing: () => 'Looking at the proof',
   'reading-page': ({ page, of }) => `Page ${page} of ${of}`,
+  'reading-file': ({ file, of }) => `File ${file} of ${of}`,
   rehearsing: ({ time, of }) => `Rehearsal ${time} of ${of}`,
   rendering: () => 'Rendering the sheet',
   'sending-cuts': () => 'Sending the cut lines',

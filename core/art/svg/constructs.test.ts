@@ -23,7 +23,7 @@ const taken = await Promise.all(
     expectOk(await readArt(nodePlatform, new TextEncoder().encode(svg), svg)),
   ),
 );
-const drawer = await svgDrawer(nodePlatform, true);
+const drawer = await svgDrawer(nodePlatform, []);
 const none = (): undefined => undefined;
 
 // All on one page, side by side.

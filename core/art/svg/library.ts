@@ -43,9 +43,7 @@ export const STAND_INS = {
 } as const;
 
 /** The families that letters of a file can be drawn with. */
-export const KNOWN_FAMILIES: ReadonlySet<string> = new Set(
-  FAMILIES.map(({ name }) => name.toLowerCase()),
-);
+export const KNOWN_FAMILIES: readonly string[] = FAMILIES.map(({ name }) => name);
 
 /** What a drawing is made of, once all that it says by reference, style and inheritance is resolved. */
 export interface SvgDrawer {
@@ -55,11 +53,17 @@ export interface SvgDrawer {
   pixels(svg: string, scale: number): RgbaImage;
 }
 
-/** The package, with the typefaces that ship where a text needs them. Rejects when it cannot be loaded. */
-export async function svgDrawer(platform: Platform, withWords: boolean): Promise<SvgDrawer> {
+/**
+ * The package; for drawings with words with the typefaces that ship and `own` ones, files of TrueType or
+ * OpenType. Rejects when it cannot be loaded.
+ */
+export async function svgDrawer(
+  platform: Platform,
+  own?: readonly Uint8Array[],
+): Promise<SvgDrawer> {
   const { Resvg } = await library(platform);
   const font = {
-    fontBuffers: withWords ? await typefaces(platform) : [],
+    fontBuffers: own ? [...(await typefaces(platform)), ...own] : [],
     defaultFontFamily: STAND_INS.sans,
     sansSerifFamily: STAND_INS.sans,
     serifFamily: STAND_INS.serif,

@@ -1,8 +1,9 @@
 import { strToU8 } from 'fflate';
 import { dataAddress, expectOk, findDataBytes } from '../../base/index.ts';
-import { walkDrawing, type DrawingNode, type PathNode } from '../../drawing/index.ts';
+import { findBounds, walkDrawing, type DrawingNode, type PathNode } from '../../drawing/index.ts';
 import { encodePngImage, pictureSize } from '../../raster/index.ts';
 import { nodePlatform } from '../../testing/node-platform.ts';
+import { squareFont } from '../../testing/square-font.ts';
 import { constructFile, SVG_CONSTRUCTS } from '../../testing/svg-constructs.ts';
 import { readArt, vectorNodes, type ReadArt } from '../index.ts';
 import { isDrawnVector, writeVector } from './kept.ts';
@@ -175,6 +176,17 @@ test('what holds nothing, has no size or is no SVG is refused in its own words',
   });
 });
 
+test('a broken drawing within a drawing is left out and said; the rest is there', async () => {
+  const within = (inner: string): string =>
+    `<image width="8" height="8" href="${dataAddress('image/svg+xml', strToU8(inner))}"/>`;
+  const leaf = svg('<path d="M0 0h9v9z"/>');
+  const art = await taken(
+    svg(`<rect width="3" height="3"/>${within(leaf)}${within(leaf.replace('</svg>', '<g>'))}`),
+  );
+  expect(pathsOf(art)).toHaveLength(2);
+  expect(art.leftOut).toEqual([{ code: 'pictures', values: { count: 1 } }]);
+});
+
 test('words of a typeface that is not here are drawn with the nearest, and it is named', async () => {
   const words = (family: string, more = ''): string =>
     svg(`<text y="8" font-size="6" style="font-family:${family}"${more}>Mint</text>`);
@@ -191,6 +203,26 @@ test('words of a typeface that is not here are drawn with the nearest, and it is
   ];
   expect(pathsOf(plain)).not.toEqual(pathsOf(bold));
   expect((await taken(words('monospace'))).notes).toBeUndefined();
+});
+
+test('words that name an own typeface are set in it; one that is gone has a stand-in', async () => {
+  const words = strToU8(svg('<text y="8" font-size="6" font-family="square fen, serif">A</text>'));
+  const own = (bytes: Uint8Array | undefined) => ({
+    faces: [{ id: 'square', family: 'Square Fen' }],
+    bytes: () => Promise.resolve(bytes),
+  });
+  const set = expectOk(await readArt(nodePlatform, words, 'a.svg', own(squareFont())));
+  expect(set.notes).toBeUndefined();
+  const [path] = pathsOf(set);
+  // Its A is a square of half an em, a tenth of one to the right.
+  const box = findBounds(path ? [path] : []);
+  [box?.left, box?.top, box?.right, box?.bottom].forEach((value, at) =>
+    expect(value).toBeCloseTo([0.6, 5, 3.6, 8][at] as number, 3),
+  );
+  const gone = expectOk(await readArt(nodePlatform, words, 'a.svg', own(undefined)));
+  expect(gone.notes).toEqual([
+    { code: 'typeface-instead', values: { name: 'square fen', instead: 'Fraunces' } },
+  ]);
 });
 
 test('a filter becomes pixels at 600 dpi, that group alone, and it is said', async () => {

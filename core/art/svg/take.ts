@@ -21,7 +21,7 @@ import type { SvgPicture } from './picture.ts';
 import { pixelDrawer } from './pixels.ts';
 import { repairSvg } from './repair.ts';
 import { parseSvgTree, type SvgElement, type SvgTree } from './tree.ts';
-import { withTypefaces } from './typefaces.ts';
+import { withTypefaces, type LoadedFace, type OwnFaces } from './typefaces.ts';
 import { checkUnfolded } from './unfolded.ts';
 
 /** Steps of all paths of a drawing together. */
@@ -42,9 +42,15 @@ export async function takeSvg(
   platform: Platform,
   bytes: Uint8Array,
   name: string,
+  own?: OwnFaces,
 ): Promise<Result<SvgPicture>> {
+  return takenOrRefused(platform, { bytes, name, depth: 0, own });
+}
+
+async function takenOrRefused(platform: Platform, file: SvgFile): Promise<Result<SvgPicture>> {
+  const { name } = file;
   try {
-    return await taken(platform, { bytes, name, depth: 0 });
+    return await taken(platform, file);
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
     return /invalid size/.test(String(error))
@@ -58,6 +64,7 @@ interface SvgFile {
   readonly bytes: Uint8Array;
   readonly name: string;
   readonly depth: number;
+  readonly own: OwnFaces | undefined;
 }
 
 async function taken(platform: Platform, file: SvgFile): Promise<Result<SvgPicture>> {
@@ -67,12 +74,13 @@ async function taken(platform: Platform, file: SvgFile): Promise<Result<SvgPictu
   checkUnfolded(source, name);
   const all = elementsOf(source.root);
   const withWords = all.some((element) => /^(svg:)?text$/.test(element.name));
-  const { text, notes } = withWords ? withTypefaces(repaired) : { text: repaired, notes: [] };
-  const drawer = await svgDrawer(platform, withWords);
+  const own = withWords ? await ownFaces(repaired, file.own) : [];
+  const { text, notes } = withWords ? withTypefaces(repaired, own) : { text: repaired, notes: [] };
+  const drawer = await svgDrawer(platform, withWords ? own.map((face) => face.bytes) : undefined);
   const resolved = parseSvgTree(drawer.resolved(text), name);
   const { held, lost } = await heldPictures(platform, resolved, file);
   // What is resolved has no words any more: it is drawn without the typefaces.
-  const plain = withWords ? await svgDrawer(platform, false) : drawer;
+  const plain = withWords ? await svgDrawer(platform) : drawer;
   const drawn = draw(resolved, held, { drawer: plain, notes });
   if (!drawn) return err('art/no-size', { name }, name);
   if (drawn.nodes.length === 0)
@@ -83,9 +91,19 @@ async function taken(platform: Platform, file: SvgFile): Promise<Result<SvgPictu
     width,
     height,
     nodes: framed(drawn),
-    leftOut: omissions(all, lost + unheld(all)),
+    leftOut: omissions(all, lost + unheld(all, drawer)),
     notes,
   });
+}
+
+/** The own typefaces that a text may name and that are still there. */
+async function ownFaces(text: string, own: OwnFaces | undefined): Promise<LoadedFace[]> {
+  const lower = text.toLowerCase();
+  const named = (own?.faces ?? []).filter(({ family }) => lower.includes(family.toLowerCase()));
+  const loaded = await Promise.all(
+    named.map(async ({ id, family }) => ({ family, bytes: await own?.bytes(id) })),
+  );
+  return loaded.flatMap(({ family, bytes }) => (bytes ? { family, bytes } : []));
 }
 
 /** Sizes are kept to 0.1 µm; the library counts in single precision. */
@@ -150,12 +168,12 @@ const sizeOf = (picture: HeldPicture | undefined): { width: number; height: numb
 async function heldPicture(
   platform: Platform,
   address: string,
-  { name, depth }: SvgFile,
+  { name, depth, own }: SvgFile,
 ): Promise<HeldPicture | undefined> {
   const bytes = findDataBytes(address);
   const format = bytes && sniffFormat(bytes);
   if (bytes && format === 'svg' && depth < MOST_DEPTH) {
-    const inner = await taken(platform, { bytes, name, depth: depth + 1 });
+    const inner = await takenOrRefused(platform, { bytes, name, depth: depth + 1, own });
     return inner.ok ? inner.value : undefined;
   }
   if (!bytes || !isPixels(format)) return undefined;
@@ -182,14 +200,24 @@ function checkSize(nodes: SvgPicture['nodes'], name: string): void {
     throw new ProblemError(problem('art/too-many-shapes', { name, most: ART_LIMITS.shapes }, name));
 }
 
-/** Pictures of a file that the library passes over: those that it only names, and those that are broken. */
-const unheld = (elements: readonly SvgElement[]): number =>
+/** How many pictures of a file the library passes over: those that it only names, and those that are broken. */
+const unheld = (elements: readonly SvgElement[], drawer: SvgDrawer): number =>
   elements.filter(({ name, attributes }) => {
     const address = attributes.href ?? attributes['xlink:href'];
     if (!/^(svg:)?image$/.test(name) || !address) return false;
     const bytes = findDataBytes(address);
-    return bytes ? sniffFormat(bytes) === undefined : !address.trim().startsWith('data:');
+    if (!bytes) return !address.trim().startsWith('data:');
+    const format = sniffFormat(bytes);
+    return format === undefined || (format === 'svg' && !canResolve(bytes, drawer));
   }).length;
+
+function canResolve(bytes: Uint8Array, drawer: SvgDrawer): boolean {
+  try {
+    return drawer.resolved(new TextDecoder().decode(bytes)) !== '';
+  } catch {
+    return false;
+  }
+}
 
 function omissions(elements: readonly SvgElement[], count: number): ArtOmission[] {
   const names = new Set(elements.map(({ name }) => name.replace(/^svg:/, '')));

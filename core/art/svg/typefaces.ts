@@ -22,13 +22,40 @@ const KINDS: readonly (readonly [RegExp, string])[] = [
   [/(?<!sans[ -]?)serif|roman|times|antiqua|old ?style|book/i, STAND_INS.serif],
 ];
 
+/** A family of typefaces that a workshop has of its own, by one of its files. */
+export interface OwnFace {
+  readonly id: string;
+  readonly family: string;
+}
+
+/** The typefaces of a workshop, in which words of drawings that name them are set. */
+export interface OwnFaces {
+  readonly faces: readonly OwnFace[];
+  /** The TrueType or OpenType file of one; undefined where it is gone. */
+  bytes(id: string): Promise<Uint8Array | undefined>;
+}
+
+/** An own typeface, with its file. */
+export interface LoadedFace {
+  readonly family: string;
+  readonly bytes: Uint8Array;
+}
+
 /** The text of an SVG in which one that is here stands for each typeface that is not, and which these are. */
-export function withTypefaces(text: string): { text: string; notes: ArtNote[] } {
+export function withTypefaces(
+  text: string,
+  own: readonly LoadedFace[],
+): { text: string; notes: ArtNote[] } {
+  const families = [...KNOWN_FAMILIES, ...own.map(({ family }) => family)];
+  const known = new Map(families.map((family) => [family.toLowerCase(), family]));
   const notes = new Map<string, ArtNote>();
   const changed = text.replace(FAMILIES, (whole, head: string, list: string) => {
     const names = list.split(',').map((name) => name.replace(/&quot;|["']/g, '').trim());
     const [first = ''] = names;
-    if (!first || names.some((name) => KNOWN_FAMILIES.has(name.toLowerCase()))) return whole;
+    const here = names.map((name) => known.get(name.toLowerCase())).find(Boolean);
+    // The library finds a family only as it is spelt in its file.
+    if (!first || (here && names.includes(here))) return whole;
+    if (here) return `${head}${here}`;
     const generic = names.map((name) => GENERIC[name.toLowerCase()]).find(Boolean);
     const kind = KINDS.find(([words]) => words.test(first))?.[1];
     const instead = generic ?? kind ?? STAND_INS.sans;

@@ -126,6 +126,10 @@ export const FILES: ProblemWords<
       remedy: SMALLER,
     };
   },
+  'art/too-long': ({ name, seconds }) => ({
+    what: `${quoted(name)} took longer than ${seconds} seconds to read and was stopped.`,
+    remedy: 'Simplify it, or save it as PNG.',
+  }),
   'art/too-many-bytes': ({ name, megabytes, most }) => ({
     what: `${quoted(name)} has ${megabytes} MB; at most ${most} MB can be taken in.`,
     remedy: 'Save it smaller, or as JPEG.',
