@@ -1,9 +1,11 @@
+import { encode as encodePng } from 'fast-png';
 import { expectOk } from '../base/index.ts';
 import { primariesMatrix, P3_PRIMARIES } from '../color/index.ts';
 import { decodePixels, findProfile } from '../raster/index.ts';
 import { HEIC, INKED_JPEG } from '../testing/foreign-pictures.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { artSize, readArt, type Art, type ArtNote } from './index.ts';
+import { p3Profile } from '../testing/p3-profile.ts';
+import { artSize, readArt, readPixels, type Art, type ArtNote } from './index.ts';
 
 type Color = readonly number[];
 interface Taken {
@@ -199,7 +201,7 @@ test('a TIFF comes in with its resolution and as it is turned', async () => {
 test.each<[string, readonly number[], readonly Tag[], readonly Color[]]>([
   [
     'grey of 16 bits',
-    [0, 0x80, 0xff, 0xff],
+    [0x80, 0x80, 0xff, 0xff],
     [
       [258, 3, [16]],
       [262, 3, [1]],
@@ -227,6 +229,40 @@ test.each<[string, readonly number[], readonly Tag[], readonly Color[]]>([
     ],
     [RED, [0, 0, 255, 0]],
   ],
+  [
+    'planes apart, each of 16 bits',
+    [0xff, 0xff, 0, 0, 0, 0, 0, 0, 0, 0, 0xff, 0xff],
+    [
+      [284, 3, [2]],
+      [258, 3, [16, 16, 16]],
+      [273, 4, [8, 12, 16]],
+      [279, 4, [4, 4, 4]],
+    ],
+    [RED, BLUE],
+  ],
+  [
+    'colours that were multiplied by their alpha',
+    [128, 0, 0, 128, 0, 0, 0, 0],
+    [
+      [277, 3, [4]],
+      [338, 3, [1]],
+      [258, 3, [8, 8, 8, 8]],
+    ],
+    [
+      [255, 0, 0, 128],
+      [0, 0, 0, 0],
+    ],
+  ],
+  [
+    'grey of 16 bits with something beside it that is no alpha',
+    [0xff, 0xff, 1, 2, 0, 0, 3, 4],
+    [
+      [277, 3, [2]],
+      [262, 3, [1]],
+      [258, 3, [16, 16]],
+    ],
+    [WHITE, [0, 0, 0, 255]],
+  ],
   ['runs', [5, 255, 0, 0, 0, 0, 255], [[259, 3, [32773]]], [RED, BLUE]],
 ])('a TIFF of %s comes in as it is', async (_, pixels, tags, [first, second]) => {
   const { at } = await taken(tiff(pixels, tags), 'scan.tif');
@@ -234,7 +270,6 @@ test.each<[string, readonly number[], readonly Tag[], readonly Color[]]>([
 });
 
 test('a TIFF of a rare kind, and one that lies about its lengths, are refused', async () => {
-  expect(await refusal(tiff([255, 0, 0, 0, 0, 255], [[284, 3, [2]]]))).toBe('art/other-program');
   expect(await refusal(tiff([255, 0, 0, 0, 0, 255], [[259, 3, [34712]]]))).toBe(
     'art/other-program',
   );
@@ -242,6 +277,38 @@ test('a TIFF of a rare kind, and one that lies about its lengths, are refused', 
   new DataView(lying.buffer).setUint32(8 + 6 + 2 + 4, 0x7fffffff, true); // of the first tag
   expect(await refusal(lying)).toBe('art/broken');
   expect(await refusal(tiff([], [], [256]))).toBe('art/broken');
+});
+
+test('between what 8 bits can say a picture of 16 bits is dithered; what they can say stays as it is', async () => {
+  const side = 16;
+  const [steady, between] = [77, 100.25];
+  const data = Uint16Array.from({ length: side * side * 3 }, (_, at) =>
+    Math.round((at % 3 === 0 ? steady : between) * 257),
+  );
+  const png = encodePng({ width: side, height: side, data, channels: 3, depth: 16 });
+  const image = expectOk(await readPixels(nodePlatform, png, 'meadow.png'));
+  const channel = (c: number): number[] =>
+    Array.from({ length: side * side }, (_, at) => image.data[at * 4 + c] as number);
+  expect(new Set(channel(0))).toEqual(new Set([steady]));
+  expect(new Set(channel(1))).toEqual(new Set([100, 101]));
+  const mean = channel(1).reduce((sum, value) => sum + value, 0) / (side * side);
+  expect(mean).toBeCloseTo(between, 2);
+});
+
+test('inks that bring a profile of light become light by the formula, once, and that is said', async () => {
+  const inks = [255, 0, 0, 0, 0, 0, 0, 128];
+  const four: Tag[] = [
+    [277, 3, [4]],
+    [262, 3, [5]],
+    [258, 3, [8, 8, 8, 8]],
+  ];
+  const profile: Tag = [34675, 7, [...p3Profile()]];
+  const [plain, odd] = [
+    await taken(tiff(inks, four), 'press.tif'),
+    await taken(tiff(inks, [...four, profile]), 'press.tif'),
+  ];
+  expect([odd.at(0, 0), odd.at(1, 0)]).toEqual([plain.at(0, 0), plain.at(1, 0)]);
+  expect(odd.notes).toEqual([{ code: 'inks-by-formula', values: {} }]);
 });
 
 test('pictures of four inks become light by a formula, and that is said', async () => {

@@ -5,6 +5,7 @@ import {
   encodeJpegImage,
   encodePngImage,
   findProfile,
+  inkProfile,
   isInked,
   isOpaque,
 } from '../raster/index.ts';
@@ -92,8 +93,7 @@ export async function readArt(
 
 /** What has to be said of the colours of a picture. */
 function colorNotes(profile: ColorProfile | 'unread' | undefined, inked: boolean): ArtNote[] {
-  const hasTable = profile !== undefined && profile !== 'unread';
-  if (inked) return hasTable ? [] : [{ code: 'inks-by-formula', values: {} }];
+  if (inked) return inkProfile(profile) ? [] : [{ code: 'inks-by-formula', values: {} }];
   return profile === 'unread' ? [{ code: 'profile-unread', values: {} }] : [];
 }
 
@@ -116,7 +116,8 @@ async function keptPixels(
   profile: ColorProfile | undefined,
 ): Promise<{ bytes: Uint8Array; format: PixelArt['format'] }> {
   const { format } = header;
-  const convert = profile && srgbConverter(profile);
+  // Inks have become light when they were decoded.
+  const convert = !inked && profile ? srgbConverter(profile) : undefined;
   convert?.(stored.data);
   if (!convert && !inked) {
     if (format === 'jpeg') return { bytes: withoutExif(bytes), format };

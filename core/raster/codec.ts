@@ -3,7 +3,8 @@ import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
 import { decodeBmp } from './bmp.ts';
 import { decodeHeic } from './heic.ts';
-import { decodeTiff } from './tiff.ts';
+import { dithered } from './dither.ts';
+import { decodeTiff } from './tiff-pixels.ts';
 import type { RgbaImage } from './image.ts';
 import { decodeInked, isInked } from './inks.ts';
 import { checkPixels, type DecodedFormat } from './picture-size.ts';
@@ -122,7 +123,13 @@ function toRgba(png: ReturnType<typeof decodePng>): RgbaImage {
     }
     const at = pixel * channels;
     const grey = channels < 3;
-    for (let c = 0; c < 3; c++) data[to + c] = to8(read(grey ? at : at + c), depth);
+    for (let c = 0; c < 3; c++) {
+      const sample = read(grey ? at : at + c);
+      data[to + c] =
+        depth === 16
+          ? dithered(sample, pixel % width, Math.floor(pixel / width))
+          : to8(sample, depth);
+    }
     const clear = transparency && isKey(read, at, grey ? 1 : 3, transparency);
     data[to + 3] = channels % 2 === 0 ? to8(read(at + channels - 1), depth) : clear ? 0 : 255;
   }

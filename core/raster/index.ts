@@ -14,7 +14,7 @@ export {
   type PixelFormat,
 } from './picture-size.ts';
 export { jpegSegments } from './jpeg-segments.ts';
-export { isInked } from './inks.ts';
+export { inkProfile, isInked } from './inks.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';
 export { isKnownTiff } from './tiff.ts';

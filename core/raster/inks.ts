@@ -1,9 +1,10 @@
-import { srgbOfInks } from '../color/index.ts';
+import { srgbOfInks, type TableProfile } from '../color/index.ts';
 import { findProfile } from './embedded-profile.ts';
 import type { RgbaImage } from './image.ts';
 import { jpegSegments } from './jpeg-segments.ts';
 import { pictureSize, type DecodedFormat } from './picture-size.ts';
-import { decodeTiffInks, hasInks } from './tiff.ts';
+import { hasInks } from './tiff.ts';
+import { decodeTiffInks } from './tiff-pixels.ts';
 import { loadUtif } from './utif.ts';
 
 /** Amounts of cyan, magenta, yellow and black, 255 for all of one. */
@@ -21,10 +22,14 @@ export const isInked = (format: DecodedFormat, bytes: Uint8Array): boolean =>
 export async function decodeInked(format: 'jpeg' | 'tiff', bytes: Uint8Array): Promise<RgbaImage> {
   const { width, height, inks } =
     format === 'tiff' ? await decodeTiffInks(bytes) : await decodeJpegInks(bytes);
-  const profile = findProfile(format, bytes);
-  const table = profile && profile !== 'unread' && 'table' in profile ? profile : undefined;
-  return { width, height, data: srgbOfInks(inks, table) };
+  return { width, height, data: srgbOfInks(inks, inkProfile(findProfile(format, bytes))) };
 }
+
+/** A profile if it is one of four inks: some files of inks bring one of light. */
+export const inkProfile = (profile: ReturnType<typeof findProfile>): TableProfile | undefined =>
+  profile && profile !== 'unread' && 'table' in profile && profile.table.inputs === 4
+    ? profile
+    : undefined;
 
 async function decodeJpegInks(bytes: Uint8Array): Promise<InkedImage> {
   const { JpegDecoder } = await loadUtif();

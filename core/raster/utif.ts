@@ -26,5 +26,22 @@ interface Utif {
 }
 
 /** Loads the package when the first picture that needs it comes. */
-export const loadUtif = async (): Promise<Utif> =>
-  ((await import('utif2')) as unknown as { default: Utif }).default;
+export async function loadUtif(): Promise<Utif> {
+  const { default: utif } = (await import('utif2')) as unknown as { default: Utif };
+  return {
+    toRGBA8: utif.toRGBA8,
+    JpegDecoder: utif.JpegDecoder,
+    decodeImage: (buffer, directory) => silently(() => utif.decodeImage(buffer, directory)),
+  };
+}
+
+/** Runs what would tell the console of tiles, which is where commands print their answers. */
+function silently(run: () => void): void {
+  const log = console.log;
+  console.log = () => undefined;
+  try {
+    run();
+  } finally {
+    console.log = log;
+  }
+}
