@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `svg`, `typefaces`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
+// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -8,6 +8,7 @@ import { benchNest } from './nest.ts';
 import { benchPack } from './pack.ts';
 import { benchPdf } from './pdf.ts';
 import { benchPeel } from './peel.ts';
+import { benchPhotographs } from './photographs.ts';
 import { benchRehearsal } from './rehearsal.ts';
 import { benchSheets } from './sheets.ts';
 import { benchStock } from './stock.ts';
@@ -20,6 +21,7 @@ const BENCHES = {
   art: benchArt,
   svg: benchSvg,
   typefaces: benchTypefaces,
+  photographs: benchPhotographs,
   pack: benchPack,
   nest: benchNest,
   sheets: benchSheets,

@@ -7,5 +7,12 @@ export const pagePlatform: Platform = cachingPlatform({
     if (!answer.ok) throw new Error(`${name} was not found`);
     return new Uint8Array(await answer.arrayBuffer());
   },
+  async encodePhoto(image, quality) {
+    const canvas = new OffscreenCanvas(image.width, image.height);
+    const pixels = new ImageData(image.data as ImageDataArray, image.width, image.height);
+    canvas.getContext('2d')?.putImageData(pixels, 0, 0);
+    const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: quality / 100 });
+    return new Uint8Array(await blob.arrayBuffer());
+  },
   module: (name) => import(/* @vite-ignore */ new URL(`/core/${name}`, location.origin).href),
 });

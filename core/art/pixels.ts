@@ -40,14 +40,17 @@ export async function readPixels(
   if (!isPixels(format)) return err('art/unknown-kind', { name, wanted: 'pixels' }, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
-  const { stored, header } = read.value;
-  const { orientation } = header;
-  if (orientation === 1) return ok(stored);
+  return ok(upright(read.value.stored, read.value.header.orientation));
+}
+
+/** Pixels as they are meant to be seen. */
+export function upright(stored: RgbaImage, orientation: number): RgbaImage {
+  if (orientation === 1) return stored;
   const lying = orientation >= 5;
   const [width, height] = lying ? [stored.height, stored.width] : [stored.width, stored.height];
   const seen = compose(
     compose(scaling(width, height), orientationMap(orientation)),
     scaling(1 / stored.width, 1 / stored.height),
   );
-  return ok(warpImage(stored, invert(seen), { width, height }));
+  return warpImage(stored, invert(seen), { width, height });
 }

@@ -2,12 +2,13 @@ import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { srgbConverter, type ColorProfile } from '../color/index.ts';
 import {
-  encodeJpegImage,
+  encodePhoto,
   encodePngImage,
   findProfile,
   inkProfile,
   isInked,
   isOpaque,
+  type RgbaImage,
 } from '../raster/index.ts';
 import type { Art, PixelArt, VectorArt, VectorNodes } from './art.ts';
 import { dxfToSvg } from './dxf.ts';
@@ -45,6 +46,22 @@ export async function readArt(
   name: string,
   own?: OwnFaces,
 ): Promise<Result<ReadArt>> {
+  const read = await readSeen(platform, bytes, { name, own });
+  return read.ok ? ok(read.value.read) : read;
+}
+
+/** A picture file that was taken in, and its pixels as they are stored where it has some. */
+export interface SeenArt {
+  readonly read: ReadArt;
+  readonly stored?: RgbaImage;
+}
+
+/** The same as {@link readArt}, with the pixels, for those who look into them at once. */
+export async function readSeen(
+  platform: Platform,
+  bytes: Uint8Array,
+  { name, own }: { name: string; own: OwnFaces | undefined },
+): Promise<Result<SeenArt>> {
   if (bytes.length === 0) return err('art/empty', { name }, name);
   if (bytes.length > ART_LIMITS.bytes) {
     return err(
@@ -63,9 +80,12 @@ export async function readArt(
   const title = titleOf(name);
   if (format === 'svg') {
     const drawn = await takeSvg(platform, bytes, name, own);
-    return drawn.ok ? ok(keptVector(drawn.value, title)) : drawn;
+    return drawn.ok ? ok({ read: keptVector(drawn.value, title) }) : drawn;
   }
-  if (format === 'dxf') return readDxf(bytes, name, title);
+  if (format === 'dxf') {
+    const read = await readDxf(bytes, name, title);
+    return read.ok ? ok({ read: read.value }) : read;
+  }
   if (format === 'pdf' || format === 'zip') return err('art/several', { name }, name);
   const read = await decodeFile(platform, { format, bytes, name });
   if (!read.ok) return read;
@@ -88,7 +108,10 @@ export async function readArt(
     ...known,
   };
   const notes = colorNotes(profile, inked);
-  return ok({ art, bytes: kept.bytes, leftOut: [], ...(notes.length ? { notes } : {}) });
+  return ok({
+    read: { art, bytes: kept.bytes, leftOut: [], ...(notes.length ? { notes } : {}) },
+    stored: read.value.stored,
+  });
 }
 
 /** What has to be said of the colours of a picture. */
@@ -126,7 +149,7 @@ async function keptPixels(
   const isVast = format !== 'png' && stored.width * stored.height > LARGE;
   if (format === 'jpeg' || ((format === 'heic' || isVast) && isOpaque(stored))) {
     const choices = { quality: QUALITY, dpi: Math.round(dpi) };
-    return { bytes: await encodeJpegImage(platform, stored, choices), format: 'jpeg' };
+    return { bytes: await encodePhoto(platform, stored, choices), format: 'jpeg' };
   }
   return { bytes: encodePngImage(stored, convert || header.dpi ? dpi : undefined), format: 'png' };
 }

@@ -1,4 +1,3 @@
-import type { Platform } from '../base/index.ts';
 import {
   type Affine,
   boxOf,
@@ -15,8 +14,8 @@ import type { DrawingNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { findBorderColor } from './clear.ts';
 import { artSize, type Art } from './art.ts';
-import { readPixels } from './pixels.ts';
-import { vectorNodes, type ReadArt } from './read.ts';
+import { upright } from './pixels.ts';
+import { vectorNodes, type SeenArt } from './read.ts';
 
 const SIDE = 20;
 
@@ -29,12 +28,16 @@ export interface Signature {
 }
 
 /** What art looks like in short. */
-export async function signatureOf(platform: Platform, read: ReadArt): Promise<Signature> {
-  if (read.art.kind === 'vector') return vectorSignature(vectorNodes(read.bytes), read.art);
-  const image = await readPixels(platform, read.bytes, read.art.name);
-  if (!image.ok) return { aspect: 1, cells: [], clear: false };
-  const { width, height, data } = image.value;
-  const paper = paperOf(image.value);
+export const signatureOf = ({ read, stored }: SeenArt): Signature =>
+  read.art.kind === 'vector'
+    ? vectorSignature(vectorNodes(read.bytes), read.art)
+    : stored
+      ? pixelSignature(upright(stored, read.art.orientation))
+      : { aspect: 1, cells: [], clear: false };
+
+function pixelSignature(image: RgbaImage): Signature {
+  const { width, height, data } = image;
+  const paper = paperOf(image);
   const isThere = (at: number): boolean => (data[at + 3] as number) >= 32 && !paper?.(at);
   let box = { left: width, top: height, right: 0, bottom: 0 };
   let clear = 0;

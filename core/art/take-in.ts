@@ -13,7 +13,7 @@ import { countPdfPages, readPdfShapes, renderPdf } from '../pdf/index.ts';
 import { sniffFormat } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { pixelArt, vectorArt } from './make.ts';
-import { readArt, titleOf, type ReadArt } from './read.ts';
+import { readSeen, titleOf, type ReadArt, type SeenArt } from './read.ts';
 import type { OwnFace, OwnFaces } from './svg/typefaces.ts';
 import { signatureOf, type Signature } from './signature.ts';
 
@@ -77,13 +77,13 @@ export async function takeIn(
     const read =
       format === 'pdf'
         ? await readPages(platform, { bytes, path, dpi: choices.dpi, task })
-        : [await readArt(platform, bytes, path, own)];
+        : [await readSeen(platform, bytes, { name: path, own })];
     for (const [page, result] of read.entries()) {
       const where = read.length > 1 ? `${path}, page ${page + 1}` : path;
       if (!result.ok) refused.push({ path: where, problem: result.problem });
       else {
-        const signature = await signatureOf(platform, result.value);
-        taken.push({ ...result.value, path: where, signature, cameAs: format ?? 'unknown' });
+        const signature = signatureOf(result.value);
+        taken.push({ ...result.value.read, path: where, signature, cameAs: format ?? 'unknown' });
       }
     }
   };
@@ -122,7 +122,7 @@ function unpacked(bytes: Uint8Array, name: string): Result<Entry[]> {
 async function readPages(
   platform: Platform,
   { bytes, path, dpi, task }: { bytes: Uint8Array; path: string; dpi: number; task: Task },
-): Promise<Result<ReadArt>[]> {
+): Promise<Result<SeenArt>[]> {
   let count: number;
   try {
     count = await countPdfPages(platform, bytes);
@@ -131,7 +131,7 @@ async function readPages(
   }
   if (count > ART_LIMITS.pdfPages)
     return [err('art/pdf-pages', { name: path, pages: count, most: ART_LIMITS.pdfPages }, path)];
-  const pages: Result<ReadArt>[] = [];
+  const pages: Result<SeenArt>[] = [];
   for (let page = 0; page < count; page++) {
     task.progress((page + 1) / count, doing('reading-page', { page: page + 1, of: count }));
     await task.yieldNow();
@@ -143,18 +143,18 @@ async function readPages(
 async function readPage(
   platform: Platform,
   of: { bytes: Uint8Array; path: string; page: number; count: number; dpi: number },
-): Promise<Result<ReadArt>> {
+): Promise<Result<SeenArt>> {
   const { bytes, path, page, count, dpi } = of;
   const name = count === 1 ? titleOf(path) : `${titleOf(path)} ${page + 1}`;
   const known = { name, tags: [] };
   const shapes = await readPdfShapes(platform, bytes, page);
   if (shapes.ok && shapes.value.whole && shapes.value.shapes.length > 0) {
     const painted = shapes.value.shapes.filter(({ fill, stroke }) => fill ?? stroke);
-    return ok(vectorArt(painted, shapes.value, known));
+    return ok({ read: vectorArt(painted, shapes.value, known) });
   }
   const { width = 210, height = 297 } = shapes.ok ? shapes.value : {};
   if ((width / 25.4) * (height / 25.4) * dpi * dpi > ART_LIMITS.pixels)
     return err('art/too-large', { name: path, dpi }, path);
   const image = await renderPdf(platform, { pdf: bytes, page, dpi, clear: true });
-  return ok(pixelArt(image, dpi, known));
+  return ok({ read: pixelArt(image, dpi, known), stored: image });
 }

@@ -78,6 +78,17 @@ function firstFrame(bytes: Uint8Array): RgbaImage {
   return { width: gif.width, height: gif.height, data };
 }
 
+/** Encodes a photograph to keep it, as JPEG with its resolution, as fast as the platform can. */
+export async function encodePhoto(
+  platform: Platform,
+  image: RgbaImage,
+  choices: { quality: number; dpi: number },
+): Promise<Uint8Array> {
+  if (!platform.encodePhoto) return encodeJpegImage(platform, image, choices);
+  const bytes = await platform.encodePhoto(image, choices.quality);
+  return withDensity(bytes, choices.dpi);
+}
+
 /** Encodes an image as JPEG of a quality from 1 to 100, with its resolution; what is clear is white. */
 export async function encodeJpegImage(
   platform: Platform,
@@ -87,9 +98,12 @@ export async function encodeJpegImage(
   const { init, default: encode } = await import('@jsquash/jpeg/encode.js');
   await start(platform, 'jpeg-encoder.wasm', init);
   const image = { width, height, data } as unknown as Parameters<typeof encode>[0];
-  const bytes = new Uint8Array(await encode(image, { quality }));
+  return withDensity(new Uint8Array(await encode(image, { quality })), dpi);
+}
+
+function withDensity(bytes: Uint8Array, dpi: number): Uint8Array {
   // The JFIF header begins after the two markers; its density is in dots per inch (JFIF 1.02).
-  const view = new DataView(bytes.buffer);
+  const view = new DataView(bytes.buffer, bytes.byteOffset);
   if (view.getUint16(2) === 0xffe0) {
     view.setUint8(13, 1);
     view.setUint16(14, dpi);

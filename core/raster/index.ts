@@ -1,4 +1,4 @@
-export { decodePixels, encodeJpegImage, encodePngImage } from './codec.ts';
+export { decodePixels, encodeJpegImage, encodePhoto, encodePngImage } from './codec.ts';
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { findProfile } from './embedded-profile.ts';

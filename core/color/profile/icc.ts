@@ -1,3 +1,4 @@
+import { readCurve, sign } from './curve.ts';
 import { labBlack, neutralBlack, readXyz } from './connected.ts';
 import type { ColorProfile, Matrix, TableProfile, ToneCurve } from './profile.ts';
 import { parseTable } from './table.ts';
@@ -33,14 +34,14 @@ function readProfile(bytes: Uint8Array): ColorProfile | undefined {
     tags.set(sign(view, entry), new DataView(bytes.buffer, bytes.byteOffset + from, size));
   }
   if (space === 'GRAY') {
-    const curve = curveOf(tags.get('kTRC'));
+    const curve = curveIn(tags.get('kTRC'));
     // Grey has the colour of the white of D50, which is that of all three together.
     return curve && { curves: [curve, curve, curve], matrix: GREY };
   }
   if (space === 'CMYK' || connection === 'Lab ') return tablesOf(tags, space, connection);
   if (space !== 'RGB ') return undefined;
   const [red, green, blue] = ['r', 'g', 'b'].map((name) => pointOf(tags.get(`${name}XYZ`)));
-  const [one, two, three] = ['r', 'g', 'b'].map((name) => curveOf(tags.get(`${name}TRC`)));
+  const [one, two, three] = ['r', 'g', 'b'].map((name) => curveIn(tags.get(`${name}TRC`)));
   if (!red || !green || !blue || !one || !two || !three) return tablesOf(tags, space, connection);
   const row = (at: 0 | 1 | 2): readonly [number, number, number] => [red[at], green[at], blue[at]];
   return { curves: [one, two, three], matrix: [row(0), row(1), row(2)] };
@@ -76,8 +77,6 @@ const GREY: Matrix = [
   [0.01392, 0.09708, 0.7141],
 ];
 
-const sign = (view: DataView, at: number): string =>
-  String.fromCharCode(...[0, 1, 2, 3].map((step) => view.getUint8(at + step)));
 const fixed = (view: DataView, at: number): number => view.getInt32(at) / 65536;
 
 function pointOf(tag: Tag | undefined): readonly [number, number, number] | undefined {
@@ -85,46 +84,4 @@ function pointOf(tag: Tag | undefined): readonly [number, number, number] | unde
   return [fixed(tag, 8), fixed(tag, 12), fixed(tag, 16)];
 }
 
-function curveOf(tag: Tag | undefined): ToneCurve | undefined {
-  const kind = tag && sign(tag, 0);
-  if (!tag) return undefined;
-  if (kind === 'curv') return tableCurve(tag);
-  return kind === 'para' ? formulaCurve(tag) : undefined;
-}
-
-function tableCurve(tag: Tag): ToneCurve {
-  const count = tag.getUint32(8);
-  if (count === 0) return (value) => value;
-  if (count === 1) {
-    const gamma = tag.getUint16(12) / 256;
-    return (value) => value ** gamma;
-  }
-  const last = count - 1;
-  const table = Float64Array.from({ length: count }, (_, at) => tag.getUint16(12 + 2 * at) / 65535);
-  return (value) => {
-    const place = Math.min(1, Math.max(0, value)) * last;
-    const at = Math.min(last - 1, Math.floor(place));
-    const [low, high] = [table[at] ?? 0, table[at + 1] ?? 0];
-    return low + (high - low) * (place - at);
-  };
-}
-
-/** Source: ICC.1:2022, table 68. */
-function formulaCurve(tag: Tag): ToneCurve | undefined {
-  const kind = tag.getUint16(8);
-  const count = [1, 3, 4, 5, 7][kind];
-  if (count === undefined) return undefined;
-  const values = Array.from({ length: count }, (_, at) => fixed(tag, 12 + 4 * at));
-  const [g = 1, a = 1, b = 0, c = 0, d = 0, e = 0, f = 0] = values;
-  const power = (value: number): number => Math.max(0, a * value + b) ** g;
-  switch (kind) {
-    case 0:
-      return (value) => value ** g;
-    case 1:
-      return (value) => (value >= -b / a ? power(value) : 0);
-    case 2:
-      return (value) => (value >= -b / a ? power(value) + c : c);
-    default:
-      return (value) => (value >= d ? power(value) + e : c * value + f);
-  }
-}
+const curveIn = (tag: Tag | undefined): ToneCurve | undefined => tag && readCurve(tag, 0)?.curve;

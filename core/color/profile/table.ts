@@ -1,3 +1,5 @@
+import { onCurve, readTableParts, type TableParts } from './table-parts.ts';
+
 /**
  * A table of colours: from the channels of a device to the space in which profiles are connected, or back.
  * All values are from 0 to 1.
@@ -20,39 +22,28 @@ export type BytesReader = (
   made: Float64Array,
 ) => void;
 
-const MOST_VALUES = 8_000_000;
-
-/** Reads a tag of a table (ICC.1:2022, 10.10 and 10.11); undefined for other kinds. Throws where it is cut off. */
+/** Reads a tag of a table; undefined for kinds that are not known. Throws where it is cut off. */
 export function parseTable(tag: DataView | undefined): ColorTable | undefined {
-  const kind = tag && String.fromCharCode(...[0, 1, 2, 3].map((at) => tag.getUint8(at)));
-  if (!tag || (kind !== 'mft1' && kind !== 'mft2')) return undefined;
-  const isFine = kind === 'mft2';
-  const [inputs, outputs, grid] = [tag.getUint8(8), tag.getUint8(9), tag.getUint8(10)];
-  const steps = isFine ? tag.getUint16(48) : 256;
-  const outSteps = isFine ? tag.getUint16(50) : 256;
+  const parts = tag && readTableParts(tag);
+  return parts && tableOf(parts);
+}
+
+function tableOf({
+  inputs,
+  outputs,
+  isFine,
+  grid,
+  before,
+  colors,
+  finish,
+}: TableParts): ColorTable {
   const nodes = grid ** inputs;
-  if (inputs > 4 || outputs > 4 || grid < 2 || nodes * outputs > MOST_VALUES) return undefined;
-  let at = isFine ? 52 : 48;
-  const take = (count: number): Float64Array => {
-    const values = Float64Array.from({ length: count }, (_, index) =>
-      isFine ? tag.getUint16(at + index * 2) / 65535 : tag.getUint8(at + index) / 255,
-    );
-    at += count * (isFine ? 2 : 1);
-    return values;
-  };
-  const before = Array.from({ length: inputs }, () => take(steps));
-  const colors = take(nodes * outputs);
-  const after = Array.from({ length: outputs }, () => take(outSteps));
   const strides = Array.from(
     { length: inputs },
     (_, input) => grid ** (inputs - 1 - input) * outputs,
   );
   const read = interpolated(colors, { grid, outputs, strides });
   const places = new Float64Array(inputs);
-  const finish = (made: Float64Array): void => {
-    for (let output = 0; output < outputs; output++)
-      made[output] = onCurve(after[output] as Float64Array, made[output] as number);
-  };
   return {
     ...{ inputs, outputs, isFine },
     read(values, made) {
@@ -126,14 +117,6 @@ function bytesReader(
       made[c] = low + (cube(origin + s0 + c) - low) * f0;
     }
   };
-}
-
-function onCurve(curve: Float64Array, value: number): number {
-  const last = curve.length - 1;
-  const place = value <= 0 ? 0 : value >= 1 ? last : value * last;
-  const at = Math.min(last - 1, Math.floor(place));
-  const low = curve[at] as number;
-  return low + ((curve[at + 1] as number) - low) * (place - at);
 }
 
 /** Between the nodes around a place: the weighted mean of all corners of its cell. */

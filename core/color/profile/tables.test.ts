@@ -102,6 +102,47 @@ test('light by a table, as scanners have it', () => {
   expect(Math.abs((pixels[4] ?? 0) - greyOf(100 / 3))).toBeLessThan(1.2);
 });
 
+/** A table of light in stages (ICC.1:2022, 10.12): its last output is what the matrix makes the lightness. */
+function staged(grid = [2, 2, 2]): number[] {
+  const straight = [...letters('curv'), ...put32(0), ...put32(0)];
+  const squared = [...letters('para'), ...put32(0), ...put32(0), ...put32(2 * 65536)];
+  const nodes = Array.from({ length: 8 }, (_, node) => [
+    (node >> 2) & 1,
+    (node >> 1) & 1,
+    node & 1,
+  ]);
+  const neutral = 0x8080; // in this kind of table
+  const parts = {
+    after: [...squared, ...straight, ...straight],
+    matrix: [0, 0, 1, 0, 1, 0, 1, 0, 0, 0, 0, 0].flatMap((one) => put32(one * 65536)),
+    middle: [straight, straight, straight].flat(),
+    table: [
+      ...[...grid, ...new Array<number>(13).fill(0)],
+      ...[2, 0, 0, 0],
+      ...nodes.flatMap((node) => put16([neutral, neutral, Math.round((sum(node) / 3) * 65535)])),
+    ],
+    before: [straight, straight, straight].flat(),
+  };
+  let at = 32;
+  const places = Object.values(parts).map((part) => (at += part.length) - part.length);
+  return [
+    ...[...letters('mAB '), ...put32(0), 3, 3, 0, 0],
+    ...places.flatMap(put32),
+    ...Object.values(parts).flat(),
+  ];
+}
+
+test('light by a table with curves and a matrix behind it, as profiles of version 4 have it', () => {
+  const screen = read(profile('RGB ', staged()));
+  const pixels = Uint8ClampedArray.from([255, 255, 255, 9, 255, 255, 0, 255]);
+  srgbConverter(screen)?.(pixels);
+  expect([...pixels.slice(0, 4)]).toEqual([255, 255, 255, 9]);
+  for (const c of [4, 5, 6])
+    expect(Math.abs((pixels[c] ?? 0) - greyOf(100 * (2 / 3) ** 2))).toBeLessThan(1.2);
+  expect(parseIccProfile(profile('RGB ', staged([2, 3, 2])))).toBeUndefined();
+  expect(parseIccProfile(profile('RGB ', staged().slice(0, 200)))).toBeUndefined();
+});
+
 test('tables that are cut off, too large or of another kind are none', () => {
   const good = table(4, () => 50);
   expect(parseIccProfile(profile('CMYK', good).slice(0, 300))).toBeUndefined();

@@ -19,8 +19,9 @@ const BYTES = Uint8ClampedArray.from({ length: STEPS + 1 }, (_, at) => {
   return 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
 });
 
-const byteOf = (light: number): number =>
-  BYTES[light <= 0 ? 0 : light >= 1 ? STEPS : Math.round(light * STEPS)] as number;
+const byteAt = (step: number): number =>
+  BYTES[step <= 0 ? 0 : step >= STEPS ? STEPS : (step + 0.5) | 0] as number;
+type Parts = readonly [Float64Array, Float64Array, Float64Array];
 
 /**
  * Turns pixels of a profile (RGBA, 8 bit) into sRGB where they are: relative colorimetric, what sRGB
@@ -102,14 +103,20 @@ function convertAll(
   matrix: Matrix,
   [red, green, blue]: readonly [Float64Array, Float64Array, Float64Array],
 ): void {
-  const [[a, b, c], [d, e, f], [g, h, i]] = matrix;
+  // What each byte adds to each sum, in steps.
+  const parts = ([x, y, z]: Matrix[0]): Parts => [
+    red.map((light) => light * x * STEPS),
+    green.map((light) => light * y * STEPS),
+    blue.map((light) => light * z * STEPS),
+  ];
+  const [[a, b, c], [d, e, f], [g, h, i]] = [parts(matrix[0]), parts(matrix[1]), parts(matrix[2])];
   for (let at = 0; at < pixels.length; at += 4) {
-    const x = red[pixels[at] as number] as number;
-    const y = green[pixels[at + 1] as number] as number;
-    const z = blue[pixels[at + 2] as number] as number;
-    pixels[at] = byteOf(a * x + b * y + c * z);
-    pixels[at + 1] = byteOf(d * x + e * y + f * z);
-    pixels[at + 2] = byteOf(g * x + h * y + i * z);
+    const x = pixels[at] as number;
+    const y = pixels[at + 1] as number;
+    const z = pixels[at + 2] as number;
+    pixels[at] = byteAt((a[x] as number) + (b[y] as number) + (c[z] as number));
+    pixels[at + 1] = byteAt((d[x] as number) + (e[y] as number) + (f[z] as number));
+    pixels[at + 2] = byteAt((g[x] as number) + (h[y] as number) + (i[z] as number));
   }
 }
 
