@@ -258,6 +258,30 @@ test('what hatches fill comes in: polylines, lines and arcs, with their holes', 
   expect(areaOf(await taken(drawing([hatch(round)])))).toBeCloseTo(Math.PI * 25, 1);
 });
 
+test('what hatches fill may be bounded by ellipses and splines', async () => {
+  // Half an ellipse of 10 by 4 each way round, turned upright.
+  const half = (turn: number): (string | number)[] => [
+    ...[72, 3, 10, 20, 20, 20, 11, 0, 21, 10, 40, 0.4],
+    ...[50, 0, 51, 180, 73, turn],
+  ];
+  const oval = await taken(drawing([hatch([92, 1, 93, 2, ...half(1), ...half(0)])]));
+  // Lines stay within 4 µm of curves, all along them.
+  expect(Math.abs(areaOf(oval) - Math.PI * 40)).toBeLessThan(0.1);
+  expect(oval.leftOut).toEqual([]);
+  // A parabola over ten with its top at five, as a B-spline of degree two, closed by a line.
+  const bow = [
+    ...[72, 4, 94, 2, 73, 0, 74, 0, 95, 6, 96, 3, 40, 0, 40, 0, 40, 0, 40, 1, 40, 1, 40, 1],
+    ...[10, 0, 20, 0, 10, 5, 20, 10, 10, 10, 20, 0],
+  ];
+  const fit = [97, 2, 11, 0, 21, 0, 11, 10, 21, 0, 12, 1, 22, 1, 13, 1, 23, -1];
+  const chord = [72, 1, 10, 10, 20, 0, 11, 0, 21, 0];
+  for (const curve of [bow, [...bow, ...fit]])
+    expect(areaOf(await taken(drawing([hatch([92, 1, 93, 2, ...curve, ...chord])])))).toBeCloseTo(
+      (2 / 3) * 50,
+      1,
+    );
+});
+
 test('an outline that is filled too is one shape, and a boundary of another kind is told', async () => {
   const lines = [line(0, 0, 20, 0), line(20, 0, 20, 20), line(20, 20, 0, 20), line(0, 20, 0, 0)];
   const read = await taken(drawing([...lines, hatch(SQUARE)]));

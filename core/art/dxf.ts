@@ -25,19 +25,8 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { HatchReader, type BoundaryEdge, type Corner, type Hatch } from './dxf-hatch.ts';
+import { arcWay, at, ellipseWay, splineWay, type Step, type Way } from './dxf-curves.ts';
 import { unfoldBlocks, type PlacedEntity } from './dxf-blocks.ts';
-
-/** A step along an outline: straight, or an arc of a radius. Drawing units, y down. */
-interface Step {
-  readonly to: Point;
-  readonly arc?: { readonly radius: number; readonly large: boolean; readonly clockwise: boolean };
-}
-
-/** A line from a point, step by step. */
-interface Way {
-  readonly from: Point;
-  readonly steps: readonly Step[];
-}
 
 /** Ends that are nearer than that belong together, drawing units. */
 const JOINT = 0.01;
@@ -45,7 +34,6 @@ const JOINT = 0.01;
 const UNITS: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
 /** How far a line may stay from the curve that it follows, mm. */
 const FINE = 0.004;
-const MOST_STEPS = 400; // for each piece of a curve
 const MOST = 20_000; // entities
 
 /** Whether a text is a drawing interchange file: it begins with a section. */
@@ -86,7 +74,7 @@ export async function dxfToSvg(
     });
   const { rings: drawn, open } = joined(known.flatMap((way) => way ?? []));
   const filled = hatches.flatMap(({ entity, map }) =>
-    boundariesOf(entity as Hatch).map((way) => mappedWay(way, map, fineOf(map))),
+    boundariesOf(entity as Hatch, fineOf(map)).map((way) => mappedWay(way, map, fineOf(map))),
   );
   const rings = [...drawn, ...withoutDrawn(filled, drawn)];
   if (rings.length === 0) return err('art/dxf-open', { name }, name);
@@ -111,17 +99,21 @@ type HandlerType = Parameters<InstanceType<typeof DxfParserType>['registerEntity
 const isHatch = ({ type }: IEntity): boolean => type === 'HATCH';
 
 /** The boundaries of a hatch as closed ways. */
-function boundariesOf({ boundaries }: Hatch): Way[] {
+function boundariesOf({ boundaries }: Hatch, fine: number): Way[] {
   return boundaries.flatMap((boundary): Way[] => {
     const [first] = boundary;
     if (first && 'kind' in first)
-      return joined((boundary as readonly BoundaryEdge[]).map(edgeWay)).rings;
+      return joined(
+        (boundary as readonly BoundaryEdge[]).flatMap((edge) => edgeWay(edge, fine) ?? []),
+      ).rings;
     const way = polylineWay({ vertices: boundary as readonly Corner[], shape: true });
     return way ? [way] : [];
   });
 }
 
-function edgeWay(edge: BoundaryEdge): Way {
+function edgeWay(edge: BoundaryEdge, fine: number): Way | undefined {
+  if (edge.kind === 'ellipse') return ellipseWay(edge, fine);
+  if (edge.kind === 'spline') return splineWay(edge, fine);
   if (edge.kind === 'line') return { from: at(edge.from), steps: [{ to: at(edge.to) }] };
   const end = edge.end > edge.start ? edge.end : edge.end + 2 * Math.PI;
   return arcWay(at(edge.centre), edge.radius, [edge.start, end]);
@@ -144,8 +136,6 @@ const isSameBox = (one: Box, other: Box): boolean =>
   (['left', 'top', 'right', 'bottom'] as const).every(
     (side) => Math.abs(one[side] - other[side]) < JOINT,
   );
-
-const at = ({ x, y }: { x: number; y: number }): Point => ({ x, y: -y });
 
 /** @param fine how far a line may stay from a curve, drawing units */
 function wayOf(entity: IEntity, fine: number): Way | undefined {
@@ -196,83 +186,6 @@ function polylineWay({ vertices, shape }: Polyline): Way | undefined {
     return { to: at(to), arc: { radius, large: Math.abs(bulge) > 1, clockwise: bulge < 0 } };
   });
   return { from: at(first), steps };
-}
-
-/** In two halves: an arc from a point to itself has no middle. */
-function arcWay(centre: Point, radius: number, [start, end]: readonly [number, number]): Way {
-  const on = (angle: number): Point => ({
-    x: centre.x + radius * Math.cos(angle),
-    y: centre.y - radius * Math.sin(angle),
-  });
-  const arc = { radius, large: false, clockwise: false };
-  const middle = (start + end) / 2;
-  return { from: on(start), steps: [middle, end].map((angle) => ({ to: on(angle), arc })) };
-}
-
-function ellipseWay(ellipse: IEllipseEntity, fine: number): Way {
-  const { center, majorAxisEndPoint: major, axisRatio, startAngle, endAngle } = ellipse;
-  const end = endAngle > startAngle ? endAngle : endAngle + 2 * Math.PI;
-  const on = (share: number): Point => {
-    const angle = startAngle + share * (end - startAngle);
-    const [c, s] = [Math.cos(angle), Math.sin(angle) * axisRatio];
-    return at({ x: center.x + c * major.x - s * major.y, y: center.y + c * major.y + s * major.x });
-  };
-  const reach = Math.hypot(major.x, major.y);
-  const count = stepsFor(reach * (end - startAngle) ** 2, fine);
-  const steps = Array.from({ length: count }, (_, step) => ({ to: on((step + 1) / count) }));
-  return { from: on(0), steps };
-}
-
-/** Source: C. de Boor, A Practical Guide to Splines, the recurrence for a point of a B-spline. */
-function splineWay(spline: ISplineEntity, fine: number): Way | undefined {
-  const { degreeOfSplineCurve: degree, knotValues: knots, controlPoints = [] } = spline;
-  const spans = knots.flatMap((knot, index): number[] =>
-    index >= degree && index < controlPoints.length && (knots[index + 1] ?? knot) > knot
-      ? [index]
-      : [],
-  );
-  if (spans.length === 0) return undefined;
-  const on = (span: number, t: number): Point => {
-    const points = Array.from({ length: degree + 1 }, (_, index) => {
-      const { x, y } = controlPoints[span - degree + index] ?? { x: 0, y: 0 };
-      return { x, y };
-    });
-    for (let round = 1; round <= degree; round++)
-      for (let index = degree; index >= round; index--) {
-        const left = knots[span - degree + index] ?? 0;
-        const right = knots[span + 1 + index - round] ?? 1;
-        const share = (t - left) / (right - left);
-        const [before, here] = [points[index - 1], points[index]];
-        if (!before || !here) continue;
-        here.x = before.x + (here.x - before.x) * share;
-        here.y = before.y + (here.y - before.y) * share;
-      }
-    return at(points[degree] ?? { x: 0, y: 0 });
-  };
-  const steps = spans.flatMap((span) => {
-    const [left, right] = [knots[span] ?? 0, knots[span + 1] ?? 1];
-    const count = stepsFor(bendOf(controlPoints.slice(span - degree, span + 1), degree), fine);
-    return Array.from({ length: count }, (_, step) => ({
-      to: on(span, left + ((right - left) * (step + 1)) / count),
-    }));
-  });
-  return { from: on(spans[0] ?? 0, knots[spans[0] ?? 0] ?? 0), steps };
-}
-
-/**
- * How many straight steps stay within a distance of a curve, by the most that its direction changes over
- * the whole of it. Source: the error of linear interpolation, h²/8 of the second derivative.
- */
-const stepsFor = (bend: number, fine: number): number =>
-  Math.min(MOST_STEPS, Math.max(4, Math.ceil(Math.sqrt(bend / (8 * fine)))));
-
-/** An upper bound of the second derivative of a piece of a curve over its whole, from its control points. */
-function bendOf(points: readonly Point[], degree: number): number {
-  const bends = points.slice(2).map(({ x, y }, at) => {
-    const [one, two] = [points[at] ?? { x, y }, points[at + 1] ?? { x, y }];
-    return Math.hypot(x - 2 * two.x + one.x, y - 2 * two.y + one.y);
-  });
-  return degree * (degree - 1) * Math.max(0, ...bends);
 }
 
 /** A way under a map; where that turns circles into ellipses its arcs become straight steps. */
