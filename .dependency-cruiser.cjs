@@ -6,6 +6,7 @@ const CORE = [
   'geometry',
   'packing',
   'raster',
+  'subject',
   'register',
   'shape',
   'drawing',

@@ -79,13 +79,42 @@ export const art = {
   },
   bench: {
     title: 'Prepare a picture',
-    tools: { clear: 'Background', light: 'Light', split: 'Split', parts: 'Shapes' },
+    tools: {
+      clear: 'Background',
+      subject: 'Subject',
+      light: 'Light',
+      split: 'Split',
+      parts: 'Shapes',
+    },
     toolsLabel: 'What to do with the picture',
     use: 'Use it',
     working: 'Working …',
     grounds: { checker: 'Checker', white: 'White', kraft: 'Kraft', dark: 'Dark green' },
     groundsLabel: 'What lies beneath',
     picture: 'The picture as it will be',
+    subject: {
+      title: 'Free the subject',
+      shapes: { frame: 'Frame', line: 'Rough line' },
+      hints: {
+        frame: 'Drag a frame around what you want, a little outside of it.',
+        line: 'Draw a rough line around what you want, a little outside of it.',
+      },
+      paint: 'Paint where it is wrong',
+      brushes: { keep: 'Keep', drop: 'Drop' },
+      paintHint: 'The outline follows near each stroke, and nowhere else.',
+      reach: 'Strokes reach',
+      edge: 'Edge and holes',
+      band: 'Soft edge',
+      bandHint: 'Wider for fur, hair and glass.',
+      holes: (count: number): string =>
+        count === 1
+          ? 'A small hole is filled; press it in the picture to open it.'
+          : `${count} small holes are filled; press one in the picture to open it.`,
+      hole: (number: number): string => `Hole ${number} is open`,
+      around: 'Frame',
+      again: 'Draw it anew',
+      pixels: (count: number): string => `${count} px`,
+    },
     clear: 'Clear the background',
     clearOn: { off: 'Keep', border: 'Border', everywhere: 'Everywhere' },
     color: 'Its colour',

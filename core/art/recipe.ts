@@ -3,6 +3,7 @@ import { luminanceOfBytes, toHex } from '../color/index.ts';
 import { recoloredPaint, type DrawingNode, type Paint, type PathNode } from '../drawing/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { clearingSchema } from './background.ts';
+import { freeingSchema, freeSubject, type SubjectFinder } from '../subject/index.ts';
 import { clearBackground } from './clear.ts';
 
 const hex = z.string().regex(/^#[0-9a-f]{6}$/i);
@@ -22,6 +23,8 @@ export type BrushStroke = z.infer<typeof strokeSchema>;
 /** What was done to a picture of pixels; the picture itself stays as it came. */
 export const pixelRecipeSchema = z.object({
   kind: z.literal('pixels'),
+  /** How the subject is freed from what is around it. */
+  free: freeingSchema.optional(),
   clear: clearingSchema.nullable(),
   strokes: z.array(strokeSchema).max(500),
   /** From -1 (black) over 0 to 1 (white). */
@@ -78,11 +81,19 @@ export const PLAIN_VECTOR: VectorRecipe = {
   mirror: false,
 };
 
-/** A picture made by a recipe from another as it is seen. */
-export function makePixels(image: RgbaImage, recipe: PixelRecipe): RgbaImage {
+/**
+ * A picture made by a recipe from another as it is seen.
+ * @param finder of the picture at its own size where this one is smaller; its subject is named in pixels of that
+ */
+export function makePixels(
+  image: RgbaImage,
+  recipe: PixelRecipe,
+  finder?: SubjectFinder,
+): RgbaImage {
+  const freed = recipe.free ? freeSubject(image, recipe.free, finder) : image;
   const made = recipe.clear
-    ? clearBackground(image, recipe.clear).image
-    : { ...image, data: image.data.slice() };
+    ? clearBackground(freed, recipe.clear).image
+    : { ...freed, data: freed.data.slice() };
   for (const stroke of recipe.strokes) brush(made, image, stroke);
   tone(made, recipe);
   if (recipe.mirror) mirror(made);

@@ -1,6 +1,7 @@
 export {
   contrastRatio,
   findRgb,
+  LINEAR,
   luminance,
   luminanceOfBytes,
   rgbOf,

@@ -30,6 +30,7 @@ import { dominantColors } from '../color/index.ts';
 import { pathData } from '../drawing/index.ts';
 import { fitCurves } from '../geometry/index.ts';
 import { drawShapes } from '../output/index.ts';
+import { SubjectFinder, type OfferedHole } from '../subject/index.ts';
 import { contours, shrunkImage, type RgbaImage, type RunGroup } from '../raster/index.ts';
 
 /** Gives the kept bytes of art by its hash; undefined when they are lost. */
@@ -43,6 +44,8 @@ export interface Preview {
   /** Size of the picture itself in pixels. */
   readonly width: number;
   readonly height: number;
+  /** Holes in a freed subject that may be opened. */
+  readonly holes?: readonly OfferedHole[];
 }
 
 /** What a page is split with. Vector pages are drawn at this resolution first. */
@@ -86,6 +89,7 @@ export class Preparer {
   private readonly bytes: KeptBytes;
   private decoded: { key: string; image: RgbaImage } | undefined;
   private small: { key: string; preview: Preview } | undefined;
+  private finder: { id: string; finder: SubjectFinder } | undefined;
   private page: { key: string; image: RgbaImage; split: SplitPage } | undefined;
 
   constructor(platform: Platform, bytes: KeptBytes) {
@@ -104,7 +108,13 @@ export class Preparer {
       radius: stroke.radius / small.scale,
       points: stroke.points.map(([x, y]): [number, number] => [x / small.scale, y / small.scale]),
     }));
-    return ok({ ...small, image: makePixels(small.image, { ...recipe, strokes }) });
+    const finder = recipe.free && this.finderOf(art.id, image.value);
+    const made = makePixels(small.image, { ...recipe, strokes }, finder);
+    return ok({
+      ...small,
+      image: made,
+      ...(recipe.free && finder ? { holes: finder.find(recipe.free).holes } : {}),
+    });
   }
 
   /** Art made by a recipe, at its full size. */
@@ -222,6 +232,12 @@ export class Preparer {
         : await readPixels(this.platform, bytes, art.name);
     if (image.ok) this.decoded = { key, image: image.value };
     return image;
+  }
+
+  /** What finds the subject of a picture: it remembers what strokes came to. */
+  private finderOf(id: string, image: RgbaImage): SubjectFinder {
+    if (this.finder?.id !== id) this.finder = { id, finder: new SubjectFinder(image) };
+    return this.finder.finder;
   }
 
   private smaller(id: string, image: RgbaImage, most: number): Preview {

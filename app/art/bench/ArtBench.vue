@@ -23,6 +23,9 @@ import LightCard from './LightCard.vue';
 import PictureStage from './PictureStage.vue';
 import ShapesCard from './ShapesCard.vue';
 import SplitCard from './SplitCard.vue';
+import SubjectCard from './SubjectCard.vue';
+import SubjectLines from './SubjectLines.vue';
+import { useSubjectTool } from './subject-tool.ts';
 import { useSplitEditor } from './split-editor.ts';
 
 /**
@@ -51,6 +54,7 @@ const split = useSplitEditor(
   () => original.value,
   () => pixels.value.clear,
 );
+const subject = useSubjectTool(editor);
 const tool = ref<Tool>('clear');
 const brush = ref<'none' | 'erase' | 'restore'>('none');
 const size = ref(14);
@@ -61,10 +65,10 @@ const sources = { typeface: () => undefined, imageUrl: () => undefined };
 
 const isVector = computed(() => original.value?.kind === 'vector');
 const tools = computed(() => {
-  const { clear, light, split: splitting, parts } = words.tools;
+  const { clear, subject: free, light, split: splitting, parts } = words.tools;
   const offered: Partial<Record<Tool, string>> = isVector.value
     ? { parts, split: splitting }
-    : { clear, light, split: splitting };
+    : { clear, subject: free, light, split: splitting };
   return offered as Readonly<Record<Tool, string>>;
 });
 const made = computed(() =>
@@ -100,6 +104,7 @@ watch(tool, (next) => {
 });
 
 function press(at: [number, number]): void {
+  if (tool.value === 'subject') return subject.press(at);
   if (tool.value === 'clear' && brush.value !== 'none') stroke.value = [at];
   else if (tool.value === 'clear' && source.value) {
     const { scale, image } = source.value;
@@ -108,11 +113,13 @@ function press(at: [number, number]): void {
 }
 
 function move(at: [number, number]): void {
+  if (tool.value === 'subject') return subject.move(at);
   if (stroke.value.length) stroke.value = [...stroke.value, at];
   else if (line.value) line.value = { ...line.value, to: at };
 }
 
 function release(): void {
+  if (tool.value === 'subject') return subject.release();
   if (stroke.value.length && brush.value !== 'none') {
     const radius = size.value * px.value;
     editor.addStroke({ mode: brush.value, radius, points: stroke.value });
@@ -171,7 +178,7 @@ onBeforeUnmount(editor.stop);
       <PictureStage
         :width="stage.width"
         :height="stage.height"
-        :draws="tool === 'clear' || cutting"
+        :draws="tool === 'clear' || tool === 'subject' || cutting"
         @press="press"
         @move="move"
         @release="release"
@@ -183,7 +190,15 @@ onBeforeUnmount(editor.stop);
         >
           <DrawnNodes :nodes="made" :sources="sources" :version="0" />
         </svg>
-        <PixelPicture v-else-if="shown" :image="shown.image" :label="words.picture" />
+        <template v-else-if="shown">
+          <PixelPicture
+            v-if="tool === 'subject' && source"
+            class="ghost"
+            :image="source.image"
+            :label="words.picture"
+          />
+          <PixelPicture :image="shown.image" :label="words.picture" />
+        </template>
         <template #over>
           <polyline
             v-if="stroke.length"
@@ -192,6 +207,7 @@ onBeforeUnmount(editor.stop);
             :points="stroke.map((at) => at.join()).join(' ')"
             :stroke-width="2 * size * px"
           />
+          <SubjectLines v-if="tool === 'subject'" :tool="subject" />
           <template v-if="tool === 'split'">
             <g
               v-for="(part, at) in split.parts.value"
@@ -232,6 +248,7 @@ onBeforeUnmount(editor.stop);
           v-model:size="size"
           :editor="editor"
         />
+        <SubjectCard v-else-if="tool === 'subject'" :tool="subject" />
         <LightCard v-else-if="tool === 'light'" :editor="editor" />
         <ShapesCard v-else-if="tool === 'parts'" :editor="editor" @out="takeOut" />
         <SplitCard
@@ -269,6 +286,9 @@ onBeforeUnmount(editor.stop);
 }
 .cards > :deep(*) {
   flex: none;
+}
+.ghost {
+  opacity: 0.22;
 }
 .stroke {
   fill: none;

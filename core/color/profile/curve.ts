@@ -1,4 +1,5 @@
-import type { ToneCurve } from './profile.ts';
+/** From the value of a channel to its light, both from 0 to 1. */
+export type ToneCurve = (value: number) => number;
 
 /** The four letters at a place. */
 export const sign = (view: DataView, at: number): string =>

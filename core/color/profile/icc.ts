@@ -1,6 +1,6 @@
-import { readCurve, sign } from './curve.ts';
+import { readCurve, sign, type ToneCurve } from './curve.ts';
 import { labBlack, neutralBlack, readXyz } from './connected.ts';
-import type { ColorProfile, Matrix, TableProfile, ToneCurve } from './profile.ts';
+import type { ColorProfile, Matrix, TableProfile } from './profile.ts';
 import { parseTable } from './table.ts';
 
 /** A part of a profile: its bytes from its type on. */

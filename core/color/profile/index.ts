@@ -1,3 +1,4 @@
+export { type ToneCurve } from './curve.ts';
 export { parseIccProfile } from './icc.ts';
 export {
   P3_PRIMARIES,
@@ -7,6 +8,5 @@ export {
   type ColorProfile,
   type Primaries,
   type TableProfile,
-  type ToneCurve,
 } from './profile.ts';
 export { srgbConverter, srgbOfInks } from './to-srgb.ts';

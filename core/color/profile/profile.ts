@@ -1,4 +1,5 @@
 import type { Xyz } from './connected.ts';
+import type { ToneCurve } from './curve.ts';
 import type { ColorTable } from './table.ts';
 
 /** A row for each of X, Y and Z, a column for each channel. */
@@ -7,9 +8,6 @@ export type Matrix = readonly [
   readonly [number, number, number],
   readonly [number, number, number],
 ];
-
-/** From the value of a channel to its light, both from 0 to 1. */
-export type ToneCurve = (value: number) => number;
 
 /** How the numbers of a picture become colours. */
 export type ColorProfile = CurveProfile | TableProfile;

@@ -1,5 +1,4 @@
-import { readCurve, sign } from './curve.ts';
-import type { ToneCurve } from './profile.ts';
+import { readCurve, sign, type ToneCurve } from './curve.ts';
 
 /** What a table is made of: a curve a channel, colours at the nodes of a grid, and what follows these. */
 export interface TableParts {
