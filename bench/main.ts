@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
+// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `subject`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -13,6 +13,7 @@ import { benchRehearsal } from './rehearsal.ts';
 import { benchSheets } from './sheets.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
+import { benchSubject } from './subject.ts';
 import { benchSvg } from './svg.ts';
 import { benchTypefaces } from './typefaces.ts';
 import type { Row } from './row.ts';
@@ -22,6 +23,7 @@ const BENCHES = {
   svg: benchSvg,
   typefaces: benchTypefaces,
   photographs: benchPhotographs,
+  subject: benchSubject,
   pack: benchPack,
   nest: benchNest,
   sheets: benchSheets,

@@ -28,6 +28,8 @@ export function refuse(what: string, remedy: string, where?: string): never {
 export interface Given {
   readonly options: Readonly<Record<string, string | boolean | undefined>>;
   readonly rest: readonly string[];
+  /** What was given of options that may be given several times, in the order of the line. */
+  readonly many: readonly { readonly name: string; readonly value: string }[];
 }
 
 /** What a command takes beside options with a value. */
@@ -36,28 +38,36 @@ interface Takes {
   readonly switches?: readonly string[];
   /** How many words stand without a name. */
   readonly words?: number;
+  /** Options with a value that may be given several times. */
+  readonly many?: readonly string[];
 }
 
 /** Reads options. A value may begin with a minus; nothing is passed over in silence. */
 export function readOptions(
   argv: readonly string[],
   names: readonly string[],
-  { switches = [], words = 1 }: Takes = {},
+  { switches = [], words = 1, many = [] }: Takes = {},
 ): Given {
   const options: NonNullable<ParseArgsConfig['options']> = {};
   for (const name of names) options[name] = { type: 'string' };
+  for (const name of many) options[name] = { type: 'string', multiple: true };
   for (const name of [...switches, 'json']) options[name] = { type: 'boolean' };
   try {
     const { values, positionals, tokens } = parseArgs({
-      args: withMinus(argv, names),
+      args: withMinus(argv, [...names, ...many]),
       options,
       allowPositionals: true,
       strict: true,
       tokens: true,
     });
     const seen = new Set<string>();
+    const several: { name: string; value: string }[] = [];
     for (const token of tokens) {
       if (token.kind !== 'option') continue;
+      if (many.includes(token.name)) {
+        several.push({ name: token.name, value: token.value ?? '' });
+        continue;
+      }
       if (seen.has(token.name))
         refuse(`--${token.name} was given twice.`, 'Give it once.', `--${token.name}`);
       seen.add(token.name);
@@ -65,14 +75,14 @@ export function readOptions(
     const more = positionals[words];
     if (more !== undefined)
       refuse(`“${more}” is one word too many.`, 'Put words with spaces between quotes.', more);
-    return { options: values as Given['options'], rest: positionals };
+    return { options: values as Given['options'], rest: positionals, many: several };
   } catch (error) {
     if (error instanceof InputError) throw error;
     const said =
       error instanceof Error ? (error.message.split('. ')[0] ?? error.message) : String(error);
     return refuse(
       `${said}.`,
-      `Accepted options: ${[...names, ...switches, 'json'].map((name) => `--${name}`).join(', ')}.`,
+      `Accepted options: ${[...names, ...many, ...switches, 'json'].map((name) => `--${name}`).join(', ')}.`,
     );
   }
 }

@@ -7,6 +7,7 @@ import { check } from './commands/check.ts';
 import { clear } from './commands/clear.ts';
 import { demo } from './commands/demo.ts';
 import { exportCommand } from './commands/export.ts';
+import { free } from './commands/free.ts';
 import { pack } from './commands/pack.ts';
 import { run } from './commands/run.ts';
 import { size } from './commands/size.ts';
@@ -19,6 +20,7 @@ const COMMANDS: Readonly<Record<string, CliCommand>> = {
   size,
   take,
   clear,
+  free,
   split,
   trace,
   pack,

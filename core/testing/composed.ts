@@ -1,5 +1,8 @@
 import { seededRandom } from '../base/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
+import type { SubjectStroke } from '../subject/index.ts';
+import { stepsFromBorder } from '../subject/painted.ts';
+import { patchesOf } from '../subject/patches.ts';
 
 const { cos, floor, hypot, max, min, PI, sin } = Math;
 
@@ -109,3 +112,60 @@ export function composedPicture(width: number, height: number, seed: number): Co
     }
   return { image, alpha, box };
 }
+
+/** Overlap of what was freed with the truth: what both have, of what either has, at one half. */
+export function overlapOf({ alpha }: Composed, { data }: RgbaImage): number {
+  let [both, either] = [0, 0];
+  alpha.forEach((share, pixel) => {
+    const [wanted, made] = [share >= 128, (data[pixel * 4 + 3] as number) >= 128];
+    if (wanted && made) both++;
+    if (wanted || made) either++;
+  });
+  return both / either;
+}
+
+/** What somebody would paint: one stroke of each kind through the worst place of its kind. */
+export function worstStrokes(
+  { alpha, image: { width } }: Composed,
+  { data }: RgbaImage,
+  radius: number,
+): SubjectStroke[] {
+  const isMade = (pixel: number): boolean => (data[pixel * 4 + 3] as number) >= 128;
+  return (['keep', 'drop'] as const).flatMap((mode): SubjectStroke[] => {
+    const wrong = Uint8Array.from(alpha, (share, pixel) =>
+      share >= 128 === (mode === 'keep') && isMade(pixel) !== (mode === 'keep') ? 1 : 0,
+    );
+    const { patches, of } = patchesOf(wrong, width, 1);
+    const worst = patches.reduce(
+      (best, { pixels }, at) => (pixels > (patches[best]?.pixels ?? 0) ? at : best),
+      0,
+    );
+    if ((patches[worst]?.pixels ?? 0) < LEAST_WRONG) return [];
+    const steps = stepsFromBorder(wrong, width, 200);
+    let deepest = 0;
+    for (let pixel = 0, most = 0; pixel < wrong.length; pixel++) {
+      const step = of[pixel] === worst ? (steps[pixel] as number) : 0;
+      if (step > most && step <= 200) [most, deepest] = [step, pixel];
+    }
+    const [x, y] = [deepest % width, floor(deepest / width)];
+    const own = min(radius, max(1, (steps[deepest] as number) - 1));
+    const reach = (angle: number): number => {
+      let far = 0;
+      for (; far < 400; far++) {
+        const pixel = floor(y + sin(angle) * far) * width + floor(x + cos(angle) * far);
+        if (of[pixel] !== worst || (steps[pixel] as number) < own * 0.9) break;
+      }
+      return max(0, far - 1);
+    };
+    const turns = Array.from({ length: 16 }, (_, at) => (at * PI) / 16);
+    const long = (turn: number): number => reach(turn) + reach(turn + PI);
+    const turn = turns.reduce((best, one) => (long(one) > long(best) ? one : best), 0);
+    const end = (angle: number): [number, number] => [
+      x + cos(angle) * reach(angle),
+      y + sin(angle) * reach(angle),
+    ];
+    return [{ mode, radius: own, points: [end(turn + PI), end(turn)] }];
+  });
+}
+
+const LEAST_WRONG = 80; // pixels that anybody would mind

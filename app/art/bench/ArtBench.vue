@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import {
   artSize,
   colorAt,
@@ -59,8 +59,8 @@ const tool = ref<Tool>('clear');
 const brush = ref<'none' | 'erase' | 'restore'>('none');
 const size = ref(14);
 const cutting = ref(false);
-const stroke = ref<[number, number][]>([]);
-const line = ref<{ from: [number, number]; to: [number, number] }>();
+const stroke = shallowRef<[number, number][]>([]);
+const line = shallowRef<{ from: [number, number]; to: [number, number] }>();
 const sources = { typeface: () => undefined, imageUrl: () => undefined };
 
 const isVector = computed(() => original.value?.kind === 'vector');

@@ -1,4 +1,4 @@
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { USUAL_FREEING, type Freeing, type OfferedHole } from '../../../core/subject/index.ts';
 import type { ArtEditor } from './art-editor.ts';
 
@@ -13,7 +13,7 @@ export function useSubjectTool(editor: ArtEditor) {
   const brush = ref<'keep' | 'drop'>('keep');
   /** Radius of the brush, in 700ths of the longer side. */
   const size = ref(4);
-  const drawn = ref<Place[]>([]);
+  const drawn = shallowRef<Place[]>([]);
   const free = computed(() => editor.pixels.value.free);
   const longer = computed(() => {
     const { width = 1, height = 1 } = editor.preview.value ?? {};
