@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import {
   artSize,
   colorAt,
@@ -166,7 +166,23 @@ const middle = (part: { left: number; right: number; top: number; bottom: number
   x: (part.left + part.right) / 2,
   y: (part.top + part.bottom) / 2,
 });
-onBeforeUnmount(editor.stop);
+/** Steps on the bench are undone here, not those of the job behind it. */
+function stepBack(event: KeyboardEvent): void {
+  const { target } = event;
+  const isTyped = target instanceof HTMLInputElement && /text|number|search/.test(target.type);
+  const key = event.key.toLowerCase();
+  if (!(event.ctrlKey || event.metaKey) || isTyped) return;
+  if (key !== 'z' && key !== 'y') return;
+  event.preventDefault();
+  event.stopPropagation();
+  if (key === 'y' || event.shiftKey) editor.redo();
+  else editor.undo();
+}
+onMounted(() => addEventListener('keydown', stepBack, true));
+onBeforeUnmount(() => {
+  removeEventListener('keydown', stepBack, true);
+  editor.stop();
+});
 </script>
 
 <template>
@@ -248,7 +264,7 @@ onBeforeUnmount(editor.stop);
           v-model:size="size"
           :editor="editor"
         />
-        <SubjectCard v-else-if="tool === 'subject'" :tool="subject" />
+        <SubjectCard v-else-if="tool === 'subject'" :tool="subject" @undo="editor.undo" />
         <LightCard v-else-if="tool === 'light'" :editor="editor" />
         <ShapesCard v-else-if="tool === 'parts'" :editor="editor" @out="takeOut" />
         <SplitCard

@@ -78,7 +78,7 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
       :step="1"
       :said="`${size}`"
     />
-    <LinkButton v-if="pixels.strokes.length" @click="editor.dropStroke">
+    <LinkButton v-if="pixels.strokes.length" @click="editor.undo">
       {{ words.backStroke }}
     </LinkButton>
   </CardPanel>

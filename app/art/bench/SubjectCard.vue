@@ -8,6 +8,7 @@ import type { SubjectTool } from './subject-tool.ts';
 
 /** How the subject is framed, and what is painted where it was not seen rightly. */
 const props = defineProps<{ tool: SubjectTool }>();
+const emit = defineEmits<{ undo: [] }>();
 const words = texts.art.bench.subject;
 const { shape, brush, size, free, longer, holes } = props.tool;
 const pixels = (share: number): string => words.pixels(Math.round(share * longer.value));
@@ -21,7 +22,7 @@ const pixels = (share: number): string => words.pixels(Math.round(share * longer
   <template v-else>
     <CardPanel :title="words.paint" peeled>
       <ChoiceRow v-model="brush" :label="words.paint" :choices="words.brushes" />
-      <p class="quiet">{{ words.paintHint }}</p>
+      <p class="quiet">{{ words.paintHints[brush] }}</p>
       <SliderRow
         v-model="size"
         :label="texts.art.bench.brushSize"
@@ -31,6 +32,7 @@ const pixels = (share: number): string => words.pixels(Math.round(share * longer
         :said="`${size}`"
       />
       <SliderRow
+        v-if="brush === 'keep' || brush === 'drop'"
         :label="words.reach"
         :model-value="free.reach"
         :min="0.02"
@@ -39,9 +41,7 @@ const pixels = (share: number): string => words.pixels(Math.round(share * longer
         :said="pixels(free.reach)"
         @update:model-value="tool.change({ reach: $event })"
       />
-      <LinkButton v-if="free.strokes.length" @click="tool.dropStroke">
-        {{ texts.art.bench.backStroke }}
-      </LinkButton>
+      <LinkButton @click="emit('undo')">{{ texts.art.bench.back }}</LinkButton>
     </CardPanel>
     <CardPanel :title="words.edge">
       <SliderRow

@@ -59,10 +59,12 @@ const points = computed(() => drawn.value.map((at) => at.join()).join(' '));
   stroke-linecap: round;
   stroke-linejoin: round;
 }
-.stroke.keep {
+.stroke.keep,
+.stroke.restore {
   stroke: #3f7f4f88;
 }
-.stroke.drop {
+.stroke.drop,
+.stroke.erase {
   stroke: #b5432a88;
 }
 .around {

@@ -17,6 +17,7 @@ import { Cancelled } from '../../../core/base/index.ts';
 import { artCalls, type Ongoing } from '../../calls/index.ts';
 import { artBytes } from '../../storage/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import { useHistory } from './recipe-history.ts';
 
 const PREVIEW = 1100; // pixels
 
@@ -31,6 +32,7 @@ export function useArtEditor() {
   const original = shallowRef<Art>();
   const pixels = shallowRef<PixelRecipe>(PLAIN_PIXELS);
   const vector = shallowRef<VectorRecipe>(PLAIN_VECTOR);
+  const histories = { pixels: useHistory(pixels), vector: useHistory(vector) };
   const nodes = shallowRef<VectorNodes>([]);
   const preview = shallowRef<Preview>();
   /** The original as small as the preview, for its colours. */
@@ -49,6 +51,8 @@ export function useArtEditor() {
     original.value = from ?? art;
     pixels.value = recipe?.kind === 'pixels' ? recipe : PLAIN_PIXELS;
     vector.value = recipe?.kind === 'vector' ? recipe : PLAIN_VECTOR;
+    histories.pixels.forget();
+    histories.vector.forget();
     preview.value = undefined;
     source.value = undefined;
     if (original.value.kind === 'vector')
@@ -100,9 +104,7 @@ export function useArtEditor() {
 
   watch(pixels, () => void look());
 
-  function change(changes: Partial<PixelRecipe>): void {
-    pixels.value = { ...pixels.value, ...changes };
-  }
+  const { change, step } = histories.pixels;
 
   function clearing(changes: Partial<NonNullable<PixelRecipe['clear']>> | null): void {
     const now = pixels.value.clear ?? USUAL_CLEARING;
@@ -110,12 +112,13 @@ export function useArtEditor() {
   }
 
   const addStroke = (stroke: BrushStroke): void =>
-    change({ strokes: [...pixels.value.strokes, stroke] });
-  const dropStroke = (): void => change({ strokes: pixels.value.strokes.slice(0, -1) });
-
-  function changeVector(changes: Partial<VectorRecipe>): void {
-    vector.value = { ...vector.value, ...changes };
-  }
+    step({ strokes: [...pixels.value.strokes, stroke] });
+  const changeVector = histories.vector.change;
+  const history = computed(() =>
+    original.value?.kind === 'vector' ? histories.vector : histories.pixels,
+  );
+  const undo = (): void => history.value.undo();
+  const redo = (): void => history.value.redo();
 
   const recipe = computed<Recipe>(() =>
     original.value?.kind === 'vector' ? vector.value : pixels.value,
@@ -162,9 +165,11 @@ export function useArtEditor() {
     isPlain,
     open,
     change,
+    step,
+    undo,
+    redo,
     clearing,
     addStroke,
-    dropStroke,
     changeVector,
     make,
     stop,

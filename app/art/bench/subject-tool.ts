@@ -10,7 +10,7 @@ const LEAST = 0.02;
 /** Freeing the subject with the pointer: a frame or a rough line first, then strokes. */
 export function useSubjectTool(editor: ArtEditor) {
   const shape = ref<'frame' | 'line'>('frame');
-  const brush = ref<'keep' | 'drop'>('keep');
+  const brush = ref<'keep' | 'drop' | 'erase' | 'restore'>('keep');
   /** Radius of the brush, in 700ths of the longer side. */
   const size = ref(4);
   const drawn = shallowRef<Place[]>([]);
@@ -42,10 +42,14 @@ export function useSubjectTool(editor: ArtEditor) {
     drawn.value = [];
     if (points.length === 0) return;
     if (free.value) {
-      const stroke = { mode: brush.value, radius: radius.value, points };
-      change({ strokes: [...free.value.strokes, stroke] });
+      const [mode, stroke] = [brush.value, { radius: radius.value, points }];
+      if (mode === 'erase' || mode === 'restore') editor.addStroke({ mode, ...stroke });
+      else
+        editor.step({
+          free: { ...free.value, strokes: [...free.value.strokes, { mode, ...stroke }] },
+        });
     } else if (spanOf(points) > LEAST * longer.value)
-      editor.change({ free: { around: points, ...USUAL_FREEING }, clear: null });
+      editor.step({ free: { around: points, ...USUAL_FREEING }, clear: null });
   }
 
   /** Opens a hole that is filled, or fills one that is open. */
@@ -56,9 +60,8 @@ export function useSubjectTool(editor: ArtEditor) {
     change({ holes: isOpen ? others : [...others, [...place]] });
   }
 
-  const dropStroke = (): void => change({ strokes: free.value?.strokes.slice(0, -1) ?? [] });
   /** Begins anew with another frame, or keeps the whole picture. */
-  const forget = (): void => editor.change({ free: undefined });
+  const forget = (): void => editor.step({ free: undefined, strokes: [] });
 
   return {
     shape,
@@ -74,7 +77,6 @@ export function useSubjectTool(editor: ArtEditor) {
     move,
     release,
     turnHole,
-    dropStroke,
     forget,
   };
 }
