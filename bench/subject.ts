@@ -65,8 +65,8 @@ function goodness(): Row[] {
   return [
     {
       what: 'overlap by a frame alone, median',
-      measured: median(alone),
-      unit,
+      measured: 100 * median(alone),
+      unit: '%',
       wanted: 'at least 95 %',
     },
     {
@@ -146,7 +146,7 @@ async function command(): Promise<Row[]> {
     { encoding: 'utf8' },
   );
   const { seconds } = JSON.parse(said) as { seconds: number };
-  const other = spawnSync('python3', ['-c', GRABCUT, path, frame], { encoding: 'utf8' });
+  const other = spawnSync('/usr/bin/python3', ['-c', GRABCUT, path, frame], { encoding: 'utf8' });
   return [
     {
       what: 'peel free on 6 MP, with its alpha',
