@@ -19,6 +19,7 @@ export const artwork = {
   fitLong: 'How the picture fills its frame',
   ownSize: 'Own size',
   inPrint: 'Print resolution',
+  coverLabel: 'Cover the label',
   replaceThePicture: 'Replace the picture',
   thePiece: 'The piece',
   piece: 'Piece',

@@ -2,6 +2,7 @@ import { isProblem, type Problem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
 import {
   color,
+  coverOf,
   fillSchema,
   textsOf,
   withTexts,
@@ -126,6 +127,19 @@ export const ARTWORK_COMMANDS = {
           : { ...found, elements: [...others.slice(0, at), source, ...others.slice(at)] };
       }),
   } satisfies Command<Of & { element: string; to: number }>,
+
+  /** A picture as the ground of its piece: in proportion out to the bleed, below everything else. */
+  'cover-label': {
+    run: (job, { piece, element }) =>
+      withOwnPiece(job, piece, (found) => {
+        const source = found.elements.find(({ id }) => id === element);
+        if (source?.kind !== 'picture') return notFound('element');
+        const { frame, view, spread, group, repeat, ...kept } = source;
+        void [frame, view, spread, group, repeat]; // what it had of its own as one thing among others
+        const cover: PieceElement = { ...kept, ...coverOf(found) };
+        return { ...found, elements: [cover, ...found.elements.filter((one) => one !== source)] };
+      }),
+  } satisfies Command<Of & { element: string }>,
 
   /** Other colours in the place of some, in a piece or in all; keys in small letters. */
   recolor: {

@@ -209,6 +209,7 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'delete-elements': record({ piece, elements }),
   'duplicate-elements': record({ piece, elements, dx: number, dy: number }),
   'reorder-element': record({ piece, element, to: number }),
+  'cover-label': record({ piece, element }),
   recolor: record({ colors: dictionary(color, color) }),
   'replace-words': record({ find: text, by: text }),
   'combine-elements': record({ piece, elements, how: constantFrom(...MEETINGS) }),

@@ -110,4 +110,4 @@ export {
   type CopyFacts,
 } from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
-export { PIECE_NAME_LETTERS, pieceSchema, pieceSize, type Piece } from './piece.ts';
+export { coverOf, PIECE_NAME_LETTERS, pieceSchema, pieceSize, type Piece } from './piece.ts';

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { apart, plainId } from '../base/index.ts';
 import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
 import { thingSchema } from '../things/index.ts';
-import { elementSchema } from './elements/index.ts';
+import { elementSchema, type Picture } from './elements/index.ts';
 import { color, fillSchema } from './fill.ts';
 
 const creaseEnd = z.object({ x: z.number(), y: z.number() });
@@ -52,6 +52,15 @@ export const pieceSchema = z.object({
     .optional(),
 });
 export type Piece = z.infer<typeof pieceSchema>;
+
+/** How a picture stands that covers a piece out to its bleed. */
+export function coverOf(
+  piece: Piece,
+): Pick<Picture, 'x' | 'y' | 'angle' | 'width' | 'height' | 'fit'> {
+  const { width, height } = pieceSize(piece);
+  const more = 2 * piece.bleed;
+  return { x: 0, y: 0, angle: 0, width: width + more, height: height + more, fit: 'cover' };
+}
 
 /** The finished size of a piece, mm. */
 export function pieceSize(piece: Piece): { width: number; height: number } {

@@ -74,6 +74,8 @@ const COMMANDS: Said = {
   'choose-material': ({ material }) => `choose ${material.name.toLowerCase()}`,
   'choose-stock': ({ stock }) => `choose ${stock.name}`,
   'combine-elements': ({ elements, how }) => `${COMBINING[how]} ${elements.length} shapes`,
+  'cover-label': ({ piece, element }, job) =>
+    `cover the label with ${titleOf(job, piece, [element])}`,
   'copy-piece': () => 'add a variety',
   'delete-column': ({ column }) => `delete the column ${column}`,
   'delete-elements': ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { artSize } from '../../../core/art/index.ts';
-import { findPictureDpi, type Picture } from '../../../core/piece/index.ts';
+import { coverOf, findPictureDpi, type Picture } from '../../../core/piece/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import ChoicesRow from '../../ui/ChoicesRow.vue';
@@ -21,6 +21,22 @@ const { choosePictures } = useTakeFiles(props.desk);
 const art = computed(() => props.desk.store.job?.art[picture.value.art]);
 const dpi = computed(() => art.value && findPictureDpi(picture.value, art.value));
 const own = computed(() => art.value && artSize(art.value));
+/** Whether the picture is the ground of its label already. */
+const covers = computed(() => {
+  const { piece } = props.desk;
+  const place = piece.value && Object.entries(coverOf(piece.value));
+  const isLowest = piece.value?.elements[0]?.id === picture.value.id;
+  return isLowest && place?.every(([key, value]) => picture.value[key as 'x'] === value);
+});
+
+function cover(): void {
+  const { piece, store } = props.desk;
+  if (!piece.value) return;
+  store.act({
+    name: 'cover-label',
+    args: { piece: piece.value.id, element: picture.value.id },
+  });
+}
 </script>
 
 <template>
@@ -45,6 +61,7 @@ const own = computed(() => art.value && artSize(art.value));
       <LinkButton v-if="art" @click="preparing = art.id">
         {{ texts.artwork.prepare }}
       </LinkButton>
+      <LinkButton v-if="!covers" @click="cover">{{ texts.artwork.coverLabel }}</LinkButton>
       <LinkButton @click="choosePictures(picture.id)">
         {{ texts.artwork.replaceThePicture }}
       </LinkButton>
