@@ -11,11 +11,13 @@ import {
   type Traced,
 } from './art/index.ts';
 import {
+  cutSticker,
   Preparer,
   type PlacedArt,
   type Preview,
   type ShownSplit,
   type SplitRequest,
+  type StickerCut,
 } from './prepare/index.ts';
 import {
   compareSheets,
@@ -116,6 +118,7 @@ export interface Calls {
   makeArt(args: { art: Art; recipe: Recipe }, task: Task): Promise<Result<ReadArt>>;
   readAgain(args: { art: Art }, task: Task): Promise<Result<ReadArt | undefined>>;
   artColors(args: { art: Art; most: number }, task: Task): Promise<Result<string[]>>;
+  cutSticker(args: { read: ReadArt }, task: Task): Promise<StickerCut>;
   traceArt(args: { art: Art; tolerance: number }, task: Task): Promise<Result<Traced>>;
   splitArt(args: SplitRequest, task: Task): Promise<Result<ShownSplit>>;
   partsOfArt(
@@ -214,6 +217,7 @@ export function createCalls(ground: CallGround): Calls {
     makeArt: ({ art, recipe }) => preparer.make(art, recipe),
     readAgain: ({ art }) => preparer.readAgain(art),
     artColors: ({ art, most }) => preparer.colors(art, most),
+    cutSticker: ({ read }) => cutSticker(platform, read),
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),

@@ -63,24 +63,16 @@ test.beforeEach(async ({ page }) => {
   await openShelf(page, 'pot-lid-seals', 'seed-packet-fronts');
 });
 
-test('a picture on paper becomes a cut sticker in eight actions, and its recipe can be changed later', async ({
+test('a picture on paper is a cut sticker with one press, and its recipe can be changed later', async ({
   page,
 }) => {
   const actions = await countActions(page);
   await choosePicture(page, 'Stickers from pictures', { name: 'leaf.png', buffer: leafOnPaper() });
   await expect(page).toHaveURL(/\/edge$/);
-  // Opaque all over: the outline is the frame until the paper is cleared.
+  // Its paper is cleared and it is cut around what is left, with the usual rim.
+  await expect(page.locator('[data-line="size"]')).toContainText('24.3 mm × 35 mm');
+  expect(await actions()).toBeLessThanOrEqual(1);
   await page.getByRole('button', { name: 'Trace the picture' }).click();
-  await expect(page.locator('[data-line="size"]')).toContainText('44.6 mm × 44.6 mm');
-  await page.getByRole('link', { name: /^Artwork/ }).click();
-  await page.locator('[data-element] .hit').click();
-  await page.getByRole('button', { name: 'Prepare the picture' }).click();
-  await page.getByRole('radio', { name: 'Border', exact: true }).click();
-  await page.getByRole('button', { name: 'Use it' }).click();
-  await expect(page.getByRole('dialog')).toBeHidden();
-  await page.getByRole('link', { name: /^Edge/ }).click();
-  await page.getByRole('button', { name: 'Trace the picture' }).click();
-  expect(await actions()).toBeLessThanOrEqual(9);
 
   // The lens of two discs of 200 px whose middles are 160 px apart: 240 x 366.6 px, with 2 mm around.
   await expect(page.getByText(/nodes, within 0\.0\d+ mm/)).toBeVisible();

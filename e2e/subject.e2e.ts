@@ -91,8 +91,8 @@ test('a photograph becomes a sticker: framed, painted where it is wrong, taken b
   await page.getByRole('button', { name: 'meadow leaf' }).first().click();
   await page.getByRole('button', { name: 'Prepare' }).click();
   await page.getByRole('radio', { name: 'Subject' }).click();
-  await expect.poll(() => alphaAt(page, 30, 13)).toBe(255);
-  expect(await alphaAt(page, cx, cy)).toBe(0);
+  await expect.poll(() => alphaAt(page, cx, cy)).toBe(0);
+  expect(await alphaAt(page, 30, 13)).toBe(255);
   await page.getByRole('button', { name: 'Draw it anew' }).click();
   await expect.poll(() => alphaAt(page, 5, 5)).toBe(255);
   await page.getByRole('radio', { name: 'Rough line' }).click();
@@ -105,4 +105,68 @@ test('a photograph becomes a sticker: framed, painted where it is wrong, taken b
   );
   await expect.poll(() => alphaAt(page, 5, 5)).toBe(0);
   expect(await alphaAt(page, cx, cy)).toBe(255);
+});
+
+test('pictures become stickers: each is cut by what it is, and photographs are freed in turn', async ({
+  page,
+}) => {
+  const clear = {
+    width: 200,
+    height: 200,
+    data: Uint8Array.from({ length: 200 * 200 * 4 }, (_, at) => {
+      const pixel = at >> 2;
+      const inside = Math.hypot((pixel % 200) - 100, Math.floor(pixel / 200) - 100) < 70;
+      return inside ? ([190, 60, 70, 255][at & 3] as number) : 0;
+    }),
+  };
+  const paper = {
+    ...clear,
+    data: Uint8Array.from({ length: 200 * 200 * 4 }, (_, at) => {
+      const pixel = at >> 2;
+      const inside = Math.abs((pixel % 200) - 100) < 80 && Math.abs(pixel / 200 - 100) < 30;
+      return (inside ? [60, 120, 70, 255] : [236, 234, 230, 255])[at & 3] as number;
+    }),
+  };
+  const png = (image: typeof clear): Buffer => Buffer.from(encode({ ...image, channels: 4 }));
+  const actions = await countActions(page);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
+  ]);
+  const mimeType = 'image/png';
+  await chooser.setFiles([
+    { name: 'berry.png', mimeType, buffer: png(clear) },
+    { name: 'ribbon on paper.png', mimeType, buffer: png(paper) },
+    { name: 'meadow leaf.png', mimeType, buffer: photograph },
+    { name: 'torn.png', mimeType, buffer: photograph.subarray(0, 900) },
+  ]);
+  const tray = page.getByRole('dialog', { name: 'What came in' });
+  await expect(tray.getByText('cut around what it shows')).toBeVisible();
+  await expect(tray.getByText('its plain ground is cleared, then cut around')).toBeVisible();
+  await expect(tray.getByText(/^a photograph/)).toBeVisible();
+  await expect(tray.getByText('torn.png')).toBeVisible();
+  await expect(tray.locator('.cut')).toHaveCount(2);
+
+  await tray.getByRole('button', { name: 'Free 1 photograph' }).click();
+  await draw(page, [left - 9, top - 9], [right + 9, bottom + 9]);
+  await expect.poll(() => alphaAt(page, 5, 5)).toBe(0);
+  await page.getByRole('button', { name: 'Use it' }).click();
+  await expect(tray.locator('.cut')).toHaveCount(3);
+  await expect(tray.getByText(/^a photograph/)).toBeHidden();
+  await tray.getByRole('button', { name: 'Make 3 stickers' }).click();
+  await expect(page).toHaveURL(/\/edge$/);
+  expect(await actions()).toBeLessThanOrEqual(6);
+  await page.getByRole('link', { name: /^Copies/ }).click();
+  await expect(page.locator('[data-copy]')).toHaveCount(3);
+
+  // One press on its card makes a picture the ground of its label.
+  await page.getByRole('link', { name: 'Artwork' }).click();
+  await page.locator('[data-element] .hit').click();
+  await page.getByRole('button', { name: 'Cover the label', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Cover the label', exact: true })).toBeHidden();
+  await expect(
+    page.getByRole('application', { name: 'The whole picture, and the frame over it' }),
+  ).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Cover the label', exact: true })).toBeVisible();
 });

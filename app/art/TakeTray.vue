@@ -1,11 +1,16 @@
 <script setup lang="ts">
-import { artSize, type TakenArt } from '../../core/art/index.ts';
+import { computed, shallowRef } from 'vue';
+import { artSize, type Art, type ReadArt, type TakenArt } from '../../core/art/index.ts';
+import { pathData } from '../../core/drawing/index.ts';
 import { formatLength } from '../../core/units/index.ts';
 import { artNoteTexts, omissionsText, problemLine } from '../../messages/index.ts';
+import { keepInDrawer } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import NumberRow from '../ui/NumberRow.vue';
 import OverlayPanel from '../ui/OverlayPanel.vue';
+import { useMessages } from '../ui/messages-store.ts';
 import { useSettings } from '../ui/settings-store.ts';
+import ArtBench from './bench/ArtBench.vue';
 import ArtPicture from './ArtPicture.vue';
 import LinkButton from '../ui/LinkButton.vue';
 import { useTray, type TrayGroup } from './tray-store.ts';
@@ -13,6 +18,7 @@ import { useTray, type TrayGroup } from './tray-store.ts';
 /** What came in: pictures with their sizes, files of the same art together, and what was refused. */
 const tray = useTray();
 const settings = useSettings();
+const messages = useMessages();
 const words = texts.art.tray;
 const of = (group: TrayGroup) => group.items[group.pick] ?? group.items[0];
 
@@ -36,6 +42,47 @@ function facts(group: TrayGroup): string {
     ...artNoteTexts(one.notes),
   ];
   return notes.join(' · ');
+}
+
+const cutOf = (group: TrayGroup) => tray.cuts.get(of(group)?.art.id ?? '');
+/** What a sticker will show: without its ground where that was cleared. */
+const shownOf = (group: TrayGroup): ReadArt | undefined => cutOf(group)?.read ?? of(group);
+const sizeOf = (group: TrayGroup) => {
+  const art = shownOf(group)?.art;
+  return art ? artSize(art) : { width: 1, height: 1 };
+};
+/** Photographs, and what was taken for a page of drawings but may be one. */
+function canFree(group: TrayGroup): boolean {
+  const { way, read } = cutOf(group) ?? {};
+  return way === 'photograph' || (way === 'page' && read?.art.kind === 'pixels');
+}
+const toFree = computed(() =>
+  tray.groups.filter((group) => group.wanted && cutOf(group)?.way === 'photograph'),
+);
+/** The photograph on the bench, and whether the next one follows. */
+const freeing = shallowRef<{ art: Art; isInTurn: boolean }>();
+
+async function free(group: TrayGroup | undefined, isInTurn: boolean): Promise<void> {
+  const one = group && of(group);
+  freeing.value = undefined;
+  if (!one) return;
+  try {
+    await keepInDrawer(one, Date.now());
+    freeing.value = { art: one.art, isInTurn };
+  } catch (error) {
+    messages.sayError(error);
+  }
+}
+
+async function freed(made: ReadArt): Promise<void> {
+  const { art, isInTurn } = freeing.value ?? {};
+  if (!art) return;
+  const left = toFree.value.filter((group) => of(group)?.art.id !== art.id);
+  if (made.art.id !== art.id)
+    await Promise.all([keepInDrawer(made, Date.now()), tray.replace(art.id, made)]).catch(
+      messages.sayError,
+    );
+  await free(isInTurn ? left[0] : undefined, true);
 }
 
 function pick(at: number, event: Event): void {
@@ -76,16 +123,27 @@ function pick(at: number, event: Event): void {
             />
             <span class="ground"
               ><ArtPicture
-                v-if="of(group)"
-                :key="of(group)?.art.id"
-                :art="of(group)!.art"
-                :bytes="of(group)!.bytes"
-            /></span>
+                v-if="shownOf(group)"
+                :key="shownOf(group)?.art.id"
+                :art="shownOf(group)!.art"
+                :bytes="shownOf(group)!.bytes" /><svg
+                v-if="cutOf(group)?.traced"
+                class="cut"
+                :viewBox="`0 0 ${sizeOf(group).width} ${sizeOf(group).height}`"
+              >
+                <path :d="pathData(cutOf(group)!.traced!.path)" /></svg
+            ></span>
             <span class="about">
               <strong>{{ of(group)?.art.name }}</strong>
               <span class="quiet">{{ facts(group) }}</span>
+              <span v-if="tray.purpose === 'stickers'" class="way">{{
+                cutOf(group) ? words.ways[cutOf(group)!.way] : words.looking
+              }}</span>
             </span>
           </label>
+          <LinkButton v-if="canFree(group)" @click="free(group, false)">
+            {{ words.free }}
+          </LinkButton>
           <p v-if="group.items.length > 1" class="same">
             <span>{{ words.same(group.items.length) }}</span>
             <select
@@ -122,11 +180,25 @@ function pick(at: number, event: Event): void {
     </template>
     <template #foot>
       <v-btn variant="text" @click="tray.close">{{ texts.cancel }}</v-btn>
+      <v-btn v-if="toFree.length" variant="text" color="primary" @click="free(toFree[0], true)">
+        {{ words.freeAll(toFree.length) }}
+      </v-btn>
       <v-btn color="primary" :disabled="tray.wanted.length === 0" @click="tray.finish">
         {{ words.take(tray.wanted.length, tray.purpose) }}
       </v-btn>
     </template>
   </OverlayPanel>
+  <ArtBench
+    v-if="freeing"
+    first="subject"
+    :art="freeing.art"
+    :known="() => undefined"
+    :in-job="false"
+    @close="freeing = undefined"
+    @made="freed"
+    @parts="freeing = undefined"
+    @pieces="freeing = undefined"
+  />
 </template>
 
 <style scoped>
@@ -183,8 +255,26 @@ progress {
   width: 62px;
   height: 62px;
   border-radius: var(--r-field);
+  position: relative;
   padding: 4px;
   background: var(--release);
+}
+.cut {
+  position: absolute;
+  inset: 4px;
+  width: calc(100% - 8px);
+  height: calc(100% - 8px);
+  overflow: visible;
+}
+.cut path {
+  fill: none;
+  stroke: var(--plum);
+  stroke-width: 1.5px;
+  vector-effect: non-scaling-stroke;
+}
+.way {
+  display: block;
+  font-size: 13px;
 }
 .about {
   min-width: 0;

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
 import { Cancelled, ProblemError } from '../../core/base/index.ts';
 import { artNoteTexts, omissionsText } from '../../messages/index.ts';
+import type { StickerCut } from '../../core/prepare/index.ts';
 import { artCalls, type Ongoing } from '../calls/index.ts';
 import { bytesOf, keepInDrawer, ownTypefaces } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
@@ -16,7 +17,9 @@ export interface TrayGroup {
   readonly wanted: boolean;
 }
 
-type Take = (reads: readonly ReadArt[]) => void;
+/** How pictures become stickers, by their art. */
+export type Cuts = ReadonlyMap<string, StickerCut>;
+type Take = (reads: readonly ReadArt[], cuts: Cuts) => void;
 
 /** What pictures are taken in for: to stand on a piece, to be stickers, or to be kept. */
 export type Purpose = 'piece' | 'stickers' | 'drawer';
@@ -34,6 +37,9 @@ export const useTray = defineStore('tray', () => {
   const dpi = ref(300);
   const groups = shallowRef<readonly TrayGroup[]>([]);
   const refused = shallowRef<TakenIn['refused']>([]);
+  /** Where stickers are cut, as far as it is found. */
+  const cuts = shallowRef<Cuts>(new Map());
+  let cutting = 0;
   let files: readonly File[] = [];
   let give: Take = () => undefined;
   let ongoing: Ongoing<'takeIn'> | undefined;
@@ -100,22 +106,59 @@ export const useTray = defineStore('tray', () => {
     }
     const [only] = taken;
     const [bad] = left;
-    if (only && taken.length === 1 && !bad) return hand([only]);
+    groups.value = sameArt(taken).map((items) => ({ items, pick: 0, wanted: true }));
+    if (purpose.value === 'stickers') await findCuts(only && taken.length === 1 && !bad);
+    const isToFree = only && cuts.value.get(only.art.id)?.way === 'photograph';
+    if (only && taken.length === 1 && !bad && !isToFree) return hand([only]);
     if (!only && bad && left.length === 1) {
       open.value = false;
       return messages.sayProblem(bad.problem);
     }
-    groups.value = sameArt(taken).map((items) => ({ items, pick: 0, wanted: true }));
     refused.value = left;
     open.value = true;
+  }
+
+  /** Finds where what was taken in is cut: one after the other, while they are looked at or before. */
+  async function findCuts(now = false): Promise<void> {
+    const own = ++cutting;
+    cuts.value = new Map();
+    const found = (async () => {
+      for (const { items, pick } of groups.value) {
+        const read = items[pick];
+        if (own !== cutting || !read) return;
+        await findCut(read);
+      }
+    })().catch(messages.sayError);
+    if (now) await found;
+  }
+
+  async function findCut(read: ReadArt): Promise<void> {
+    const own = cutting;
+    const { art, bytes } = read;
+    const args = { read: { art, bytes, leftOut: [] } };
+    const cut = await artCalls.call('cutSticker', args).answer;
+    if (own === cutting) cuts.value = new Map([...cuts.value, [art.id, cut]]);
+  }
+
+  /** A picture in the place of the one that it was made from, as when its subject was freed. */
+  async function replace(from: string, made: ReadArt): Promise<void> {
+    groups.value = groups.value.map((group) => ({
+      ...group,
+      items: group.items.map((one) =>
+        one.art.id === from ? { ...one, art: made.art, bytes: made.bytes } : one,
+      ),
+    }));
+    await findCut(made);
   }
 
   function hand(reads: readonly TakenArt[]): void {
     open.value = false;
     groups.value = [];
+    const known = cuts.value;
+    cutting++;
     void (async () => {
       for (const one of reads) await keepInDrawer(one, Date.now());
-      give(reads);
+      give(reads, known);
     })().catch(messages.sayError);
     const [one] = reads;
     if (reads.length !== 1 || !one) return;
@@ -135,6 +178,10 @@ export const useTray = defineStore('tray', () => {
     groups.value = groups.value.map((group, index) =>
       index === at ? { ...group, ...changes } : group,
     );
+    const { items, pick } = groups.value[at] ?? { items: [], pick: 0 };
+    const read = items[pick];
+    if (purpose.value === 'stickers' && read && !cuts.value.has(read.art.id))
+      void findCut(read).catch(messages.sayError);
   }
 
   function setAll(to: boolean): void {
@@ -148,6 +195,7 @@ export const useTray = defineStore('tray', () => {
 
   function close(): void {
     ongoing?.cancel();
+    cutting++;
     open.value = false;
     groups.value = [];
     refused.value = [];
@@ -161,9 +209,11 @@ export const useTray = defineStore('tray', () => {
     dpi,
     groups,
     refused,
+    cuts,
     wanted,
     hasPages,
     take,
+    replace,
     finish,
     set,
     setAll,

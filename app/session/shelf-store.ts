@@ -13,6 +13,8 @@ import {
 } from '../../core/job/index.ts';
 import { artSize, type Art, type ReadArt } from '../../core/art/index.ts';
 import type { Piece } from '../../core/piece/index.ts';
+import type { StickerCut } from '../../core/prepare/index.ts';
+import { artCalls } from '../calls/index.ts';
 import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import { leftOutTexts } from '../../messages/index.ts';
@@ -38,8 +40,9 @@ import {
   originalOf,
   type KeptJob,
   type UnreadJob,
+  keepInDrawer,
 } from '../storage/index.ts';
-import { tracedPiece } from './traced-piece.ts';
+import { cutPiece } from './traced-piece.ts';
 import { useOwnDesigns } from './own-designs.ts';
 import { forgetMissing } from './page-resources.ts';
 import { texts } from '../texts/index.ts';
@@ -121,22 +124,33 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /** A job of stickers from pictures: each a piece of its own, at its own size where a sheet takes it. */
-  async function createFromArt(reads: readonly ReadArt[]): Promise<Job | undefined> {
+  /** @param cuts how pictures become stickers, by their art, as far as that is known */
+  async function createFromArt(
+    reads: readonly ReadArt[],
+    cuts: ReadonlyMap<string, StickerCut> = new Map(),
+  ): Promise<Job | undefined> {
     const [first] = reads;
     if (!first) return undefined;
     const made = await create('own');
     if (!made) return undefined;
     const pieces: Piece[] = [];
-    for (const [at, { art }] of reads.entries()) {
+    const shown: Art[] = [];
+    for (const [at, read] of reads.entries()) {
       if (reads.length > 1) messages.say(texts.shelf.sticker.cutting(at + 1, reads.length));
-      pieces.push(await pictureSticker(art));
+      const known = cuts.get(read.art.id);
+      const cut = known ?? (await artCalls.call('cutSticker', { read }).answer);
+      if (cut.read.art.id !== read.art.id) await keepInDrawer(cut.read, Date.now());
+      pieces.push(pictureSticker(cut));
+      shown.push(cut.read.art);
     }
+    // What a picture was made from comes along: its recipe can be changed later.
+    const art = new Map([...reads.map((read) => read.art), ...shown].map((one) => [one.id, one]));
     if (reads.length > 1) messages.say(texts.shelf.sticker.made(reads.length));
     const filled = runCommand(
       { ...made, name: first.art.name.slice(0, 120) },
       {
         name: 'add-pieces',
-        args: { pieces, art: reads.map(({ art }) => art), wanted: 1, instead: 'piece-1' },
+        args: { pieces, art: [...art.values()], wanted: 1, instead: 'piece-1' },
       },
     );
     if (isProblem(filled)) messages.sayProblem(filled);
@@ -283,9 +297,12 @@ export const useShelf = defineStore('shelf', () => {
 
 const MOST = 180; // mm that a sheet takes
 
-/** A picture as a piece, cut around what it shows, as large as a sheet takes. */
-function pictureSticker(art: Art): Promise<Piece> {
+/** A picture as a piece, cut where it was found to be, as large as a sheet takes. */
+function pictureSticker({ read: { art }, traced }: StickerCut): Piece {
   const own = artSize(art);
   const scale = Math.min(1, MOST / own.width, MOST / own.height);
-  return tracedPiece(art, { id: 'piece', look: { bleed: 2, safe: 1, ground: null }, scale });
+  return cutPiece(art, traced, {
+    ...{ id: 'piece', scale },
+    look: { bleed: 2, safe: 1, ground: null },
+  });
 }

@@ -1,4 +1,4 @@
-import { artSize, USUAL_TOLERANCE, type Art } from '../../core/art/index.ts';
+import { artSize, USUAL_TOLERANCE, type Art, type Traced } from '../../core/art/index.ts';
 import { isProblem } from '../../core/base/index.ts';
 import { mapPath, nested, scaling, translation } from '../../core/geometry/index.ts';
 import { withBuild } from '../../core/job/index.ts';
@@ -10,30 +10,38 @@ import { artCalls } from '../calls/index.ts';
 const RIM = 2;
 /** A picture that covers so much of its box has no outline of its own. */
 const FULL = 0.99;
-/** More separate parts than that are a page of drawings, to be split, and no sticker. */
-const MOST_PARTS = 6;
 
-/**
- * A picture as a piece: cut around what it shows, with the usual rim; by its box where it is opaque all
- * over, nothing of it can be traced, or it is a page of drawings.
- */
-export async function tracedPiece(
+interface Made {
+  readonly id: string;
+  readonly look: PieceLook;
+  readonly scale?: number;
+}
+
+/** A picture as a piece, cut around an outline with the usual rim; by its box where there is none. */
+export function cutPiece(
   art: Art,
-  { id, look, scale = 1 }: { id: string; look: PieceLook; scale?: number },
-): Promise<Piece> {
+  traced: Pick<Traced, 'path'> | undefined,
+  { id, look, scale = 1 }: Made,
+): Piece {
   const bare = picturePiece(art, { id, look, scale });
+  if (!traced) return bare;
   const { width, height } = artSize(art);
-  const tolerance = USUAL_TOLERANCE / scale;
-  const traced = await artCalls.call('traceArt', { art, tolerance }).answer;
-  if (!traced.ok || traced.value.area > FULL * width * height) return bare;
-  if (traced.value.parts > MOST_PARTS) return bare;
   const about = nested(scaling(scale), translation(-width / 2, -height / 2));
   const built = withBuild(bare, {
     ...plainBuild(bare.edge, art.name),
-    parts: [pathPart(mapPath(traced.value.path, about), art.name)],
+    parts: [pathPart(mapPath(traced.path, about), art.name)],
     offset: RIM,
     holes: 'fill',
     join: 'offset',
   });
   return isProblem(built) ? bare : built;
+}
+
+/** A part of a page as a piece, cut around what it shows; by its box where it fills that. */
+export async function tracedPiece(art: Art, made: Made): Promise<Piece> {
+  const { width, height } = artSize(art);
+  const tolerance = USUAL_TOLERANCE / (made.scale ?? 1);
+  const traced = await artCalls.call('traceArt', { art, tolerance }).answer;
+  const hasOutline = traced.ok && traced.value.area <= FULL * width * height;
+  return cutPiece(art, hasOutline ? traced.value : undefined, made);
 }

@@ -7,7 +7,7 @@ import { useFileDrops } from '../ui/file-drops.ts';
 import { PICTURE_FILES } from '../ui/picture-files.ts';
 import { isPictureFile } from '../ui/file-place.ts';
 import TakeTray from '../art/TakeTray.vue';
-import { useTray } from '../art/tray-store.ts';
+import { useTray, type Cuts } from '../art/tray-store.ts';
 import { chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
@@ -36,11 +36,14 @@ function take(files: readonly File[]): void {
   const pictures = files.filter(isPictureFile);
   const others = files.filter((file) => !pictures.includes(file));
   if (others.length) void shelf.take(others);
-  void tray.take(pictures, { purpose: 'stickers', give: (reads) => void beginFrom(reads) });
+  void tray.take(pictures, {
+    purpose: 'stickers',
+    give: (reads, cuts) => void beginFrom(reads, cuts),
+  });
 }
 
-async function beginFrom(reads: readonly ReadArt[]): Promise<void> {
-  const job = await shelf.createFromArt(reads);
+async function beginFrom(reads: readonly ReadArt[], cuts: Cuts): Promise<void> {
+  const job = await shelf.createFromArt(reads, cuts);
   if (job) await router.push(`/job/${job.id}/edge`);
 }
 

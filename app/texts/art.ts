@@ -76,6 +76,17 @@ export const art = {
     dpi: 'Pages that are no shapes, drawn at',
     include: (name: string): string => `Take ${name}`,
     leftOut: (what: string): string => `without its ${what}`,
+    ways: {
+      outline: 'cut around what it shows',
+      cleared: 'its plain ground is cleared, then cut around',
+      photograph: 'a photograph: cut by its box unless what it shows is freed',
+      page: 'many drawings: cut by its box; Split takes them apart',
+      box: 'cut by its box',
+    },
+    looking: 'Looking for its outline …',
+    free: 'Free what it shows',
+    freeAll: (count: number): string =>
+      count === 1 ? 'Free 1 photograph' : `Free ${count} photographs, one after the other`,
   },
   bench: {
     title: 'Prepare a picture',

@@ -6,3 +6,4 @@ export {
   type ShownSplit,
   type SplitRequest,
 } from './prepare.ts';
+export { cutSticker, type StickerCut, type StickerWay } from './sticker-cut.ts';

@@ -1,6 +1,7 @@
 export { decodePixels, encodeJpegImage, encodePhoto, encodePngImage } from './codec.ts';
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
+export { stepsFromBorder } from './border-steps.ts';
 export { findProfile } from './embedded-profile.ts';
 export { dilateMask } from './dilate.ts';
 export { blankImage, cropImage, darkness, isOpaque, shrunkImage, type RgbaImage } from './image.ts';
@@ -18,3 +19,4 @@ export { inkProfile, isInked } from './inks.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';
 export { isKnownTiff } from './tiff.ts';
+export { patchesOf, type Patch } from './patches.ts';

@@ -1,5 +1,4 @@
-import type { RgbaImage } from '../raster/index.ts';
-import { stepsFromBorder } from './painted.ts';
+import { stepsFromBorder, type RgbaImage } from '../raster/index.ts';
 import type { FoundSubject } from './subject.ts';
 
 const { ceil, floor, max, min, sqrt } = Math;

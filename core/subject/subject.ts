@@ -1,9 +1,8 @@
-import type { RgbaImage } from '../raster/index.ts';
+import { patchesOf, stepsFromBorder, type RgbaImage } from '../raster/index.ts';
 import { FlowGraph } from './flow.ts';
 import type { Freeing, OfferedHole, SubjectStroke } from './freeing.ts';
 import { fitMixture } from './mixture.ts';
-import { eachPainted, insideOf, stepsFromBorder } from './painted.ts';
-import { patchesOf } from './patches.ts';
+import { eachPainted, insideOf } from './painted.ts';
 import { neighboursOf, pairCosts, type Neighbour } from './pairs.ts';
 import { regionsOf, type Regions } from './regions.ts';
 import { workingImage, type WorkingImage } from './working.ts';

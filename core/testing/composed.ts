@@ -1,8 +1,6 @@
 import { seededRandom } from '../base/index.ts';
-import type { RgbaImage } from '../raster/index.ts';
+import { patchesOf, stepsFromBorder, type RgbaImage } from '../raster/index.ts';
 import type { SubjectStroke } from '../subject/index.ts';
-import { stepsFromBorder } from '../subject/painted.ts';
-import { patchesOf } from '../subject/patches.ts';
 
 const { cos, floor, hypot, max, min, PI, sin } = Math;
 

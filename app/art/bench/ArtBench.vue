@@ -37,6 +37,8 @@ const props = defineProps<{
   /** Other art by its id, where the original of a made picture is found. */
   known: (id: string) => Art | undefined;
   inJob: boolean;
+  /** What of it is opened first; of pictures of pixels their background unless given. */
+  first?: 'subject';
 }>();
 const emit = defineEmits<{
   close: [];
@@ -94,7 +96,7 @@ const px = computed(() => Math.max(stage.value.width, stage.value.height) / 700)
 watch(
   () => props.art,
   (art) => {
-    tool.value = art.kind === 'vector' ? 'parts' : 'clear';
+    tool.value = art.kind === 'vector' ? 'parts' : (props.first ?? 'clear');
     void editor.open(art, props.known).catch(messages.sayError);
   },
   { immediate: true },

@@ -1,0 +1,70 @@
+import { strToU8 } from 'fflate';
+import { expectOk } from '../base/index.ts';
+import { readArt } from '../art/index.ts';
+import { encodePngImage, type RgbaImage } from '../raster/index.ts';
+import { composedPicture } from '../testing/composed.ts';
+import { disc, drawn } from '../testing/drawn.ts';
+import { nodePlatform } from '../testing/node-platform.ts';
+import { cutSticker, type StickerCut } from './sticker-cut.ts';
+
+const cutOf = async (bytes: Uint8Array): Promise<StickerCut> =>
+  cutSticker(nodePlatform, expectOk(await readArt(nodePlatform, bytes, 'leaf')));
+const png = (image: RgbaImage): Uint8Array => encodePngImage(image, 254); // ten pixels a mm
+const PAPER = (): readonly [number, number, number] => [236, 234, 230];
+const GREEN = [60, 120, 70] as const;
+const leaf = drawn(300, 200, [{ region: disc(150, 100, 60), color: GREEN }], PAPER);
+
+/** The same with everything but the leaf clear. */
+function freed({ width, height, data }: RgbaImage): RgbaImage {
+  const made = data.slice();
+  for (let pixel = 0; pixel < width * height; pixel++)
+    if (Math.hypot((pixel % width) - 150, Math.floor(pixel / width) - 100) > 60)
+      made[pixel * 4 + 3] = 0;
+  return { width, height, data: made };
+}
+
+test('what is clear around is cut by its own outline', async () => {
+  const { way, traced, read } = await cutOf(png(freed(leaf)));
+  expect(way).toBe('outline');
+  expect(traced?.area).toBeCloseTo(Math.PI * 36, 0);
+  expect(read.art.made).toBeUndefined();
+});
+
+test('what lies on plain paper is cut by what is left without it; the recipe says so', async () => {
+  const { way, traced, read } = await cutOf(png(leaf));
+  expect(way).toBe('cleared');
+  expect(traced?.area).toBeCloseTo(Math.PI * 36, 0);
+  expect(read.art.made?.recipe).toMatchObject({ kind: 'pixels', clear: { reach: 'border' } });
+});
+
+test('a photograph waits for its subject to be freed', async () => {
+  const { way, traced } = await cutOf(png(composedPicture(300, 200, 4).image));
+  expect([way, traced]).toEqual(['photograph', undefined]);
+});
+
+test('many drawings are a page; what has no outline has its box', async () => {
+  const discs = [50, 110, 170, 230].flatMap((x) =>
+    [60, 140].map((y) => ({ region: disc(x, y, 20), color: GREEN })),
+  );
+  expect((await cutOf(png(drawn(300, 200, discs, PAPER)))).way).toBe('page');
+  const svg = (body: string): Uint8Array =>
+    strToU8(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="30mm" height="20mm" viewBox="0 0 30 20">${body}</svg>`,
+    );
+  expect((await cutOf(svg('<rect width="30" height="20"/>'))).way).toBe('box');
+  expect((await cutOf(svg('<circle cx="15" cy="10" r="6"/>'))).way).toBe('outline');
+  const clear = { width: 30, height: 20, data: new Uint8ClampedArray(30 * 20 * 4) };
+  expect((await cutOf(png(clear))).way).toBe('box');
+});
+
+test('pictures of one colour, and of few pixels, are photographs or boxes', async () => {
+  for (const [width, height] of [
+    [1, 1],
+    [7, 5],
+    [200, 100],
+  ] as const) {
+    const data = new Uint8ClampedArray(width * height * 4).fill(255);
+    for (let at = 0; at < data.length; at += 4) data[at] = 0;
+    expect((await cutOf(png({ width, height, data }))).traced).toBeUndefined();
+  }
+});

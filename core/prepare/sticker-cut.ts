@@ -1,0 +1,108 @@
+import {
+  clearBackground,
+  findBorderColor,
+  makeArt,
+  PLAIN_PIXELS,
+  readPixels,
+  traceImage,
+  traceVector,
+  USUAL_CLEARING,
+  USUAL_SPECK,
+  USUAL_TOLERANCE,
+  vectorNodes,
+  type ReadArt,
+  type Traced,
+} from '../art/index.ts';
+import type { Platform, Result } from '../base/index.ts';
+import { isOpaque, shrunkImage, type RgbaImage } from '../raster/index.ts';
+
+/**
+ * How a picture becomes a sticker: cut by the outline that it has, by the one that it has without its plain
+ * ground, or by its box: of a photograph whose subject is to be freed, of a page of many drawings, and of
+ * what has no outline of its own.
+ */
+export type StickerWay = 'outline' | 'cleared' | 'photograph' | 'page' | 'box';
+
+/** A picture as a sticker. */
+export interface StickerCut {
+  readonly way: StickerWay;
+  /** What the sticker shows: the picture that was given, or the same without its ground. */
+  readonly read: ReadArt;
+  /** Where it is cut, in mm of what it shows; its box where this is missing. */
+  readonly traced?: Traced;
+}
+
+/** A picture that covers so much of its box has no outline of its own. */
+const FULL = 0.99;
+/** More separate parts than that are a page of drawings, to be split, and no sticker. */
+const MOST_PARTS = 6;
+/** Side at which it is looked whether a picture lies on a plain ground, px. */
+const LOOK_SIDE = 400;
+/** Of a plain ground so much of the border is clear once it is cleared, and of the picture between these. */
+const PLAIN_BORDER = 0.9;
+const [LEAST_GROUND, MOST_GROUND] = [0.08, 0.98];
+/** How much pixels of a plain ground differ from those so many px further on, on average, bytes. */
+const SMOOTH = 4;
+const STRIDE = 6;
+
+/** Finds where a picture is cut as a sticker, and clears the plain ground that it lies on. */
+export async function cutSticker(platform: Platform, read: ReadArt): Promise<StickerCut> {
+  const { art, bytes } = read;
+  if (art.kind === 'vector') return cutBy(read, traceVector(vectorNodes(bytes)), 'outline');
+  const seen = await readPixels(platform, bytes, art.name);
+  if (!seen.ok) return { way: 'box', read };
+  if (!isOpaque(seen.value)) return cutBy(read, traced(seen.value, art.dpi), 'outline');
+  if (!liesOnPlain(seen.value)) return { way: 'photograph', read };
+  const made = await makeArt(platform, read, { ...PLAIN_PIXELS, clear: USUAL_CLEARING });
+  if (!made.ok) return { way: 'photograph', read };
+  const cleared = await readPixels(platform, made.value.bytes, art.name);
+  return cleared.ok
+    ? cutBy(made.value, traced(cleared.value, art.dpi), 'cleared')
+    : { way: 'photograph', read };
+}
+
+const traced = (image: RgbaImage, dpi: number): Result<Traced> =>
+  traceImage(image, { perMm: dpi / 25.4, tolerance: USUAL_TOLERANCE, least: USUAL_SPECK });
+
+function cutBy(read: ReadArt, found: Result<Traced>, way: 'outline' | 'cleared'): StickerCut {
+  if (!found.ok) return { way: 'box', read };
+  const { art } = read;
+  const [width, height] =
+    art.kind === 'vector'
+      ? [art.width, art.height]
+      : [(art.pixelWidth / art.dpi) * 25.4, (art.pixelHeight / art.dpi) * 25.4];
+  if (found.value.parts > MOST_PARTS) return { way: 'page', read };
+  return found.value.area > FULL * width * height
+    ? { way: 'box', read }
+    : { way, read, traced: found.value };
+}
+
+/** Whether something lies on a ground of one colour that goes all around it. */
+function liesOnPlain(image: RgbaImage): boolean {
+  const longer = Math.max(image.width, image.height);
+  const small = shrunkImage(image, Math.max(1, longer / LOOK_SIDE));
+  if (findBorderColor(small) === undefined) return false;
+  const { width, height, data } = clearBackground(small, USUAL_CLEARING).image;
+  let [clear, border, clearBorder, pairs, rough] = [0, 0, 0, 0, 0];
+  for (let y = 0, at = 3; y < height; y++)
+    for (let x = 0; x < width; x++, at += 4) {
+      const isClear = (data[at] as number) < 128;
+      const isBorder = x === 0 || y === 0 || x === width - 1 || y === height - 1;
+      if (isClear) clear++;
+      const further = at - STRIDE * 4;
+      if (isClear && x >= STRIDE && (data[further] as number) < 128) {
+        pairs++;
+        for (let c = 1; c <= 3; c++)
+          rough +=
+            Math.abs((small.data[at - c] as number) - (small.data[further - c] as number)) / 3;
+      }
+      if (!isBorder) continue;
+      border++;
+      if (isClear) clearBorder++;
+    }
+  const share = clear / (width * height);
+  const isSmooth = rough <= pairs * SMOOTH;
+  return (
+    isSmooth && clearBorder > border * PLAIN_BORDER && share > LEAST_GROUND && share < MOST_GROUND
+  );
+}
