@@ -1,7 +1,8 @@
 // Makes every picture in docs/screenshots/ from the demo workshop: npm run screenshots
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { broadLeaf } from '../demo/art/woodland.ts';
+import { encodePngImage } from '../core/raster/index.ts';
+import { composedPicture } from '../core/testing/composed.ts';
 import { BROWSER } from './browser.ts';
 
 const PORT = 4377;
@@ -22,18 +23,6 @@ const shoot = async (name: string): Promise<void> => {
 };
 const proofIsDone = (): Promise<void> =>
   page.locator('[data-line="proof"]', { hasText: 'Nothing to mend' }).waitFor({ timeout: 60_000 });
-
-/** A drawing of the workshop as a photograph would have it: on paper that falls off in the light. */
-async function leafOnPaper(): Promise<Buffer> {
-  const paper = await browser.newPage({ viewport: { width: 760, height: 900 } });
-  const svg = broadLeaf('#4f8a4c', '#dfeec2', '#6b5a34');
-  await paper.setContent(
-    `<body style="margin:0;background:linear-gradient(160deg,#dedad2,#c2beb6)"><div style="padding:60px 130px">${svg.replace(/width="[^"]*" height="[^"]*"/, 'width="500" height="734"')}</div></body>`,
-  );
-  const picture = await paper.screenshot();
-  await paper.close();
-  return picture;
-}
 
 /** A run for real to its end, of which some labels were spoiled; its cut is the picture of runs. */
 async function finishedRun(job: string, spoiled: number): Promise<void> {
@@ -141,23 +130,30 @@ try {
   await page.goto(`${URL}/art`);
   await page.getByRole('button', { name: 'Fly agaric' }).click();
   await shoot('art-drawer');
-  await page.goto(URL);
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
+    page.getByRole('button', { name: 'Take in pictures' }).click(),
   ]);
+  const { image, box } = composedPicture(1200, 800, 4);
   await chooser.setFiles({
-    name: 'Leaf on paper.png',
+    name: 'Pebble in moss.png',
     mimeType: 'image/png',
-    buffer: await leafOnPaper(),
+    buffer: Buffer.from(encodePngImage(image, 300)),
   });
-  await page.waitForURL(/edge$/);
-  await page.locator('[data-line="artwork"]').click();
-  await page.locator('[data-element] .hit').click();
-  await page.getByRole('button', { name: 'Prepare the picture' }).click();
-  await page.getByRole('radio', { name: 'Border', exact: true }).click();
-  await page.getByRole('radio', { name: 'Dark green' }).click();
-  await page.waitForTimeout(1500);
+  await page.getByRole('button', { name: 'Prepare' }).click();
+  await page.getByRole('radio', { name: 'Subject' }).click();
+  const over = await page.getByRole('group', { name: 'The picture as it will be' }).boundingBox();
+  if (!over) throw new Error('no picture');
+  const [left = 0, top = 0, right = 0, bottom = 0] = box.map(
+    (at) => (at * over.width) / image.width,
+  );
+  await page.mouse.move(over.x + left - 8, over.y + top - 8);
+  await page.mouse.down();
+  await page.mouse.move(over.x + right + 8, over.y + bottom + 8, { steps: 5 });
+  await page.mouse.up();
+  await page.getByText('Paint where it is wrong').waitFor();
+  await page.waitForTimeout(2500);
+  await page.getByRole('button', { name: 'Close' }).last().click();
   await shoot('art-bench');
 } finally {
   await browser.close();

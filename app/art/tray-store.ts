@@ -4,7 +4,7 @@ import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/a
 import { Cancelled, ProblemError } from '../../core/base/index.ts';
 import { artNoteTexts, omissionsText } from '../../messages/index.ts';
 import type { StickerCut } from '../../core/prepare/index.ts';
-import { artCalls, type Ongoing } from '../calls/index.ts';
+import { artCalls, calls, type Ongoing } from '../calls/index.ts';
 import { bytesOf, keepInDrawer, ownTypefaces } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
@@ -68,6 +68,9 @@ export const useTray = defineStore('tray', () => {
     const left: { path: string; problem: TakenIn['refused'][number]['problem'] }[] = [];
     groups.value = [];
     refused.value = [];
+    cuts.value = new Map();
+    cutting++;
+    let finding: Promise<unknown> = Promise.resolve();
     try {
       const typefaces = await ownTypefaces();
       for (const file of files) {
@@ -87,6 +90,8 @@ export const useTray = defineStore('tray', () => {
         try {
           const done = await ongoing.answer;
           taken.push(...done.taken);
+          if (purpose.value === 'stickers')
+            finding = Promise.all([finding, ...done.taken.map(findCut)]).catch(messages.sayError);
           left.push(...done.refused);
         } catch (error) {
           // One file that took too long keeps nothing else out.
@@ -107,7 +112,7 @@ export const useTray = defineStore('tray', () => {
     const [only] = taken;
     const [bad] = left;
     groups.value = sameArt(taken).map((items) => ({ items, pick: 0, wanted: true }));
-    if (purpose.value === 'stickers') await findCuts(only && taken.length === 1 && !bad);
+    if (only && taken.length === 1 && !bad) await finding;
     const isToFree = only && cuts.value.get(only.art.id)?.way === 'photograph';
     if (only && taken.length === 1 && !bad && !isToFree) return hand([only]);
     if (!only && bad && left.length === 1) {
@@ -118,25 +123,13 @@ export const useTray = defineStore('tray', () => {
     open.value = true;
   }
 
-  /** Finds where what was taken in is cut: one after the other, while they are looked at or before. */
-  async function findCuts(now = false): Promise<void> {
-    const own = ++cutting;
-    cuts.value = new Map();
-    const found = (async () => {
-      for (const { items, pick } of groups.value) {
-        const read = items[pick];
-        if (own !== cutting || !read) return;
-        await findCut(read);
-      }
-    })().catch(messages.sayError);
-    if (now) await found;
-  }
-
+  /** Finds where a picture is cut as a sticker. */
   async function findCut(read: ReadArt): Promise<void> {
     const own = cutting;
     const { art, bytes } = read;
     const args = { read: { art, bytes, leftOut: [] } };
-    const cut = await artCalls.call('cutSticker', args).answer;
+    // In another worker than the one that takes in: both work at once.
+    const cut = await calls.call('cutSticker', args).answer;
     if (own === cutting) cuts.value = new Map([...cuts.value, [art.id, cut]]);
   }
 

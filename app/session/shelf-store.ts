@@ -47,6 +47,7 @@ import { useOwnDesigns } from './own-designs.ts';
 import { forgetMissing } from './page-resources.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
+import { nextTurn } from '../ui/next-turn.ts';
 import { saveOriginal } from './save-original.ts';
 
 /** The jobs on the shelf and what can be done with them as a whole. */
@@ -141,6 +142,7 @@ export const useShelf = defineStore('shelf', () => {
       const cut = known ?? (await artCalls.call('cutSticker', { read }).answer);
       if (cut.read.art.id !== read.art.id) await keepInDrawer(cut.read, Date.now());
       pieces.push(pictureSticker(cut));
+      await nextTurn();
       shown.push(cut.read.art);
     }
     // What a picture was made from comes along: its recipe can be changed later.

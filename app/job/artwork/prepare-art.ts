@@ -8,10 +8,8 @@ import { tracedPiece } from '../../session/traced-piece.ts';
 import { keepInDrawer } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import { nextTurn } from '../../ui/next-turn.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
-
-/** Lets the desk answer between two pieces of work. */
-const yieldNow = (): Promise<void> => new Promise((go) => setTimeout(go, 0));
 
 /** Prepares art of the job on the art bench, and takes what comes of it back into the job. */
 export function usePrepareArt(desk: DeskState) {
@@ -65,7 +63,7 @@ export function usePrepareArt(desk: DeskState) {
     try {
       for (const [index, part] of parts.entries()) {
         const piece = await pieceOf(part, like);
-        await yieldNow();
+        await nextTurn();
         const { width, height } = artSize(part.read.art);
         const [picture] = piece.elements;
         const place: HandPlace = {
@@ -90,7 +88,7 @@ export function usePrepareArt(desk: DeskState) {
           `split:${page}`,
         );
         if (!added) return;
-        await yieldNow();
+        await nextTurn();
       }
     } catch (error) {
       messages.sayError(error);
