@@ -13,6 +13,8 @@ const [cx, cy] = [(left + right) / 2, (top + bottom) / 2];
 
 /** Draws over the photograph from place to place, in its pixels. */
 async function draw(page: Page, ...places: readonly (readonly [number, number])[]): Promise<void> {
+  // The bench has its shape once the picture is there, whole and as it will be.
+  await page.locator('canvas.ghost').waitFor();
   const box = await page.getByRole('group', { name: 'The picture as it will be' }).boundingBox();
   if (!box) throw new Error('no picture');
   const at = ([x, y]: readonly [number, number]): [number, number] => [

@@ -142,6 +142,7 @@ try {
   });
   await page.getByRole('button', { name: 'Prepare' }).click();
   await page.getByRole('radio', { name: 'Subject' }).click();
+  await page.locator('canvas.ghost').waitFor();
   const over = await page.getByRole('group', { name: 'The picture as it will be' }).boundingBox();
   if (!over) throw new Error('no picture');
   const [left = 0, top = 0, right = 0, bottom = 0] = box.map(
@@ -153,7 +154,6 @@ try {
   await page.mouse.up();
   await page.getByText('Paint where it is wrong').waitFor();
   await page.waitForTimeout(2500);
-  await page.getByRole('button', { name: 'Close' }).last().click();
   await shoot('art-bench');
 } finally {
   await browser.close();
