@@ -95,6 +95,9 @@ test('a photograph becomes a sticker: framed, painted where it is wrong, taken b
   await page.getByRole('radio', { name: 'Subject' }).click();
   await expect.poll(() => alphaAt(page, cx, cy)).toBe(0);
   expect(await alphaAt(page, 30, 13)).toBe(255);
+  // Strokes of an earlier time are taken back too.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => alphaAt(page, cx, cy)).toBe(255);
   await page.getByRole('button', { name: 'Draw it anew' }).click();
   await expect.poll(() => alphaAt(page, 5, 5)).toBe(255);
   await page.getByRole('radio', { name: 'Rough line' }).click();

@@ -122,6 +122,7 @@ export const art = {
       edge: 'Edge and holes',
       band: 'Soft edge',
       bandHint: 'Wider for fur, hair and glass.',
+      full: 'No more strokes can be kept with this picture. Use it as it is, then free it once more.',
       holes: (count: number): string =>
         count === 1
           ? 'A small hole is filled; press it in the picture to open it.'
@@ -143,7 +144,6 @@ export const art = {
     touchUp: 'Touch up',
     brushes: { none: 'Pick colour', erase: 'Erase', restore: 'Restore' },
     brushSize: 'Brush',
-    backStroke: 'Take the last stroke back',
     back: 'Undo (Ctrl Z)',
     light: 'Light',
     contrast: 'Contrast',

@@ -10,11 +10,14 @@ export const subjectStrokeSchema = z.object({
 });
 export type SubjectStroke = z.infer<typeof subjectStrokeSchema>;
 
+/** Strokes that are kept with a picture at most. */
+export const MOST_STROKES = 300;
+
 /** How a subject is freed from its photograph. */
 export const freeingSchema = z.object({
   /** Two corners of a frame, or a rough line around the subject. */
   around: z.array(place).min(2).max(5000),
-  strokes: z.array(subjectStrokeSchema).max(300),
+  strokes: z.array(subjectStrokeSchema).max(MOST_STROKES),
   /** How far strokes reach, as a share of the picture's longer side. */
   reach: z.number().min(0.01).max(1),
   /** How wide the soft edge is at most, to each side of the outline, as a share of the longer side. */

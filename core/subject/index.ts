@@ -1,6 +1,7 @@
 export { freeSubject } from './free.ts';
 export {
   freeingSchema,
+  MOST_STROKES,
   USUAL_FREEING,
   USUAL_STROKE,
   type Freeing,

@@ -91,6 +91,23 @@ test('a stroke that is taken back leaves what was before it', () => {
   expect(finder.find({ ...FRAMED, strokes: [one] }).labels).toEqual(before);
 });
 
+test('of many strokes those long ago are worked out again, to the same', () => {
+  const strokes = Array.from({ length: 40 }, (_, at) => ({
+    mode: at % 2 ? ('keep' as const) : ('drop' as const),
+    radius: 2,
+    points: [[left + ((at * 37) % (right - left)), top + ((at * 23) % (bottom - top))]] as [
+      number,
+      number,
+    ][],
+  }));
+  const after = (count: number, by: SubjectFinder): Uint8Array =>
+    by.find({ ...FRAMED, reach: 0.05, strokes: strokes.slice(0, count) }).labels;
+  const fresh = new SubjectFinder(composed.image);
+  expect(after(5, fresh)).not.toEqual(after(40, finder));
+  expect(after(5, finder)).toEqual(after(5, fresh));
+  expect(after(40, fresh)).toEqual(after(40, finder));
+});
+
 test('a picture that is shifted has its subject shifted', () => {
   const by = 24;
   const moved = { width: WIDTH, height: HEIGHT, data: new Uint8ClampedArray(WIDTH * HEIGHT * 4) };

@@ -18,6 +18,7 @@ import { useMessages } from '../../ui/messages-store.ts';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import { useArtEditor } from './art-editor.ts';
+import { thinned } from './thinned.ts';
 import ClearCard from './ClearCard.vue';
 import LightCard from './LightCard.vue';
 import PictureStage from './PictureStage.vue';
@@ -124,7 +125,7 @@ function release(): void {
   if (tool.value === 'subject') return subject.release();
   if (stroke.value.length && brush.value !== 'none') {
     const radius = size.value * px.value;
-    editor.addStroke({ mode: brush.value, radius, points: stroke.value });
+    editor.addStroke({ mode: brush.value, radius, points: thinned(stroke.value) });
   }
   if (line.value) {
     const [from, to] = [line.value.from, line.value.to];
@@ -266,7 +267,12 @@ onBeforeUnmount(() => {
           v-model:size="size"
           :editor="editor"
         />
-        <SubjectCard v-else-if="tool === 'subject'" :tool="subject" @undo="editor.undo" />
+        <SubjectCard
+          v-else-if="tool === 'subject'"
+          :tool="subject"
+          :can-undo="editor.canUndo.value"
+          @undo="editor.undo"
+        />
         <LightCard v-else-if="tool === 'light'" :editor="editor" />
         <ShapesCard v-else-if="tool === 'parts'" :editor="editor" @out="takeOut" />
         <SplitCard

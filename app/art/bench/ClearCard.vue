@@ -15,7 +15,7 @@ const props = defineProps<{ editor: ArtEditor }>();
 const brush = defineModel<'none' | 'erase' | 'restore'>('brush', { required: true });
 const size = defineModel<number>('size', { required: true });
 const words = texts.art.bench;
-const { pixels, source } = props.editor;
+const { pixels, source, canUndo } = props.editor;
 const clear = computed(() => pixels.value.clear);
 const reach = computed(() => clear.value?.reach ?? 'off');
 const border = computed(() => source.value && findBorderColor(source.value.image));
@@ -78,8 +78,8 @@ function set(to: 'off' | 'border' | 'everywhere'): void {
       :step="1"
       :said="`${size}`"
     />
-    <LinkButton v-if="pixels.strokes.length" @click="editor.undo">
-      {{ words.backStroke }}
+    <LinkButton v-if="canUndo" @click="editor.undo">
+      {{ words.back }}
     </LinkButton>
   </CardPanel>
 </template>

@@ -7,7 +7,7 @@ import SliderRow from '../../ui/SliderRow.vue';
 import type { SubjectTool } from './subject-tool.ts';
 
 /** How the subject is framed, and what is painted where it was not seen rightly. */
-const props = defineProps<{ tool: SubjectTool }>();
+const props = defineProps<{ tool: SubjectTool; canUndo: boolean }>();
 const emit = defineEmits<{ undo: [] }>();
 const words = texts.art.bench.subject;
 const { shape, brush, size, free, longer, holes } = props.tool;
@@ -41,7 +41,7 @@ const pixels = (share: number): string => words.pixels(Math.round(share * longer
         :said="pixels(free.reach)"
         @update:model-value="tool.change({ reach: $event })"
       />
-      <LinkButton @click="emit('undo')">{{ texts.art.bench.back }}</LinkButton>
+      <LinkButton v-if="canUndo" @click="emit('undo')">{{ texts.art.bench.back }}</LinkButton>
     </CardPanel>
     <CardPanel :title="words.edge">
       <SliderRow

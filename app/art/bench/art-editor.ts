@@ -117,7 +117,20 @@ export function useArtEditor() {
   const history = computed(() =>
     original.value?.kind === 'vector' ? histories.vector : histories.pixels,
   );
-  const undo = (): void => history.value.undo();
+  /** Recipes of earlier days bring strokes along: these are taken back one by one too. */
+  const isPainted = computed(() => {
+    const { free, strokes } = pixels.value;
+    return original.value?.kind !== 'vector' && (free?.strokes.length ?? 0) + strokes.length > 0;
+  });
+  const canUndo = computed(() => history.value.canUndo.value || isPainted.value);
+  function undo(): void {
+    if (history.value.canUndo.value) return history.value.undo();
+    if (!isPainted.value) return;
+    const { free, strokes } = pixels.value;
+    if (strokes.length) step({ strokes: strokes.slice(0, -1) });
+    else if (free) step({ free: { ...free, strokes: free.strokes.slice(0, -1) } });
+    history.value.forget();
+  }
   const redo = (): void => history.value.redo();
 
   const recipe = computed<Recipe>(() =>
@@ -167,6 +180,7 @@ export function useArtEditor() {
     change,
     step,
     undo,
+    canUndo,
     redo,
     clearing,
     addStroke,

@@ -1,4 +1,4 @@
-import { shallowRef, type ShallowRef } from 'vue';
+import { computed, shallowRef, type ShallowRef } from 'vue';
 
 /** Changes of the same kind that follow each other so fast, in ms, are one step. */
 const TOGETHER = 600;
@@ -49,5 +49,7 @@ export function useHistory<T extends object>(value: ShallowRef<T>) {
     last = { keys: '', at: -Infinity };
   }
 
-  return { change, step, undo, redo, forget };
+  const canUndo = computed(() => past.value.length > 0);
+
+  return { change, step, undo, redo, forget, canUndo };
 }

@@ -1,6 +1,14 @@
 import { computed, ref, shallowRef } from 'vue';
-import { USUAL_FREEING, type Freeing, type OfferedHole } from '../../../core/subject/index.ts';
+import {
+  MOST_STROKES,
+  USUAL_FREEING,
+  type Freeing,
+  type OfferedHole,
+} from '../../../core/subject/index.ts';
+import { texts } from '../../texts/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
 import type { ArtEditor } from './art-editor.ts';
+import { thinned } from './thinned.ts';
 
 type Place = [number, number];
 
@@ -9,6 +17,7 @@ const LEAST = 0.02;
 
 /** Freeing the subject with the pointer: a frame or a rough line first, then strokes. */
 export function useSubjectTool(editor: ArtEditor) {
+  const messages = useMessages();
   const shape = ref<'frame' | 'line'>('frame');
   const brush = ref<'keep' | 'drop' | 'erase' | 'restore'>('keep');
   /** Radius of the brush, in 700ths of the longer side. */
@@ -38,12 +47,14 @@ export function useSubjectTool(editor: ArtEditor) {
   }
 
   function release(): void {
-    const points = drawn.value;
+    const points = thinned(drawn.value);
     drawn.value = [];
     if (points.length === 0) return;
     if (free.value) {
       const [mode, stroke] = [brush.value, { radius: radius.value, points }];
       if (mode === 'erase' || mode === 'restore') editor.addStroke({ mode, ...stroke });
+      else if (free.value.strokes.length >= MOST_STROKES)
+        messages.say(texts.art.bench.subject.full);
       else
         editor.step({
           free: { ...free.value, strokes: [...free.value.strokes, { mode, ...stroke }] },
