@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { unzipSync } from 'fflate';
 import { encode } from 'fast-png';
 import type { Page } from '@playwright/test';
 import { composedPicture } from '../core/testing/composed.ts';
@@ -174,4 +176,12 @@ test('pictures become stickers: each is cut by what it is, and photographs are f
   ).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: 'Cover the label', exact: true })).toBeVisible();
+
+  // The job holds what was made and what it was made from: three stickers of five pictures.
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('button', { name: 'More for berry' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByText('Export as .peel', { exact: true }).click();
+  const files = unzipSync(readFileSync(await (await download).path()));
+  expect(Object.keys(files).filter((name) => name.startsWith('art/'))).toHaveLength(5);
 });

@@ -79,7 +79,7 @@ async function freed(made: ReadArt): Promise<void> {
   if (!art) return;
   const left = toFree.value.filter((group) => of(group)?.art.id !== art.id);
   if (made.art.id !== art.id)
-    await Promise.all([keepInDrawer(made, Date.now()), tray.replace(art.id, made)]).catch(
+    await Promise.all([keepInDrawer(made, Date.now()), tray.replace(art, made)]).catch(
       messages.sayError,
     );
   await free(isInTurn ? left[0] : undefined, true);

@@ -1,6 +1,12 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { sameArt, type ReadArt, type TakenArt, type TakenIn } from '../../core/art/index.ts';
+import {
+  sameArt,
+  type Art,
+  type ReadArt,
+  type TakenArt,
+  type TakenIn,
+} from '../../core/art/index.ts';
 import { Cancelled, ProblemError } from '../../core/base/index.ts';
 import { artNoteTexts, omissionsText } from '../../messages/index.ts';
 import type { StickerCut } from '../../core/prepare/index.ts';
@@ -91,7 +97,9 @@ export const useTray = defineStore('tray', () => {
           const done = await ongoing.answer;
           taken.push(...done.taken);
           if (purpose.value === 'stickers')
-            finding = Promise.all([finding, ...done.taken.map(findCut)]).catch(messages.sayError);
+            finding = Promise.all([finding, ...done.taken.map((one) => findCut(one))]).catch(
+              messages.sayError,
+            );
           left.push(...done.refused);
         } catch (error) {
           // One file that took too long keeps nothing else out.
@@ -124,24 +132,25 @@ export const useTray = defineStore('tray', () => {
   }
 
   /** Finds where a picture is cut as a sticker. */
-  async function findCut(read: ReadArt): Promise<void> {
+  async function findCut(read: ReadArt, from?: Art): Promise<void> {
     const own = cutting;
     const { art, bytes } = read;
     const args = { read: { art, bytes, leftOut: [] } };
     // In another worker than the one that takes in: both work at once.
     const cut = await calls.call('cutSticker', args).answer;
-    if (own === cutting) cuts.value = new Map([...cuts.value, [art.id, cut]]);
+    if (own === cutting)
+      cuts.value = new Map([...cuts.value, [art.id, { ...cut, ...(from ? { from } : {}) }]]);
   }
 
   /** A picture in the place of the one that it was made from, as when its subject was freed. */
-  async function replace(from: string, made: ReadArt): Promise<void> {
+  async function replace(from: Art, made: ReadArt): Promise<void> {
     groups.value = groups.value.map((group) => ({
       ...group,
       items: group.items.map((one) =>
-        one.art.id === from ? { ...one, art: made.art, bytes: made.bytes } : one,
+        one.art.id === from.id ? { ...one, art: made.art, bytes: made.bytes } : one,
       ),
     }));
-    await findCut(made);
+    await findCut(made, from);
   }
 
   function hand(reads: readonly TakenArt[]): void {

@@ -143,7 +143,7 @@ export const useShelf = defineStore('shelf', () => {
       if (cut.read.art.id !== read.art.id) await keepInDrawer(cut.read, Date.now());
       pieces.push(pictureSticker(cut));
       await nextTurn();
-      shown.push(cut.read.art);
+      shown.push(cut.read.art, ...(cut.from ? [cut.from] : []));
     }
     // What a picture was made from comes along: its recipe can be changed later.
     const art = new Map([...reads.map((read) => read.art), ...shown].map((one) => [one.id, one]));

@@ -10,6 +10,7 @@ import {
   USUAL_SPECK,
   USUAL_TOLERANCE,
   vectorNodes,
+  type Art,
   type ReadArt,
   type Traced,
 } from '../art/index.ts';
@@ -28,6 +29,8 @@ export interface StickerCut {
   readonly way: StickerWay;
   /** What the sticker shows: the picture that was given, or the same without its ground. */
   readonly read: ReadArt;
+  /** What that was freed from by hand: it comes along, so that this can be changed later. */
+  readonly from?: Art;
   /** Where it is cut, in mm of what it shows; its box where this is missing. */
   readonly traced?: Traced;
 }
