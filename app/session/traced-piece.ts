@@ -3,13 +3,12 @@ import { isProblem } from '../../core/base/index.ts';
 import { mapPath, nested, scaling, translation } from '../../core/geometry/index.ts';
 import { withBuild } from '../../core/job/index.ts';
 import { picturePiece, type Piece, type PieceLook } from '../../core/piece/index.ts';
+import { withoutOutline } from '../../core/prepare/index.ts';
 import { pathPart, plainBuild } from '../../core/shape/index.ts';
 import { artCalls } from '../calls/index.ts';
 
 /** Around what is cut by its outline, mm. */
 const RIM = 2;
-/** A picture that covers so much of its box has no outline of its own. */
-const FULL = 0.99;
 
 interface Made {
   readonly id: string;
@@ -37,11 +36,10 @@ export function cutPiece(
   return isProblem(built) ? bare : built;
 }
 
-/** A part of a page as a piece, cut around what it shows; by its box where it fills that. */
+/** A part of a page as a piece: cut around what it shows, or by its box where it has no outline of its own. */
 export async function tracedPiece(art: Art, made: Made): Promise<Piece> {
-  const { width, height } = artSize(art);
-  const tolerance = USUAL_TOLERANCE / (made.scale ?? 1);
-  const traced = await artCalls.call('traceArt', { art, tolerance }).answer;
-  const hasOutline = traced.ok && traced.value.area <= FULL * width * height;
+  const args = { art, tolerance: USUAL_TOLERANCE };
+  const traced = await artCalls.call('traceArt', args).answer;
+  const hasOutline = traced.ok && !withoutOutline(art, traced.value);
   return cutPiece(art, hasOutline ? traced.value : undefined, made);
 }

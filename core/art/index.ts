@@ -11,7 +11,7 @@ export {
 export { clearBackground, findBorderColor, USUAL_CLEARING, type Cleared } from './clear.ts';
 export type { Clearing } from './background.ts';
 export { ART_LIMITS } from './limits.ts';
-export { makeArt, pixelArt, vectorArt } from './make.ts';
+export { madePixels, makeArt, pixelArt, vectorArt } from './make.ts';
 export { ornamentOf, ORNAMENTS, type OrnamentKind, type OrnamentName } from './ornaments/index.ts';
 export { orientationMap } from './orientation.ts';
 export { readPixels } from './pixels.ts';

@@ -72,11 +72,15 @@ export async function makeArt(
   }
   const image = await readPixels(platform, bytes, art.name);
   if (!image.ok) return image;
-  const { dpi } = art;
   const grown =
     recipe.kind === 'spread'
-      ? spreadImage(image.value, Math.ceil((recipe.by * dpi) / 25.4))
+      ? spreadImage(image.value, Math.ceil((recipe.by * art.dpi) / 25.4))
       : makePixels(image.value, recipe);
-  const read = pixelArt(grown, dpi, art);
-  return ok({ ...read, art: { ...read.art, made } });
+  return ok(madePixels(grown, art, recipe));
+}
+
+/** Art of pixels that were made from other art by a recipe. */
+export function madePixels(image: RgbaImage, from: PixelArt, recipe: Recipe): ReadArt {
+  const read = pixelArt(image, from.dpi, from);
+  return { ...read, art: { ...read.art, made: { from: from.id, recipe } } };
 }

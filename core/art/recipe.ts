@@ -90,10 +90,11 @@ export function makePixels(
   recipe: PixelRecipe,
   finder?: SubjectFinder,
 ): RgbaImage {
-  const freed = recipe.free ? freeSubject(image, recipe.free, finder) : image;
+  const freed = recipe.free ? freeSubject(image, recipe.free, finder) : undefined;
+  // Both give pixels of their own, which may be painted on.
   const made = recipe.clear
-    ? clearBackground(freed, recipe.clear).image
-    : { ...freed, data: freed.data.slice() };
+    ? clearBackground(freed ?? image, recipe.clear).image
+    : (freed ?? { ...image, data: image.data.slice() });
   for (const stroke of recipe.strokes) brush(made, image, stroke);
   tone(made, recipe);
   if (recipe.mirror) mirror(made);

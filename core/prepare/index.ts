@@ -6,4 +6,4 @@ export {
   type ShownSplit,
   type SplitRequest,
 } from './prepare.ts';
-export { cutSticker, type StickerCut, type StickerWay } from './sticker-cut.ts';
+export { cutSticker, withoutOutline, type StickerCut, type StickerWay } from './sticker-cut.ts';

@@ -1,7 +1,9 @@
 import {
+  artSize,
   clearBackground,
   findBorderColor,
-  makeArt,
+  madePixels,
+  makePixels,
   PLAIN_PIXELS,
   readPixels,
   traceImage,
@@ -56,12 +58,9 @@ export async function cutSticker(platform: Platform, read: ReadArt): Promise<Sti
   if (!seen.ok) return { way: 'box', read };
   if (!isOpaque(seen.value)) return cutBy(read, traced(seen.value, art.dpi), 'outline');
   if (!liesOnPlain(seen.value)) return { way: 'photograph', read };
-  const made = await makeArt(platform, read, { ...PLAIN_PIXELS, clear: USUAL_CLEARING });
-  if (!made.ok) return { way: 'photograph', read };
-  const cleared = await readPixels(platform, made.value.bytes, art.name);
-  return cleared.ok
-    ? cutBy(made.value, traced(cleared.value, art.dpi), 'cleared')
-    : { way: 'photograph', read };
+  const recipe = { ...PLAIN_PIXELS, clear: USUAL_CLEARING };
+  const cleared = makePixels(seen.value, recipe);
+  return cutBy(madePixels(cleared, art, recipe), traced(cleared, art.dpi), 'cleared');
 }
 
 const traced = (image: RgbaImage, dpi: number): Result<Traced> =>
@@ -69,15 +68,15 @@ const traced = (image: RgbaImage, dpi: number): Result<Traced> =>
 
 function cutBy(read: ReadArt, found: Result<Traced>, way: 'outline' | 'cleared'): StickerCut {
   if (!found.ok) return { way: 'box', read };
-  const { art } = read;
-  const [width, height] =
-    art.kind === 'vector'
-      ? [art.width, art.height]
-      : [(art.pixelWidth / art.dpi) * 25.4, (art.pixelHeight / art.dpi) * 25.4];
-  if (found.value.parts > MOST_PARTS) return { way: 'page', read };
-  return found.value.area > FULL * width * height
-    ? { way: 'box', read }
-    : { way, read, traced: found.value };
+  const without = withoutOutline(read.art, found.value);
+  return without ? { way: without, read } : { way, read, traced: found.value };
+}
+
+/** What a picture is that is not cut by what was traced of it; undefined where it is. */
+export function withoutOutline(art: Art, { parts, area }: Traced): 'page' | 'box' | undefined {
+  const { width, height } = artSize(art);
+  if (parts > MOST_PARTS) return 'page';
+  return area > FULL * width * height ? 'box' : undefined;
 }
 
 /** Whether something lies on a ground of one colour that goes all around it. */

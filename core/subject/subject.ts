@@ -24,7 +24,6 @@ const TOUCHED = 0.03;
 /** What costs colours and borders of a picture come to, once a frame is known. */
 interface Energy {
   readonly around: Freeing['around'];
-  readonly inside: Uint8Array;
   /** For each colour of the palette what it costs more to be background than subject. */
   readonly gain: Float64Array;
   readonly labels: Uint8Array;
@@ -65,6 +64,7 @@ export class SubjectFinder {
   private readonly cuts: Cuts;
   private energy: Energy | undefined;
   private painted: Painted[] = [];
+  private found: { readonly freeing: Freeing; readonly subject: FoundSubject } | undefined;
 
   /** @param picture as it is seen */
   constructor(picture: RgbaImage) {
@@ -72,6 +72,7 @@ export class SubjectFinder {
   }
 
   find(freeing: Freeing): FoundSubject {
+    if (this.found?.freeing === freeing) return this.found.subject;
     const { width, height, scale } = this.cuts.image;
     const energy = this.energyOf(freeing.around);
     const last = this.paintedBy(freeing, energy);
@@ -79,7 +80,9 @@ export class SubjectFinder {
     const certain = last?.certain ?? new Uint8Array(labels.length);
     dropCrumbs(labels, certain, width);
     const holes = fillHoles(labels, certain, { image: this.cuts.image, chosen: freeing.holes });
-    return { width, height, scale, labels, holes };
+    const subject = { width, height, scale, labels, holes };
+    this.found = { freeing, subject };
+    return subject;
   }
 
   /** The subject by its frame alone. */
@@ -91,13 +94,7 @@ export class SubjectFinder {
     const steps = stepsFromBorder(inside, width, STRIP + 1);
     // What touches the picture's own border may be the subject: there the frame says nothing.
     const open = inside.map((is, pixel) => (is && (steps[pixel] as number) > STRIP ? 1 : 0));
-    const { count: colors } = palette;
-    const [within, without] = [new Float64Array(colors), new Float64Array(colors)];
-    for (let pixel = 0; pixel < open.length; pixel++) {
-      const side = open[pixel] ? within : without;
-      const color = palette.of[pixel] as number;
-      side[color] = (side[color] as number) + 1;
-    }
+    const [within, without] = this.colorsOf(open);
     let gain = this.gainOf(beyond(within, without), without);
     let labels: Uint8Array = open;
     for (let round = 0; round < ROUNDS; round++) {
@@ -105,12 +102,7 @@ export class SubjectFinder {
       const changed = cut.reduce((sum, label, at) => sum + (label === labels[at] ? 0 : 1), 0);
       labels = cut;
       if (round > 0 && changed < labels.length * 0.001) break;
-      const [subject, ground] = [new Float64Array(colors), new Float64Array(colors)];
-      for (let pixel = 0; pixel < labels.length; pixel++) {
-        const side = labels[pixel] ? subject : ground;
-        const color = palette.of[pixel] as number;
-        side[color] = (side[color] as number) + 1;
-      }
+      const [subject, ground] = this.colorsOf(labels);
       if (subject.every((weight) => weight === 0)) break;
       gain = this.gainOf(subject, ground);
     }
@@ -120,8 +112,20 @@ export class SubjectFinder {
       gain: (pixel) => gain[palette.of[pixel] as number] as number,
     });
     this.painted = [];
-    this.energy = { around, inside: open, gain, labels };
+    this.energy = { around, gain, labels };
     return this.energy;
+  }
+
+  /** How often each colour of the palette is on the side of the subject, and on the other. */
+  private colorsOf(labels: Uint8Array): [Float64Array, Float64Array] {
+    const { palette } = this.cuts.image;
+    const [subject, ground] = [new Float64Array(palette.count), new Float64Array(palette.count)];
+    for (let pixel = 0; pixel < labels.length; pixel++) {
+      const side = labels[pixel] ? subject : ground;
+      const color = palette.of[pixel] as number;
+      side[color] = (side[color] as number) + 1;
+    }
+    return [subject, ground];
   }
 
   private gainOf(subject: Float64Array, ground: Float64Array): Float64Array {
