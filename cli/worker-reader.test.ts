@@ -1,3 +1,4 @@
+import { jest } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -30,21 +31,22 @@ test('what gets on has its time anew, and tells how far it is', async () => {
   const steps = script(
     'steps',
     `const { file, choices } = workerData;
-    let share = 0;
-    const timer = setInterval(() => {
-      share += 0.25;
+    for (const share of [0.25, 0.5, 0.75, 1]) {
       say({ kind: 'progress', share, doing: { code: 'nesting', values: {} } });
-      if (share < 1) return;
-      clearInterval(timer);
-      say({ kind: 'done', answer: { taken: [], refused: [file.name, file.bytes.length, choices.dpi] } });
-    }, 400);`,
+    }
+    say({ kind: 'done', answer: { taken: [], refused: [file.name, file.bytes.length, choices.dpi] } });`,
   );
   const heard: [number, Doing][] = [];
+  jest.useFakeTimers({ doNotFake: ['nextTick', 'setImmediate', 'queueMicrotask'] });
   const task = {
-    progress: (share: number, at: Doing): void => void heard.push([share, at]),
+    progress: (share: number, at: Doing): void => {
+      heard.push([share, at]);
+      jest.advanceTimersByTime(900);
+    },
     yieldNow: () => Promise.resolve(),
   };
-  const taken = await workerReader(steps, 1.2).takeIn(file, { choices: { dpi: 96 }, task });
+  const reading = workerReader(steps, 1).takeIn(file, { choices: { dpi: 96 }, task });
+  const taken = await reading.finally(() => jest.useRealTimers());
   expect(taken.refused).toEqual(['mint.svg', 3, 96]);
   expect(heard).toEqual([0.25, 0.5, 0.75, 1].map((share) => [share, doing('nesting', {})]));
 });
