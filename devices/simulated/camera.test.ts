@@ -32,7 +32,7 @@ const sheet = (correct?: Affine): Promise<Uint8Array> =>
     say,
   );
 
-async function pictureOf(pdf: Uint8Array, seed: number, dpi = 300): Promise<RgbaImage> {
+async function pictureOf(pdf: Uint8Array, seed: number, dpi = 200): Promise<RgbaImage> {
   const printer = simulatedPrinter(nodePlatform, seed, { ...STEADY, dpi });
   const { picture } = await printedPage(printer, { pdf, name: 'sheet', sheet: A4 });
   return photograph(picture, seed);

@@ -13,7 +13,7 @@ import { svgDrawer } from './library.ts';
 // Each construct is drawn by the library itself from the file, and from what is kept of it by both of
 // our renderers of PDF: three answers that know nothing of each other.
 
-const PER_MM = 12;
+const PER_MM = 10;
 const DPI = PER_MM * 25.4;
 
 const names = Object.keys(SVG_CONSTRUCTS);
