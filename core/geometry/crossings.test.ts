@@ -24,3 +24,16 @@ test('ten thousand tangled points are given up at once', () => {
   }));
   expect(countCrossings([tangle], 2000)).toBe(2000);
 });
+
+test('a line that lies fifty thousand times upon itself is told within bounded work', () => {
+  const band = Array.from({ length: 50_000 }, (_, at) => ({ x: (at % 2) * 200, y: at * 1e-9 }));
+  expect(countCrossings([band], 2000)).toBe(2000);
+});
+
+test('nothing has no crossings', () => {
+  expect([
+    countCrossings([], 5),
+    countCrossings([[]], 5),
+    countCrossings([[{ x: 1, y: 1 }]], 5),
+  ]).toEqual([0, 0, 0]);
+});
