@@ -23,6 +23,7 @@ import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
 import { SHEET_COMMANDS } from './sheet-commands.ts';
+import { TOGETHER_COMMANDS } from './together-commands.ts';
 import { backOf, followFront } from './backs.ts';
 import { followBase } from './variants.ts';
 
@@ -36,6 +37,7 @@ export const COMMANDS = {
   ...ONE_OFF_COMMANDS,
   ...PIECE_COMMANDS,
   ...SHEET_COMMANDS,
+  ...TOGETHER_COMMANDS,
 
   'rename-job': {
     run: (job, { name }) => {

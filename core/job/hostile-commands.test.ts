@@ -17,6 +17,7 @@ import {
   type CommandArgs,
   type CommandCall,
   type CommandName,
+  type SizedBy,
   type Job,
 } from './index.ts';
 
@@ -241,6 +242,19 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'change-piece': record({ piece, changes: record({ name: text, bleed: number, ground: color }) }),
   'set-bleed': record({ pieces: few(piece), bleed: number }),
   'scale-pieces': record({ pieces: few(piece), scale: oneof(number, constantFrom(5, 0.05, 50)) }),
+  'size-pieces': record({
+    pieces: few(piece),
+    by: constantFrom('height', 'width', 'longer', 'area', 'own') as fc.Arbitrary<SizedBy>,
+    value: number,
+  }),
+  'share-edge': record({
+    pieces: few(piece),
+    changes: record({ offset: number, smooth: number, innerRadius: number }, { requiredKeys: [] }),
+  }),
+  'want-pieces': record(
+    { pieces: few(piece), each: number, sum: number },
+    { requiredKeys: ['pieces'] },
+  ),
   'copy-piece': record({ piece, name: text }),
   'add-back': record({ piece }),
   'delete-piece': record({ piece }),

@@ -143,6 +143,13 @@ export function buildEdge(build: EdgeBuild): Result<BuiltEdge> {
   });
 }
 
+/** How far what a build is made from lies outside of the edge that it gave, at most, mm. */
+export function leftOutside({ parts }: EdgeBuild, edge: EdgeShape): number {
+  const rings = flatten(shapePath(edge), FLAT * coarseness(edge));
+  const outside = differenceOf(combined(parts), outlineFirstWay(rings));
+  return outside.flat().reduce((most, point) => Math.max(most, distanceToRings(point, rings)), 0);
+}
+
 /** A shape alone, with nothing done to it, stays what it is. */
 function findUntouched(build: EdgeBuild): BuiltEdge | undefined {
   const [part, ...others] = build.parts;

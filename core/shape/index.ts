@@ -1,5 +1,6 @@
 export {
   buildEdge,
+  leftOutside,
   edgeBuildSchema,
   outlinePart,
   partRings,

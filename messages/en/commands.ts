@@ -8,6 +8,7 @@ import { quoted } from './phrases.ts';
 type Said = { readonly [N in CommandName]: (args: CommandArgs<N>, job: Job) => string };
 
 const rowsOf = (count: number): string => (count === 1 ? 'a row' : `${count} rows`);
+const piecesOf = (count: number): string => (count === 1 ? 'the piece' : `${count} pieces`);
 
 function titleOf(job: Job, pieceId: string, ids: readonly string[]): string {
   const piece = job.pieces.find(({ id }) => id === pieceId);
@@ -119,12 +120,16 @@ const COMMANDS: Said = {
   'set-artwork': ({ from }) => (from === undefined ? 'start again' : `start from “${from}”`),
   'set-bleed': ({ bleed }) => `bleed of ${bleed} mm`,
   'set-list': ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
+  'share-edge': ({ pieces }) => `change the edge of ${piecesOf(pieces.length)}`,
   'size-edge': () => 'size the piece',
+  'size-pieces': ({ pieces }) => `size ${piecesOf(pieces.length)}`,
   'sort-list': ({ column, down }) => `sort by ${column}${down ? ', from the end' : ''}`,
   'stop-following': () => 'let it go its own way',
   'switch-rows': ({ rows, on }) => `${on ? 'print' : 'leave out'} ${rowsOf(rows.length)}`,
   'take-apart': () => 'take a shape apart',
   'use-on-all': () => 'use on all copies',
+  'want-pieces': ({ each, sum }) =>
+    each === undefined ? `want ${sum} in all` : `want ${each} of each`,
   'want-rows': ({ each }) =>
     each === undefined ? 'count copies' : `want ${each === 1 ? 'one' : each} a row`,
 };

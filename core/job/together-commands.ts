@@ -1,0 +1,151 @@
+import { artSize } from '../art/index.ts';
+import { isProblem, type Problem } from '../base/index.ts';
+import { flatten, outlineFirstWay, signedArea } from '../geometry/index.ts';
+import { pictureSize, pieceSize, type Piece } from '../piece/index.ts';
+import {
+  edgeBuildSchema,
+  plainBuild,
+  resizedShape,
+  shapePath,
+  type EdgeBuild,
+} from '../shape/index.ts';
+import { arrange } from '../sheet/index.ts';
+import { withPieces, type Command } from './command.ts';
+import { invalidBySchema, notFound, refused } from './command-problems.ts';
+import { withBuild, withBuiltSize, withEdge } from './edges.ts';
+import { followsProblem } from './insert-elements.ts';
+import type { Job } from './schema.ts';
+
+/** By what pieces are made alike: a side or the longer one in mm, their area in mm², or the size that their pictures came in. */
+export type SizedBy = 'height' | 'width' | 'longer' | 'area' | 'own';
+
+/** What of an edge can be chosen for many pieces at once. */
+export type SharedEdge = Pick<
+  EdgeBuild,
+  'offset' | 'corners' | 'holes' | 'smallHole' | 'join' | 'bridge' | 'innerRadius' | 'smooth'
+>;
+
+/** A piece is between these, mm. */
+const [LEAST_SIDE, MOST_SIDE] = [2, 1000];
+const MOST_COPIES = 5000;
+
+/** The area within a piece's edge, mm². */
+export function pieceArea({ edge }: Piece): number {
+  const rings = outlineFirstWay(flatten(shapePath(edge)));
+  return rings.reduce((sum, ring) => sum + signedArea(ring), 0);
+}
+
+/** Changes of many pieces at once. */
+export const TOGETHER_COMMANDS = {
+  /** Pieces and their artwork of one height, width, longer side or area, rims and radii as they are. */
+  'size-pieces': {
+    run: (job, { pieces, by, value }) =>
+      withPieces(job, pieces, (piece) =>
+        piece.variant ? followsProblem(job, piece, 'size') : sized(job, piece, { by, value }),
+      ),
+  } satisfies Command<{ pieces: readonly string[]; by: SizedBy; value: number }>,
+
+  /** The same rim, corners, holes and smoothing for many pieces; the shapes of each stay its own. */
+  'share-edge': {
+    run: (job, { pieces, changes }) => {
+      const read = edgeBuildSchema.partial().safeParse(changes);
+      if (!read.success) return invalidBySchema(read.error, changes);
+      const given = Object.entries(read.data).filter(([, value]) => value !== undefined);
+      return withPieces(job, pieces, (piece) => {
+        if (piece.variant) return followsProblem(job, piece, 'other');
+        const build = piece.build ?? plainBuild(piece.edge, piece.name);
+        return withBuild(piece, { ...build, ...Object.fromEntries(given) });
+      });
+    },
+  } satisfies Command<{ pieces: readonly string[]; changes: Partial<SharedEdge> }>,
+
+  /** So many copies of each of the pieces, or so many in sum, the first ones one more where that does not divide. */
+  'want-pieces': {
+    run: (job, { pieces, each, sum = 0 }) => {
+      const whole = Math.round(each ?? sum);
+      const most = each === undefined ? Math.ceil(whole / Math.max(1, pieces.length)) : whole;
+      if (!(whole >= 0 && most <= MOST_COPIES)) return refused('copies-wanted', { count: most });
+      if (!pieces.every((piece) => job.pieces.some(({ id }) => id === piece)))
+        return notFound('piece');
+      const wanted = { ...job.plan.wanted };
+      pieces.forEach((piece, at) => {
+        wanted[piece] = each === undefined ? share(whole, pieces.length, at) : whole;
+      });
+      return { ...job, plan: { ...job.plan, wanted } };
+    },
+  } satisfies Command<{ pieces: readonly string[]; each?: number; sum?: number }>,
+};
+
+/** The part of a whole sum that falls to one of many. */
+const share = (sum: number, of: number, at: number): number =>
+  Math.floor(sum / of) + (at < sum % of ? 1 : 0);
+
+const ROUNDS = 8;
+
+function sized(
+  job: Job,
+  piece: Piece,
+  { by, value }: { by: SizedBy; value: number },
+): Piece | Problem {
+  if (by === 'own' || by === 'area') {
+    // Rims stay as they are, so that a scale is only met step by step.
+    let now: Piece | Problem = piece;
+    for (let round = 0; round < ROUNDS && !isProblem(now); round++) {
+      const scale = by === 'own' ? ownScale(job, now) : Math.sqrt(value / pieceArea(now));
+      if (Math.abs(scale - 1) < 1e-5) break;
+      now = fitted(now, times(now, scale));
+    }
+    return now;
+  }
+  const wide = by === 'height' ? Infinity : value;
+  const high = by === 'width' ? Infinity : value;
+  return fitted(piece, { width: wide, height: high });
+}
+
+/** How many times as large a piece's picture came in. */
+function ownScale(job: Job, { elements }: Piece): number {
+  const picture = elements.find((one) => one.kind === 'picture');
+  const art = picture && job.art[picture.art];
+  return picture && art ? artSize(art).width / pictureSize(picture, art).width : 1;
+}
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+function times(piece: Piece, scale: number): Size {
+  const { width, height } = pieceSize(piece);
+  return { width: width * scale, height: height * scale };
+}
+
+/** A piece that meets a width or a height, whichever it meets first. */
+function fitted(piece: Piece, wanted: Size): Piece | Problem {
+  const { width, height } = pieceSize(piece);
+  const scale = Math.min(wanted.width / width, wanted.height / height);
+  const longer = Math.max(width, height) * scale;
+  if (!(longer >= LEAST_SIDE && longer <= MOST_SIDE))
+    return refused('size-unfit', { from: LEAST_SIDE, to: MOST_SIDE });
+  if (piece.build) return withBuiltSize(piece, piece.build, wanted);
+  return withEdge(piece, resizedShape(piece.edge, width * scale, height * scale));
+}
+
+/** How many copies of each piece so many sheets take in rows; at least one. */
+export function mostOfEach(job: Job, pieces: readonly string[], sheets = 1): number {
+  const { nested, ...plan } = job.plan;
+  void nested; // in rows
+  const needed = (each: number): number => {
+    const wanted = Object.fromEntries(pieces.map((piece) => [piece, each]));
+    return arrange({ ...job, plan: { ...plan, wanted, handPlaces: {} } }).sheets.length;
+  };
+  // What fits on no sheet needs none.
+  if (needed(1) === 0) return 1;
+  let [low, high] = [1, 2];
+  while (high <= MOST_COPIES && needed(high) <= sheets) [low, high] = [high, high * 2];
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (needed(middle) <= sheets) low = middle;
+    else high = middle;
+  }
+  return low;
+}
