@@ -227,12 +227,14 @@ function joinedOffset(
 }
 
 function smoothed(region: readonly Ring[], { innerRadius, smooth }: EdgeBuild): Ring[] {
-  let made = [...region];
   const inner = Math.max(innerRadius, smooth);
-  if (inner > 0) made = offsetRegion(offsetRegion(made, inner), -inner);
-  if (smooth > 0) made = offsetRegion(offsetRegion(made, -smooth), smooth);
-  return made;
+  const ways = [inner, -inner, -smooth, smooth].filter((by) => by !== 0);
+  return ways.reduce((made, by) => offsetRegion(made.map(thinned), by), [...region]);
 }
+
+/** Each offset puts points on every arc: without what nobody would see the next one is many times as fast. */
+const UNSEEN = 0.002; // mm
+const thinned = (ring: Ring): Ring => simplifiedRing(ring, UNSEEN);
 
 /** Parts joined by bridges along the shortest ways between them. Source: Prim's spanning tree. */
 function bridged(region: readonly Ring[], width: number): Ring[] {
