@@ -1,4 +1,12 @@
-import { err, ok, type Platform, type Result, type Say, type Task } from './base/index.ts';
+import {
+  err,
+  ok,
+  type Platform,
+  type Problem,
+  type Result,
+  type Say,
+  type Task,
+} from './base/index.ts';
 import {
   readArt,
   takeIn,
@@ -23,7 +31,9 @@ import {
   compareSheets,
   compileJob,
   loadResources,
+  runCommand,
   type ArtBytes,
+  type CommandCall,
   type ComparedSheets,
   type CompiledJob,
   type Job,
@@ -137,6 +147,8 @@ export interface Calls {
     args: { bytes: Uint8Array; name: string; number?: number },
     task: Task,
   ): Promise<ReturnType<typeof readTypeface>>;
+  /** A change of a job that takes long. */
+  runCommand(args: { job: Job; call: CommandCall }, task: Task): Promise<Job | Problem>;
   /** A finished piece as a picture, cut out along its edge. */
   pieceAsArt(args: { job: Job; piece: string }, task: Task): Promise<Result<ReadArt>>;
   /** A list from a file, with what was found of how it is written. */
@@ -223,6 +235,7 @@ export function createCalls(ground: CallGround): Calls {
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
     facesInFile: async ({ bytes, name }) => facesInFile(bytes, name),
     readTypeface: async ({ bytes, name, number }) => readTypeface(bytes, name, number),
+    runCommand: async ({ job, call }) => runCommand(job, call),
     async pieceAsArt({ job, piece }, task) {
       const { compiled, resources } = await ready(job);
       await task.yieldNow();

@@ -6,7 +6,7 @@ import type { PieceSource } from '../../core/piece/index.ts';
 import { pageCompiler, pageSources, resourceVersion } from './page-resources.ts';
 import DrawnPicture from '../ui/DrawnPicture.vue';
 
-/** A piece as it will be in the hand: cut along its edge, on the paper's colour. */
+/** A piece as it will be in the hand: cut along its edge, on the paper's colour. Lines over it go into the slot, in mm. */
 const props = defineProps<{ job: PieceSource & { material: { color: string } }; piece: string }>();
 const compiled = computed(() => {
   const found = props.job.pieces.find(({ id }) => id === props.piece);
@@ -36,6 +36,7 @@ const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''
         :version="resourceVersion"
       />
     </g>
+    <slot />
   </svg>
 </template>
 

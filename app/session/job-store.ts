@@ -1,5 +1,5 @@
 import { withAcceptedValues } from '../../core/proof/index.ts';
-import { findingText, leftOutTexts } from '../../messages/index.ts';
+import { commandText, findingText, leftOutTexts } from '../../messages/index.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { isProblem, type Problem } from '../../core/base/index.ts';
@@ -26,6 +26,7 @@ import {
   tellKept,
   type WriterLock,
 } from '../storage/index.ts';
+import { calls } from '../calls/index.ts';
 import { useChosenCutter } from './chosen-devices.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
@@ -246,6 +247,19 @@ export const useJobStore = defineStore('job', () => {
     return step((now) => shown.run(now, call), key);
   }
 
+  /**
+   * Does one step of the whole job that takes long, worked out in a worker. False where it is refused, or
+   * something else was done meanwhile.
+   */
+  async function actInWorker(call: CommandCall, key?: string): Promise<boolean> {
+    commit();
+    const before = history.value;
+    if (!before || !mayWrite()) return false;
+    const job = await calls.call('runCommand', { job: before.now, call }).answer;
+    if (history.value !== before) return false;
+    return step(() => (isProblem(job) ? job : { job, label: commandText(call, before.now) }), key);
+  }
+
   /** Does one step for one copy alone. */
   function changeAlone(copy: string, call: CommandCall, key?: string): boolean {
     return step((now) => doneAlone(now, copy, call), key);
@@ -359,6 +373,7 @@ export const useJobStore = defineStore('job', () => {
     open,
     close,
     act,
+    actInWorker,
     changeAlone,
     stage,
     commit,

@@ -1,6 +1,8 @@
+import { allEdges } from './all-edges.ts';
 import { art } from './art.ts';
 import { artwork } from './artwork.ts';
 import { combined } from './combined.ts';
+import { counted } from './counted.ts';
 import { devices } from './devices.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
@@ -24,9 +26,6 @@ import { typefaces } from './typefaces.ts';
 import { ui } from './ui.ts';
 import { variants } from './variants.ts';
 import { words } from './words.ts';
-
-const counted = (number: number, one: string): string =>
-  `${number} ${one}${number === 1 ? '' : 's'}`;
 
 /** Every word on the screen, in one place. */
 export const texts = {
@@ -114,6 +113,7 @@ export const texts = {
     },
   },
   art,
+  allEdges,
   artwork,
   combined,
   devices,

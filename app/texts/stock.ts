@@ -1,6 +1,5 @@
+import { counted } from './counted.ts';
 import type { Material, MaterialKind } from '../../core/stock/index.ts';
-
-const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** Words of the Stock room and of the choice of stock for a job. */
 export const stock = {

@@ -2,7 +2,7 @@ import { freeId, isProblem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
 import { pieceSchema, type Piece } from '../piece/index.ts';
 import { edgeBuildSchema, plainBuild, type EdgeBuild } from '../shape/index.ts';
-import { copyId, type HandPlace } from '../sheet/index.ts';
+import { copyId, type HandPlace, type Plan } from '../sheet/index.ts';
 import { withArtReplaced } from './art-use.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withBuild, withBuiltSize } from './edges.ts';
@@ -54,7 +54,7 @@ export const ART_COMMANDS = {
 
   /** Pieces that were made elsewhere, with their art and as many as are wanted of each. */
   'add-pieces': {
-    run: (job, { pieces, art, wanted, instead, places = [] }) => {
+    run: (job, { pieces, art, wanted, instead, places = [], nest = false }) => {
       const kept =
         instead === undefined ? job.pieces : job.pieces.filter(({ id }) => id !== instead);
       const ids = kept.map(({ id }) => id);
@@ -80,7 +80,7 @@ export const ART_COMMANDS = {
         pieces: all,
         art: { ...job.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
         plan: {
-          ...job.plan,
+          ...(nest && !job.stock.spots ? nestedAnew(job.plan) : job.plan),
           handPlaces: { ...job.plan.handPlaces, ...moved },
           wanted: {
             ...Object.fromEntries(
@@ -99,6 +99,13 @@ export const ART_COMMANDS = {
     instead?: string;
     /** Where the first copy of each stands on the sheet; none leaves it to the arrangement. */
     places?: readonly HandPlace[];
+    /** Has all be nested by their outlines, where sheets have no labels of their own. */
+    nest?: boolean;
     doing?: string;
   }>,
 };
+
+function nestedAnew({ nested, ...plan }: Plan): Plan {
+  void nested; // without what is new
+  return { ...plan, arrangement: 'nest' };
+}

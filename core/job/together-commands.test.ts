@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Art } from '../art/index.ts';
+import { artSize, type Art } from '../art/index.ts';
 import { isProblem } from '../base/index.ts';
 import { ellipsePath, rectanglePath } from '../geometry/index.ts';
 import { picturePiece, pieceSize, type Piece } from '../piece/index.ts';
@@ -32,7 +32,8 @@ const look = { bleed: 2, safe: 1, ground: null };
 /** A picture cut around an oval in it, with a rim. */
 function oval(of: Art): Piece {
   const bare = picturePiece(of, { id: 'x', look });
-  const path = ellipsePath({ x: 0, y: 0 }, of.width / 2, of.height / 2);
+  const { width, height } = artSize(of);
+  const path = ellipsePath({ x: 0, y: 0 }, width / 2, height / 2);
   const build = { ...plainBuild(bare.edge, of.name), parts: [pathPart(path, of.name)], offset: 2 };
   const made = withBuild(bare, build);
   if (isProblem(made)) throw new Error(made.code);

@@ -40,8 +40,11 @@ export const TOGETHER_COMMANDS = {
   /** Pieces and their artwork of one height, width, longer side or area, rims and radii as they are. */
   'size-pieces': {
     run: (job, { pieces, by, value }) =>
-      withPieces(job, pieces, (piece) =>
-        piece.variant ? followsProblem(job, piece, 'size') : sized(job, piece, { by, value }),
+      toBeNested(
+        job,
+        withPieces(job, pieces, (piece) =>
+          piece.variant ? followsProblem(job, piece, 'size') : sized(job, piece, { by, value }),
+        ),
       ),
   } satisfies Command<{ pieces: readonly string[]; by: SizedBy; value: number }>,
 
@@ -51,11 +54,12 @@ export const TOGETHER_COMMANDS = {
       const read = edgeBuildSchema.partial().safeParse(changes);
       if (!read.success) return invalidBySchema(read.error, changes);
       const given = Object.entries(read.data).filter(([, value]) => value !== undefined);
-      return withPieces(job, pieces, (piece) => {
+      const made = withPieces(job, pieces, (piece) => {
         if (piece.variant) return followsProblem(job, piece, 'other');
         const build = piece.build ?? plainBuild(piece.edge, piece.name);
         return withBuild(piece, { ...build, ...Object.fromEntries(given) });
       });
+      return toBeNested(job, made);
     },
   } satisfies Command<{ pieces: readonly string[]; changes: Partial<SharedEdge> }>,
 
@@ -71,10 +75,18 @@ export const TOGETHER_COMMANDS = {
       pieces.forEach((piece, at) => {
         wanted[piece] = each === undefined ? share(whole, pieces.length, at) : whole;
       });
-      return { ...job, plan: { ...job.plan, wanted } };
+      return toBeNested(job, { ...job, plan: { ...job.plan, wanted } });
     },
   } satisfies Command<{ pieces: readonly string[]; each?: number; sum?: number }>,
 };
+
+/** Copies that were nested as they were before are nested anew. */
+function toBeNested(before: Job, made: Job | Problem): Job | Problem {
+  if (isProblem(made) || made === before || !made.plan.nested) return made;
+  const { nested, ...plan } = made.plan;
+  void nested;
+  return { ...made, plan };
+}
 
 /** The part of a whole sum that falls to one of many. */
 const share = (sum: number, of: number, at: number): number =>

@@ -1,37 +1,42 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import BenchLegend from '../../ui/BenchLegend.vue';
-import CardPanel from '../../ui/CardPanel.vue';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import SelectRow from '../../ui/SelectRow.vue';
 import ZoomTray from '../../ui/ZoomTray.vue';
 import UndoTray from '../common/UndoTray.vue';
 import { useDeskState } from '../artwork-state/desk-state.ts';
 import JobArtBench from '../artwork/JobArtBench.vue';
 import { usePrepareArt } from '../artwork/prepare-art.ts';
 import { isTyping } from '../common/job-keys.ts';
-import BleedCard from './BleedCard.vue';
+import { useAllEdges } from './all/all-edges-state.ts';
+import AllEdges from './all/AllEdges.vue';
+import AllEdgesCards from './all/AllEdgesCards.vue';
 import EdgeBench from './EdgeBench.vue';
+import EdgeCards from './EdgeCards.vue';
 import { useEdgeState } from './edge-state.ts';
-import HolesCard from './HolesCard.vue';
-import OffsetCard from './OffsetCard.vue';
-import PartsCard from './PartsCard.vue';
-import PointsCard from './PointsCard.vue';
-import ShapeCard from './ShapeCard.vue';
-import { useTakeOutline } from './take-outline.ts';
 
 const desk = useDeskState();
 const edge = useEdgeState(desk);
 const prepare = usePrepareArt(desk);
-const takeOutline = useTakeOutline(edge);
 const words = texts.edge;
 const seen = ref<'printed' | 'cut' | 'lost'>('printed');
 const bench = ref<InstanceType<typeof EdgeBench> | null>(null);
-const pieces = computed(() =>
-  Object.fromEntries((desk.store.job?.pieces ?? []).map(({ id, name }) => [id, name])),
-);
+const route = useRoute();
+const router = useRouter();
+const all = useAllEdges();
+/** Whether one piece is on the desk or all are. */
+const view = computed<'one' | 'all'>({
+  get: () => (route.query.all !== undefined && all.pieces.value.length > 1 ? 'all' : 'one'),
+  set: (to) => void router.replace({ query: to === 'all' ? { all: '' } : {} }),
+});
+
+function open(piece: string): void {
+  desk.show(piece);
+  view.value = 'one';
+}
 const legend = computed(() => [
   desk.store.job?.plan.cut ?? 'kiss',
   'bleed' as const,
@@ -50,39 +55,35 @@ onBeforeUnmount(() => removeEventListener('keydown', hear));
 <template>
   <BenchLayout :cards="words.edge">
     <template #bench>
-      <EdgeBench ref="bench" :desk="desk" :edge="edge" :seen="seen" />
+      <AllEdges v-if="view === 'all'" :all="all" @open="open" />
+      <EdgeBench v-else ref="bench" :desk="desk" :edge="edge" :seen="seen" />
       <UndoTray />
       <div class="tray looks">
-        <ChoiceRow v-model="seen" :label="words.looks" :choices="words.seen" />
-        <p v-if="seen === 'lost'" class="key">
+        <ChoiceRow
+          v-if="all.pieces.value.length > 1"
+          v-model="view"
+          :label="texts.allEdges.seen"
+          :choices="{ one: texts.allEdges.one, all: texts.allEdges.all }"
+        />
+        <ChoiceRow
+          v-if="view === 'one'"
+          v-model="seen"
+          :label="words.looks"
+          :choices="words.seen"
+        />
+        <p v-if="view === 'one' && seen === 'lost'" class="key">
           <i class="gone" />{{ words.lostKey }} <i class="bare" />{{ words.whiteKey }}
         </p>
       </div>
       <JobArtBench :prepare="prepare" />
     </template>
-    <template #foot>
+    <template v-if="view === 'one'" #foot>
       <BenchLegend :lines="legend" />
       <ZoomTray v-if="bench" :bench="bench.bench" :whole="words.wholePiece" />
     </template>
     <template #cards>
-      <SelectRow
-        v-if="Object.keys(pieces).length > 1 && desk.piece.value"
-        :label="words.piece"
-        :model-value="desk.piece.value.id"
-        :choices="pieces"
-        @update:model-value="desk.show"
-      />
-      <CardPanel v-if="edge.follows.value" :title="words.edge" peeled>
-        <p class="quiet">{{ words.follows }}</p>
-      </CardPanel>
-      <PointsCard v-else-if="edge.editing.value" :edge="edge" />
-      <template v-else-if="desk.piece.value">
-        <ShapeCard :edge="edge" @clear="desk.preparing.value = $event" />
-        <OffsetCard :edge="edge" />
-        <PartsCard :edge="edge" @file="takeOutline" />
-        <HolesCard :edge="edge" />
-      </template>
-      <BleedCard :edge="edge" />
+      <AllEdgesCards v-if="view === 'all'" :all="all" />
+      <EdgeCards v-else :desk="desk" :edge="edge" />
     </template>
   </BenchLayout>
 </template>

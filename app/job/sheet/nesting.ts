@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import { isBetterNest, type NestedJob, type Turns } from '../../../core/sheet/index.ts';
@@ -111,6 +111,12 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
       ongoing.value = [];
     },
   );
+  // What is to be nested and is not yet begins by itself.
+  onMounted(() => {
+    const { plan } = store.committed ?? {};
+    const waits = plan?.arrangement === 'nest' && !plan.nested && store.keepState !== 'reading';
+    if (waits && Object.values(plan.wanted).some((count) => count > 0)) void start();
+  });
   onBeforeUnmount(stop);
 
   return { heard, running, start, stop };
