@@ -20,6 +20,7 @@ import {
 } from './art/index.ts';
 import {
   cutSticker,
+  cutStickers,
   Preparer,
   type PlacedArt,
   type Preview,
@@ -129,6 +130,8 @@ export interface Calls {
   readAgain(args: { art: Art }, task: Task): Promise<Result<ReadArt | undefined>>;
   artColors(args: { art: Art; most: number }, task: Task): Promise<Result<string[]>>;
   cutSticker(args: { read: ReadArt }, task: Task): Promise<StickerCut>;
+  /** The same, where each drawing of a page is a sticker of its own. */
+  cutStickers(args: { read: ReadArt }, task: Task): Promise<StickerCut[]>;
   traceArt(args: { art: Art; tolerance: number }, task: Task): Promise<Result<Traced>>;
   splitArt(args: SplitRequest, task: Task): Promise<Result<ShownSplit>>;
   partsOfArt(
@@ -230,6 +233,7 @@ export function createCalls(ground: CallGround): Calls {
     readAgain: ({ art }) => preparer.readAgain(art),
     artColors: ({ art, most }) => preparer.colors(art, most),
     cutSticker: ({ read }) => cutSticker(platform, read),
+    cutStickers: ({ read }) => cutStickers(platform, read),
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),

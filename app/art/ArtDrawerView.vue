@@ -40,7 +40,7 @@ function take(files: Iterable<File>): void {
     open.value = reads[0]?.art.id;
     part.value = 'own';
   };
-  void tray.take(files, { purpose: 'drawer', give });
+  void tray.take(files, { drawer: give });
 }
 
 async function add(): Promise<void> {

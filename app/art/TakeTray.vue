@@ -6,6 +6,8 @@ import { formatLength } from '../../core/units/index.ts';
 import { artNoteTexts, omissionsText, problemLine } from '../../messages/index.ts';
 import { keepInDrawer } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
+import ChoiceRow from '../ui/ChoiceRow.vue';
+import ChoicesRow from '../ui/ChoicesRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
 import OverlayPanel from '../ui/OverlayPanel.vue';
 import { useMessages } from '../ui/messages-store.ts';
@@ -13,21 +15,27 @@ import { useSettings } from '../ui/settings-store.ts';
 import ArtBench from './bench/ArtBench.vue';
 import ArtPicture from './ArtPicture.vue';
 import LinkButton from '../ui/LinkButton.vue';
-import { useTray, type TrayGroup } from './tray-store.ts';
+import { artOf as of, useTray, type Purpose, type TrayGroup } from './tray-store.ts';
 
 /** What came in: pictures with their sizes, files of the same art together, and what was refused. */
 const tray = useTray();
 const settings = useSettings();
 const messages = useMessages();
 const words = texts.art.tray;
-const of = (group: TrayGroup) => group.items[group.pick] ?? group.items[0];
+/** What there is to choose from, by name. */
+const purposes = computed(
+  () =>
+    Object.fromEntries(tray.purposes.map((one) => [one, words.purposes[one]])) as Record<
+      Purpose,
+      string
+    >,
+);
 
 const hasPixels = ({ notes = [] }: TakenArt): boolean =>
   notes.some(({ code }) => code.endsWith('-as-pixels'));
 
 function facts(group: TrayGroup): string {
   const one = of(group);
-  if (!one) return '';
   const { width, height } = artSize(one.art);
   const say = (mm: number): string => formatLength(mm, settings.unit);
   const notes = [
@@ -44,15 +52,17 @@ function facts(group: TrayGroup): string {
   return notes.join(' · ');
 }
 
-const cutOf = (group: TrayGroup) => tray.cuts.get(of(group)?.art.id ?? '');
+const cutOf = (group: TrayGroup) => tray.cuts.get(of(group).art.id);
 /** What a sticker will show: without its ground where that was cleared. */
-const shownOf = (group: TrayGroup): ReadArt | undefined => cutOf(group)?.read ?? of(group);
-const sizeOf = (group: TrayGroup) => {
-  const art = shownOf(group)?.art;
-  return art ? artSize(art) : { width: 1, height: 1 };
-};
+const shownOf = (group: TrayGroup): ReadArt =>
+  (tray.purpose === 'stickers' ? cutOf(group)?.read : undefined) ?? of(group);
+const sizeOf = (group: TrayGroup) => artSize(shownOf(group).art);
+/** The first of a page's drawings offers to take them as one. */
+const isFirstOfPage = (group: TrayGroup, at: number): boolean =>
+  group.page !== undefined && tray.groups[at - 1]?.page !== group.page;
 /** Photographs, and what was taken for a page of drawings but may be one. */
 function canFree(group: TrayGroup): boolean {
+  if (tray.purpose !== 'stickers') return false;
   const { way, read } = cutOf(group) ?? {};
   return way === 'photograph' || (way === 'page' && read?.art.kind === 'pixels');
 }
@@ -77,7 +87,7 @@ async function free(group: TrayGroup | undefined, isInTurn: boolean): Promise<vo
 async function freed(made: ReadArt): Promise<void> {
   const { art, isInTurn } = freeing.value ?? {};
   if (!art) return;
-  const left = toFree.value.filter((group) => of(group)?.art.id !== art.id);
+  const left = toFree.value.filter((group) => of(group).art.id !== art.id);
   if (made.art.id !== art.id)
     await Promise.all([keepInDrawer(made, Date.now()), tray.replace(art, made)]).catch(
       messages.sayError,
@@ -98,6 +108,14 @@ function pick(at: number, event: Event): void {
       <LinkButton @click="tray.close">{{ texts.cancel }}</LinkButton>
     </div>
     <template v-else>
+      <ChoiceRow
+        v-if="tray.purposes.length > 1"
+        class="purposes"
+        :label="words.purpose"
+        :model-value="tray.purpose"
+        :choices="purposes"
+        @update:model-value="tray.choosePurpose"
+      />
       <p class="head">
         <span>{{ words.took(tray.groups.length) }}</span>
         <LinkButton v-if="tray.groups.length > 1" @click="tray.setAll(true)">
@@ -111,30 +129,29 @@ function pick(at: number, event: Event): void {
       <ul class="items">
         <li
           v-for="(group, at) in tray.groups"
-          :key="of(group)?.art.id"
+          :key="of(group).art.id"
           :class="{ off: !group.wanted }"
         >
           <label class="one">
             <input
               type="checkbox"
               :checked="group.wanted"
-              :aria-label="words.include(of(group)?.art.name ?? '')"
+              :aria-label="words.include(of(group).art.name)"
               @change="tray.set(at, { wanted: !group.wanted })"
             />
             <span class="ground"
               ><ArtPicture
-                v-if="shownOf(group)"
-                :key="shownOf(group)?.art.id"
-                :art="shownOf(group)!.art"
-                :bytes="shownOf(group)!.bytes" /><svg
-                v-if="cutOf(group)?.traced"
+                :key="shownOf(group).art.id"
+                :art="shownOf(group).art"
+                :bytes="shownOf(group).bytes" /><svg
+                v-if="tray.purpose === 'stickers' && cutOf(group)?.traced"
                 class="cut"
                 :viewBox="`0 0 ${sizeOf(group).width} ${sizeOf(group).height}`"
               >
                 <path :d="pathData(cutOf(group)!.traced!.path)" /></svg
             ></span>
             <span class="about">
-              <strong>{{ of(group)?.art.name }}</strong>
+              <strong>{{ of(group).art.name }}</strong>
               <span class="quiet">{{ facts(group) }}</span>
               <span v-if="tray.purpose === 'stickers'" class="way">{{
                 cutOf(group) ? words.ways[cutOf(group)!.way] : words.looking
@@ -143,6 +160,12 @@ function pick(at: number, event: Event): void {
           </label>
           <LinkButton v-if="canFree(group)" @click="free(group, false)">
             {{ words.free }}
+          </LinkButton>
+          <LinkButton v-if="tray.canSplit(group)" @click="tray.showDrawings(of(group).art.id)">
+            {{ words.split }}
+          </LinkButton>
+          <LinkButton v-if="isFirstOfPage(group, at)" @click="tray.keepWhole(group.page!)">
+            {{ words.whole(of(group.page!).art.name) }}
           </LinkButton>
           <p v-if="group.items.length > 1" class="same">
             <span>{{ words.same(group.items.length) }}</span>
@@ -167,6 +190,12 @@ function pick(at: number, event: Event): void {
           </li>
         </ul>
       </section>
+      <ChoicesRow
+        v-if="tray.hasBoxes"
+        v-model="tray.shape"
+        :label="words.withoutOutline"
+        :choices="words.shapes"
+      />
       <NumberRow
         v-if="tray.hasPages"
         :label="words.dpi"
@@ -209,6 +238,9 @@ function pick(at: number, event: Event): void {
 progress {
   width: 60%;
   accent-color: var(--plum);
+}
+.purposes {
+  margin-bottom: 12px;
 }
 .head {
   display: flex;

@@ -11,10 +11,7 @@ import {
   type Beginning,
   type Job,
 } from '../../core/job/index.ts';
-import { artSize, type Art, type ReadArt } from '../../core/art/index.ts';
-import type { Piece } from '../../core/piece/index.ts';
-import type { StickerCut } from '../../core/prepare/index.ts';
-import { artCalls } from '../calls/index.ts';
+import type { ReadArt } from '../../core/art/index.ts';
 import { spotCount, type Material, type Stock } from '../../core/stock/index.ts';
 import { fileStem } from '../../core/output/index.ts';
 import { leftOutTexts } from '../../messages/index.ts';
@@ -40,14 +37,12 @@ import {
   originalOf,
   type KeptJob,
   type UnreadJob,
-  keepInDrawer,
 } from '../storage/index.ts';
-import { cutPiece } from './traced-piece.ts';
+import { stickersFrom, USUAL_STICKERS, type StickerChoices } from './stickers.ts';
 import { useOwnDesigns } from './own-designs.ts';
 import { forgetMissing } from './page-resources.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';
-import { nextTurn } from '../ui/next-turn.ts';
 import { saveOriginal } from './save-original.ts';
 
 /** The jobs on the shelf and what can be done with them as a whole. */
@@ -124,35 +119,26 @@ export const useShelf = defineStore('shelf', () => {
     return made;
   }
 
-  /** A job of stickers from pictures: each a piece of its own, at its own size where a sheet takes it. */
-  /** @param cuts how pictures become stickers, by their art, as far as that is known */
+  /** A job of stickers from pictures, each a piece of its own. */
   async function createFromArt(
     reads: readonly ReadArt[],
-    cuts: ReadonlyMap<string, StickerCut> = new Map(),
+    choices: StickerChoices = USUAL_STICKERS,
   ): Promise<Job | undefined> {
     const [first] = reads;
     if (!first) return undefined;
     const made = await create('own');
     if (!made) return undefined;
-    const pieces: Piece[] = [];
-    const shown: Art[] = [];
-    for (const [at, read] of reads.entries()) {
-      if (reads.length > 1) messages.say(texts.shelf.sticker.cutting(at + 1, reads.length));
-      const known = cuts.get(read.art.id);
-      const cut = known ?? (await artCalls.call('cutSticker', { read }).answer);
-      if (cut.read.art.id !== read.art.id) await keepInDrawer(cut.read, Date.now());
-      pieces.push(pictureSticker(cut));
-      await nextTurn();
-      shown.push(cut.read.art, ...(cut.from ? [cut.from] : []));
-    }
-    // What a picture was made from comes along: its recipe can be changed later.
-    const art = new Map([...reads.map((read) => read.art), ...shown].map((one) => [one.id, one]));
+    const { pieces, art } = await stickersFrom(reads, choices, (at) => {
+      if (reads.length > 1) messages.say(texts.shelf.sticker.cutting(at, reads.length));
+    });
     if (reads.length > 1) messages.say(texts.shelf.sticker.made(reads.length));
+    const name =
+      reads.length > 1 ? texts.shelf.sticker.jobName(reads.length) : first.art.name.slice(0, 120);
     const filled = runCommand(
-      { ...made, name: first.art.name.slice(0, 120) },
+      { ...made, name },
       {
         name: 'add-pieces',
-        args: { pieces, art: [...art.values()], wanted: 1, instead: 'piece-1' },
+        args: { pieces, art, wanted: 1, instead: 'piece-1', nest: reads.length > 1 },
       },
     );
     if (isProblem(filled)) messages.sayProblem(filled);
@@ -296,15 +282,3 @@ export const useShelf = defineStore('shelf', () => {
     printedBefore,
   };
 });
-
-const MOST = 180; // mm that a sheet takes
-
-/** A picture as a piece, cut where it was found to be, as large as a sheet takes. */
-function pictureSticker({ read: { art }, traced }: StickerCut): Piece {
-  const own = artSize(art);
-  const scale = Math.min(1, MOST / own.width, MOST / own.height);
-  return cutPiece(art, traced, {
-    ...{ id: 'piece', scale },
-    look: { bleed: 2, safe: 1, ground: null },
-  });
-}

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
-import { BEGINNINGS, type Beginning } from '../../core/job/index.ts';
+import { BEGINNINGS, isBackup, type Beginning } from '../../core/job/index.ts';
 import type { ReadArt } from '../../core/art/index.ts';
 import { useFileDrops } from '../ui/file-drops.ts';
 import { PICTURE_FILES } from '../ui/picture-files.ts';
 import { isPictureFile } from '../ui/file-place.ts';
+import { useMessages } from '../ui/messages-store.ts';
 import TakeTray from '../art/TakeTray.vue';
-import { useTray, type Cuts } from '../art/tray-store.ts';
-import { chooseFiles } from '../storage/index.ts';
+import { useTray } from '../art/tray-store.ts';
+import type { StickerChoices } from '../session/stickers.ts';
+import { bytesOf, chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import BeginningPicture from './BeginningPicture.vue';
 import JobCard from './JobCard.vue';
@@ -19,6 +21,7 @@ import { useShelf } from '../session/shelf-store.ts';
 const shelf = useShelf();
 const router = useRouter();
 const tray = useTray();
+const messages = useMessages();
 
 onMounted(() => void shelf.start());
 
@@ -32,26 +35,33 @@ async function open(accept: string): Promise<void> {
 }
 
 /** Pictures become stickers; everything else is a job or a backup. */
-function take(files: readonly File[]): void {
-  const pictures = files.filter(isPictureFile);
-  const others = files.filter((file) => !pictures.includes(file));
+async function take(files: readonly File[]): Promise<void> {
+  const isPicture = await Promise.all(
+    files.map(async (file) =>
+      file.name.endsWith('.zip') ? !isBackup(await bytesOf(file)) : isPictureFile(file),
+    ),
+  ).catch(messages.sayError);
+  if (!isPicture) return;
+  const others = files.filter((_, at) => !isPicture[at]);
   if (others.length) void shelf.take(others);
-  void tray.take(pictures, {
-    purpose: 'stickers',
-    give: (reads, cuts) => void beginFrom(reads, cuts),
-  });
+  const stickers = (reads: readonly ReadArt[], choices: StickerChoices): void =>
+    void beginFrom(reads, choices);
+  void tray.take(
+    files.filter((_, at) => isPicture[at]),
+    { stickers },
+  );
 }
 
-async function beginFrom(reads: readonly ReadArt[], cuts: Cuts): Promise<void> {
-  const job = await shelf.createFromArt(reads, cuts);
-  if (job) await router.push(`/job/${job.id}/edge`);
+async function beginFrom(reads: readonly ReadArt[], choices: StickerChoices): Promise<void> {
+  const job = await shelf.createFromArt(reads, choices);
+  if (job) await router.push(`/job/${job.id}/edge${reads.length > 1 ? '?all' : ''}`);
 }
 
 async function choosePictures(): Promise<void> {
-  take(await chooseFiles(PICTURE_FILES, true));
+  await take(await chooseFiles(PICTURE_FILES, true));
 }
 
-const { over, drop } = useFileDrops(take);
+const { over, drop } = useFileDrops((files) => void take(files));
 </script>
 
 <template>

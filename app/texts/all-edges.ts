@@ -40,7 +40,8 @@ export const allEdges = {
   outside: (length: string, name: string): string =>
     `Leaves up to ${length} of the art outside: ${name}.`,
   inside: 'All of the art is inside.',
-  mixed: (count: number): string => `${counted(count, 'piece')} differ from the others.`,
+  mixed: (count: number): string =>
+    `${counted(count, 'piece differs', 'pieces differ')} from the others.`,
   cut: 'Cut',
   cutLong: 'How pieces are cut',
   amounts: 'Copies',

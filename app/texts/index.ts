@@ -108,8 +108,8 @@ export const texts = {
       name: 'Stickers from pictures',
       hint: 'Drop them here or choose them: each is cut around what it shows.',
       cutting: (at: number, of: number): string => `Cutting around picture ${at} of ${of} …`,
-      made: (count: number): string =>
-        `${count} stickers. What has no clear surroundings is cut by its frame: clear its background, and trace it.`,
+      made: (count: number): string => `${counted(count, 'sticker')} made.`,
+      jobName: (count: number): string => counted(count, 'sticker'),
     },
   },
   art,

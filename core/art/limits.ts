@@ -6,6 +6,8 @@ export const ART_LIMITS = {
   bytes: 40 * 1024 * 1024,
   /** Pixels of one picture, width times height. */
   pixels: MOST_PIXELS,
+  /** The longer side of a picture that shows something, pixels. */
+  leastPixels: 8,
   /** Shapes in one vector picture. */
   shapes: 20_000,
   /** Files in one ZIP. */

@@ -2,6 +2,7 @@ import type { ArtOmission } from './omissions.ts';
 import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
 import { srgbConverter, type ColorProfile } from '../color/index.ts';
 import {
+  countFrames,
   encodePhoto,
   encodePngImage,
   findProfile,
@@ -107,7 +108,11 @@ export async function readSeen(
     orientation,
     ...known,
   };
-  const notes = colorNotes(profile, inked);
+  const frames = format === 'gif' ? countFrames(bytes) : 1;
+  const notes: ArtNote[] = [
+    ...colorNotes(profile, inked),
+    ...(frames > 1 ? [{ code: 'first-frame', values: { frames } } as const] : []),
+  ];
   return ok({
     read: { art, bytes: kept.bytes, leftOut: [], ...(notes.length ? { notes } : {}) },
     stored: read.value.stored,

@@ -37,7 +37,7 @@ export const signatureOf = ({ read, stored }: SeenArt): Signature =>
 
 function pixelSignature(image: RgbaImage): Signature {
   const { width, height, data } = image;
-  const paper = paperOf(image);
+  let paper = paperOf(image);
   const isThere = (at: number): boolean => (data[at + 3] as number) >= 32 && !paper?.(at);
   let box = { left: width, top: height, right: 0, bottom: 0 };
   let clear = 0;
@@ -51,7 +51,11 @@ function pixelSignature(image: RgbaImage): Signature {
       box.bottom = y + 1;
     }
   }
-  if (box.right <= box.left) box = { left: 0, top: 0, right: width, bottom: height };
+  if (box.right <= box.left) {
+    // What is of one colour all over shows that colour.
+    box = { left: 0, top: 0, right: width, bottom: height };
+    paper = undefined;
+  }
   const cells = sampled((u, v) => {
     const x = Math.min(width - 1, Math.floor(box.left + u * (box.right - box.left)));
     const y = Math.min(height - 1, Math.floor(box.top + v * (box.bottom - box.top)));

@@ -4,7 +4,7 @@ import { PDFDocument, rgb, StandardFonts } from '@cantoo/pdf-lib';
 import { unwatched } from '../base/index.ts';
 import { disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { ART_LIMITS, artSize, sameArt, takeIn, type TakenIn } from './index.ts';
+import { ART_LIMITS, artSize, readArt, sameArt, takeIn, type TakenIn } from './index.ts';
 
 const take = (bytes: Uint8Array, name: string): Promise<TakenIn> =>
   takeIn(nodePlatform, { bytes, name }, { choices: { dpi: 150 }, task: unwatched });
@@ -67,10 +67,11 @@ test('a ZIP gives the pictures of all its folders, and names what it could not t
   expect(done.taken.map(({ path, cameAs }) => [path, cameAs])).toEqual([
     ['spring.zip/Spring set/PNG/dot.png', 'png'],
     ['spring.zip/Spring set/SVG/dot.svg', 'svg'],
-    ['spring.zip/gif/two.gif', 'gif'],
   ]);
-  expect(done.taken[2]?.art).toMatchObject({ format: 'png', pixelWidth: 2, pixelHeight: 1 });
-  expect(done.refused.map(({ path }) => path)).toEqual(['spring.zip/Spring set/read me.txt']);
+  expect(done.refused.map(({ path }) => path)).toEqual([
+    'spring.zip/Spring set/read me.txt',
+    'spring.zip/gif/two.gif',
+  ]);
 });
 
 test('the same art in several kinds of file is one group, the vector first, then the clear one', async () => {
@@ -115,7 +116,7 @@ test('hostile and broken files are each refused in a sentence', async () => {
   );
   expect(codes(await take(zipSync(many, { level: 0 }), 'many.zip'))).toEqual(['art/zip-entries']);
   expect(codes(await take(zipSync({ 'in.zip': zipSync({ 'a.png': dotPng }) }), 'n.zip'))).toEqual([
-    'art/several',
+    'art/zip-in-zip',
   ]);
   expect(codes(await take(zipSync({ 'a.png': dotPng }).slice(0, 90), 'cut.zip'))).toEqual([
     'art/zip-broken',
@@ -156,4 +157,49 @@ test('AVIF comes in as pixels', async () => {
   const { taken, refused } = await take(new Uint8Array(bytes), 'dot.avif');
   expect(refused).toEqual([]);
   expect(taken[0]?.art).toMatchObject({ format: 'png', pixelWidth: 80, pixelHeight: 80 });
+});
+
+const flat = (side: number, color: readonly [number, number, number]): Uint8Array => {
+  const image = drawn(side, side, [], () => color);
+  return encode({ ...image, data: new Uint8Array(image.data), channels: 4 });
+};
+
+test('what shows nothing is told: too few pixels are refused, one colour all over is noted', async () => {
+  expect(codes(await take(flat(7, [1, 2, 3]), 'tiny.png'))).toEqual(['art/too-small']);
+  const { taken } = await take(flat(8, [0, 0, 0]), 'black.png');
+  expect(taken[0]?.notes).toEqual([{ code: 'one-color', values: {} }]);
+  expect((await take(dotPng, 'dot.png')).taken[0]?.notes).toBeUndefined();
+});
+
+test('pictures of one colour are the same art only where the colour is', async () => {
+  const zip = zipSync({
+    'a.png': flat(30, [0, 0, 0]),
+    'b.png': flat(40, [200, 30, 30]),
+    'c.png': flat(50, [2, 0, 0]),
+  });
+  const groups = sameArt((await take(zip, 'flat.zip')).taken);
+  expect(groups.map((group) => group.map(({ art }) => art.name).sort())).toEqual([
+    ['a', 'c'],
+    ['b'],
+  ]);
+});
+
+test('of a picture that moves the first one is taken, and that is said', async () => {
+  const [head, frame] = [GIF.slice(0, 19), GIF.slice(19, -1)];
+  const moving = Uint8Array.from([...head, ...frame, ...frame, ...frame, 0x3b]);
+  const read = await readArt(nodePlatform, moving, 'dance.gif');
+  expect(read.ok && read.value.notes).toEqual([{ code: 'first-frame', values: { frames: 3 } }]);
+  const still = await readArt(nodePlatform, GIF, 'still.gif');
+  expect(still.ok && still.value.art).toMatchObject({
+    ...{ format: 'png', pixelWidth: 2, pixelHeight: 1 },
+  });
+  expect(still.ok && still.value.notes).toBeUndefined();
+});
+
+test('a ZIP within a ZIP is named, and keeps nothing else out', async () => {
+  const zip = zipSync({ 'dot.png': dotPng, 'more.zip': zipSync({ 'dot.png': dotPng }) });
+  const took = await take(zip, 'all.zip');
+  expect(took.taken.map(({ art }) => art.name)).toEqual(['dot']);
+  expect(took.refused.map(({ path }) => path)).toEqual(['all.zip/more.zip']);
+  expect(codes(took)).toEqual(['art/zip-in-zip']);
 });

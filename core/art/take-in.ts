@@ -2,6 +2,7 @@ import {
   doing,
   err,
   ok,
+  problem,
   readZip,
   type Platform,
   type Problem,
@@ -10,6 +11,7 @@ import {
   type ZipBudget,
 } from '../base/index.ts';
 import { countPdfPages, readPdfShapes, renderPdf } from '../pdf/index.ts';
+import { isOneColor } from '../raster/index.ts';
 import { sniffFormat } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { pixelArt, vectorArt } from './make.ts';
@@ -74,21 +76,51 @@ export async function takeIn(
       }
       return;
     }
+    if (format === 'zip' && inZip) {
+      refused.push({ path, problem: problem('art/zip-in-zip', { name: path }, path) });
+      return;
+    }
     const read =
       format === 'pdf'
         ? await readPages(platform, { bytes, path, dpi: choices.dpi, task })
         : [await readSeen(platform, bytes, { name: path, own })];
     for (const [page, result] of read.entries()) {
       const where = read.length > 1 ? `${path}, page ${page + 1}` : path;
-      if (!result.ok) refused.push({ path: where, problem: result.problem });
-      else {
-        const signature = signatureOf(result.value);
-        taken.push({ ...result.value.read, path: where, signature, cameAs: format ?? 'unknown' });
-      }
+      const small = result.ok ? tooSmall(result.value, where) : result.problem;
+      if (small) refused.push({ path: where, problem: small });
+      else if (result.ok) taken.push(takenArt(result.value, { path: where, cameAs: format }));
     }
   };
   await one(file.bytes, file.name, false);
   return { taken, refused };
+}
+
+/** Why a picture is too small to be printed; undefined where it is not. */
+function tooSmall({ read: { art } }: SeenArt, name: string): Problem | undefined {
+  if (art.kind === 'vector') return undefined;
+  const { pixelWidth: width, pixelHeight: height } = art;
+  const least = ART_LIMITS.leastPixels;
+  return Math.max(width, height) < least
+    ? problem('art/too-small', { name, width, height, least }, name)
+    : undefined;
+}
+
+function takenArt(
+  seen: SeenArt,
+  { path, cameAs }: { path: string; cameAs: string | undefined },
+): TakenArt {
+  const { stored, read } = seen;
+  const notes = [
+    ...(read.notes ?? []),
+    ...(stored && isOneColor(stored) ? [{ code: 'one-color', values: {} } as const] : []),
+  ];
+  return {
+    ...read,
+    ...(notes.length ? { notes } : {}),
+    path,
+    signature: signatureOf(seen),
+    cameAs: cameAs ?? 'unknown',
+  };
 }
 
 interface Entry {

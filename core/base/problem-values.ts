@@ -42,9 +42,11 @@ export interface ProblemValues {
     kind: 'tiff' | 'layered' | 'postscript' | 'raw';
   };
   'art/unknown-kind': { name: string; wanted: 'any' | 'pixels' };
+  'art/too-small': { name: string; width: number; height: number; least: number };
   'art/zip-broken': { name: string };
   'art/zip-empty': { name: string };
   'art/zip-entries': { name: string; most: number };
+  'art/zip-in-zip': { name: string };
   'art/zip-name': { name: string };
   'art/zip-size': { name: string };
   'backup/unread': { name: string };

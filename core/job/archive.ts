@@ -168,6 +168,16 @@ export function parseBackup(bytes: Uint8Array, name: string): Result<Backup> {
   return ok({ jobs, documents, damaged, art });
 }
 
+/** Whether a ZIP holds a workshop rather than pictures, by the names in it. */
+export function isBackup(bytes: Uint8Array): boolean {
+  let found = false;
+  readZip(bytes, archiveBudget(), (name) => {
+    found ||= name === 'runs.json' || /^jobs\/.*\.peel$/.test(name);
+    return false;
+  });
+  return found;
+}
+
 /** Several files as one, with sorted entries and fixed times. */
 export function zipFiles(
   files: readonly { readonly name: string; readonly bytes: Uint8Array }[],

@@ -15,6 +15,7 @@ export {
   ARCHIVE_LIMITS,
   filesOf,
   jobWithArt,
+  isBackup,
   parseBackup,
   mendPeel,
   parsePeel,

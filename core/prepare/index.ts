@@ -6,4 +6,10 @@ export {
   type ShownSplit,
   type SplitRequest,
 } from './prepare.ts';
-export { cutSticker, withoutOutline, type StickerCut, type StickerWay } from './sticker-cut.ts';
+export {
+  cutSticker,
+  cutStickers,
+  withoutOutline,
+  type StickerCut,
+  type StickerWay,
+} from './sticker-cut.ts';

@@ -5,7 +5,7 @@ import { encodePngImage, type RgbaImage } from '../raster/index.ts';
 import { composedPicture } from '../testing/composed.ts';
 import { disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
-import { cutSticker, type StickerCut } from './sticker-cut.ts';
+import { cutSticker, cutStickers, type StickerCut } from './sticker-cut.ts';
 
 const cutOf = async (bytes: Uint8Array): Promise<StickerCut> =>
   cutSticker(nodePlatform, expectOk(await readArt(nodePlatform, bytes, 'leaf')));
@@ -55,6 +55,25 @@ test('many drawings are a page; what has no outline has its box', async () => {
   expect((await cutOf(svg('<circle cx="15" cy="10" r="6"/>'))).way).toBe('outline');
   const clear = { width: 30, height: 20, data: new Uint8ClampedArray(30 * 20 * 4) };
   expect((await cutOf(png(clear))).way).toBe('box');
+});
+
+test('each drawing of a page is a sticker of its own, in reading order', async () => {
+  const radii = [14, 16, 18, 20, 22, 24, 26, 28];
+  const discs = radii.map((radius, at) => ({
+    region: disc(60 + (at % 4) * 80, at < 4 ? 60 : 140, radius),
+    color: GREEN,
+  }));
+  const page = expectOk(await readArt(nodePlatform, png(drawn(360, 200, discs, PAPER)), 'page'));
+  const cuts = await cutStickers(nodePlatform, page);
+  expect(cuts.map(({ way }) => way)).toEqual(radii.map(() => 'outline'));
+  expect(cuts.map(({ read }) => read.art.name)).toEqual(radii.map((_, at) => `page ${at + 1}`));
+  cuts.forEach(({ traced }, at) => {
+    const wanted = Math.PI * ((radii[at] ?? 0) / 10) ** 2;
+    expect((traced?.area ?? 0) / wanted).toBeCloseTo(1, 1);
+  });
+  // What is no page stays one.
+  const single = expectOk(await readArt(nodePlatform, png(leaf), 'leaf'));
+  expect((await cutStickers(nodePlatform, single)).map(({ way }) => way)).toEqual(['cleared']);
 });
 
 test('pictures of one colour, and of few pixels, are photographs or boxes', async () => {

@@ -4,12 +4,16 @@ import {
   findBorderColor,
   madePixels,
   makePixels,
+  partImage,
+  pixelArt,
   PLAIN_PIXELS,
   readPixels,
+  splitPage,
   traceImage,
   traceVector,
   USUAL_CLEARING,
   USUAL_SPECK,
+  USUAL_SPLITTING,
   USUAL_TOLERANCE,
   vectorNodes,
   type Art,
@@ -17,7 +21,7 @@ import {
   type Traced,
 } from '../art/index.ts';
 import type { Platform, Result } from '../base/index.ts';
-import { isOpaque, shrunkImage, type RgbaImage } from '../raster/index.ts';
+import { isOneColor, isOpaque, shrunkImage, type RgbaImage } from '../raster/index.ts';
 
 /**
  * How a picture becomes a sticker: cut by the outline that it has, by the one that it has without its plain
@@ -41,6 +45,8 @@ export interface StickerCut {
 const FULL = 0.99;
 /** More separate parts than that are a page of drawings, to be split, and no sticker. */
 const MOST_PARTS = 6;
+/** Letters of a page’s name that go on to its drawings. */
+const MOST_NAME = 190;
 /** Side at which it is looked whether a picture lies on a plain ground, px. */
 const LOOK_SIDE = 400;
 /** Of a plain ground so much of the border is clear once it is cleared, and of the picture between these. */
@@ -50,12 +56,40 @@ const [LEAST_GROUND, MOST_GROUND] = [0.08, 0.98];
 const SMOOTH = 4;
 const STRIDE = 6;
 
-/** Finds where a picture is cut as a sticker, and clears the plain ground that it lies on. */
+/**
+ * The stickers that a picture becomes: one, or each drawing of a page of many, in reading order and without
+ * its lettering.
+ */
+export async function cutStickers(platform: Platform, read: ReadArt): Promise<StickerCut[]> {
+  const cut = await cutSticker(platform, read);
+  if (cut.way !== 'page' || read.art.kind !== 'pixels') return [cut];
+  const drawings = await drawingsOf(platform, read);
+  return drawings.length > 1 ? drawings : [cut];
+}
+
+/** Each drawing of a page, cut by its own outline. */
+async function drawingsOf(platform: Platform, { art, bytes }: ReadArt): Promise<StickerCut[]> {
+  const seen = await readPixels(platform, bytes, art.name);
+  if (!seen.ok || art.kind !== 'pixels') return [];
+  const image = isOpaque(seen.value)
+    ? clearBackground(seen.value, USUAL_CLEARING).image
+    : seen.value;
+  const page = splitPage(image, { ...USUAL_SPLITTING, perMm: art.dpi / 25.4 });
+  const parts = page.parts.filter(({ title }) => !title);
+  return parts.map((part, at): StickerCut => {
+    const drawing = partImage(image, page, part);
+    const name = `${art.name.slice(0, MOST_NAME)} ${at + 1}`;
+    const made = pixelArt(drawing, art.dpi, { ...art, name });
+    return cutBy(made, traced(drawing, art.dpi), 'outline');
+  });
+}
+
+/** Finds where a picture as a whole is cut as a sticker, and clears the plain ground that it lies on. */
 export async function cutSticker(platform: Platform, read: ReadArt): Promise<StickerCut> {
   const { art, bytes } = read;
   if (art.kind === 'vector') return cutBy(read, traceVector(vectorNodes(bytes)), 'outline');
   const seen = await readPixels(platform, bytes, art.name);
-  if (!seen.ok) return { way: 'box', read };
+  if (!seen.ok || isOneColor(seen.value)) return { way: 'box', read };
   if (!isOpaque(seen.value)) return cutBy(read, traced(seen.value, art.dpi), 'outline');
   if (!liesOnPlain(seen.value)) return { way: 'photograph', read };
   const recipe = { ...PLAIN_PIXELS, clear: USUAL_CLEARING };

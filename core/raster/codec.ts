@@ -71,6 +71,9 @@ export async function decodePixels(
   return { width, height, data };
 }
 
+/** How many pictures a GIF shows one after the other. */
+export const countFrames = (bytes: Uint8Array): number => new GifReader(bytes).numFrames();
+
 function firstFrame(bytes: Uint8Array): RgbaImage {
   const gif = new GifReader(bytes);
   const data = new Uint8ClampedArray(gif.width * gif.height * 4);

@@ -90,3 +90,13 @@ export function isOpaque({ data }: RgbaImage): boolean {
   for (let at = 3; at < data.length; at += 4) if ((data[at] as number) < 255) return false;
   return true;
 }
+
+/** How little a colour may change so that nobody sees it, bytes. */
+const UNSEEN = 3;
+
+/** Whether a picture is of one colour all over, or clear. */
+export function isOneColor({ data }: RgbaImage): boolean {
+  for (let at = 4; at < data.length; at++)
+    if (Math.abs((data[at] as number) - (data[at % 4] as number)) > UNSEEN) return false;
+  return true;
+}

@@ -1,10 +1,24 @@
-export { decodePixels, encodeJpegImage, encodePhoto, encodePngImage } from './codec.ts';
+export {
+  countFrames,
+  decodePixels,
+  encodeJpegImage,
+  encodePhoto,
+  encodePngImage,
+} from './codec.ts';
 export { components, type Component } from './components.ts';
 export { contours, withoutSpecks, type Mask } from './contour.ts';
 export { stepsFromBorder } from './border-steps.ts';
 export { findProfile } from './embedded-profile.ts';
 export { dilateMask } from './dilate.ts';
-export { blankImage, cropImage, darkness, isOpaque, shrunkImage, type RgbaImage } from './image.ts';
+export {
+  blankImage,
+  cropImage,
+  darkness,
+  isOneColor,
+  isOpaque,
+  shrunkImage,
+  type RgbaImage,
+} from './image.ts';
 export { boxBlur, gaussianBlur, greyToRgba, rectifyGrey, type GreyImage } from './grey.ts';
 export {
   checkPixels,

@@ -4,6 +4,7 @@ declare module 'omggif' {
     constructor(bytes: Uint8Array);
     readonly width: number;
     readonly height: number;
+    numFrames(): number;
     decodeAndBlitFrameRGBA(frame: number, pixels: Uint8ClampedArray): void;
   }
 }

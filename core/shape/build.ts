@@ -92,6 +92,16 @@ export function plainBuild(shape: EdgeShape, name: string): EdgeBuild {
   };
 }
 
+/**
+ * The edge of a sticker around a traced picture unless something else is chosen: a rim, and dents as fine as
+ * it rounded away. Smoothed by no more than the rim, nothing of the picture is left outside.
+ */
+export const STICKER_EDGE = {
+  offset: 2,
+  smooth: 2,
+  holes: 'fill',
+} as const satisfies Partial<EdgeBuild>;
+
 /** An edge that was built. */
 export interface BuiltEdge {
   readonly shape: EdgeShape;

@@ -1,6 +1,7 @@
 export {
   buildEdge,
   leftOutside,
+  STICKER_EDGE,
   edgeBuildSchema,
   outlinePart,
   partRings,

@@ -4,7 +4,7 @@ import type { Piece } from '../../../core/piece/index.ts';
 import type { PlacedArt } from '../../../core/prepare/index.ts';
 import type { HandPlace } from '../../../core/sheet/index.ts';
 import { useDrawer } from '../../art/drawer-store.ts';
-import { tracedPiece } from '../../session/traced-piece.ts';
+import { tracedPiece } from '../../session/stickers.ts';
 import { keepInDrawer } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';

@@ -1,10 +1,14 @@
 import { watch } from 'vue';
+import { useRouter } from 'vue-router';
 import type { Art, ReadArt } from '../../../core/art/index.ts';
 import { useTray } from '../../art/tray-store.ts';
 import { useHandedFiles } from '../../session/handed-files.ts';
 import { isTypefaceFile, useOwnTypefaces } from '../../session/own-typefaces.ts';
+import { stickersFrom, type StickerChoices } from '../../session/stickers.ts';
 import { chooseFiles } from '../../storage/index.ts';
+import { texts } from '../../texts/index.ts';
 import { placeOf } from '../../ui/file-place.ts';
+import { useMessages } from '../../ui/messages-store.ts';
 import { PICTURE_FILES } from '../../ui/picture-files.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { newPicture, newWords } from '../artwork-state/new-elements.ts';
@@ -13,6 +17,8 @@ import { newPicture, newWords } from '../artwork-state/new-elements.ts';
 export function useTakeFiles(desk: DeskState) {
   const tray = useTray();
   const own = useOwnTypefaces();
+  const messages = useMessages();
+  const router = useRouter();
 
   /** Puts art on the piece, or in the place of what an element shows. */
   function put(art: Art, replaces?: string): void {
@@ -38,8 +44,33 @@ export function useTakeFiles(desk: DeskState) {
     if (faces.length && others.length === 0) return;
     const give = (reads: readonly ReadArt[]): void =>
       reads.forEach(({ art }, at) => put(art, at === 0 ? replaces : undefined));
-    await tray.take(others, { purpose: 'piece', give });
+    await tray.take(
+      others,
+      replaces === undefined ? { piece: give, stickers: makeStickers } : { piece: give },
+    );
   }
+
+  /** Pictures as pieces of the job, each cut by what it is: one step. */
+  async function addStickers(reads: readonly ReadArt[], choices: StickerChoices): Promise<void> {
+    const { store } = desk;
+    const { pieces, art } = await stickersFrom(reads, choices, (at) =>
+      messages.say(texts.shelf.sticker.cutting(at, reads.length)),
+    );
+    const [only, ...others] = store.committed?.pieces ?? [];
+    // The empty piece that a job begins with was there to bring them in.
+    const isEmpty = only && others.length === 0 && only.elements.length === 0;
+    const doing = texts.artwork.addPieces(pieces.length);
+    const added = store.act({
+      name: 'add-pieces',
+      args: { pieces, art, wanted: 1, nest: true, doing, ...(isEmpty ? { instead: only.id } : {}) },
+    });
+    if (!added) return;
+    messages.say(texts.shelf.sticker.made(pieces.length));
+    await router.push({ name: 'edge', query: { all: '' } });
+  }
+
+  const makeStickers = (reads: readonly ReadArt[], choices: StickerChoices): void =>
+    void addStickers(reads, choices).catch(messages.sayError);
 
   /** Adds typefaces to the workshop; words that are chosen are set in the first of them. */
   async function takeFaces(files: readonly File[]): Promise<void> {

@@ -19,6 +19,7 @@ import {
   rimOf,
   shapePath,
   shapeSize,
+  STICKER_EDGE,
   type BoxedKind,
   type EdgeBuild,
   type EdgePart,
@@ -30,9 +31,6 @@ import { artCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
-
-/** A rim that suits a sticker, mm; what a new trace begins with. */
-const USUAL_RIM = 2;
 
 /** The edge of the piece on the desk: how it is made, what of it is chosen, and how it is changed. */
 export function useEdgeState(desk: DeskState) {
@@ -179,8 +177,7 @@ export function useEdgeState(desk: DeskState) {
       change(
         {
           parts: made,
-          offset: first ? USUAL_RIM : build.value.offset,
-          holes: first ? 'fill' : build.value.holes,
+          ...(first ? STICKER_EDGE : {}),
         },
         'trace the picture',
       );

@@ -142,6 +142,10 @@ export const FILES: ProblemWords<
     what: `${quoted(name)} is ${OTHER_PROGRAMS[kind].what}, which cannot be taken in.`,
     remedy: OTHER_PROGRAMS[kind].remedy,
   }),
+  'art/too-small': ({ name, width, height, least }) => ({
+    what: `${quoted(name)} is ${width} × ${height} pixels; less than ${least} show nothing.`,
+    remedy: 'Choose a larger picture: a label needs 300 pixels for each inch of its width.',
+  }),
   'art/unknown-kind': ({ name, wanted }) =>
     wanted === 'any'
       ? { what: `${quoted(name)} is not a picture, whatever its name says.`, remedy: PICTURES }
@@ -160,6 +164,10 @@ export const FILES: ProblemWords<
   'art/zip-entries': ({ name, most }) => ({
     what: `${quoted(name)} holds more than ${most} files.`,
     remedy: 'Unpack it and choose the pictures that you need.',
+  }),
+  'art/zip-in-zip': ({ name }) => ({
+    what: `${quoted(name)} is a ZIP within a ZIP.`,
+    remedy: 'Unpack it and choose the pictures.',
   }),
   'art/zip-name': ({ name }) => ({
     what: `${quoted(name)} holds a file whose name leads out of its folder.`,
