@@ -21,9 +21,12 @@ const make = page.getByRole('button', { name: /^Make/ });
 console.log(await make.innerText());
 await make.click();
 await page.waitForURL(/edge\?all/, { timeout: 60000 });
-await page.waitForTimeout(3000);
+for (let i = 0; i < 16; i++) { console.log(i, await page.evaluate(() => [...document.querySelectorAll('.tile image')].map((x) => (x.getAttribute('href') ?? '').slice(0, 8)).join(' '))); await page.waitForTimeout(700); }
 await page.screenshot({ path: '/tmp/tray3.png' });
-await page.locator('.ticket a[href$="/sheet"]').first().click();
-await page.waitForTimeout(6000);
+await page.getByRole('slider', { name: 'Calm' }).fill('0');
+await page.waitForTimeout(4000);
+await page.screenshot({ path: '/tmp/tray3.png' });
+await page.locator('.ticket a[href$="/proof"]').first().click();
+await page.waitForTimeout(4000);
 await page.screenshot({ path: '/tmp/tray4.png' });
 await browser.close();

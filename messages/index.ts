@@ -18,7 +18,7 @@ export type { FindingSentences, Sentences } from './sentences.ts';
 export { commandText, onOneCopyText } from './en/commands.ts';
 export { serverText } from './en/server.ts';
 export { titleText } from './en/element-titles.ts';
-export { findingText } from './en/findings.ts';
+export { findingText, manyText } from './en/findings.ts';
 export { placeText } from './en/job-places.ts';
 export { problemText };
 

@@ -1,5 +1,5 @@
 import { sizesOf, type Job } from '../../core/job/index.ts';
-import type { Finding } from '../../core/proof/index.ts';
+import { gatherFindings, type Finding } from '../../core/proof/index.ts';
 import {
   isByRow,
   leadPiece,
@@ -171,8 +171,9 @@ function copiesFact({ job, layout }: TicketFacts): string {
 
 function proofFact(findings: readonly Finding[], looking: boolean): string {
   if (findings.length === 0) return looking ? texts.ticket.looking : texts.ticket.clean;
+  const gathered = gatherFindings(findings);
   const number = (severity: Finding['severity']): number =>
-    findings.filter((one) => one.severity === severity).length;
+    gathered.filter((one) => one.findings[0].severity === severity).length;
   const parts = [
     [number('blocker'), 'blocker'],
     [number('warning'), 'warning'],

@@ -6,7 +6,11 @@ export const proof = {
   note: 'Why it may stay',
   accepted: 'Accepted',
   reopen: 'Look at it again',
-  moreAlike: (count: number): string => `${count} more of this kind`,
+  fixAll: (count: number): string => `Mend all ${count}`,
+  showNext: (at: number, of: number): string => `Show ${at} of ${of}`,
+  oneByOne: 'One by one',
+  together: 'Together',
+  acceptAll: 'Accept all',
   over: 'Shown over the print',
   layers: {
     cuts: 'Cut lines',

@@ -9,6 +9,7 @@ export {
   type Severity,
   type Where,
 } from './finding.ts';
+export { gatherFindings, type GatheredFindings } from './gather.ts';
 export { findLegibility, type Legibility } from './legibility.ts';
 export type {
   FindingCode,

@@ -53,7 +53,7 @@ export interface SheetLayout {
 /** How a job's copies fill its sheets. */
 export interface Layout {
   readonly sheets: readonly SheetLayout[];
-  /** How many copies a full sheet of the first piece that is wanted takes. */
+  /** How many copies a full sheet of the first piece that is wanted takes; of pieces of several sizes what the first sheet has. */
   readonly perSheet: number;
   /** How many places the sheets have together, as far as it is known. */
   readonly places: number;
@@ -81,6 +81,19 @@ const repeated = (piece: Piece): Repeated => ({
 /** Whether any copy of a piece is printed this time. */
 const isWanted = (job: Arrangeable, piece: string): boolean =>
   job.plan.printOnly ? printedCopyIds(job, piece).length > 0 : copyCount(job, piece) > 0;
+
+const ALIKE = 0.1; // mm
+
+/** Whether the pieces that are wanted are of several sizes. */
+function hasSizes(job: Arrangeable): boolean {
+  if (job.plan.arrangement === 'spots') return false;
+  const [first, ...others] = job.pieces.filter(({ id }) => isWanted(job, id)).map(pieceSize);
+  return others.some(
+    ({ width, height }) =>
+      Math.abs(width - (first?.width ?? width)) > ALIKE ||
+      Math.abs(height - (first?.height ?? height)) > ALIKE,
+  );
+}
 
 /** The first piece that is wanted, or the first of all. */
 export function leadPiece(job: Arrangeable): Piece | undefined {
@@ -123,9 +136,12 @@ export function arrange(job: Arrangeable): Layout {
     shape: repeated(piece),
     left: printedCopyIds(job, piece.id).filter((copy) => !names.has(copy)),
   }));
-  const nest = job.plan.arrangement === 'nest' ? job.plan.nested?.[0]?.length : undefined;
-  const perSheet = nest ?? copiesPerSheet(job);
   const { sheets, gone } = filled(job, wanted, pinned);
+  // Of pieces of several sizes, and of nested ones, nobody knows what else would fit until it is tried.
+  const counted = job.plan.arrangement === 'nest' && job.plan.nested !== undefined;
+  const first =
+    counted || hasSizes(job) ? sheets.find((sheet) => sheet?.length)?.length : undefined;
+  const perSheet = first ?? copiesPerSheet(job);
   const left = Object.fromEntries(
     wanted.filter(({ left }) => left.length > 0).map(({ piece, left }) => [piece.id, left.length]),
   );
@@ -141,10 +157,15 @@ export function arrange(job: Arrangeable): Layout {
     (sum, { stock }) => sum + (stock === job.stock ? perSheet : copiesPerSheet({ ...job, stock })),
     0,
   );
-  // Where copies are nested nobody knows what else would fit until it is tried.
   const freePlaces =
-    nest === undefined ? Math.max(0, places - (full.length ? gone : 0) - count) : 0;
-  return { sheets: moved, perSheet, places: nest === undefined ? places : count, freePlaces, left };
+    first === undefined ? Math.max(0, places - (full.length ? gone : 0) - count) : 0;
+  return {
+    sheets: moved,
+    perSheet,
+    places: first === undefined ? places : count,
+    freePlaces,
+    left,
+  };
 }
 
 /** What a sheet of a job is, by its number from 0. */

@@ -1,6 +1,6 @@
 import { titleText } from './element-titles.ts';
 import { wordsFor, type Words } from '../words.ts';
-import type { FindingName, FindingValues, RowLabel } from '../../core/proof/index.ts';
+import type { FindingCode, FindingName, FindingValues, RowLabel } from '../../core/proof/index.ts';
 import type { FindingSentences } from '../sentences.ts';
 import { form, some } from './counts.ts';
 import { CODES } from './problems/codes.ts';
@@ -277,3 +277,36 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
 
 /** A finding in a sentence, and why it matters. */
 export const findingText = (finding: FindingName): FindingSentences => wordsFor(FINDINGS, finding);
+
+/** What several pieces have in common, for those findings that sheets of many pieces have. */
+const IN_MANY: Readonly<Partial<Record<FindingCode, string>>> = {
+  'across-fold': 'have something that lies across a fold',
+  'art-missing': 'use something that is missing or damaged',
+  'bleed-missing': 'do not reach over their bleed',
+  'bleeds-meet': 'have neighbours so near that their bleeds meet',
+  'code-crowded': 'have a code without room around it',
+  'code-pale': 'have a code that is not dark enough',
+  'code-too-small': 'have a code that is too small to be read',
+  hairline: 'have lines too thin to be printed',
+  'loose-parts': 'fall into several parts when they are cut',
+  'low-contrast': 'have words that hardly stand out',
+  'low-resolution': 'show pictures of too few pixels',
+  'missing-glyph': 'have letters that their typeface lacks',
+  'pale-without-white': 'are pale where the material shows through',
+  'scissors-shape': 'have inner corners that scissors cannot follow',
+  'spot-shape-differs': 'are not the size of the labels of the sheet',
+  'thin-rim': 'have a hole too near to their edge',
+  'tight-curve': 'turn too tightly for a knife',
+  'words-do-not-fit': 'have words too long for their room',
+  'words-near-edge': 'have words too near to their edge',
+  'words-run-into': 'have words that run into something else',
+  'words-too-small': 'have words too small to be printed',
+};
+
+/** What is found in so many pieces, in a sentence. */
+export const manyText = (finding: FindingName, pieces: number): string => {
+  const shared = IN_MANY[finding.code];
+  return shared
+    ? `${pieces} pieces ${shared}.`
+    : `In ${pieces} pieces, as this one: ${findingText(finding).what}`;
+};

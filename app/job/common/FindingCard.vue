@@ -5,6 +5,7 @@ import { findingText, fixText } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import StateMark from '../../ui/StateMark.vue';
 import LinkButton from '../../ui/LinkButton.vue';
+import { FINDING_STATES, FINDING_TONES } from './finding-looks.ts';
 import { useShownSteps } from './shown-steps.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -23,18 +24,15 @@ function accept(): void {
   const args = { key: findingKey(finding), values: finding.values, note: note.value };
   if (store.act({ name: 'accept-finding', args })) accepting.value = false;
 }
-
-const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
-const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
 </script>
 
 <template>
   <CardPanel
     :title="texts.proof.severities[finding.severity]"
-    :tone="TONES[finding.severity]"
+    :tone="FINDING_TONES[finding.severity]"
     :data-finding="finding.code"
   >
-    <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ says.what }}</p>
+    <p><StateMark class="mark" :state="FINDING_STATES[finding.severity]" />{{ says.what }}</p>
     <p class="why">{{ says.why }}</p>
     <div class="actions">
       <LinkButton
