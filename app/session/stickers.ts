@@ -78,7 +78,6 @@ export function cutPiece(
     ...plainBuild(bare.edge, art.name),
     ...STICKER_EDGE,
     parts: [pathPart(mapPath(traced.path, about), art.name)],
-    join: 'offset',
   });
   return isProblem(built) ? bare : built;
 }

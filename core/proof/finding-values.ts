@@ -136,6 +136,7 @@ export interface FixValues {
   'set-typeface': { family: string };
   'shrink-words': NoValues;
   'size-of-stock': NoValues;
+  'smooth-edge': { by: number };
   'width-of': { width: number };
   write: { text: string };
 }

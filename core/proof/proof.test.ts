@@ -1,9 +1,9 @@
 import { readArt, type Art } from '../art/index.ts';
-import { contentHash, expectOk } from '../base/index.ts';
+import { contentHash, expectOk, isProblem } from '../base/index.ts';
 import { exportFiles } from '../output/index.ts';
 import { ringsPath, type Ring } from '../geometry/index.ts';
-import type { CommandCall, Job } from '../job/index.ts';
-import type { Code } from '../piece/index.ts';
+import { runCommand, type CommandCall, type Job } from '../job/index.ts';
+import { pieceSize, type Code, type Piece } from '../piece/index.ts';
 import { pathNodes, plainBuild } from '../shape/index.ts';
 import { MATT_PAPER, USUAL_CUTTER, type Cutter } from '../stock/index.ts';
 import {
@@ -276,6 +276,37 @@ test('corners are cut by turning the knife; what it cannot follow is a point, a 
     );
   expect(await cut(slit(0.4))).toBe(true);
   expect(await cut(slit(1.5))).toBe(false);
+});
+
+test('an edge that turns too tightly is smoothed by its fix, and only as much as it takes', async () => {
+  const slit = ringsPath([
+    [
+      [-20, -20],
+      [20, -20],
+      [20, -0.4],
+      [0, -0.4],
+      [0, 0.4],
+      [20, 0.4],
+      [20, 20],
+      [-20, 20],
+    ].map(([x = 0, y = 0]) => ({ x, y })),
+  ]);
+  const build = plainBuild({ kind: 'outline', rings: pathNodes(slit) }, 'own');
+  const job = plain(
+    { name: 'choose-material', args: { material: { ...MATT_PAPER, tool: 'knife' } } },
+    { name: 'build-edge', args: { piece: PIECE, build } },
+  );
+  const told = async (of: typeof job) =>
+    quickFindings((await compiled(of, new Map())).compiled).filter(
+      ({ code }) => code === 'tight-curve',
+    );
+  const [found] = await told(job);
+  if (!found?.fix) throw new Error('no fix');
+  const mended = runCommand(job, found.fix.call);
+  if (isProblem(mended)) throw new Error(mended.code);
+  expect(await told(mended)).toEqual([]);
+  const { width, height } = pieceSize(mended.pieces[0] as Piece);
+  expect([width, height]).toEqual([expect.closeTo(40, 1), expect.closeTo(40, 1)]);
 });
 
 test('bleed that would show nothing is not missed: paper on paper, one colour beside itself', async () => {

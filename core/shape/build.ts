@@ -93,8 +93,8 @@ export function plainBuild(shape: EdgeShape, name: string): EdgeBuild {
 }
 
 /**
- * The edge of a sticker around a traced picture unless something else is chosen: a rim, and dents as fine as
- * it rounded away. Smoothed by no more than the rim, nothing of the picture is left outside.
+ * The edge of a sticker around a traced picture unless something else is chosen: one part with a rim, and
+ * dents as fine as it rounded away. Smoothed by no more than the rim, it leaves nothing of the picture outside.
  */
 export const STICKER_EDGE = {
   offset: 2,

@@ -30,5 +30,6 @@ export const FIXES: Words<FixValues> = {
   'shrink-words': () => 'Let it shrink',
   'size-of-stock': () => 'Take the sheet’s size',
   'width-of': ({ width }) => `Make it ${width} mm wide`,
+  'smooth-edge': ({ by }) => `Smooth the edge by ${by} mm`,
   write: ({ text }) => `Write ${text}`,
 };

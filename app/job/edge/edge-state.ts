@@ -177,7 +177,7 @@ export function useEdgeState(desk: DeskState) {
       change(
         {
           parts: made,
-          ...(first ? STICKER_EDGE : {}),
+          ...(first ? { offset: STICKER_EDGE.offset, holes: STICKER_EDGE.holes } : {}),
         },
         'trace the picture',
       );

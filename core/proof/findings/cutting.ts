@@ -1,5 +1,7 @@
 import { flatten, type Point, type Ring } from '../../geometry/index.ts';
 import type { CompiledJob } from '../../job/index.ts';
+import type { Piece } from '../../piece/index.ts';
+import { buildEdge, plainBuild, shapePath } from '../../shape/index.ts';
 import type { Cutter } from '../../stock/index.ts';
 import type { Finding, FindingKind } from '../finding.ts';
 import type { FindingCode } from '../finding-values.ts';
@@ -35,11 +37,29 @@ export const tightCurve: FindingKind = {
                 turn: MOST_TURN,
                 within: WITHIN,
               },
+              ...smoothing(piece),
             },
           ];
         })
       : [],
 };
+
+/** So much smoothed an edge has no place in which a knife turns too tightly, mm. */
+const SMOOTH = 0.5;
+
+/** An edge of its own is smoothed as little as it takes, where that leaves no such place. */
+function smoothing(piece: Piece): Pick<Finding, 'fix'> {
+  const before = piece.build ?? plainBuild(piece.edge, piece.name);
+  if (piece.variant || piece.behind || before.smooth >= SMOOTH) return {};
+  const build = { ...before, smooth: SMOOTH };
+  const built = buildEdge(build);
+  if (!built.ok || flatten(shapePath(built.value.shape)).some((ring) => tightPlaces(ring).length))
+    return {};
+  const args = { piece: piece.id, build };
+  return {
+    fix: { code: 'smooth-edge', values: { by: SMOOTH }, call: { name: 'build-edge', args } },
+  };
+}
 
 /**
  * Where a ring turns by more than a knife follows, once for each such place: the turns of all its
