@@ -96,6 +96,8 @@ test('a page falls into pieces: lettering dropped, a hair cut apart, two joined,
   page,
 }) => {
   await choosePicture(page, 'Stickers from pictures', { name: 'meadow.png', buffer: page4() });
+  await page.getByRole('button', { name: 'Keep “meadow” whole' }).click();
+  await page.getByRole('button', { name: 'Make 1 sticker' }).click();
   await page.getByRole('link', { name: /^Artwork/ }).click();
   await page.locator('[data-element] .hit').click();
   await page.getByRole('button', { name: 'Prepare the picture' }).click();
@@ -308,29 +310,6 @@ test('the drawer keeps every picture once: found, tagged, noted, replaced, delet
   await page.getByRole('button', { name: 'Drawer', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Sunflower' }).click();
   await expect(page.locator('[data-element]')).toHaveCount(7);
-});
-
-test('stickers from several pictures are cut around what each shows; one without surroundings by its frame', async ({
-  page,
-}) => {
-  const disc = (fill: string): Buffer =>
-    Buffer.from(
-      `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="60mm" viewBox="0 0 60 60"><circle cx="30" cy="30" r="20" fill="${fill}"/></svg>`,
-    );
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
-  ]);
-  await chooser.setFiles([
-    { name: 'sun.svg', mimeType: 'image/svg+xml', buffer: disc('#f2a65a') },
-    { name: 'paper.png', mimeType: 'image/png', buffer: leafOnPaper() },
-  ]);
-  await page.getByRole('button', { name: 'Make 2 stickers' }).click();
-  await expect(page).toHaveURL(/\/edge$/);
-  // The disc of 40 mm with 2 mm around it, without a press.
-  await expect.poll(() => valueOf(page, 'Width')).toBeCloseTo(44, 1);
-  await page.getByRole('link', { name: /^Copies/ }).click();
-  await expect(page.locator('[data-copy]')).toHaveCount(2);
 });
 
 /** A drawing as it is bought: styles, gradients that refer to others, a shadow, words of another typeface. */

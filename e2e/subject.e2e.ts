@@ -161,7 +161,7 @@ test('pictures become stickers: each is cut by what it is, and photographs are f
   await expect(tray.locator('.cut')).toHaveCount(3);
   await expect(tray.getByText(/^a photograph/)).toBeHidden();
   await tray.getByRole('button', { name: 'Make 3 stickers' }).click();
-  await expect(page).toHaveURL(/\/edge$/);
+  await expect(page).toHaveURL(/\/edge/);
   expect(await actions()).toBeLessThanOrEqual(6);
   await page.getByRole('link', { name: /^Copies/ }).click();
   await expect(page.locator('[data-copy]')).toHaveCount(3);
@@ -179,7 +179,7 @@ test('pictures become stickers: each is cut by what it is, and photographs are f
 
   // The job holds what was made and what it was made from: three stickers of five pictures.
   await page.getByRole('link', { name: 'Shelf' }).click();
-  await page.getByRole('button', { name: 'More for berry' }).click();
+  await page.getByRole('button', { name: 'More for 3 stickers' }).click();
   const download = page.waitForEvent('download');
   await page.getByText('Export as .peel', { exact: true }).click();
   const files = unzipSync(readFileSync(await (await download).path()));

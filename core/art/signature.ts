@@ -161,19 +161,27 @@ function vectorSignature(nodes: readonly DrawingNode[], art: Art): Signature {
 }
 
 const ALIKE = 0.075; // mean difference of cover and colour
+/** The same art in other colours is other art: by how much it may be redder, greener or bluer all over. */
+const TINTED = 0.05;
 
 /** Whether two pictures show the same; white paper counts as nothing where the other has nothing. */
 export function isSameArt(one: Signature, other: Signature): boolean {
   if (one.cells.length !== other.cells.length || one.cells.length === 0) return false;
   const onPaper = one.clear !== other.clear;
   if (Math.abs(one.aspect / other.aspect - 1) > (onPaper ? 0.08 : 0.04)) return false;
+  const count = one.cells.length / 4;
   let away = 0;
+  const tint = [0, 0, 0];
   for (let at = 0; at < one.cells.length; at += 4) {
     const cover = Math.abs((one.cells[at + 3] ?? 0) - (other.cells[at + 3] ?? 0));
-    for (let c = 0; c < 3; c++) away += Math.abs(seen(one, at, c) - seen(other, at, c)) / 4;
+    for (let c = 0; c < 3; c++) {
+      const difference = seen(one, at, c) - seen(other, at, c);
+      away += Math.abs(difference) / 4;
+      tint[c] = (tint[c] ?? 0) + difference;
+    }
     if (!onPaper) away += cover / 4;
   }
-  return away / (one.cells.length / 4) < ALIKE;
+  return away / count < ALIKE && tint.every((sum) => Math.abs(sum) / count < TINTED);
 }
 
 /** A cell's colour on white paper. */

@@ -184,6 +184,25 @@ test('pictures of one colour are the same art only where the colour is', async (
   ]);
 });
 
+test('one shape in several colours is as many pictures', async () => {
+  const colored = (color: readonly [number, number, number]): Uint8Array => {
+    const image = drawn(90, 90, [{ region: disc(45, 45, 34), color }], () => [250, 250, 250]);
+    return encode({ ...image, data: new Uint8Array(image.data), channels: 4 });
+  };
+  const zip = zipSync({
+    'blue.png': colored([40, 60, 190]),
+    'purple.png': colored([120, 40, 150]),
+    'black.png': colored([50, 40, 40]),
+    'as blue.png': colored([42, 62, 186]),
+  });
+  const groups = sameArt((await take(zip, 'hearts.zip')).taken);
+  expect(groups.map((group) => group.map(({ art }) => art.name).sort())).toEqual([
+    ['as blue', 'blue'],
+    ['black'],
+    ['purple'],
+  ]);
+});
+
 test('of a picture that moves the first one is taken, and that is said', async () => {
   const [head, frame] = [GIF.slice(0, 19), GIF.slice(19, -1)];
   const moving = Uint8Array.from([...head, ...frame, ...frame, ...frame, 0x3b]);
