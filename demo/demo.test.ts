@@ -31,7 +31,7 @@ const compiledOf = async ({ job, art }: JobWithArt) => {
   return { compiled: compileJob(job, createCompiler(resources)), resources };
 };
 
-test('the shelf begins with eleven jobs of different kinds of thing and edge', () => {
+test('the shelf begins with twelve jobs of different kinds of thing and edge', () => {
   expect(jobs.map(({ job }) => job.name)).toEqual([
     'Pot-lid seals',
     'Seed packet fronts',
@@ -44,6 +44,7 @@ test('the shelf begins with eleven jobs of different kinds of thing and edge', (
     'Hedgerow stickers',
     'Seed packets',
     'Packet backs',
+    'Windowsill stickers',
   ]);
   expect(jobs.map(({ job }) => job.thing.kind)).toEqual([
     'lid',
@@ -57,6 +58,7 @@ test('the shelf begins with eleven jobs of different kinds of thing and edge', (
     'own',
     'face',
     'face',
+    'own',
   ]);
   expect(jobs.map(({ job }) => job.pieces[0]?.edge.kind)).toEqual([
     'circle',
@@ -70,27 +72,34 @@ test('the shelf begins with eleven jobs of different kinds of thing and edge', (
     'rectangle',
     'rectangle',
     'rectangle',
+    'outline',
   ]);
   expect(jobs[0]?.job.pieces).toHaveLength(4);
 });
 
-test('the woodland stickers lie into each other, none nearer than the gap, by exact distances', () => {
-  const job = jobs.find(({ job: { id } }) => id === 'demo-woodland-stickers')?.job;
-  if (!job) throw new Error('no stickers');
-  const { sheets } = arrange(job);
-  expect(sheets.map(({ placements }) => placements.length)).toEqual([36]);
-  const rings = (sheets[0]?.placements ?? []).map(({ piece, x, y, angle }) => {
-    const edge = job.pieces.find(({ id }) => id === piece)?.edge;
-    const [ring] = edge ? flatten(shapePath(edge)) : [];
-    return mapRing(ring ?? [], placed(x, y, angle));
-  });
-  const room = { area: printable(job.stock), taken: keepClear(job.stock, job.plan.marks) };
-  expect(findLayoutViolations(rings, { ...room, gap: job.plan.gap })).toEqual({
-    outside: [],
-    onTaken: [],
-    near: [],
-  });
-});
+test.each([
+  ['demo-woodland-stickers', 36],
+  ['demo-windowsill-stickers', 27],
+])(
+  'the copies of %s lie into each other, none nearer than the gap, by exact distances',
+  (id, count) => {
+    const job = jobs.find((one) => one.job.id === id)?.job;
+    if (!job) throw new Error('no stickers');
+    const { sheets } = arrange(job);
+    expect(sheets.map(({ placements }) => placements.length)).toEqual([count]);
+    const rings = (sheets[0]?.placements ?? []).map(({ piece, x, y, angle }) => {
+      const edge = job.pieces.find(({ id }) => id === piece)?.edge;
+      const [ring] = edge ? flatten(shapePath(edge)) : [];
+      return mapRing(ring ?? [], placed(x, y, angle));
+    });
+    const room = { area: printable(job.stock), taken: keepClear(job.stock, job.plan.marks) };
+    expect(findLayoutViolations(rings, { ...room, gap: job.plan.gap })).toEqual({
+      outside: [],
+      onTaken: [],
+      near: [],
+    });
+  },
+);
 
 test('they are finished: nothing is missing and the proof has nothing to mend', async () => {
   for (const one of jobs) {
@@ -126,12 +135,14 @@ test('measured anew, as small or as large as can be, each is a job that is read 
       read.push(!isProblem(made) && parseJob(JSON.parse(JSON.stringify(made))).ok);
     }
   }
-  expect(read).toEqual(Array(69).fill(true));
+  expect(read).toEqual(Array(72).fill(true));
 });
 
 test('all art in them is named by a piece, and all that is named is there', () => {
   for (const { job, art } of jobs) {
-    const named = artOfJob(job);
+    // What a picture was made from comes along as well.
+    const origins = Object.values(job.art).flatMap(({ made }) => made?.from ?? []);
+    const named = [...artOfJob(job), ...origins];
     expect([...named].sort()).toEqual(Object.keys(job.art).sort());
     expect([...named].sort()).toEqual([...art.keys()].sort());
   }

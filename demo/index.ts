@@ -10,6 +10,7 @@ import { seedPacketFronts } from './jobs/seed-packet-fronts.ts';
 import { seedPackets } from './jobs/seed-packets.ts';
 import { plantTags } from './jobs/plant-tags.ts';
 import { teaCaddies } from './jobs/tea-caddies.ts';
+import { windowsillStickers } from './jobs/windowsill-stickers.ts';
 import { woodlandStickers } from './jobs/woodland-stickers.ts';
 
 /** The jobs of the demo workshop, the plant nursery Thistle & Fen, in the order of its shelf. */
@@ -26,5 +27,6 @@ export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
     hedgerowSheet(platform),
     seedPackets(platform),
     packetBacks(),
+    windowsillStickers(platform),
   ]);
 }

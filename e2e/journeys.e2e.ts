@@ -129,7 +129,7 @@ proofed(
     await page.getByLabel('The words', { exact: true }).fill('From the greenhouse');
     await page.keyboard.press('Escape');
     await line(page, 'proof').click();
-    await expect(page.getByText(/and pearl film shows through it/).first()).toBeVisible({
+    await expect(page.getByText(/are pale where the material shows through/)).toBeVisible({
       timeout: 60_000,
     });
     const download = page.waitForEvent('download');

@@ -65,7 +65,7 @@ export function withBuild(piece: Piece, build: EdgeBuild): Piece | Problem {
   };
 }
 
-const ROUNDS = 6;
+const ROUNDS = 8;
 
 /**
  * A piece whose built edge fits a width and height in mm, whichever it meets first. Its shapes and
@@ -76,14 +76,42 @@ export function withBuiltSize(
   build: EdgeBuild,
   wanted: { readonly width: number; readonly height: number },
 ): Piece | Problem {
-  let now: Piece | Problem = withBuild(piece, build);
+  const ratio = ({ edge }: Piece): number => {
+    const { width, height } = shapeSize(edge);
+    return Math.min(wanted.width / width, wanted.height / height);
+  };
+  const made = withBuild(piece, build);
+  return isProblem(made) ? made : scaledUntil(made, ratio);
+}
+
+/**
+ * A piece scaled until a ratio of what is wanted to what it has is 1, which takes a few rounds: offsets, radii
+ * and punched holes of a built edge keep their mm. What is wanted grows with the piece's sides.
+ */
+export function scaledUntil(piece: Piece, ratio: (piece: Piece) => number): Piece | Problem {
+  let now: Piece | Problem = piece;
   for (let round = 0; round < ROUNDS && !isProblem(now); round++) {
-    const { width, height } = shapeSize(now.edge);
-    const scale = Math.min(wanted.width / width, wanted.height / height);
-    if (Math.abs(scale - 1) < 1e-5) break;
-    now = withBuild(scaledArtwork(now, scale), scaledBuild(now.build ?? build, scale));
+    const by = ratio(now);
+    if (!(Math.abs(by - 1) > 1e-5)) break;
+    now = scaledPiece(now, withoutRim(now, by));
   }
   return now;
+}
+
+/** By how much what lies within the rim is scaled so that the whole is scaled by so much. */
+function withoutRim({ edge, build }: Piece, by: number): number {
+  const { width, height } = shapeSize(edge);
+  const rim = 2 * (build?.offset ?? 0);
+  const side = Math.min(width, height);
+  const scale = (side * by - rim) / (side - rim);
+  return rim > 0 && scale > 0 ? scale : by;
+}
+
+function scaledPiece(piece: Piece, scale: number): Piece | Problem {
+  const { build, edge } = piece;
+  if (build) return withBuild(scaledArtwork(piece, scale), scaledBuild(build, scale));
+  const { width, height } = shapeSize(edge);
+  return withEdge(piece, resizedShape(edge, width * scale, height * scale));
 }
 
 function scaledBuild(build: EdgeBuild, scale: number): EdgeBuild {

@@ -2,17 +2,11 @@ import { artSize } from '../art/index.ts';
 import { isProblem, type Problem } from '../base/index.ts';
 import { flatten, outlineFirstWay, signedArea } from '../geometry/index.ts';
 import { pictureSize, pieceSize, type Piece } from '../piece/index.ts';
-import {
-  edgeBuildSchema,
-  plainBuild,
-  resizedShape,
-  shapePath,
-  type EdgeBuild,
-} from '../shape/index.ts';
+import { edgeBuildSchema, plainBuild, shapePath, type EdgeBuild } from '../shape/index.ts';
 import { arrange } from '../sheet/index.ts';
 import { withPieces, type Command } from './command.ts';
 import { invalidBySchema, notFound, refused } from './command-problems.ts';
-import { withBuild, withBuiltSize, withEdge } from './edges.ts';
+import { scaledUntil, withBuild } from './edges.ts';
 import { followsProblem } from './insert-elements.ts';
 import type { Job } from './schema.ts';
 
@@ -92,26 +86,27 @@ function toBeNested(before: Job, made: Job | Problem): Job | Problem {
 const share = (sum: number, of: number, at: number): number =>
   Math.floor(sum / of) + (at < sum % of ? 1 : 0);
 
-const ROUNDS = 8;
-
 function sized(
   job: Job,
   piece: Piece,
   { by, value }: { by: SizedBy; value: number },
 ): Piece | Problem {
-  if (by === 'own' || by === 'area') {
-    // Rims stay as they are, so that a scale is only met step by step.
-    let now: Piece | Problem = piece;
-    for (let round = 0; round < ROUNDS && !isProblem(now); round++) {
-      const scale = by === 'own' ? ownScale(job, now) : Math.sqrt(value / pieceArea(now));
-      if (Math.abs(scale - 1) < 1e-5) break;
-      now = fitted(now, times(now, scale));
-    }
-    return now;
-  }
-  const wide = by === 'height' ? Infinity : value;
-  const high = by === 'width' ? Infinity : value;
-  return fitted(piece, { width: wide, height: high });
+  const ratios: Readonly<Record<SizedBy, (of: Piece) => number>> = {
+    height: (of) => value / pieceSize(of).height,
+    width: (of) => value / pieceSize(of).width,
+    longer: (of) => value / longerSide(of),
+    area: (of) => Math.sqrt(value / pieceArea(of)),
+    own: (of) => ownScale(job, of),
+  };
+  const longer = longerSide(piece) * ratios[by](piece);
+  if (!(longer >= LEAST_SIDE && longer <= MOST_SIDE))
+    return refused('size-unfit', { from: LEAST_SIDE, to: MOST_SIDE });
+  return scaledUntil(piece, ratios[by]);
+}
+
+function longerSide(piece: Piece): number {
+  const { width, height } = pieceSize(piece);
+  return Math.max(width, height);
 }
 
 /** How many times as large a piece's picture came in. */
@@ -119,27 +114,6 @@ function ownScale(job: Job, { elements }: Piece): number {
   const picture = elements.find((one) => one.kind === 'picture');
   const art = picture && job.art[picture.art];
   return picture && art ? artSize(art).width / pictureSize(picture, art).width : 1;
-}
-
-interface Size {
-  readonly width: number;
-  readonly height: number;
-}
-
-function times(piece: Piece, scale: number): Size {
-  const { width, height } = pieceSize(piece);
-  return { width: width * scale, height: height * scale };
-}
-
-/** A piece that meets a width or a height, whichever it meets first. */
-function fitted(piece: Piece, wanted: Size): Piece | Problem {
-  const { width, height } = pieceSize(piece);
-  const scale = Math.min(wanted.width / width, wanted.height / height);
-  const longer = Math.max(width, height) * scale;
-  if (!(longer >= LEAST_SIDE && longer <= MOST_SIDE))
-    return refused('size-unfit', { from: LEAST_SIDE, to: MOST_SIDE });
-  if (piece.build) return withBuiltSize(piece, piece.build, wanted);
-  return withEdge(piece, resizedShape(piece.edge, width * scale, height * scale));
 }
 
 /** How many copies of each piece so many sheets take in rows; at least one. */

@@ -53,6 +53,18 @@ test('many drawings are a page; what has no outline has its box', async () => {
     );
   expect((await cutOf(svg('<rect width="30" height="20"/>'))).way).toBe('box');
   expect((await cutOf(svg('<circle cx="15" cy="10" r="6"/>'))).way).toBe('outline');
+  // Ten leaflets of one leaf are half a millimetre apart, ten berries three.
+  const row = (step: number): string =>
+    Array.from(
+      { length: 10 },
+      (_, at) => `<rect x="${at * step}" y="8" width="${step - 0.5}" height="4"/>`,
+    ).join('');
+  expect((await cutOf(svg(row(2.5)))).way).toBe('outline');
+  const berries = Array.from(
+    { length: 9 },
+    (_, at) => `<circle cx="${2 + (at % 5) * 6}" cy="${5 + (at % 2) * 9}" r="1.5"/>`,
+  );
+  expect((await cutOf(svg(berries.join('')))).way).toBe('page');
   const clear = { width: 30, height: 20, data: new Uint8ClampedArray(30 * 20 * 4) };
   expect((await cutOf(png(clear))).way).toBe('box');
 });

@@ -21,6 +21,7 @@ import {
   type Traced,
 } from '../art/index.ts';
 import type { Platform, Result } from '../base/index.ts';
+import { flatten, offsetRegion, signedArea, type Path } from '../geometry/index.ts';
 import { isOneColor, isOpaque, shrunkImage, type RgbaImage } from '../raster/index.ts';
 
 /**
@@ -41,6 +42,8 @@ export interface StickerCut {
   readonly traced?: Traced;
 }
 
+/** How closely lines are followed where only parts are counted, mm. */
+const ROUGH = 0.05;
 /** A picture that covers so much of its box has no outline of its own. */
 const FULL = 0.99;
 /** More separate parts than that are a page of drawings, to be split, and no sticker. */
@@ -107,10 +110,19 @@ function cutBy(read: ReadArt, found: Result<Traced>, way: 'outline' | 'cleared')
 }
 
 /** What a picture is that is not cut by what was traced of it; undefined where it is. */
-export function withoutOutline(art: Art, { parts, area }: Traced): 'page' | 'box' | undefined {
+export function withoutOutline(
+  art: Art,
+  { parts, area, path }: Traced,
+): 'page' | 'box' | undefined {
   const { width, height } = artSize(art);
-  if (parts > MOST_PARTS) return 'page';
+  if (parts > MOST_PARTS && countApart(path) > MOST_PARTS) return 'page';
   return area > FULL * width * height ? 'box' : undefined;
+}
+
+/** Parts that stand apart: those that are nearer to each other than drawings of a page are one. */
+function countApart(path: Path): number {
+  const near = offsetRegion(flatten(path, ROUGH), USUAL_SPLITTING.gap / 2);
+  return near.filter((ring) => signedArea(ring) > 0).length;
 }
 
 /** Whether something lies on a ground of one colour that goes all around it. */

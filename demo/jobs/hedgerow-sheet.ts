@@ -5,7 +5,7 @@ import { starFlowers } from '../art/borage.ts';
 import { thistle } from '../art/thistle.ts';
 import { broadLeaf, frond, mushroom } from '../art/woodland.ts';
 import { bent, demoJob, drawings, numbered, ornament, ring, words } from './kit.ts';
-import { pictureStickers } from './stickers.ts';
+import { drawnEdge, pictureStickers } from './stickers.ts';
 
 const [WIDTH, HEIGHT] = [90, 125]; // mm
 const INK = '#4a3423';
@@ -47,7 +47,9 @@ export async function hedgerowSheet(platform: Platform): Promise<JobWithArt> {
     'Hazel leaf': broadLeaf('#b8742f', '#f2d9a5', '#6b4a24'),
   });
   const heights = Object.fromEntries([...made.keys()].map((name) => [name, 23]));
-  const stickers = [...pictureStickers(made, heights, { rim: 1.5, bleed: 1 }), seal()];
+  const look = { bleed: 1, safe: 1, ground: '#fffdf6' };
+  const drawn = await pictureStickers(platform, made, { look, edge: drawnEdge(1.5), heights });
+  const stickers = [...drawn, seal()];
   return demoJob(
     'own',
     {

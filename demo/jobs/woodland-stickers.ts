@@ -2,8 +2,8 @@ import type { Platform } from '../../core/base/index.ts';
 import type { JobWithArt } from '../../core/job/index.ts';
 import { broadLeaf, frond, mushroom } from '../art/woodland.ts';
 import { demoJob, drawings } from './kit.ts';
-import { pictureStickers } from './stickers.ts';
-import { woodlandPlaces } from './woodland-places.ts';
+import { drawnEdge, pictureStickers } from './stickers.ts';
+import { woodlandPlaces } from './nested-places.ts';
 
 const RIM = 2; // mm
 
@@ -21,7 +21,11 @@ export async function woodlandStickers(platform: Platform): Promise<JobWithArt> 
     'Lime leaf': 46,
     'Male fern': 52,
   };
-  const pieces = pictureStickers(made, heights, { rim: RIM, bleed: 2 });
+  const pieces = await pictureStickers(platform, made, {
+    look: { bleed: 2, safe: 1, ground: '#fffdf6' },
+    edge: drawnEdge(RIM),
+    heights,
+  });
   return demoJob(
     'own',
     {
