@@ -1,32 +1,16 @@
 import { chromium } from '@playwright/test';
-import { readdirSync } from 'node:fs';
 import { BROWSER } from '../tools/browser.ts';
+import { encodePngImage } from '../core/raster/index.ts';
+import { PHOTOGRAPHS } from '../demo/art/photographs.ts';
+import { broadLeaf, frond } from '../demo/art/woodland.ts';
 const browser = await chromium.launch(BROWSER);
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: 'http://localhost:4398' });
-page.on('console', (m) => ['error', 'warning'].includes(m.type()) && console.log(m.text()));
 page.on('pageerror', (e) => console.log('ERR', e.message));
 await page.goto('/');
-const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: /Stickers from pictures|Stickers/ }).first().click()]);
-const t = Date.now();
-await chooser.setFiles(readdirSync('/tmp/tray').map((f) => `/tmp/tray/${f}`));
-await page.getByText('Not taken in').waitFor({ timeout: 120000 });
-console.log('tray', Date.now() - t);
-await page.waitForFunction(() => !document.body.innerText.includes('Looking for its outline'), undefined, { timeout: 60000 });
-await page.waitForTimeout(800);
-await page.screenshot({ path: '/tmp/tray1.png' });
-console.log(await page.locator('.refused').innerText());
-await page.locator('.refused').scrollIntoViewIfNeeded();
-await page.screenshot({ path: '/tmp/tray2.png' });
-const make = page.getByRole('button', { name: /^Make/ });
-console.log(await make.innerText());
-await make.click();
-await page.waitForURL(/edge\?all/, { timeout: 60000 });
-for (let i = 0; i < 16; i++) { console.log(i, await page.evaluate(() => [...document.querySelectorAll('.tile image')].map((x) => (x.getAttribute('href') ?? '').slice(0, 8)).join(' '))); await page.waitForTimeout(700); }
-await page.screenshot({ path: '/tmp/tray3.png' });
-await page.getByRole('slider', { name: 'Calm' }).fill('0');
-await page.waitForTimeout(4000);
-await page.screenshot({ path: '/tmp/tray3.png' });
-await page.locator('.ticket a[href$="/proof"]').first().click();
-await page.waitForTimeout(4000);
-await page.screenshot({ path: '/tmp/tray4.png' });
+const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Stickers from pictures' }).click()]);
+await chooser.setFiles([...Object.entries(PHOTOGRAPHS).map(([name, take]) => ({ name: `${name}.png`, mimeType: 'image/png', buffer: Buffer.from(encodePngImage(take(), 300)) })),
+ ...Object.entries({ 'Lime leaf': broadLeaf('#5f8f4a', '#e2eec6', '#6b5a34'), 'Hart’s tongue': frond('#2f6b4f', '#7fae63') }).map(([name, svg]) => ({ name: `${name}.svg`, mimeType: 'image/svg+xml', buffer: Buffer.from(svg) })),
+ { name: 'Order form.doc', mimeType: 'application/msword', buffer: Buffer.from('no picture') }]);
+await page.waitForTimeout(6000);
+await page.screenshot({ path: '/tmp/t1.png' });
 await browser.close();

@@ -2,12 +2,27 @@
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 import { encodePngImage } from '../core/raster/index.ts';
-import { composedPicture } from '../core/testing/composed.ts';
+import { starFlowers } from '../demo/art/borage.ts';
+import { PHOTOGRAPHS } from '../demo/art/photographs.ts';
+import { broadLeaf, frond } from '../demo/art/woodland.ts';
 import { BROWSER } from './browser.ts';
 
 const PORT = 4377;
 const URL = `http://localhost:${PORT}`;
 const JOB = `${URL}/job/demo-pot-lid-seals`;
+
+/** Drawings that come in beside photographs. */
+const DRAWINGS = {
+  Borage: starFlowers({
+    petal: '#5a68c8',
+    shade: '#333f94',
+    eye: '#2a2350',
+    leaf: '#4f7f4a',
+    light: '#b9d4a8',
+  }),
+  'Lime leaf': broadLeaf('#5f8f4a', '#e2eec6', '#6b5a34'),
+  'Hart’s tongue': frond('#2f6b4f', '#7fae63'),
+};
 
 const server = spawn(process.execPath, ['dist/node/server.mjs'], {
   env: { ...process.env, PORT: String(PORT) },
@@ -62,8 +77,6 @@ try {
   await shoot('size');
   await page.locator('[data-line="stock"]').click();
   await shoot('stock');
-  await page.getByRole('button', { name: 'Measure your own sheet' }).click();
-  await shoot('own-sheet');
   await page.locator('[data-line="artwork"]').click();
   await page.locator('[data-element="words-3"] .hit').click();
   await shoot('artwork');
@@ -99,8 +112,6 @@ try {
   await page.getByRole('button', { name: 'List', exact: true }).click();
   await page.getByRole('button', { name: 'Row after' }).click();
   await shoot('list');
-  await page.goto(`${URL}/stock/materials?open=pearl-film`);
-  await shoot('materials');
   await page.goto(`${URL}/stock/materials?open=matt-paper`);
   await page.getByRole('button', { name: 'Add a price' }).click();
   const price = page.getByLabel('A pack costs, EUR');
@@ -127,6 +138,34 @@ try {
   await page.goto(`${URL}/job/demo-woodland-stickers/edge`);
   await page.locator('.kiss').first().waitFor();
   await shoot('edge');
+  await page.goto(`${URL}/job/demo-windowsill-stickers/edge?all`);
+  await page.getByRole('heading', { name: 'All 9 pieces' }).waitFor();
+  await page.getByLabel('Rim around the art').fill('3');
+  await page.keyboard.press('Enter');
+  await proofIsDone();
+  await shoot('all-edges');
+  await page.goto(URL);
+  const [pictures] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Stickers from pictures' }).click(),
+  ]);
+  await pictures.setFiles([
+    ...Object.entries(PHOTOGRAPHS).map(([name, take]) => ({
+      name: `${name}.png`,
+      mimeType: 'image/png',
+      buffer: Buffer.from(encodePngImage(take(), 300)),
+    })),
+    ...Object.entries(DRAWINGS).map(([name, svg]) => ({
+      name: `${name}.svg`,
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from(svg),
+    })),
+    { name: 'Order form.doc', mimeType: 'application/msword', buffer: Buffer.from('no picture') },
+  ]);
+  await page.getByText('a photograph').nth(2).waitFor();
+  await page.getByText('Looking for its outline').waitFor({ state: 'hidden' });
+  await shoot('tray');
+  await page.keyboard.press('Escape');
   await page.goto(`${URL}/art`);
   await page.getByRole('button', { name: 'Fly agaric' }).click();
   await shoot('art-drawer');
@@ -134,9 +173,10 @@ try {
     page.waitForEvent('filechooser'),
     page.getByRole('button', { name: 'Take in pictures' }).click(),
   ]);
-  const { image, box } = composedPicture(1200, 800, 4);
+  const image = PHOTOGRAPHS.Houseleek?.();
+  if (!image) throw new Error('no photograph');
   await chooser.setFiles({
-    name: 'Pebble in moss.png',
+    name: 'Houseleek, August.png',
     mimeType: 'image/png',
     buffer: Buffer.from(encodePngImage(image, 300)),
   });
@@ -145,12 +185,9 @@ try {
   await page.locator('canvas.ghost').waitFor();
   const over = await page.getByRole('group', { name: 'The picture as it will be' }).boundingBox();
   if (!over) throw new Error('no picture');
-  const [left = 0, top = 0, right = 0, bottom = 0] = box.map(
-    (at) => (at * over.width) / image.width,
-  );
-  await page.mouse.move(over.x + left - 8, over.y + top - 8);
+  await page.mouse.move(over.x + over.width * 0.08, over.y + over.height * 0.08);
   await page.mouse.down();
-  await page.mouse.move(over.x + right + 8, over.y + bottom + 8, { steps: 5 });
+  await page.mouse.move(over.x + over.width * 0.91, over.y + over.height * 0.92, { steps: 5 });
   await page.mouse.up();
   await page.getByText('Paint where it is wrong').waitFor();
   await page.waitForTimeout(2500);

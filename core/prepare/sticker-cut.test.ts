@@ -3,7 +3,7 @@ import { expectOk } from '../base/index.ts';
 import { readArt } from '../art/index.ts';
 import { encodePngImage, type RgbaImage } from '../raster/index.ts';
 import { composedPicture } from '../testing/composed.ts';
-import { disc, drawn } from '../testing/drawn.ts';
+import { block, disc, drawn } from '../testing/drawn.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { cutSticker, cutStickers, type StickerCut } from './sticker-cut.ts';
 
@@ -40,6 +40,16 @@ test('what lies on plain paper is cut by what is left without it; the recipe say
 test('a photograph waits for its subject to be freed', async () => {
   const { way, traced } = await cutOf(png(composedPicture(300, 200, 4).image));
   expect([way, traced]).toEqual(['photograph', undefined]);
+});
+
+test('what stands in a room is a photograph, though its wall is plain', async () => {
+  const pot = { region: disc(150, 90, 50), color: GREEN };
+  const table = {
+    region: block(150, 170, { width: 400, height: 8 }),
+    color: [120, 90, 60] as const,
+  };
+  expect((await cutOf(png(drawn(300, 200, [pot, table], PAPER)))).way).toBe('photograph');
+  expect((await cutOf(png(drawn(300, 200, [pot], PAPER)))).way).toBe('cleared');
 });
 
 test('many drawings are a page; what has no outline has its box', async () => {

@@ -22,7 +22,15 @@ import {
 } from '../art/index.ts';
 import type { Platform, Result } from '../base/index.ts';
 import { flatten, offsetRegion, signedArea, type Path } from '../geometry/index.ts';
-import { isOneColor, isOpaque, shrunkImage, type RgbaImage } from '../raster/index.ts';
+import {
+  groupRuns,
+  isOneColor,
+  isOpaque,
+  runsOf,
+  shrunkImage,
+  type RgbaImage,
+  type RunGroup,
+} from '../raster/index.ts';
 
 /**
  * How a picture becomes a sticker: cut by the outline that it has, by the one that it has without its plain
@@ -119,6 +127,20 @@ export function withoutOutline(
   return area > FULL * width * height ? 'box' : undefined;
 }
 
+/** What reaches in from the border beside what stands in the middle covers more than that of a photograph of a room. */
+const FLECK = 0.001;
+
+/** Whether what is left of a cleared picture is more than what it shows: a table's edge, a neighbour. */
+function standsInRoom({ width, height, data }: RgbaImage): boolean {
+  const runs = runsOf({ width, height, data, stride: 4, offset: 3 }, 128);
+  const parts = [...groupRuns(runs, height)].sort((one, other) => other.area - one.area);
+  const [largest, ...others] = parts;
+  const atBorder = ({ left, top, right, bottom }: RunGroup): boolean =>
+    left === 0 || top === 0 || right === width || bottom === height;
+  if (!largest || atBorder(largest)) return false;
+  return others.some((part) => atBorder(part) && part.area > FLECK * width * height);
+}
+
 /** Parts that stand apart: those that are nearer to each other than drawings of a page are one. */
 function countApart(path: Path): number {
   const near = offsetRegion(flatten(path, ROUGH), USUAL_SPLITTING.gap / 2);
@@ -130,7 +152,8 @@ function liesOnPlain(image: RgbaImage): boolean {
   const longer = Math.max(image.width, image.height);
   const small = shrunkImage(image, Math.max(1, longer / LOOK_SIDE));
   if (findBorderColor(small) === undefined) return false;
-  const { width, height, data } = clearBackground(small, USUAL_CLEARING).image;
+  const cleared = clearBackground(small, USUAL_CLEARING).image;
+  const { width, height, data } = cleared;
   let [clear, border, clearBorder, pairs, rough] = [0, 0, 0, 0, 0];
   for (let y = 0, at = 3; y < height; y++)
     for (let x = 0; x < width; x++, at += 4) {
@@ -148,6 +171,7 @@ function liesOnPlain(image: RgbaImage): boolean {
       border++;
       if (isClear) clearBorder++;
     }
+  if (standsInRoom(cleared)) return false;
   const share = clear / (width * height);
   const isSmooth = rough <= pairs * SMOOTH;
   return (

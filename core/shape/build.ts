@@ -100,6 +100,7 @@ export const STICKER_EDGE = {
   offset: 2,
   smooth: 2,
   holes: 'fill',
+  join: 'offset',
 } as const satisfies Partial<EdgeBuild>;
 
 /** An edge that was built. */
