@@ -162,7 +162,7 @@ try {
     })),
     { name: 'Order form.doc', mimeType: 'application/msword', buffer: Buffer.from('no picture') },
   ]);
-  await page.getByText('a photograph').nth(2).waitFor();
+  await page.getByText('a photograph').nth(1).waitFor();
   await page.getByText('Looking for its outline').waitFor({ state: 'hidden' });
   await shoot('tray');
   await page.keyboard.press('Escape');

@@ -49,7 +49,12 @@ test('what stands in a room is a photograph, though its wall is plain', async ()
     color: [120, 90, 60] as const,
   };
   expect((await cutOf(png(drawn(300, 200, [pot, table], PAPER)))).way).toBe('photograph');
+  const onTable = { region: block(150, 142, { width: 400, height: 8 }), color: GREEN };
+  expect((await cutOf(png(drawn(300, 200, [pot, onTable], PAPER)))).way).toBe('photograph');
   expect((await cutOf(png(drawn(300, 200, [pot], PAPER)))).way).toBe('cleared');
+  // What is cut off by the picture alone, as a bust is, stands on plain paper all the same.
+  const bust = { region: disc(150, 190, 50), color: GREEN };
+  expect((await cutOf(png(drawn(900, 200, [bust], PAPER)))).way).toBe('cleared');
 });
 
 test('many drawings are a page; what has no outline has its box', async () => {

@@ -127,18 +127,27 @@ export function withoutOutline(
   return area > FULL * width * height ? 'box' : undefined;
 }
 
-/** What reaches in from the border beside what stands in the middle covers more than that of a photograph of a room. */
+/** Of a picture: what covers less is a fleck. */
 const FLECK = 0.001;
 
-/** Whether what is left of a cleared picture is more than what it shows: a table's edge, a neighbour. */
+/**
+ * Whether what is left of a cleared picture is more than what it shows: a table that goes from side to side,
+ * or something that reaches in beside what stands free.
+ */
 function standsInRoom({ width, height, data }: RgbaImage): boolean {
   const runs = runsOf({ width, height, data, stride: 4, offset: 3 }, 128);
-  const parts = [...groupRuns(runs, height)].sort((one, other) => other.area - one.area);
-  const [largest, ...others] = parts;
-  const atBorder = ({ left, top, right, bottom }: RunGroup): boolean =>
-    left === 0 || top === 0 || right === width || bottom === height;
-  if (!largest || atBorder(largest)) return false;
-  return others.some((part) => atBorder(part) && part.area > FLECK * width * height);
+  const parts = groupRuns(runs, height).filter(({ area }) => area > FLECK * width * height);
+  const isAt = {
+    left: parts.some(({ left }) => left === 0),
+    top: parts.some(({ top }) => top === 0),
+    right: parts.some(({ right }) => right === width),
+    bottom: parts.some(({ bottom }) => bottom === height),
+  };
+  if ((isAt.left && isAt.right) || (isAt.top && isAt.bottom)) return true;
+  const [largest] = [...parts].sort((one, other) => other.area - one.area);
+  const isFree = ({ left, top, right, bottom }: RunGroup): boolean =>
+    left > 0 && top > 0 && right < width && bottom < height;
+  return largest !== undefined && isFree(largest) && !parts.every(isFree);
 }
 
 /** Parts that stand apart: those that are nearer to each other than drawings of a page are one. */
