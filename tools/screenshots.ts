@@ -160,7 +160,7 @@ try {
       mimeType: 'image/svg+xml',
       buffer: Buffer.from(svg),
     })),
-    { name: 'Order form.doc', mimeType: 'application/msword', buffer: Buffer.from('no picture') },
+    { name: 'Order form.png', mimeType: 'image/png', buffer: Buffer.from('no picture') },
   ]);
   await page.getByText('a photograph').nth(1).waitFor();
   await page.getByText('Looking for its outline').waitFor({ state: 'hidden' });
@@ -180,9 +180,11 @@ try {
     mimeType: 'image/png',
     buffer: Buffer.from(encodePngImage(image, 300)),
   });
+  await page.getByRole('button', { name: 'Houseleek, August' }).click();
   await page.getByRole('button', { name: 'Prepare' }).click();
   await page.getByRole('radio', { name: 'Subject' }).click();
   await page.locator('canvas.ghost').waitFor();
+  await page.waitForTimeout(1000); // it takes its place
   const over = await page.getByRole('group', { name: 'The picture as it will be' }).boundingBox();
   if (!over) throw new Error('no picture');
   await page.mouse.move(over.x + over.width * 0.08, over.y + over.height * 0.08);

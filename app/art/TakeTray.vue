@@ -301,7 +301,7 @@ progress {
 .cut path {
   fill: none;
   stroke: var(--plum);
-  stroke-width: 1.5px;
+  stroke-width: 1.2px;
   vector-effect: non-scaling-stroke;
 }
 .way {
