@@ -21,6 +21,7 @@ import {
 import {
   cutSticker,
   cutStickers,
+  withPiece,
   Preparer,
   type PlacedArt,
   type Preview,
@@ -232,7 +233,7 @@ export function createCalls(ground: CallGround): Calls {
     makeArt: ({ art, recipe }) => preparer.make(art, recipe),
     readAgain: ({ art }) => preparer.readAgain(art),
     artColors: ({ art, most }) => preparer.colors(art, most),
-    cutSticker: ({ read }) => cutSticker(platform, read),
+    cutSticker: async ({ read }) => withPiece(await cutSticker(platform, read)),
     cutStickers: ({ read }) => cutStickers(platform, read),
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),

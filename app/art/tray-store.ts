@@ -9,9 +9,9 @@ import {
 } from '../../core/art/index.ts';
 import { Cancelled, ProblemError } from '../../core/base/index.ts';
 import { artNoteTexts, omissionsText } from '../../messages/index.ts';
-import type { StickerCut } from '../../core/prepare/index.ts';
+import type { BoxShape, StickerCut } from '../../core/prepare/index.ts';
 import { artCalls, calls, type Ongoing } from '../calls/index.ts';
-import type { BoxShape, StickerChoices } from '../session/stickers.ts';
+import type { StickerChoices } from '../session/stickers.ts';
 import { bytesOf, keepInDrawer, ownTypefaces } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
 import { useMessages } from '../ui/messages-store.ts';

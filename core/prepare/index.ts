@@ -10,6 +10,8 @@ export {
   cutSticker,
   cutStickers,
   withoutOutline,
+  withPiece,
   type StickerCut,
   type StickerWay,
 } from './sticker-cut.ts';
+export { cutPiece, stickerPiece, type BoxShape } from './sticker-piece.ts';

@@ -22,6 +22,7 @@ import {
 } from '../art/index.ts';
 import type { Platform, Result } from '../base/index.ts';
 import { flatten, offsetRegion, signedArea, type Path } from '../geometry/index.ts';
+import type { Piece } from '../piece/index.ts';
 import {
   groupRuns,
   isOneColor,
@@ -31,6 +32,7 @@ import {
   type RgbaImage,
   type RunGroup,
 } from '../raster/index.ts';
+import { stickerPiece } from './sticker-piece.ts';
 
 /**
  * How a picture becomes a sticker: cut by the outline that it has, by the one that it has without its plain
@@ -48,6 +50,8 @@ export interface StickerCut {
   readonly from?: Art;
   /** Where it is cut, in mm of what it shows; its box where this is missing. */
   readonly traced?: Traced;
+  /** The piece that it becomes, where it is cut by an outline: to build its edge takes a while. */
+  readonly piece?: Piece;
 }
 
 /** How closely lines are followed where only parts are counted, mm. */
@@ -73,10 +77,14 @@ const STRIDE = 6;
  */
 export async function cutStickers(platform: Platform, read: ReadArt): Promise<StickerCut[]> {
   const cut = await cutSticker(platform, read);
-  if (cut.way !== 'page' || read.art.kind !== 'pixels') return [cut];
-  const drawings = await drawingsOf(platform, read);
-  return drawings.length > 1 ? drawings : [cut];
+  const isPage = cut.way === 'page' && read.art.kind === 'pixels';
+  const drawings = isPage ? await drawingsOf(platform, read) : [];
+  return (drawings.length > 1 ? drawings : [cut]).map(withPiece);
 }
+
+/** A cut with the piece that it becomes. */
+export const withPiece = (cut: StickerCut): StickerCut =>
+  cut.traced ? { ...cut, piece: stickerPiece(cut.read.art, cut.traced) } : cut;
 
 /** Each drawing of a page, cut by its own outline. */
 async function drawingsOf(platform: Platform, { art, bytes }: ReadArt): Promise<StickerCut[]> {

@@ -2,10 +2,8 @@
 import { computed, ref } from 'vue';
 import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import { findingText, fixText } from '../../../messages/index.ts';
-import CardPanel from '../../ui/CardPanel.vue';
-import StateMark from '../../ui/StateMark.vue';
 import LinkButton from '../../ui/LinkButton.vue';
-import { FINDING_STATES, FINDING_TONES } from './finding-looks.ts';
+import FindingFrame from './FindingFrame.vue';
 import { useShownSteps } from './shown-steps.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -27,53 +25,37 @@ function accept(): void {
 </script>
 
 <template>
-  <CardPanel
-    :title="texts.proof.severities[finding.severity]"
-    :tone="FINDING_TONES[finding.severity]"
-    :data-finding="finding.code"
-  >
-    <p><StateMark class="mark" :state="FINDING_STATES[finding.severity]" />{{ says.what }}</p>
-    <p class="why">{{ says.why }}</p>
-    <div class="actions">
-      <LinkButton
-        v-if="finding.fix"
-        v-on="steps.pointed(finding.fix.call)"
-        @click="steps.act(finding.fix.call)"
-      >
-        {{ fixText(finding.fix) }}
-      </LinkButton>
-      <LinkButton v-if="show" @click="$emit('show', finding)">
-        {{ texts.proof.showMe }}
-      </LinkButton>
-      <LinkButton v-if="show && !accepting" @click="accepting = true">
-        {{ texts.proof.accept }}
-      </LinkButton>
-    </div>
-    <form v-if="accepting" class="accept" @submit.prevent="accept">
-      <input
-        v-model="note"
-        class="well"
-        maxlength="300"
-        :aria-label="texts.proof.note"
-        :placeholder="texts.proof.note"
-        @keydown.esc="accepting = false"
-      />
-      <LinkButton type="submit">{{ texts.proof.acceptIt }}</LinkButton>
-    </form>
-  </CardPanel>
+  <FindingFrame :finding="finding" :what="says.what" :why="says.why">
+    <LinkButton
+      v-if="finding.fix"
+      v-on="steps.pointed(finding.fix.call)"
+      @click="steps.act(finding.fix.call)"
+    >
+      {{ fixText(finding.fix) }}
+    </LinkButton>
+    <LinkButton v-if="show" @click="$emit('show', finding)">
+      {{ texts.proof.showMe }}
+    </LinkButton>
+    <LinkButton v-if="show && !accepting" @click="accepting = true">
+      {{ texts.proof.accept }}
+    </LinkButton>
+    <template v-if="accepting" #foot>
+      <form class="accept" @submit.prevent="accept">
+        <input
+          v-model="note"
+          class="well"
+          maxlength="300"
+          :aria-label="texts.proof.note"
+          :placeholder="texts.proof.note"
+          @keydown.esc="accepting = false"
+        />
+        <LinkButton type="submit">{{ texts.proof.acceptIt }}</LinkButton>
+      </form>
+    </template>
+  </FindingFrame>
 </template>
 
 <style scoped>
-p {
-  margin: 0 0 4px;
-}
-.mark {
-  margin-right: 7px;
-  vertical-align: -2px;
-}
-.why {
-  font-size: 12.5px;
-}
 .accept {
   display: flex;
   gap: 8px;
@@ -82,10 +64,5 @@ p {
 .accept input {
   flex: 1;
   min-width: 0;
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
 }
 </style>

@@ -4,10 +4,8 @@ import { findingKey, type Finding, type GatheredFindings } from '../../../core/p
 import { findingText, fixText, manyText } from '../../../messages/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
-import CardPanel from '../../ui/CardPanel.vue';
 import LinkButton from '../../ui/LinkButton.vue';
-import StateMark from '../../ui/StateMark.vue';
-import { FINDING_STATES, FINDING_TONES } from '../common/finding-looks.ts';
+import FindingFrame from '../common/FindingFrame.vue';
 
 /** What is found in several pieces: once, with its places in turn and one press for all of them. */
 const props = defineProps<{ group: GatheredFindings; opened: boolean }>();
@@ -46,41 +44,15 @@ function accept(): void {
 </script>
 
 <template>
-  <CardPanel
-    :title="say.severities[first.severity]"
+  <FindingFrame
+    :finding="first"
+    :what="manyText(first, group.pieces)"
+    :why="findingText(first).why"
     :aside="String(group.findings.length)"
-    :tone="FINDING_TONES[first.severity]"
-    :data-finding="first.code"
   >
-    <p>
-      <StateMark class="mark" :state="FINDING_STATES[first.severity]" />{{
-        manyText(first, group.pieces)
-      }}
-    </p>
-    <p class="why">{{ findingText(first).why }}</p>
-    <div class="actions">
-      <LinkButton v-if="fixes.length" @click="mend">{{ fixSays }}</LinkButton>
-      <LinkButton @click="showNext">{{ say.showNext(next + 1, group.findings.length) }}</LinkButton>
-      <LinkButton @click="emit('open')">{{ opened ? say.together : say.oneByOne }}</LinkButton>
-      <LinkButton @click="accept">{{ say.acceptAll }}</LinkButton>
-    </div>
-  </CardPanel>
+    <LinkButton v-if="fixes.length" @click="mend">{{ fixSays }}</LinkButton>
+    <LinkButton @click="showNext">{{ say.showNext(next + 1, group.findings.length) }}</LinkButton>
+    <LinkButton @click="emit('open')">{{ opened ? say.together : say.oneByOne }}</LinkButton>
+    <LinkButton @click="accept">{{ say.acceptAll }}</LinkButton>
+  </FindingFrame>
 </template>
-
-<style scoped>
-p {
-  margin: 0 0 4px;
-}
-.mark {
-  margin-right: 7px;
-  vertical-align: -2px;
-}
-.why {
-  font-size: 12.5px;
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-}
-</style>
