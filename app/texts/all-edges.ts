@@ -47,6 +47,6 @@ export const allEdges = {
   amounts: 'Copies',
   each: 'Of each',
   inAll: 'In all',
-  fill: (each: number): string => `Fill one sheet: ${each} of each`,
+  fill: 'Fill one sheet',
   toSheet: 'Lay them out',
 } as const;

@@ -19,13 +19,15 @@ const counted = computed(() => {
 });
 const counts = computed(() => counted.value.map((id) => store.committed?.plan.wanted[id] ?? 0));
 const sum = computed(() => counts.value.reduce((all, one) => all + one, 0));
-const fill = computed(() =>
-  store.committed && counted.value.length ? mostOfEach(store.committed, counted.value) : 0,
-);
 
 function want(args: { each?: number; sum?: number }): void {
   const key = `want:${Object.keys(args).join()}`;
   store.act({ name: 'want-pieces', args: { pieces: counted.value, ...args } }, key);
+}
+
+/** As many of each as one sheet takes. */
+function fill(): void {
+  if (store.committed) want({ each: mostOfEach(store.committed, counted.value) });
 }
 </script>
 
@@ -46,7 +48,7 @@ function want(args: { each?: number; sum?: number }): void {
       @update:model-value="want({ sum: $event })"
     />
     <p class="next">
-      <LinkButton @click="want({ each: fill })">{{ say.fill(fill) }}</LinkButton>
+      <LinkButton @click="fill">{{ say.fill }}</LinkButton>
       <router-link class="link" :to="{ name: 'sheet' }">{{ say.toSheet }}</router-link>
     </p>
   </CardPanel>
