@@ -17,6 +17,8 @@ export interface Heard {
 type NestStep = Extract<CommandCall, { name: 'nest-sheets' }>;
 
 const ROUNDS = 2500; // for each sheet
+/** How many times as long as it takes to show an answer the page waits for the next one. */
+const SHOWN_SELDOM = 3;
 
 /**
  * Nests the copies of the open job in workers, each with a luck of its own. What is found is shown at
@@ -29,6 +31,8 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
   let best: NestedJob | undefined;
   let made = stepOf();
   let seed = 1;
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  let pause = 0;
 
   const running = computed(() => ongoing.value.length > 0);
 
@@ -41,6 +45,15 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
         ...(fill ? { wanted: { ...store.committed?.plan.wanted, ...counts } } : {}),
       },
     });
+  }
+
+  /** Shows the best that was found; what takes long to show is shown more seldom, so that the page answers. */
+  function show(): void {
+    waiting = undefined;
+    if (!best || !running.value) return;
+    const began = performance.now();
+    store.preview(made(best));
+    requestAnimationFrame(() => (pause = SHOWN_SELDOM * (performance.now() - began)));
   }
 
   async function start({
@@ -64,7 +77,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
       best = found;
       const { used, copies } = found;
       heard.value = [...heard.value, { seconds: (performance.now() - begun) / 1000, used, copies }];
-      store.preview(made(found));
+      waiting ??= setTimeout(show, pause);
     };
     const started = nestCalls.map((host, at) =>
       host.call('nest', { job, rounds: ROUNDS, seed: seed + at, fill }, undefined, hear),
@@ -90,6 +103,8 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
   }
 
   function keep(): void {
+    clearTimeout(waiting);
+    waiting = undefined;
     ongoing.value = [];
     if (!best) return store.cancel();
     const call = made(best);
