@@ -52,17 +52,17 @@ function facts(group: TrayGroup): string {
   return notes.join(' · ');
 }
 
-const cutOf = (group: TrayGroup) => tray.cuts.get(of(group).art.id);
+/** How it becomes a sticker, where that is what pictures become. */
+const cutOf = (group: TrayGroup) =>
+  tray.purpose === 'stickers' ? tray.cuts.get(of(group).art.id) : undefined;
 /** What a sticker will show: without its ground where that was cleared. */
-const shownOf = (group: TrayGroup): ReadArt =>
-  (tray.purpose === 'stickers' ? cutOf(group)?.read : undefined) ?? of(group);
+const shownOf = (group: TrayGroup): ReadArt => cutOf(group)?.read ?? of(group);
 const sizeOf = (group: TrayGroup) => artSize(shownOf(group).art);
 /** The first of a page's drawings offers to take them as one. */
 const isFirstOfPage = (group: TrayGroup, at: number): boolean =>
   group.page !== undefined && tray.groups[at - 1]?.page !== group.page;
 /** Photographs, and what was taken for a page of drawings but may be one. */
 function canFree(group: TrayGroup): boolean {
-  if (tray.purpose !== 'stickers') return false;
   const { way, read } = cutOf(group) ?? {};
   return way === 'photograph' || (way === 'page' && read?.art.kind === 'pixels');
 }
@@ -144,7 +144,7 @@ function pick(at: number, event: Event): void {
                 :key="shownOf(group).art.id"
                 :art="shownOf(group).art"
                 :bytes="shownOf(group).bytes" /><svg
-                v-if="tray.purpose === 'stickers' && cutOf(group)?.traced"
+                v-if="cutOf(group)?.traced"
                 class="cut"
                 :viewBox="`0 0 ${sizeOf(group).width} ${sizeOf(group).height}`"
               >

@@ -102,7 +102,8 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
   ];
 }
 
-function stateOf(findings: readonly Finding[]): LineState {
+/** How what was found leaves a thing: notes are no trouble. */
+export function stateOf(findings: readonly Finding[]): LineState {
   if (findings.some(({ severity }) => severity === 'blocker')) return 'stop';
   return findings.some(({ severity }) => severity === 'warning') ? 'look' : 'done';
 }

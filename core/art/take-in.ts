@@ -86,8 +86,8 @@ export async function takeIn(
         : [await readSeen(platform, bytes, { name: path, own })];
     for (const [page, result] of read.entries()) {
       const where = read.length > 1 ? `${path}, page ${page + 1}` : path;
-      const small = result.ok ? tooSmall(result.value, where) : result.problem;
-      if (small) refused.push({ path: where, problem: small });
+      const why = result.ok ? tooSmall(result.value, where) : result.problem;
+      if (why) refused.push({ path: where, problem: why });
       else if (result.ok) taken.push(takenArt(result.value, { path: where, cameAs: format }));
     }
   };

@@ -2,7 +2,7 @@ import { freeId, isProblem } from '../base/index.ts';
 import { artSchema, type Art } from '../art/index.ts';
 import { pieceSchema, type Piece } from '../piece/index.ts';
 import { edgeBuildSchema, plainBuild, type EdgeBuild } from '../shape/index.ts';
-import { copyId, type HandPlace, type Plan } from '../sheet/index.ts';
+import { copyId, withoutNested, type HandPlace } from '../sheet/index.ts';
 import { withArtReplaced } from './art-use.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withBuild, withBuiltSize } from './edges.ts';
@@ -80,7 +80,9 @@ export const ART_COMMANDS = {
         pieces: all,
         art: { ...job.art, ...Object.fromEntries(art.map((one) => [one.id, one])) },
         plan: {
-          ...(nest && !job.stock.spots ? nestedAnew(job.plan) : job.plan),
+          ...(nest && !job.stock.spots
+            ? { ...withoutNested(job.plan), arrangement: 'nest' as const }
+            : job.plan),
           handPlaces: { ...job.plan.handPlaces, ...moved },
           wanted: {
             ...Object.fromEntries(
@@ -104,8 +106,3 @@ export const ART_COMMANDS = {
     doing?: string;
   }>,
 };
-
-function nestedAnew({ nested, ...plan }: Plan): Plan {
-  void nested; // without what is new
-  return { ...plan, arrangement: 'nest' };
-}

@@ -48,7 +48,14 @@ export { hasOwnArtwork, withOneOff, type OneOff } from './one-offs.ts';
 export { editOneCopy, asSeenByCopy, isOfTheJob } from './edit-one-copy.ts';
 export { BEGINNINGS, createJob, edgeFor, type Beginning } from './create.ts';
 export { withBuild } from './edges.ts';
-export { mostOfEach, pieceArea, type SharedEdge, type SizedBy } from './together-commands.ts';
+export {
+  MEASURES,
+  mostOfEach,
+  pieceArea,
+  sharedEdgeSchema,
+  type SharedEdge,
+  type SizedBy,
+} from './together-commands.ts';
 export { afterStep, redo, startHistory, undo, type History, type Step } from './history.ts';
 export { mendJob, type MendedJob } from './mend.ts';
 export { parseJob } from './migrations.ts';

@@ -1,9 +1,10 @@
+import type * as z from 'zod';
 import { artSize } from '../art/index.ts';
 import { isProblem, type Problem } from '../base/index.ts';
 import { flatten, outlineFirstWay, signedArea } from '../geometry/index.ts';
 import { pictureSize, pieceSize, type Piece } from '../piece/index.ts';
-import { edgeBuildSchema, plainBuild, shapePath, type EdgeBuild } from '../shape/index.ts';
-import { arrange } from '../sheet/index.ts';
+import { edgeBuildSchema, plainBuild, shapePath } from '../shape/index.ts';
+import { arrange, withoutNested } from '../sheet/index.ts';
 import { withPieces, type Command } from './command.ts';
 import { invalidBySchema, notFound, refused } from './command-problems.ts';
 import { scaledUntil, withBuild } from './edges.ts';
@@ -13,11 +14,9 @@ import type { Job } from './schema.ts';
 /** By what pieces are made alike: a side or the longer one in mm, their area in mm², or the size that their pictures came in. */
 export type SizedBy = 'height' | 'width' | 'longer' | 'area' | 'own';
 
-/** What of an edge can be chosen for many pieces at once. */
-export type SharedEdge = Pick<
-  EdgeBuild,
-  'offset' | 'corners' | 'holes' | 'smallHole' | 'join' | 'bridge' | 'innerRadius' | 'smooth'
->;
+/** What of an edge can be chosen for many pieces at once: all but its shapes and holes, which are each piece's own. */
+export const sharedEdgeSchema = edgeBuildSchema.omit({ parts: true, punched: true });
+export type SharedEdge = z.infer<typeof sharedEdgeSchema>;
 
 /** A piece is between these, mm. */
 const [LEAST_SIDE, MOST_SIDE] = [2, 1000];
@@ -28,6 +27,14 @@ export function pieceArea({ edge }: Piece): number {
   const rings = outlineFirstWay(flatten(shapePath(edge)));
   return rings.reduce((sum, ring) => sum + signedArea(ring), 0);
 }
+
+/** What a piece measures, mm, or mm² its area. */
+export const MEASURES: Readonly<Record<Exclude<SizedBy, 'own'>, (piece: Piece) => number>> = {
+  height: (piece) => pieceSize(piece).height,
+  width: (piece) => pieceSize(piece).width,
+  longer: longerSide,
+  area: pieceArea,
+};
 
 /** Changes of many pieces at once. */
 export const TOGETHER_COMMANDS = {
@@ -45,7 +52,7 @@ export const TOGETHER_COMMANDS = {
   /** The same rim, corners, holes and smoothing for many pieces; the shapes of each stay its own. */
   'share-edge': {
     run: (job, { pieces, changes }) => {
-      const read = edgeBuildSchema.partial().safeParse(changes);
+      const read = sharedEdgeSchema.partial().safeParse(changes);
       if (!read.success) return invalidBySchema(read.error, changes);
       const given = Object.entries(read.data).filter(([, value]) => value !== undefined);
       const made = withPieces(job, pieces, (piece) => {
@@ -77,9 +84,7 @@ export const TOGETHER_COMMANDS = {
 /** Copies that were nested as they were before are nested anew. */
 function toBeNested(before: Job, made: Job | Problem): Job | Problem {
   if (isProblem(made) || made === before || !made.plan.nested) return made;
-  const { nested, ...plan } = made.plan;
-  void nested;
-  return { ...made, plan };
+  return { ...made, plan: withoutNested(made.plan) };
 }
 
 /** The part of a whole sum that falls to one of many. */
@@ -91,17 +96,15 @@ function sized(
   piece: Piece,
   { by, value }: { by: SizedBy; value: number },
 ): Piece | Problem {
-  const ratios: Readonly<Record<SizedBy, (of: Piece) => number>> = {
-    height: (of) => value / pieceSize(of).height,
-    width: (of) => value / pieceSize(of).width,
-    longer: (of) => value / longerSide(of),
-    area: (of) => Math.sqrt(value / pieceArea(of)),
-    own: (of) => ownScale(job, of),
+  const ratio = (of: Piece): number => {
+    if (by === 'own') return ownScale(job, of);
+    const times = value / MEASURES[by](of);
+    return by === 'area' ? Math.sqrt(times) : times;
   };
-  const longer = longerSide(piece) * ratios[by](piece);
+  const longer = longerSide(piece) * ratio(piece);
   if (!(longer >= LEAST_SIDE && longer <= MOST_SIDE))
     return refused('size-unfit', { from: LEAST_SIDE, to: MOST_SIDE });
-  return scaledUntil(piece, ratios[by]);
+  return scaledUntil(piece, ratio);
 }
 
 function longerSide(piece: Piece): number {
@@ -118,8 +121,7 @@ function ownScale(job: Job, { elements }: Piece): number {
 
 /** How many copies of each piece so many sheets take in rows; at least one. */
 export function mostOfEach(job: Job, pieces: readonly string[], sheets = 1): number {
-  const { nested, ...plan } = job.plan;
-  void nested; // in rows
+  const plan = withoutNested(job.plan);
   const needed = (each: number): number => {
     const wanted = Object.fromEntries(pieces.map((piece) => [piece, each]));
     return arrange({ ...job, plan: { ...plan, wanted, handPlaces: {} } }).sheets.length;

@@ -76,9 +76,8 @@ const STRIDE = 6;
  * its lettering.
  */
 export async function cutStickers(platform: Platform, read: ReadArt): Promise<StickerCut[]> {
-  const cut = await cutSticker(platform, read);
-  const isPage = cut.way === 'page' && read.art.kind === 'pixels';
-  const drawings = isPage ? await drawingsOf(platform, read) : [];
+  const { cut, clear } = await findCut(platform, read);
+  const drawings = cut.way === 'page' && clear ? drawingsOf(clear, read.art) : [];
   return (drawings.length > 1 ? drawings : [cut]).map(withPiece);
 }
 
@@ -86,37 +85,51 @@ export async function cutStickers(platform: Platform, read: ReadArt): Promise<St
 export const withPiece = (cut: StickerCut): StickerCut =>
   cut.traced ? { ...cut, piece: stickerPiece(cut.read.art, cut.traced) } : cut;
 
-/** Each drawing of a page, cut by its own outline. */
-async function drawingsOf(platform: Platform, { art, bytes }: ReadArt): Promise<StickerCut[]> {
-  const seen = await readPixels(platform, bytes, art.name);
-  if (!seen.ok || art.kind !== 'pixels') return [];
-  const image = isOpaque(seen.value)
-    ? clearBackground(seen.value, USUAL_CLEARING).image
-    : seen.value;
-  const page = splitPage(image, { ...USUAL_SPLITTING, perMm: art.dpi / 25.4 });
+/** Each drawing of a clear page, cut by its own outline. */
+function drawingsOf({ image, dpi }: ClearPicture, art: Art): StickerCut[] {
+  const page = splitPage(image, { ...USUAL_SPLITTING, perMm: dpi / 25.4 });
   const parts = page.parts.filter(({ title }) => !title);
   return parts.map((part, at): StickerCut => {
     const drawing = partImage(image, page, part);
     const name = `${art.name.slice(0, MOST_NAME)} ${at + 1}`;
-    const made = pixelArt(drawing, art.dpi, { ...art, name });
-    return cutBy(made, traced(drawing, art.dpi), 'outline');
+    const made = pixelArt(drawing, dpi, { ...art, name });
+    return cutBy(made, traced({ image: drawing, dpi }), 'outline');
   });
 }
 
 /** Finds where a picture as a whole is cut as a sticker, and clears the plain ground that it lies on. */
 export async function cutSticker(platform: Platform, read: ReadArt): Promise<StickerCut> {
-  const { art, bytes } = read;
-  if (art.kind === 'vector') return cutBy(read, traceVector(vectorNodes(bytes)), 'outline');
-  const seen = await readPixels(platform, bytes, art.name);
-  if (!seen.ok || isOneColor(seen.value)) return { way: 'box', read };
-  if (!isOpaque(seen.value)) return cutBy(read, traced(seen.value, art.dpi), 'outline');
-  if (!liesOnPlain(seen.value)) return { way: 'photograph', read };
-  const recipe = { ...PLAIN_PIXELS, clear: USUAL_CLEARING };
-  const cleared = makePixels(seen.value, recipe);
-  return cutBy(madePixels(cleared, art, recipe), traced(cleared, art.dpi), 'cleared');
+  return (await findCut(platform, read)).cut;
 }
 
-const traced = (image: RgbaImage, dpi: number): Result<Traced> =>
+/** Pixels of which what is not shown is clear. */
+interface ClearPicture {
+  readonly image: RgbaImage;
+  readonly dpi: number;
+}
+
+/** Where a picture is cut, and its pixels where they are clear around what they show. */
+async function findCut(
+  platform: Platform,
+  read: ReadArt,
+): Promise<{ cut: StickerCut; clear?: ClearPicture }> {
+  const { art, bytes } = read;
+  if (art.kind === 'vector')
+    return { cut: cutBy(read, traceVector(vectorNodes(bytes)), 'outline') };
+  const seen = await readPixels(platform, bytes, art.name);
+  if (!seen.ok || isOneColor(seen.value)) return { cut: { way: 'box', read } };
+  const { dpi } = art;
+  if (!isOpaque(seen.value)) {
+    const clear = { image: seen.value, dpi };
+    return { cut: cutBy(read, traced(clear), 'outline'), clear };
+  }
+  if (!liesOnPlain(seen.value)) return { cut: { way: 'photograph', read } };
+  const recipe = { ...PLAIN_PIXELS, clear: USUAL_CLEARING };
+  const clear = { image: makePixels(seen.value, recipe), dpi };
+  return { cut: cutBy(madePixels(clear.image, art, recipe), traced(clear), 'cleared'), clear };
+}
+
+const traced = ({ image, dpi }: ClearPicture): Result<Traced> =>
   traceImage(image, { perMm: dpi / 25.4, tolerance: USUAL_TOLERANCE, least: USUAL_SPECK });
 
 function cutBy(read: ReadArt, found: Result<Traced>, way: 'outline' | 'cleared'): StickerCut {

@@ -51,6 +51,7 @@ export {
   inOrder,
   handPlaceSchema,
   TURNS,
+  withoutNested,
   type NestedCopy,
   type Turns,
   planSchema,

@@ -84,3 +84,9 @@ export function inOrder<T>(sheets: readonly T[], { order = [] }: Pick<Plan, 'ord
   const rest = [...sheets.keys()].filter((at) => !first.includes(at));
   return [...first, ...rest].map((at) => sheets[at] as T);
 }
+
+/** A plan whose copies are to be laid anew: nothing is known any more of where they were nested. */
+export function withoutNested({ nested, ...plan }: Plan): Plan {
+  void nested;
+  return plan;
+}

@@ -1,7 +1,12 @@
 import { computed, onBeforeUnmount, onMounted, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
-import { isBetterNest, type NestedJob, type Turns } from '../../../core/sheet/index.ts';
+import {
+  isBetterNest,
+  withoutNested,
+  type NestedJob,
+  type Turns,
+} from '../../../core/sheet/index.ts';
 import { nestCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -65,8 +70,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     if (!committed) return;
     const plan = { ...committed.plan, ...(turns ? { turns } : {}) };
     // Copies that may no longer be turned as they lie are nested from the beginning.
-    const { nested, ...without } = plan;
-    const job = { ...committed, plan: turns || !nested ? without : plan };
+    const job = { ...committed, plan: turns ? withoutNested(plan) : plan };
     const begun = performance.now();
     best = undefined;
     heard.value = [];

@@ -7,6 +7,7 @@ import { shapePath } from '../../../../core/shape/index.ts';
 import { formatNumber } from '../../../../core/units/index.ts';
 import { findingText } from '../../../../messages/index.ts';
 import PieceThumbnail from '../../../session/PieceThumbnail.vue';
+import { stateOf } from '../../../session/ticket-lines.ts';
 import { texts } from '../../../texts/index.ts';
 import LinkButton from '../../../ui/LinkButton.vue';
 import { useSettings } from '../../../ui/settings-store.ts';
@@ -40,10 +41,6 @@ const findings = computed(() =>
     ({ severity, where }) => where.piece === props.piece.id && severity !== 'note',
   ),
 );
-const state = computed(() => {
-  if (findings.value.length === 0) return 'done';
-  return findings.value.some(({ severity }) => severity === 'blocker') ? 'stop' : 'look';
-});
 const says = computed(() => findings.value.map((one) => findingText(one).what).join(' '));
 const differs = computed(() => props.all.differs(props.piece));
 
@@ -74,7 +71,7 @@ function asOthers(): void {
       </LinkButton>
     </span>
     <span class="facts state" :title="says">
-      <StateMark :state="state" />
+      <StateMark :state="stateOf(findings)" />
       <span>{{ findings.length ? say.findings(findings.length) : say.nothing }}</span>
     </span>
     <span v-if="differs" class="facts">

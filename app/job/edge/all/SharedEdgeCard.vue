@@ -11,13 +11,15 @@ import { fieldsOf } from '../../../ui/fields.ts';
 import SliderRow from '../../../ui/SliderRow.vue';
 import { useSettings } from '../../../ui/settings-store.ts';
 import type { AllEdgesState } from './all-edges-state.ts';
+import { useLeftOutside } from './left-outside.ts';
 
 /** Rim, calm, corners, holes and bleed of the chosen pieces, and how the job is cut. */
 const props = defineProps<{ all: AllEdgesState }>();
 const settings = useSettings();
 const say = texts.allEdges;
 const words = texts.edge;
-const { store, shared, chosen, ids, mixed, outside } = props.all;
+const { store, shared, chosen, ids, mixed } = props.all;
+const outside = useLeftOutside(chosen);
 const { length, choices } = fieldsOf(edgeBuildSchema);
 const RIM = [length('offset', say.rim, { name: say.rimLong })];
 const FORM = [

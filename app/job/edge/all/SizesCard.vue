@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { pieceArea, type SizedBy } from '../../../../core/job/index.ts';
-import { pieceSize, type Piece } from '../../../../core/piece/index.ts';
+import { MEASURES, type SizedBy } from '../../../../core/job/index.ts';
 import { formatLength } from '../../../../core/units/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
@@ -20,12 +19,6 @@ const { chosen, ids, area, placed } = props.all;
 const by = ref<Exclude<SizedBy, 'own'>>('longer');
 const MM2_PER_CM2 = 100;
 
-const MEASURES: Readonly<Record<typeof by.value, (piece: Piece) => number>> = {
-  height: (piece) => pieceSize(piece).height,
-  width: (piece) => pieceSize(piece).width,
-  longer: (piece) => Math.max(...Object.values(pieceSize(piece))),
-  area: pieceArea,
-};
 const measured = computed(() => chosen.value.map(MEASURES[by.value]));
 const most = computed(() => Math.max(...measured.value));
 const said = (value: number): string =>

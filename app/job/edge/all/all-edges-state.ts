@@ -1,36 +1,25 @@
-import { computed, ref, shallowRef, watch } from 'vue';
-import { pieceArea, type CommandCall, type SharedEdge } from '../../../../core/job/index.ts';
-import { pieceSize, type Piece } from '../../../../core/piece/index.ts';
-import { leftOutside, plainBuild } from '../../../../core/shape/index.ts';
+import { computed, ref } from 'vue';
+import { isSame } from '../../../../core/base/index.ts';
+import {
+  pieceArea,
+  sharedEdgeSchema,
+  type CommandCall,
+  type SharedEdge,
+} from '../../../../core/job/index.ts';
+import type { Piece } from '../../../../core/piece/index.ts';
+import { plainBuild } from '../../../../core/shape/index.ts';
 import { copyCount, copyParts } from '../../../../core/sheet/index.ts';
 import { printable } from '../../../../core/stock/index.ts';
 import { useJobStore } from '../../../session/job-store.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
-import { nextTurn } from '../../../ui/next-turn.ts';
 
-/** What of an edge is alike where nobody has chosen otherwise for one piece. */
-const SHARED = [
-  'offset',
-  'corners',
-  'holes',
-  'smallHole',
-  'join',
-  'bridge',
-  'innerRadius',
-  'smooth',
-] as const satisfies readonly (keyof SharedEdge)[];
+const SHARED = Object.keys(sharedEdgeSchema.shape) as (keyof SharedEdge)[];
 
 /** What many pieces can share of how their edge is made. */
 export function sharedOf({ build, edge, name }: Piece): SharedEdge {
   const all = build ?? plainBuild(edge, name);
   return Object.fromEntries(SHARED.map((key) => [key, all[key]])) as unknown as SharedEdge;
 }
-
-const sameEdge = (one: SharedEdge, other: SharedEdge): boolean =>
-  SHARED.every((key) => one[key] === other[key]);
-
-/** Below that nobody sees what is left outside of an edge, mm. */
-const UNSEEN = 0.05;
 
 interface Step {
   readonly call: CommandCall;
@@ -62,17 +51,14 @@ export function useAllEdges() {
     const kinds: { edge: SharedEdge; count: number }[] = [];
     for (const piece of pieces.value) {
       const edge = sharedOf(piece);
-      const kind = kinds.find((one) => sameEdge(one.edge, edge));
+      const kind = kinds.find((one) => isSame(one.edge, edge));
       if (kind) kind.count++;
       else kinds.push({ edge, count: 1 });
     }
-    return kinds.reduce((best, one) => (one.count > best.count ? one : best), {
-      edge: kinds[0]?.edge,
-      count: 0,
-    } as { edge: SharedEdge; count: number }).edge;
+    return kinds.sort((one, other) => other.count - one.count)[0]?.edge;
   });
   const differs = (piece: Piece): boolean =>
-    common.value !== undefined && !sameEdge(sharedOf(piece), common.value);
+    common.value !== undefined && !isSame(sharedOf(piece), common.value);
   /** What the chosen pieces share, as most of them have it. */
   const shared = computed<SharedEdge>(() => {
     const [first] = chosen.value;
@@ -80,7 +66,7 @@ export function useAllEdges() {
     return usual ? sharedOf(usual) : sharedOf(NONE);
   });
   const mixed = computed(
-    () => chosen.value.filter((piece) => !sameEdge(sharedOf(piece), shared.value)).length,
+    () => chosen.value.filter((piece) => !isSame(sharedOf(piece), shared.value)).length,
   );
 
   let next: Step | undefined;
@@ -124,34 +110,12 @@ export function useAllEdges() {
     const { left, top, right, bottom } = printable(job.stock);
     return { covered, sheets: covered / ((right - left) * (bottom - top)) };
   });
-  const sizes = computed(() => chosen.value.map(pieceSize));
   /** Copies of the chosen pieces that a hand has placed. */
   const placed = computed(
     () =>
       Object.keys(store.committed?.plan.handPlaces ?? {}).filter((copy) =>
         ids.value.includes(copyParts(copy).piece),
       ).length,
-  );
-
-  /** How far art lies outside of its edge at most, of the piece where that is farthest. */
-  const outside = shallowRef<{ name: string; mm: number }>();
-  let looking = 0;
-  watch(
-    chosen,
-    async (now) => {
-      const own = ++looking;
-      let most: { name: string; mm: number } | undefined;
-      for (const { build, edge, name } of now) {
-        // What a rim rounds by less than its width it does not cut into.
-        if (!build || build.smooth <= build.offset) continue;
-        await nextTurn();
-        if (own !== looking) return;
-        const mm = leftOutside(build, edge);
-        if (mm > UNSEEN && mm > (most?.mm ?? 0)) most = { name, mm };
-      }
-      outside.value = most;
-    },
-    { immediate: true },
   );
 
   return {
@@ -168,9 +132,7 @@ export function useAllEdges() {
     mixed,
     differs,
     area,
-    sizes,
     placed,
-    outside,
     act,
     share,
     choose,
