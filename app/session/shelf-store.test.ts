@@ -113,6 +113,23 @@ test('one picture becomes a sticker of its name, several a sheet that waits to b
   expect(await shelf.createFromArt([])).toBeUndefined();
 });
 
+test('a page whose drawings are not found yet becomes the same stickers as one that was waited for', async () => {
+  const { shelf } = await shelfWith('Hop');
+  const discs = [40, 120, 200, 280].flatMap((x) =>
+    [40, 120].map((y) => ({ region: disc(x, y, 24), color: [60, 120, 70] as const })),
+  );
+  const page = drawn(320, 160, discs, () => [250, 249, 246]);
+  const read = expectOk(await readArt(nodePlatform, encodePngImage(page, 254), 'page.png'));
+  const job = await shelf.createFromArt([read]);
+  expect([job?.name, job?.plan.arrangement]).toEqual(['8 stickers', 'nest']);
+  expect(job?.pieces.map(({ name }) => name)).toEqual(
+    Array.from({ length: 8 }, (_, at) => `page ${at + 1}`),
+  );
+  // The page itself is no part of the job.
+  expect(Object.keys(job?.art ?? {})).not.toContain(read.art.id);
+  expect(await findJob(job?.id ?? '')).toMatchObject({ ok: true });
+});
+
 test('what has no outline gets the shape that was chosen', async () => {
   const { shelf } = await shelfWith('Fig');
   const { image } = composedPicture(300, 200, 4);

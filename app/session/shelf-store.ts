@@ -131,14 +131,14 @@ export const useShelf = defineStore('shelf', () => {
     const { pieces, art } = await stickersFrom(reads, choices, (at) => {
       if (reads.length > 1) messages.say(texts.shelf.sticker.cutting(at, reads.length));
     });
-    if (reads.length > 1) messages.say(texts.shelf.sticker.made(reads.length));
-    const name =
-      reads.length > 1 ? texts.shelf.sticker.jobName(reads.length) : first.art.name.slice(0, 120);
+    const count = pieces.length;
+    if (count > 1) messages.say(texts.shelf.sticker.made(count));
+    const name = count > 1 ? texts.shelf.sticker.jobName(count) : first.art.name.slice(0, 120);
     const filled = runCommand(
       { ...made, name },
       {
         name: 'add-pieces',
-        args: { pieces, art, wanted: 1, instead: 'piece-1', nest: reads.length > 1 },
+        args: { pieces, art, wanted: 1, instead: 'piece-1', nest: count > 1 },
       },
     );
     if (isProblem(filled)) messages.sayProblem(filled);

@@ -19,23 +19,27 @@ export interface StickerChoices {
 
 export const USUAL_STICKERS: StickerChoices = { cuts: new Map(), shape: 'rectangle' };
 
-/** Pieces from pictures, each cut by what it is, with the art that they name. */
+/** Pieces from pictures, each cut by what it is, one for each drawing of a page, with the art that they name. */
 export async function stickersFrom(
   reads: readonly ReadArt[],
   { cuts, shape }: StickerChoices,
   progress: (done: number) => void = () => undefined,
 ): Promise<{ pieces: readonly Piece[]; art: readonly Art[] }> {
   const pieces: Piece[] = [];
-  const art = new Map(reads.map((read) => [read.art.id, read.art]));
+  const art = new Map<string, Art>();
   for (const [at, read] of reads.entries()) {
     progress(at + 1);
     const known = cuts.get(read.art.id);
-    const cut = known ?? (await calls.call('cutSticker', { read }).answer);
-    const shown = cut.read.art;
-    if (shown.id !== read.art.id) await keepInDrawer(cut.read, Date.now());
-    pieces.push(cut.piece ?? stickerPiece(shown, cut.traced, shape));
-    // What a picture was made from comes along: its recipe can be changed later.
-    for (const one of [shown, cut.from]) if (one) art.set(one.id, one);
+    // Whoever does not wait for what is found gets the same.
+    const found = known ? [known] : await calls.call('cutStickers', { read }).answer;
+    for (const cut of found) {
+      const shown = cut.read.art;
+      if (shown.id !== read.art.id) await keepInDrawer(cut.read, Date.now());
+      pieces.push(cut.piece ?? stickerPiece(shown, cut.traced, shape));
+      // What a picture was made from comes along: its recipe can be changed later.
+      const origin = found.length === 1 ? read.art : undefined;
+      for (const one of [origin, shown, cut.from]) if (one) art.set(one.id, one);
+    }
   }
   return { pieces, art: [...art.values()] };
 }

@@ -54,7 +54,7 @@ async function take(files: readonly File[]): Promise<void> {
 
 async function beginFrom(reads: readonly ReadArt[], choices: StickerChoices): Promise<void> {
   const job = await shelf.createFromArt(reads, choices);
-  if (job) await router.push(`/job/${job.id}/edge${reads.length > 1 ? '?all' : ''}`);
+  if (job) await router.push(`/job/${job.id}/edge${job.pieces.length > 1 ? '?all' : ''}`);
 }
 
 async function choosePictures(): Promise<void> {
