@@ -15,6 +15,14 @@ import { BROWSER } from '../tools/browser.ts';
 const EMPTY = '/api/health';
 const KEPT_IN = 'little-peel';
 
+/** Nothing here is looked at for long enough that what takes its time at first would pay. */
+const FOR_SHORT_VISITS = [
+  // With it Chromium compiles every script anew, whatever it knows of it from the visit before.
+  '--disable-features=BackgroundResourceFetch',
+  // WebAssembly is compiled once, and memory is gone through more seldom.
+  '--js-flags=--liftoff-only --min-semi-space-size=32 --max-semi-space-size=64',
+];
+
 /**
  * A page that fails its test on console errors and warnings, and on any request to elsewhere. Unless
  * `proofing` is on the proof never answers: half of what it takes to open a desk is its renderer. The
@@ -28,8 +36,7 @@ export const test = base.extend<{ proofing: boolean }, { visited: BrowserContext
       const folder = mkdtempSync(join(tmpdir(), 'little-peel-browser-'));
       const context = await playwright.chromium.launchPersistentContext(folder, {
         ...BROWSER,
-        // With it Chromium compiles every script anew, whatever it knows of it from the visit before.
-        args: [...BROWSER.args, '--disable-features=BackgroundResourceFetch'],
+        args: [...BROWSER.args, ...FOR_SHORT_VISITS],
         ...(baseURL === undefined ? {} : { baseURL }),
         ...(viewport === undefined ? {} : { viewport }),
         ...(colorScheme === undefined ? {} : { colorScheme }),

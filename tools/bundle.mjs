@@ -50,18 +50,54 @@ export async function bundle(entry, folder) {
   return outfile;
 }
 
-/** Bundles each of many entries on its own, in the folders that they stand in below `folder`. */
-export async function bundleAll(entries, folder) {
+/** Whether a test is loaded alone: it waits at its top for what it imports, or is long enough as it is. */
+function isAlone(test) {
+  const source = readFileSync(join(root, test), 'utf8');
+  return !/^(core|app)\//.test(test) || /^(const .* = )?await /m.test(source);
+}
+
+/** Entries made up of many tests: each of them stands under the name of its file. */
+const TOGETHER = {
+  name: 'together',
+  setup({ onResolve, onLoad }) {
+    onResolve({ filter: /^together:/ }, ({ path }) => ({ path, namespace: 'together' }));
+    onLoad({ filter: /./, namespace: 'together' }, ({ path }) => ({
+      resolveDir: root,
+      contents: [
+        `import { describe } from '@jest/globals';`,
+        ...path
+          .slice('together:'.length)
+          .split(',')
+          .map((test) => `describe('${test}', () => { require('./${test}'); });`),
+      ].join('\n'),
+    }));
+  },
+};
+
+/**
+ * Bundles tests below `folder` and gives the files made: those of one folder are one,
+ * since what they share takes longer to load than most of them take.
+ */
+export async function bundleTests(tests, folder) {
   const { build } = await import('esbuild');
+  const entries = tests
+    .filter(isAlone)
+    .map((test) => ({ in: test, out: test.replace(/\.ts$/, '') }));
+  const shared = tests.filter((test) => !isAlone(test));
+  for (const group of new Set(shared.map((test) => test.split('/', 2).join('/')))) {
+    const own = shared.filter((test) => test.startsWith(`${group}/`));
+    entries.push({ in: `together:${own.join()}`, out: `${group}.test` });
+  }
   await build({
     ...OPTIONS,
-    entryPoints: entries.map((entry) => join(root, entry)),
-    outdir: join(root, folder),
-    outbase: root,
+    absWorkingDir: root,
+    entryPoints: entries,
+    plugins: [TOGETHER],
+    outdir: folder,
     outExtension: { '.js': '.mjs' },
     sourcesContent: false,
     // Jest gives its globals to those alone that ask for them by name.
     external: [...leftOut(), '@jest/globals'],
   });
-  return entries.map((entry) => join(root, folder, entry.replace(/\.ts$/, '.mjs')));
+  return entries.map(({ out }) => join(root, folder, `${out}.mjs`));
 }

@@ -1,10 +1,10 @@
 // Runs the unit tests: node tools/unit.mjs [paths and options of Jest]
 //
-// Each test file is bundled with what it imports first: Jest takes longer to load hundreds of
-// modules one by one than most tests take.
+// Tests are bundled with what they import first: Jest takes longer to load hundreds of modules one
+// by one than most tests take.
 import { spawn } from 'node:child_process';
 import { readdirSync } from 'node:fs';
-import { bundleAll, root } from './bundle.mjs';
+import { bundleTests, root } from './bundle.mjs';
 
 const OUT = '.cache/unit';
 const args = process.argv.slice(2);
@@ -14,7 +14,7 @@ const all = ['app', 'cli', 'core', 'demo', 'devices', 'messages', 'server'].flat
     .map((file) => `${folder}/${file}`),
 );
 const named = all.filter((file) => args.some((arg) => file.includes(arg)));
-const files = await bundleAll(named.length ? named : all, OUT);
+const files = await bundleTests(named.length ? named : all, OUT);
 const options = args.filter((arg) => !all.some((file) => file.includes(arg)));
 
 const jest = spawn(
