@@ -210,10 +210,15 @@ export type CallName = keyof Calls;
 export type CallArgs<N extends CallName> = Parameters<Calls[N]>[0];
 export type CallAnswer<N extends CallName> = Awaited<ReturnType<Calls[N]>>;
 
+/** Larger pictures, of so many pixels, are not held on to. */
+const MOST_AT_HAND = 4_000_000;
+
 /** The calls over a ground. */
 export function createCalls(ground: CallGround): Calls {
   const { platform, say } = ground;
   const preparer = new Preparer(platform, ground.artBytes);
+  /** The pixels of the picture that was taken in last, for who cuts it next. */
+  let atHand: { readonly id: string; readonly pixels: RgbaImage } | undefined;
   const ready = async (job: Job): Promise<{ compiled: CompiledJob; resources: JobResources }> => {
     const resources = await loadResources(platform, job, ground.artBytes);
     return { compiled: compileJob(job, createCompiler(resources)), resources };
@@ -228,13 +233,29 @@ export function createCalls(ground: CallGround): Calls {
   return {
     readArt: ({ bytes, name }) => readArt(platform, bytes, name),
     takeIn: ({ bytes, name, choices }, task) =>
-      takeIn(platform, { bytes, name }, { choices, task, bytesOf: ground.artBytes }),
+      takeIn(
+        platform,
+        { bytes, name },
+        {
+          choices,
+          task,
+          bytesOf: ground.artBytes,
+          seen({ id }, pixels) {
+            const isLarge = pixels.width * pixels.height > MOST_AT_HAND;
+            atHand = isLarge ? undefined : { id, pixels };
+          },
+        },
+      ),
     previewArt: ({ art, recipe, most }) => preparer.preview(art, recipe, most),
     makeArt: ({ art, recipe }) => preparer.make(art, recipe),
     readAgain: ({ art }) => preparer.readAgain(art),
     artColors: ({ art, most }) => preparer.colors(art, most),
     cutSticker: async ({ read }) => withPiece(await cutSticker(platform, read)),
-    cutStickers: ({ read }) => cutStickers(platform, read),
+    cutStickers({ read }) {
+      const known = atHand?.id === read.art.id ? atHand.pixels : undefined;
+      atHand = undefined;
+      return cutStickers(platform, read, known);
+    },
     traceArt: ({ art, tolerance }) => preparer.trace(art, tolerance),
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),

@@ -7,10 +7,10 @@ import {
   type TakenArt,
   type TakenIn,
 } from '../../core/art/index.ts';
-import { Cancelled, ProblemError } from '../../core/base/index.ts';
+import { ProblemError } from '../../core/base/index.ts';
 import { artNoteTexts, omissionsText } from '../../messages/index.ts';
 import type { BoxShape, StickerCut } from '../../core/prepare/index.ts';
-import { artCalls, calls, type Ongoing } from '../calls/index.ts';
+import { artCalls, calls, type CallHost, type Ongoing } from '../calls/index.ts';
 import type { StickerChoices } from '../session/stickers.ts';
 import { bytesOf, keepInDrawer, ownTypefaces } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
@@ -35,6 +35,9 @@ export interface Takers {
   readonly stickers?: (reads: readonly ReadArt[], choices: StickerChoices) => void;
   readonly drawer?: (reads: readonly ReadArt[]) => void;
 }
+
+/** Files are read side by side; who has read a picture finds its cuts without reading it again. */
+const READERS = [artCalls, calls] as const;
 
 /** So many pictures at once are rather stickers than parts of one label. */
 const MOST_ON_A_PIECE = 3;
@@ -64,7 +67,7 @@ export const useTray = defineStore('tray', () => {
   const drawings = new Map<string, readonly StickerCut[]>();
   let cutting = 0;
   let files: readonly File[] = [];
-  let ongoing: Ongoing<'takeIn'> | undefined;
+  const ongoing = new Set<Ongoing<'takeIn'>>();
 
   const wanted = computed(() => groups.value.filter((group) => group.wanted));
   const hasPages = computed(() =>
@@ -94,52 +97,42 @@ export const useTray = defineStore('tray', () => {
   }
 
   async function read(): Promise<void> {
-    const taken: TakenArt[] = [];
-    const left: { path: string; problem: TakenIn['refused'][number]['problem'] }[] = [];
     groups.value = [];
     refused.value = [];
     cuts.value = new Map();
     drawings.clear();
-    cutting++;
+    const own = ++cutting;
     const finding: Promise<void>[] = [];
-    try {
-      const typefaces = await ownTypefaces();
-      for (const file of files) {
-        busy.value = texts.art.tray.reading(file.name || texts.artwork.pasted);
-        share.value = 0;
-        // Only what lasts is worth a window of its own.
-        const slow = setTimeout(() => (open.value = true), 400);
-        ongoing = artCalls.call(
-          'takeIn',
-          {
-            bytes: await bytesOf(file),
-            name: file.name || texts.artwork.pasted,
-            choices: { dpi: dpi.value, typefaces },
-          },
-          (done) => (share.value = done),
-        );
-        try {
-          const done = await ongoing.answer;
-          taken.push(...done.taken);
-          left.push(...done.refused);
-          if (purpose.value === 'stickers')
-            finding.push(...done.taken.map((one) => findCuts(one).catch(messages.sayError)));
-        } catch (error) {
-          // One file that took too long keeps nothing else out.
-          if (!(error instanceof ProblemError)) throw error;
-          left.push({ path: file.name, problem: error.problem });
-        } finally {
-          clearTimeout(slow);
-        }
+    const results: TakenIn[] = [];
+    const shares = files.map(() => 0);
+    let next = 0;
+    // Only what lasts is worth a window of its own.
+    const slow = setTimeout(() => (open.value = true), 400);
+    share.value = 0;
+    const reading = async (host: CallHost): Promise<void> => {
+      for (let at = next++; at < files.length && own === cutting; at = next++) {
+        const done = await readFile(files[at] as File, host, (part) => {
+          shares[at] = part;
+          share.value = shares.reduce((sum, one) => sum + one, 0) / shares.length;
+        });
+        results[at] = done;
+        if (purpose.value === 'stickers' && own === cutting)
+          finding.push(...done.taken.map((one) => findCuts(one, host).catch(messages.sayError)));
       }
+    };
+    try {
+      await Promise.all(READERS.map(reading));
     } catch (error) {
-      open.value = false;
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-      return;
+      if (own !== cutting) return;
+      close();
+      return messages.sayError(error);
     } finally {
-      busy.value = '';
-      ongoing = undefined;
+      clearTimeout(slow);
+      if (own === cutting) busy.value = '';
     }
+    if (own !== cutting) return;
+    const taken = results.flatMap((one) => one.taken);
+    const left = results.flatMap((one) => one.refused);
     const [only] = taken;
     const [bad] = left;
     const isAlone = only !== undefined && taken.length === 1 && !bad;
@@ -159,16 +152,37 @@ export const useTray = defineStore('tray', () => {
       choosePurpose('stickers');
   }
 
+  /** Reads one file; what keeps it out keeps no other out. */
+  async function readFile(
+    file: File,
+    host: CallHost,
+    progress: (share: number) => void,
+  ): Promise<TakenIn> {
+    const name = file.name || texts.artwork.pasted;
+    busy.value = texts.art.tray.reading(name);
+    const choices = { dpi: dpi.value, typefaces: await ownTypefaces() };
+    const call = host.call('takeIn', { bytes: await bytesOf(file), name, choices }, progress);
+    ongoing.add(call);
+    try {
+      return await call.answer;
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error;
+      return { taken: [], refused: [{ path: file.name, problem: error.problem }] };
+    } finally {
+      ongoing.delete(call);
+      progress(1);
+    }
+  }
+
   const known = (cut: StickerCut, art = cut.read.art): void => {
     cuts.value = new Map([...cuts.value, [art.id, cut]]);
   };
 
   /** Finds where a picture is cut as a sticker, or the drawings of a page. */
-  async function findCuts({ art, bytes }: ReadArt): Promise<void> {
+  async function findCuts({ art, bytes }: ReadArt, host: CallHost = calls): Promise<void> {
     const own = cutting;
-    // In another worker than the one that takes in: both work at once.
     const args = { read: { art, bytes, leftOut: [] } };
-    const found = await calls.call('cutStickers', args).answer;
+    const found = await host.call('cutStickers', args).answer;
     if (own !== cutting) return;
     const [first] = found;
     if (found.length > 1) {
@@ -250,9 +264,10 @@ export const useTray = defineStore('tray', () => {
   /** Finds the cuts of all that is looked at and not known yet. */
   function findMissing(): void {
     if (purpose.value !== 'stickers') return;
-    for (const group of groups.value) {
+    for (const [at, group] of groups.value.entries()) {
       const one = artOf(group);
-      if (!cuts.value.has(one.art.id)) void findCuts(one).catch(messages.sayError);
+      const host = READERS[at % READERS.length];
+      if (!cuts.value.has(one.art.id)) void findCuts(one, host).catch(messages.sayError);
     }
   }
 
@@ -280,8 +295,9 @@ export const useTray = defineStore('tray', () => {
   }
 
   function close(): void {
-    ongoing?.cancel();
+    for (const call of ongoing) call.cancel();
     cutting++;
+    busy.value = '';
     open.value = false;
     groups.value = [];
     refused.value = [];

@@ -21,4 +21,4 @@ export const artCalls = host('art');
 export const nestCalls = [host('nest'), host('nest')] as const;
 
 export { pagePlatform } from './page-platform.ts';
-export type { Ongoing } from './host.ts';
+export type { CallHost, Ongoing } from './host.ts';

@@ -14,5 +14,10 @@ export const pagePlatform: Platform = cachingPlatform({
     const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: quality / 100 });
     return new Uint8Array(await blob.arrayBuffer());
   },
+  ...(globalThis.crypto?.subtle ? { sha256 } : {}),
   module: (name) => import(/* @vite-ignore */ new URL(`/core/${name}`, location.origin).href),
 });
+
+async function sha256(bytes: Uint8Array): Promise<Uint8Array> {
+  return new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as BufferSource));
+}

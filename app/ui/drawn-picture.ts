@@ -15,17 +15,18 @@ const MOST_PIXELS = 1000; // a picture in something that is only looked at needs
 const inlined = new Map<string, Promise<string | undefined>>();
 
 /** A picture as a data address, made smaller: an SVG that is used as an image cannot name others. */
-function inlineUrl(art: string, sources: PageSources): Promise<string | undefined> {
+function inlineUrl(art: string, sources: PageSources, most: number): Promise<string | undefined> {
   const url = sources.imageUrl(art);
   if (!url) return Promise.resolve(undefined);
-  const known = inlined.get(url) ?? makeInline(url).catch(() => undefined);
-  inlined.set(url, known);
+  const key = `${most} ${url}`;
+  const known = inlined.get(key) ?? makeInline(url, most).catch(() => undefined);
+  inlined.set(key, known);
   return known;
 }
 
-async function makeInline(url: string): Promise<string> {
+async function makeInline(url: string, most: number): Promise<string> {
   const bitmap = await createImageBitmap(await (await fetch(url)).blob());
-  const scale = Math.min(1, MOST_PIXELS / Math.max(bitmap.width, bitmap.height));
+  const scale = Math.min(1, most / Math.max(bitmap.width, bitmap.height));
   const canvas = new OffscreenCanvas(
     Math.max(1, Math.round(bitmap.width * scale)),
     Math.max(1, Math.round(bitmap.height * scale)),
@@ -42,12 +43,16 @@ async function makeInline(url: string): Promise<string> {
 }
 
 /** A drawing as the text of an SVG file that names nothing outside itself. */
-async function selfContained(drawing: Drawing, sources: PageSources): Promise<string> {
+async function selfContained(
+  drawing: Drawing,
+  sources: PageSources,
+  most = MOST_PIXELS,
+): Promise<string> {
   const named = new Set<string>();
   const svg = pageSvgFile(drawing, { ...sources, imageUrl: (art) => void named.add(art) });
   if (!named.size) return svg;
   const inline = new Map<string, string | undefined>();
-  for (const art of named) inline.set(art, await inlineUrl(art, sources));
+  for (const art of named) inline.set(art, await inlineUrl(art, sources, most));
   return pageSvgFile(drawing, { ...sources, imageUrl: (art) => inline.get(art) });
 }
 
@@ -71,9 +76,16 @@ export const drawnBox = (
   nodes: [{ kind: 'group', transform: translation(-left, -top), children }],
 });
 
-/** The address of a drawing as an image; whoever asks gives it back with `URL.revokeObjectURL`. */
-export async function drawnPicture(drawing: Drawing, sources: PageSources): Promise<string> {
-  return imageOf(await selfContained(drawing, sources));
+/**
+ * The address of a drawing as an image; whoever asks gives it back with `URL.revokeObjectURL`. Pictures in it
+ * have `most` pixels a side.
+ */
+export async function drawnPicture(
+  drawing: Drawing,
+  sources: PageSources,
+  most = MOST_PIXELS,
+): Promise<string> {
+  return imageOf(await selfContained(drawing, sources, most));
 }
 
 /**

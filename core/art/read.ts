@@ -1,5 +1,12 @@
 import type { ArtOmission } from './omissions.ts';
-import { err, contentHash, ok, type Platform, type Result } from '../base/index.ts';
+import {
+  contentHash,
+  err,
+  ok,
+  quickContentHash,
+  type Platform,
+  type Result,
+} from '../base/index.ts';
 import { srgbConverter, type ColorProfile } from '../color/index.ts';
 import {
   countFrames,
@@ -99,7 +106,7 @@ export async function readSeen(
   const kept = await keptPixels(platform, file, profile === 'unread' ? undefined : profile);
   const art: Art = {
     kind: 'pixels',
-    id: contentHash(kept.bytes),
+    id: await quickContentHash(platform, kept.bytes),
     name: title,
     tags: [],
     format: kept.format,

@@ -11,10 +11,12 @@ import {
   type ZipBudget,
 } from '../base/index.ts';
 import { countPdfPages, readPdfShapes, renderPdf } from '../pdf/index.ts';
-import { isOneColor } from '../raster/index.ts';
+import { isOneColor, type RgbaImage } from '../raster/index.ts';
+import type { PixelArt } from './art.ts';
 import { sniffFormat } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { pixelArt, vectorArt } from './make.ts';
+import { upright } from './pixels.ts';
 import { readSeen, titleOf, type ReadArt, type SeenArt } from './read.ts';
 import type { OwnFace, OwnFaces } from './svg/typefaces.ts';
 import { signatureOf, type Signature } from './signature.ts';
@@ -55,7 +57,14 @@ export async function takeIn(
     choices,
     task,
     bytesOf = () => Promise.resolve(undefined),
-  }: { choices: TakeInChoices; task: Task; bytesOf?: OwnFaces['bytes'] },
+    seen,
+  }: {
+    choices: TakeInChoices;
+    task: Task;
+    bytesOf?: OwnFaces['bytes'];
+    /** Hears of the pixels of each picture as it is meant to be seen, where they are at hand. */
+    seen?: (art: PixelArt, pixels: RgbaImage) => void;
+  },
 ): Promise<TakenIn> {
   const own = { faces: choices.typefaces ?? [], bytes: bytesOf };
   const taken: TakenArt[] = [];
@@ -80,15 +89,19 @@ export async function takeIn(
       refused.push({ path, problem: problem('art/zip-in-zip', { name: path }, path) });
       return;
     }
-    const read =
+    const results =
       format === 'pdf'
         ? await readPages(platform, { bytes, path, dpi: choices.dpi, task })
         : [await readSeen(platform, bytes, { name: path, own })];
-    for (const [page, result] of read.entries()) {
-      const where = read.length > 1 ? `${path}, page ${page + 1}` : path;
+    for (const [page, result] of results.entries()) {
+      const where = results.length > 1 ? `${path}, page ${page + 1}` : path;
       const why = result.ok ? tooSmall(result.value, where) : result.problem;
       if (why) refused.push({ path: where, problem: why });
-      else if (result.ok) taken.push(takenArt(result.value, { path: where, cameAs: format }));
+      if (why || !result.ok) continue;
+      taken.push(takenArt(result.value, { path: where, cameAs: format }));
+      const { read, stored } = result.value;
+      if (stored && read.art.kind === 'pixels' && read.art.format !== 'jpeg')
+        seen?.(read.art, upright(stored, read.art.orientation));
     }
   };
   await one(file.bytes, file.name, false);

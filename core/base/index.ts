@@ -1,7 +1,7 @@
 export { dataAddress, findDataBytes } from './data-address.ts';
 export { findFault } from './faults.ts';
 export { apart, calendarDate, plainId } from './fields.ts';
-export { contentHash, freeId } from './id.ts';
+export { contentHash, freeId, quickContentHash } from './id.ts';
 export { licenceSchema, withLicence, type Licence } from './licence.ts';
 export { changedAt, findLimit, valueAt, withinLimits, type ValuePath } from './limits.ts';
 export { cachingPlatform, type Platform } from './port.ts';

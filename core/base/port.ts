@@ -16,6 +16,8 @@ export interface Platform {
    * are the platform's own: for what is kept, never for what is exported.
    */
   encodePhoto?(image: Pixels, quality: number): Promise<Uint8Array>;
+  /** SHA-256, faster than the library that ships: a page over plain http has none of its own. */
+  sha256?(bytes: Uint8Array): Promise<Uint8Array>;
 }
 
 /** A platform that asks for each asset once. */

@@ -57,12 +57,28 @@ function bestGrid(shape: Repeated, room: Room, angle: number): Spot[] {
   });
   let best: Spot[] = [];
   for (const top of down) {
+    const rows = rowsFrom(top, shape, room);
     for (const left of across) {
-      const spots = grid(shape, room, { left, top, angle });
+      const spots = grid(shape, { area, gap, rows }, { left, angle });
       if (spots.length > best.length) best = spots;
     }
   }
   return best;
+}
+
+/** A row of cells, with what is taken at its height. */
+interface Row {
+  readonly top: number;
+  readonly taken: readonly Box[];
+}
+
+function rowsFrom(first: number, { height }: Repeated, { area, taken, gap }: Room): Row[] {
+  const rows: Row[] = [];
+  for (let top = first; top + height <= area.bottom + 1e-6; top += height + gap) {
+    const reaches = (box: Box): boolean => box.top < top + height && box.bottom > top;
+    rows.push({ top, taken: taken.filter(reaches) });
+  }
+  return rows;
 }
 
 /** Where a row of cells may start, the middle first, within one pitch of the near side. */
@@ -91,15 +107,15 @@ function starts(
 
 function grid(
   { width, height, round }: Repeated,
-  { area, taken, gap }: Room,
-  { left, top, angle }: { left: number; top: number; angle: number },
+  { area, gap, rows }: { area: Box; gap: number; rows: readonly Row[] },
+  { left, angle }: { left: number; angle: number },
 ): Spot[] {
   const spots: Spot[] = [];
-  for (let y = top; y + height <= area.bottom + 1e-6; y += height + gap) {
+  for (const { top, taken } of rows) {
     for (let x = left; x + width <= area.right + 1e-6; x += width + gap) {
-      const cell = { left: x, top: y, right: x + width, bottom: y + height };
+      const cell = { left: x, top, right: x + width, bottom: top + height };
       if (!boxWithin(cell, area)) continue;
-      const centre = { x: x + width / 2, y: y + height / 2 };
+      const centre = { x: x + width / 2, y: top + height / 2 };
       const free = taken.every((box) =>
         round ? distanceToBox(centre, box) >= width / 2 - 1e-6 : !boxesMeet(cell, box),
       );

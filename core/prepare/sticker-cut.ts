@@ -20,7 +20,7 @@ import {
   type ReadArt,
   type Traced,
 } from '../art/index.ts';
-import type { Platform, Result } from '../base/index.ts';
+import { ok, type Platform, type Result } from '../base/index.ts';
 import { flatten, offsetRegion, signedArea, type Path } from '../geometry/index.ts';
 import type { Piece } from '../piece/index.ts';
 import {
@@ -73,10 +73,14 @@ const STRIDE = 6;
 
 /**
  * The stickers that a picture becomes: one, or each drawing of a page of many, in reading order and without
- * its lettering.
+ * its lettering. Its pixels need not be decoded where they are `known`.
  */
-export async function cutStickers(platform: Platform, read: ReadArt): Promise<StickerCut[]> {
-  const { cut, clear } = await findCut(platform, read);
+export async function cutStickers(
+  platform: Platform,
+  read: ReadArt,
+  known?: RgbaImage,
+): Promise<StickerCut[]> {
+  const { cut, clear } = await findCut(platform, read, known);
   const drawings = cut.way === 'page' && clear ? drawingsOf(clear, read.art) : [];
   return (drawings.length > 1 ? drawings : [cut]).map(withPiece);
 }
@@ -112,11 +116,12 @@ interface ClearPicture {
 async function findCut(
   platform: Platform,
   read: ReadArt,
+  known?: RgbaImage,
 ): Promise<{ cut: StickerCut; clear?: ClearPicture }> {
   const { art, bytes } = read;
   if (art.kind === 'vector')
     return { cut: cutBy(read, traceVector(vectorNodes(bytes)), 'outline') };
-  const seen = await readPixels(platform, bytes, art.name);
+  const seen = known ? ok(known) : await readPixels(platform, bytes, art.name);
   if (!seen.ok || isOneColor(seen.value)) return { cut: { way: 'box', read } };
   const { dpi } = art;
   if (!isOpaque(seen.value)) {

@@ -129,6 +129,14 @@ export function encodePngImage({ width, height, data }: RgbaImage, dpi?: number)
 
 function toRgba(png: ReturnType<typeof decodePng>): RgbaImage {
   const { width, height, channels, depth, palette, transparency } = png;
+  if (channels === 4 && depth === 8) {
+    const { buffer, byteOffset, byteLength } = png.data;
+    return {
+      width,
+      height,
+      data: new Uint8ClampedArray(buffer as ArrayBuffer, byteOffset, byteLength),
+    };
+  }
   const data = new Uint8ClampedArray(width * height * 4);
   const read = sampleReader(png);
   for (let pixel = 0; pixel < width * height; pixel++) {

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -18,5 +19,6 @@ const asset = (name: string): string => join(checkout(), '.cache/public/core', n
 /** The assets that the set-up script collected from the installed packages. */
 export const nodePlatform: Platform = cachingPlatform({
   asset: async (name) => new Uint8Array(await readFile(asset(name))),
+  sha256: async (bytes) => createHash('sha256').update(bytes).digest(),
   module: (name) => import(pathToFileURL(asset(name)).href),
 });

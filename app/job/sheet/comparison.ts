@@ -3,6 +3,7 @@ import { Cancelled } from '../../../core/base/index.ts';
 import type { ComparedSheets, Job } from '../../../core/job/index.ts';
 import { calls, type Ongoing } from '../../calls/index.ts';
 import { useStockRoom } from '../../session/stock-room-store.ts';
+import { searchesFirst } from './nesting.ts';
 
 const QUIET = 400; // ms without a change before ways are compared again
 
@@ -28,11 +29,18 @@ export function useComparison(job: () => Job | undefined, problem: (error: unkno
   }
 
   watch(
-    [() => job()?.plan, () => job()?.stock, () => job()?.material, () => sizesOf(job())],
+    [
+      () => job()?.plan,
+      () => job()?.stock,
+      () => job()?.material,
+      () => sizesOf(job()),
+      searchesFirst,
+    ],
     () => {
       clearTimeout(timer);
       const now = job();
-      if (now) timer = setTimeout(() => void ask(now), found.value ? QUIET : 0);
+      if (now && !searchesFirst.value)
+        timer = setTimeout(() => void ask(now), found.value ? QUIET : 0);
     },
     { immediate: true },
   );

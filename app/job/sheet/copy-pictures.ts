@@ -11,9 +11,18 @@ interface CopyPicture {
   readonly piece: CompiledPiece;
   readonly version: number;
   readonly url: string;
+  /** Whether its pictures are coarse for now. */
+  readonly isRough: boolean;
   /** Half the side of the square that is drawn, about the piece's centre, mm. */
   readonly rim: number;
 }
+
+/** From so many new drawings on they are shown roughly at first: to make pictures smaller takes its time. */
+const MANY = 2;
+/** Pixels a side that are enough for a sheet as a whole. */
+const ROUGH_PIXELS = 250;
+/** Without a change for so long, ms, what is rough is drawn finely. */
+const REST = 3000;
 
 /**
  * The copies of a sheet as images: hundreds of them are one item each for the browser to paint,
@@ -22,6 +31,7 @@ interface CopyPicture {
 export function useCopyPictures(sheet: Ref<CompiledSheet>) {
   const pictures = shallowRef<ReadonlyMap<string, CopyPicture>>(new Map());
   let round = 0;
+  let resting: ReturnType<typeof setTimeout> | undefined;
 
   /** The picture of a copy; until it is drawn, another one of its piece. */
   function find(copy: SheetCopy): CopyPicture | undefined {
@@ -34,18 +44,28 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
     () => new Map(sheet.value.copies.map((copy) => [copy, findPrintClip(copy, sheet.value.zones)])),
   );
 
-  async function draw(): Promise<void> {
+  async function draw(finely: boolean): Promise<void> {
+    clearTimeout(resting);
     const mine = ++round;
     const version = resourceVersion.value;
+    const isKnown = (copy: SheetCopy, found: CopyPicture | undefined): found is CopyPicture =>
+      found?.piece === copy.piece && found.version === version && !(finely && found.isRough);
+    const wanted = new Map([...clips.value].map(([copy, clip]) => [keyOf(copy, clip), copy]));
+    const missing = [...wanted].filter(([key, copy]) => !isKnown(copy, pictures.value.get(key)));
+    const isRough = !finely && missing.length > MANY;
     const made = new Map<string, CopyPicture>();
     for (const [copy, clip] of clips.value) {
       const key = keyOf(copy, clip);
       if (made.has(key)) continue;
       const known = pictures.value.get(key);
-      const picture =
-        known?.piece === copy.piece && known.version === version
-          ? known
-          : { ...(await makePicture(copy.piece, clip)), piece: copy.piece, version };
+      const picture = isKnown(copy, known)
+        ? known
+        : {
+            ...(await makePicture(copy.piece, clip, isRough)),
+            piece: copy.piece,
+            version,
+            isRough,
+          };
       made.set(key, picture);
       if (!made.has(copy.symbol)) made.set(copy.symbol, picture);
       if (mine !== round) return release(made, pictures.value);
@@ -53,11 +73,14 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
     const before = pictures.value;
     pictures.value = made;
     release(before, made);
+    if ([...made.values()].some((picture) => picture.isRough))
+      resting = setTimeout(() => void draw(true), REST);
   }
 
-  watch([clips, resourceVersion], () => void draw(), { immediate: true });
+  watch([clips, resourceVersion], () => void draw(false), { immediate: true });
   onBeforeUnmount(() => {
     round++;
+    clearTimeout(resting);
     release(pictures.value, new Map());
   });
 
@@ -79,6 +102,7 @@ function release(
 async function makePicture(
   piece: CompiledPiece,
   clip: Path | undefined,
+  isRough: boolean,
 ): Promise<{ url: string; rim: number }> {
   const rim = Math.hypot(piece.width, piece.height) / 2 + piece.piece.bleed;
   const middle: DrawingNode = {
@@ -87,5 +111,6 @@ async function makePicture(
     children: clip ? [{ kind: 'group', clip, children: piece.nodes }] : piece.nodes,
   };
   const drawing = { width: 2 * rim, height: 2 * rim, symbols: {}, nodes: [middle] };
-  return { url: await drawnPicture(drawing, pageSources), rim };
+  const most = isRough ? ROUGH_PIXELS : undefined;
+  return { url: await drawnPicture(drawing, pageSources, most), rim };
 }

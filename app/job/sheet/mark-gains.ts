@@ -5,6 +5,7 @@ import type { MarkTrials } from '../../../core/register/index.ts';
 import { copiesPerSheet } from '../../../core/sheet/index.ts';
 import type { Marks } from '../../../core/stock/index.ts';
 import { calls } from '../../calls/index.ts';
+import { searchesFirst } from './nesting.ts';
 
 /** A size of marks, what a sheet would hold with it, and how well it is found. */
 export interface MarkGain {
@@ -40,10 +41,13 @@ export function useMarkGains(job: Ref<Job | undefined>, problem: (error: unknown
   });
 
   watch(
-    () => marks.value && `${marks.value.on}:${keyOf(marks.value.style, marks.value.size)}`,
+    [
+      () => marks.value && `${marks.value.on}:${keyOf(marks.value.style, marks.value.size)}`,
+      searchesFirst,
+    ],
     async () => {
       const [style, sizes] = [marks.value?.style, untried.value];
-      if (!style || sizes.length === 0) return;
+      if (!style || sizes.length === 0 || searchesFirst.value) return;
       try {
         const found = await calls.call('tryMarks', { style, sizes }).answer;
         found.forEach((trials, at) => tried.set(keyOf(style, sizes[at] ?? 0), trials));

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, onMounted, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import {
@@ -24,6 +24,9 @@ type NestStep = Extract<CommandCall, { name: 'nest-sheets' }>;
 const ROUNDS = 2500; // for each sheet
 /** How many times as long as it takes to show an answer the page waits for the next one. */
 const SHOWN_SELDOM = 3;
+
+/** While the first answer is searched all the machine is for that: what can wait waits. */
+export const searchesFirst = ref(false);
 
 /**
  * Nests the copies of the open job in workers, each with a luck of its own. What is found is shown at
@@ -74,6 +77,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     const begun = performance.now();
     best = undefined;
     heard.value = [];
+    searchesFirst.value = true;
     made = stepOf(turns, fill);
     const hear = (part: unknown): void => {
       const found = part as NestedJob;
@@ -81,6 +85,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
       best = found;
       const { used, copies } = found;
       heard.value = [...heard.value, { seconds: (performance.now() - begun) / 1000, used, copies }];
+      searchesFirst.value = false;
       waiting ??= setTimeout(show, pause);
     };
     const started = nestCalls.map((host, at) =>
@@ -110,6 +115,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     clearTimeout(waiting);
     waiting = undefined;
     ongoing.value = [];
+    searchesFirst.value = false;
     if (!best) return store.cancel();
     const call = made(best);
     const { plan } = store.committed ?? {};
@@ -128,15 +134,24 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     () => {
       for (const call of ongoing.value) call.cancel();
       ongoing.value = [];
+      searchesFirst.value = false;
     },
   );
   // What is to be nested and is not yet begins by itself.
+  searchesFirst.value = waitsToBeNested();
   onMounted(() => {
+    if (searchesFirst.value) void start();
+  });
+  onBeforeUnmount(() => {
+    stop();
+    searchesFirst.value = false;
+  });
+
+  function waitsToBeNested(): boolean {
     const { plan } = store.committed ?? {};
     const waits = plan?.arrangement === 'nest' && !plan.nested && store.keepState !== 'reading';
-    if (waits && Object.values(plan.wanted).some((count) => count > 0)) void start();
-  });
-  onBeforeUnmount(stop);
+    return waits && Object.values(plan.wanted).some((count) => count > 0);
+  }
 
   return { heard, running, start, stop };
 }
