@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `subject`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
+// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `subject`, `stickers`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -11,6 +11,7 @@ import { benchPeel } from './peel.ts';
 import { benchPhotographs } from './photographs.ts';
 import { benchRehearsal } from './rehearsal.ts';
 import { benchSheets } from './sheets.ts';
+import { benchStickers } from './stickers.ts';
 import { benchStock } from './stock.ts';
 import { benchPage } from './page.ts';
 import { benchSubject } from './subject.ts';
@@ -24,6 +25,7 @@ const BENCHES = {
   typefaces: benchTypefaces,
   photographs: benchPhotographs,
   subject: benchSubject,
+  stickers: benchStickers,
   pack: benchPack,
   nest: benchNest,
   sheets: benchSheets,

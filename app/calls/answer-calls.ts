@@ -31,6 +31,16 @@ export function answerCalls(tell: (message: FromWorker) => void): (message: ToWo
     },
   });
 
+  let held: Promise<void> | undefined;
+  let goOn: () => void = () => undefined;
+  const hold = (on: boolean): void => {
+    if (on) held ??= new Promise((resolve) => (goOn = resolve));
+    else {
+      held = undefined;
+      goOn();
+    }
+  };
+
   const answer = async ({ id, name, args }: Extract<ToWorker, { kind: 'call' }>): Promise<void> => {
     const { task, cancel } = watchedTask(
       (share, doing) => tell({ kind: 'progress', id, share, doing }),
@@ -38,7 +48,11 @@ export function answerCalls(tell: (message: FromWorker) => void): (message: ToWo
     );
     cancels.set(id, cancel);
     try {
-      tell({ kind: 'done', id, answer: await (calls[name] as Run)(args, task) });
+      const yieldNow = async (): Promise<void> => {
+        await task.yieldNow();
+        while (held) await held;
+      };
+      tell({ kind: 'done', id, answer: await (calls[name] as Run)(args, { ...task, yieldNow }) });
     } catch (error) {
       if (error instanceof Cancelled) tell({ kind: 'cancelled', id });
       else
@@ -55,6 +69,7 @@ export function answerCalls(tell: (message: FromWorker) => void): (message: ToWo
   return (message) => {
     if (message.kind === 'call') void answer(message);
     else if (message.kind === 'cancel') cancels.get(message.id)?.();
+    else if (message.kind === 'hold') hold(message.on);
     else if (message.bytes) art.get(message.art)?.give(message.bytes);
     else {
       // Not there now; it may be later, so the next call asks again.

@@ -164,3 +164,15 @@ test('a file that is read without end is given up and named; the worker starts a
   expect(workers[1]?.heard).toMatchObject([{ kind: 'call', id: 2, name: 'renderPage' }]);
   void long.answer.catch(() => undefined);
 });
+
+test('a worker that is held is told so, also one that starts meanwhile, and told once', () => {
+  const { host, workers } = hosted();
+  host.hold(true);
+  host.hold(true);
+  void host.call('readArt', read).answer.catch(() => undefined);
+  const [worker] = workers;
+  host.hold(false);
+  expect(
+    worker?.heard.map((message) => (message.kind === 'hold' ? message.on : message.kind)),
+  ).toEqual([true, 'call', false]);
+});

@@ -44,6 +44,7 @@ export class CallHost {
   private worker: CallWorker | undefined;
   private readonly waiting = new Map<number, Waiting>();
   private next = 1;
+  private held = false;
 
   constructor(start: () => CallWorker, artBytes: ArtBytes) {
     this.start = start;
@@ -74,6 +75,13 @@ export class CallHost {
     return { answer, cancel: () => this.end(id, new Cancelled()) };
   }
 
+  /** Whether what is under way is to wait: at its next pause it stands still until it may go on. */
+  hold(on: boolean): void {
+    if (on === this.held) return;
+    this.held = on;
+    this.worker?.postMessage({ kind: 'hold', on });
+  }
+
   /** Gives a call that reads a file its time, from now on. */
   private watch(id: number): void {
     const call = this.waiting.get(id);
@@ -94,6 +102,7 @@ export class CallHost {
     worker.onerror = (event) =>
       this.failAll(new Error(event.message || 'The worker failed to start.'));
     this.worker = worker;
+    if (this.held) worker.postMessage({ kind: 'hold', on: true });
     return worker;
   }
 

@@ -10,6 +10,8 @@ export type ToWorker =
       readonly args: CallArgs<CallName>;
     }
   | { readonly kind: 'cancel'; readonly id: number }
+  /** Whether what is under way is to wait where it looks up. */
+  | { readonly kind: 'hold'; readonly on: boolean }
   | { readonly kind: 'art'; readonly art: string; readonly bytes: Uint8Array | undefined };
 
 /** What a worker says to its page. */

@@ -15,6 +15,8 @@ const compiled = computed(() => {
 const box = computed(
   () => compiled.value && boxAbout({ x: 0, y: 0 }, compiled.value.width, compiled.value.height),
 );
+/** Enough for the largest, on a fine screen. */
+const PIXELS = 500;
 const clip = useId();
 const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''));
 </script>
@@ -34,6 +36,7 @@ const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''
         :box="box"
         :sources="pageSources"
         :version="resourceVersion"
+        :most="PIXELS"
       />
     </g>
     <slot />

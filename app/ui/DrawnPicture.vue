@@ -11,11 +11,17 @@ const props = defineProps<{
   box: Box;
   sources: PageSources;
   version: number;
+  /** How many pixels a side its pictures need at most. */
+  most: number;
 }>();
-const url = useDrawnPicture(() => {
-  void props.version;
-  return drawnBox(props.nodes, props.box);
-}, props.sources);
+const url = useDrawnPicture(
+  () => {
+    void props.version;
+    return drawnBox(props.nodes, props.box);
+  },
+  props.sources,
+  props.most,
+);
 </script>
 
 <template>

@@ -95,6 +95,7 @@ export async function drawnPicture(
 export function useDrawnPicture(
   drawing: () => Drawing | undefined,
   sources: PageSources,
+  most = MOST_PIXELS,
 ): ShallowRef<string | undefined> {
   const url = shallowRef<string>();
   let shown = '';
@@ -113,7 +114,7 @@ export function useDrawnPicture(
     else void draw(drawn, own);
   });
   async function draw(drawn: Drawing, own: number): Promise<void> {
-    const svg = await selfContained(drawn, sources);
+    const svg = await selfContained(drawn, sources, most);
     if (own !== round || svg === shown) return;
     const next = await imageOf(svg);
     if (own !== round) return URL.revokeObjectURL(next);

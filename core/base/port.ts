@@ -18,6 +18,8 @@ export interface Platform {
   encodePhoto?(image: Pixels, quality: number): Promise<Uint8Array>;
   /** SHA-256, faster than the library that ships: a page over plain http has none of its own. */
   sha256?(bytes: Uint8Array): Promise<Uint8Array>;
+  /** Unpacks a zlib stream (RFC 1950); rejects where it is broken or holds more than so many bytes. */
+  inflate?(packed: Uint8Array, most: number): Promise<Uint8Array>;
 }
 
 /** A platform that asks for each asset once. */

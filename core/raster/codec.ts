@@ -3,6 +3,7 @@ import { GifReader } from 'omggif';
 import type { Platform } from '../base/index.ts';
 import { decodeBmp } from './bmp.ts';
 import { decodeHeic } from './heic.ts';
+import { inflatedPng } from './inflated-png.ts';
 import { dithered } from './dither.ts';
 import { decodeTiff } from './tiff-pixels.ts';
 import type { RgbaImage } from './image.ts';
@@ -56,7 +57,7 @@ export async function decodePixels(
   bytes: Uint8Array,
 ): Promise<RgbaImage> {
   checkPixels(format, bytes);
-  if (format === 'png') return toRgba(decodePng(bytes));
+  if (format === 'png') return toRgba(decodePng((await inflatedPng(platform, bytes)) ?? bytes));
   if ((format === 'jpeg' || format === 'tiff') && isInked(format, bytes))
     return decodeInked(format, bytes);
   if (format === 'gif') return firstFrame(bytes);

@@ -3,6 +3,8 @@ import { readFile } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { promisify } from 'node:util';
+import { inflate } from 'node:zlib';
 import { cachingPlatform, type Platform } from '../../core/base/index.ts';
 
 /** The nearest folder above this file that holds package.json: the checkout. */
@@ -20,5 +22,6 @@ const asset = (name: string): string => join(checkout(), '.cache/public/core', n
 export const nodePlatform: Platform = cachingPlatform({
   asset: async (name) => new Uint8Array(await readFile(asset(name))),
   sha256: async (bytes) => createHash('sha256').update(bytes).digest(),
+  inflate: (packed, most) => promisify(inflate)(packed, { maxOutputLength: most }),
   module: (name) => import(pathToFileURL(asset(name)).href),
 });

@@ -7,7 +7,7 @@ import {
   type NestedJob,
   type Turns,
 } from '../../../core/sheet/index.ts';
-import { nestCalls, type Ongoing } from '../../calls/index.ts';
+import { nestCalls, proofCalls, type Ongoing } from '../../calls/index.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import type { useJobStore } from '../../session/job-store.ts';
@@ -61,7 +61,10 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     if (!best || !running.value) return;
     const began = performance.now();
     store.preview(made(best));
-    requestAnimationFrame(() => (pause = SHOWN_SELDOM * (performance.now() - began)));
+    requestAnimationFrame(() => {
+      pause = SHOWN_SELDOM * (performance.now() - began);
+      searchesFirst.value = false;
+    });
   }
 
   async function start({
@@ -85,7 +88,6 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
       best = found;
       const { used, copies } = found;
       heard.value = [...heard.value, { seconds: (performance.now() - begun) / 1000, used, copies }];
-      searchesFirst.value = false;
       waiting ??= setTimeout(show, pause);
     };
     const started = nestCalls.map((host, at) =>
@@ -137,6 +139,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
       searchesFirst.value = false;
     },
   );
+  watch(searchesFirst, (on) => proofCalls.hold(on), { flush: 'sync' });
   // What is to be nested and is not yet begins by itself.
   searchesFirst.value = waitsToBeNested();
   onMounted(() => {
