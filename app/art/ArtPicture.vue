@@ -24,7 +24,8 @@ async function show(): Promise<void> {
   if (id !== props.art.id) return;
   forget();
   const type = kind === 'vector' ? 'image/svg+xml' : '';
-  if (bytes) address.value = URL.createObjectURL(new Blob([bytes.slice()], { type }));
+  if (bytes)
+    address.value = URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>], { type }));
 }
 watch(() => props.art.id, show, { immediate: true });
 onBeforeUnmount(forget);

@@ -6,6 +6,7 @@ import { formatLength } from '../../core/units/index.ts';
 import { artNoteTexts, omissionsText, problemLine } from '../../messages/index.ts';
 import { keepInDrawer } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
+import { useGradually } from '../ui/gradually.ts';
 import ChoiceRow from '../ui/ChoiceRow.vue';
 import ChoicesRow from '../ui/ChoicesRow.vue';
 import NumberRow from '../ui/NumberRow.vue';
@@ -66,6 +67,7 @@ function canFree(group: TrayGroup): boolean {
   const { way, read } = cutOf(group) ?? {};
   return way === 'photograph' || (way === 'page' && read?.art.kind === 'pixels');
 }
+const shown = useGradually(() => tray.groups, 8);
 const toFree = computed(() =>
   tray.groups.filter((group) => group.wanted && cutOf(group)?.way === 'photograph'),
 );
@@ -105,7 +107,6 @@ function pick(at: number, event: Event): void {
     <div v-if="tray.busy" class="busy" role="status">
       <p>{{ tray.busy }}</p>
       <progress :value="tray.share" max="1" />
-      <LinkButton @click="tray.close">{{ texts.cancel }}</LinkButton>
     </div>
     <template v-else>
       <ChoiceRow
@@ -127,11 +128,7 @@ function pick(at: number, event: Event): void {
       </p>
       <p v-if="tray.groups.length === 0">{{ words.none }}</p>
       <ul class="items">
-        <li
-          v-for="(group, at) in tray.groups"
-          :key="of(group).art.id"
-          :class="{ off: !group.wanted }"
-        >
+        <li v-for="(group, at) in shown" :key="of(group).art.id" :class="{ off: !group.wanted }">
           <label class="one">
             <input
               type="checkbox"
@@ -212,7 +209,12 @@ function pick(at: number, event: Event): void {
       <v-btn v-if="toFree.length" variant="text" color="primary" @click="free(toFree[0], true)">
         {{ words.freeAll(toFree.length) }}
       </v-btn>
-      <v-btn color="primary" :disabled="tray.wanted.length === 0" @click="tray.finish">
+      <v-btn
+        v-if="!tray.busy"
+        color="primary"
+        :disabled="tray.wanted.length === 0"
+        @click="tray.finish"
+      >
         {{ words.take(tray.wanted.length, tray.purpose) }}
       </v-btn>
     </template>

@@ -95,5 +95,5 @@ async function loadArt(id: string, kind: 'pixels' | 'vector'): Promise<void> {
   const bytes = await artBytes(id);
   if (!bytes) return;
   if (kind === 'vector') vectors.set(id, vectorNodes(bytes));
-  else urls.set(id, URL.createObjectURL(new Blob([bytes.slice()])));
+  else urls.set(id, URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>])));
 }

@@ -69,14 +69,16 @@ function bestGrid(shape: Repeated, room: Room, angle: number): Spot[] {
 /** A row of cells, with what is taken at its height. */
 interface Row {
   readonly top: number;
+  readonly bottom: number;
   readonly taken: readonly Box[];
 }
 
 function rowsFrom(first: number, { height }: Repeated, { area, taken, gap }: Room): Row[] {
   const rows: Row[] = [];
   for (let top = first; top + height <= area.bottom + 1e-6; top += height + gap) {
-    const reaches = (box: Box): boolean => box.top < top + height && box.bottom > top;
-    rows.push({ top, taken: taken.filter(reaches) });
+    const bottom = top + height;
+    const reaches = (box: Box): boolean => box.top < bottom && box.bottom > top;
+    rows.push({ top, bottom, taken: taken.filter(reaches) });
   }
   return rows;
 }
@@ -111,18 +113,28 @@ function grid(
   { left, angle }: { left: number; angle: number },
 ): Spot[] {
   const spots: Spot[] = [];
-  for (const { top, taken } of rows) {
+  for (const { top, bottom, taken } of rows) {
     for (let x = left; x + width <= area.right + 1e-6; x += width + gap) {
-      const cell = { left: x, top, right: x + width, bottom: top + height };
+      const cell = { left: x, top, right: x + width, bottom };
       if (!boxWithin(cell, area)) continue;
       const centre = { x: x + width / 2, y: top + height / 2 };
-      const free = taken.every((box) =>
-        round ? distanceToBox(centre, box) >= width / 2 - 1e-6 : !boxesMeet(cell, box),
-      );
-      if (free) spots.push({ ...centre, angle });
+      if (round ? isClear(centre, width / 2, taken) : isFree(cell, taken))
+        spots.push({ ...centre, angle });
     }
   }
   return spots;
+}
+
+// These two are asked so often that they are plain loops.
+
+function isFree(cell: Box, taken: readonly Box[]): boolean {
+  for (const box of taken) if (boxesMeet(cell, box)) return false;
+  return true;
+}
+
+function isClear(centre: Point, radius: number, taken: readonly Box[]): boolean {
+  for (const box of taken) if (distanceToBox(centre, box) < radius - 1e-6) return false;
+  return true;
 }
 
 /** From a place to a box, 0 inside it, mm. */

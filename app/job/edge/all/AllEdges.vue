@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { texts } from '../../../texts/index.ts';
+import { useGradually } from '../../../ui/gradually.ts';
 import LinkButton from '../../../ui/LinkButton.vue';
 import type { AllEdgesState } from './all-edges-state.ts';
 import EdgeTile from './EdgeTile.vue';
@@ -9,6 +10,7 @@ const props = defineProps<{ all: AllEdgesState }>();
 defineEmits<{ open: [piece: string] }>();
 const say = texts.allEdges;
 const { pieces, chosen, picked, showsBefore, busy } = props.all;
+const shown = useGradually(() => pieces.value, 6);
 </script>
 
 <template>
@@ -28,7 +30,7 @@ const { pieces, chosen, picked, showsBefore, busy } = props.all;
     </header>
     <ul>
       <EdgeTile
-        v-for="piece in pieces"
+        v-for="piece in shown"
         :key="piece.id"
         :all="all"
         :piece="piece"
