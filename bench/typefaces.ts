@@ -53,9 +53,9 @@ async function printed(
 
 async function rows(what: string, paths: readonly string[], wanted: number): Promise<Row[]> {
   const start = performance.now();
-  const read = paths.map((path) =>
-    expectOk(readTypeface(new Uint8Array(readFileSync(path)), path)),
-  );
+  const read = [];
+  for (const path of paths)
+    read.push(expectOk(await readTypeface(new Uint8Array(readFileSync(path)), path)));
   const own = read.map(({ typeface }) => typeface);
   const ids = ownFamilies(own).flatMap((family) => family.cuts.map(({ id }) => id));
   const files = new Map(read.map(({ typeface, bytes }) => [typeface.id, bytes]));

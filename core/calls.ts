@@ -150,7 +150,7 @@ export interface Calls {
   readTypeface(
     args: { bytes: Uint8Array; name: string; number?: number },
     task: Task,
-  ): Promise<ReturnType<typeof readTypeface>>;
+  ): ReturnType<typeof readTypeface>;
   /** A change of a job that takes long. */
   runCommand(args: { job: Job; call: CommandCall }, task: Task): Promise<Job | Problem>;
   /** A finished piece as a picture, cut out along its edge. */
@@ -260,7 +260,7 @@ export function createCalls(ground: CallGround): Calls {
     splitArt: (request) => preparer.split(request),
     partsOfArt: ({ request, groups, names }) => preparer.parts(request, groups, names),
     facesInFile: async ({ bytes, name }) => facesInFile(bytes, name),
-    readTypeface: async ({ bytes, name, number }) => readTypeface(bytes, name, number),
+    readTypeface: ({ bytes, name, number }) => readTypeface(bytes, name, number),
     runCommand: async ({ job, call }) => runCommand(job, call),
     async pieceAsArt({ job, piece }, task) {
       const { compiled, resources } = await ready(job);

@@ -53,7 +53,7 @@ export async function bundle(entry, folder) {
 /** Whether a test is loaded alone: it waits at its top for what it imports, or is long enough as it is. */
 function isAlone(test) {
   const source = readFileSync(join(root, test), 'utf8');
-  return !/^(core|app)\//.test(test) || /^(const .* = )?await /m.test(source);
+  return !/^(core|app)\//.test(test) || /^(const .*)?\bawait /m.test(source);
 }
 
 /** Entries made up of many tests: each of them stands under the name of its file. */

@@ -12,10 +12,10 @@ import { instanceId, readTypeface, type OwnTypeface } from '../type/index.ts';
 import { say } from '../../messages/index.ts';
 import { exportFiles } from './index.ts';
 
-const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));
-const bare = expectOk(readTypeface(squareCff2(), 'bare.otf'));
+const { typeface, bytes } = expectOk(await readTypeface(squareFont(), 'square.otf'));
+const bare = expectOk(await readTypeface(squareCff2(), 'bare.otf'));
 const variable = expectOk(
-  readTypeface(
+  await readTypeface(
     new Uint8Array(
       readFileSync(
         'node_modules/@fontsource-variable/figtree/files/figtree-latin-wght-normal.woff2',

@@ -14,7 +14,8 @@ import {
 } from './index.ts';
 
 const file = 'node_modules/@fontsource-variable/figtree/files/figtree-latin-wght-normal.woff2';
-const { typeface, bytes } = expectOk(readTypeface(new Uint8Array(readFileSync(file)), 'fig.woff2'));
+const read = await readTypeface(new Uint8Array(readFileSync(file)), 'fig.woff2');
+const { typeface, bytes } = expectOk(read);
 const { id, axes = [] } = typeface;
 const usual = loadTypeface(id, bytes);
 const at = (weight: number) => typefaceAt(usual, instanceId(id, axes, { wght: weight }));

@@ -72,7 +72,7 @@ const drawn = (face: Typeface, count: number): string =>
 
 test('TTF, WOFF and WOFF2 of one typeface give the same letters, its family and its cut', async () => {
   const files = [ttf, asWoff(ttf), await compress(ttf)];
-  const read = files.map((file, at) => readTypeface(file, `file-${at}`));
+  const read = await Promise.all(files.map((file, at) => readTypeface(file, `file-${at}`)));
   const plain = loadTypeface('plain', ttf);
   for (const one of read) {
     const { typeface, bytes } = expectOk(one);
@@ -93,13 +93,13 @@ test.each(['noto-sans-devanagari-regular', 'amatic-sc-regular', 'unifrakturcook-
   async (name) => {
     const font = await nodePlatform.asset(`${name}.ttf`);
     const packed = await compress(font);
-    const own = loadTypeface('own', expectOk(readTypeface(packed, name)).bytes);
+    const own = loadTypeface('own', expectOk(await readTypeface(packed, name)).bytes);
     expect(drawn(own, 1200)).toBe(drawn(loadTypeface('plain', font), 1200));
   },
 );
 
-test('an OpenType file with PostScript outlines is read', () => {
-  const { typeface, bytes } = expectOk(readTypeface(squareFont(), 'square.otf'));
+test('an OpenType file with PostScript outlines is read', async () => {
+  const { typeface, bytes } = expectOk(await readTypeface(squareFont(), 'square.otf'));
   expect(typeface.family).toBe('Square Fen');
   const loaded = loadTypeface(typeface.id, bytes);
   const [letter] = loaded.shape('A');
@@ -113,41 +113,44 @@ test.each([
   [8, 'edit', false],
   [4 | 8, 'edit', false],
   [0x104, 'print', true],
-])('permission %i: files to %s, only whole: %s', (fsType, embedding, wholeOnly) => {
-  const { typeface, bytes } = expectOk(readTypeface(permitted(fsType), 'a.ttf'));
+])('permission %i: files to %s, only whole: %s', async (fsType, embedding, wholeOnly) => {
+  const { typeface, bytes } = expectOk(await readTypeface(permitted(fsType), 'a.ttf'));
   expect(typeface.embedding).toBe(embedding);
   expect(loadTypeface('a', bytes).metadata.wholeOnly).toBe(wholeOnly);
 });
 
-test.each([2, 0x200, 0x204])('permission %i keeps a typeface out, in a sentence', (fsType) => {
-  const read = readTypeface(permitted(fsType), 'a.ttf');
-  expect(read).toMatchObject({
-    ok: false,
-    problem: { code: 'type/not-embeddable', values: { family: 'Caveat' } },
-  });
-});
+test.each([2, 0x200, 0x204])(
+  'permission %i keeps a typeface out, in a sentence',
+  async (fsType) => {
+    const read = await readTypeface(permitted(fsType), 'a.ttf');
+    expect(read).toMatchObject({
+      ok: false,
+      problem: { code: 'type/not-embeddable', values: { family: 'Caveat' } },
+    });
+  },
+);
 
 test('what is no typeface, a collection, or damaged is refused with what to do', async () => {
-  const codes = (bytes: Uint8Array): string => {
-    const read = readTypeface(bytes, 'x.ttf');
+  const codeOf = async (bytes: Uint8Array): Promise<string> => {
+    const read = await readTypeface(bytes, 'x.ttf');
     return read.ok ? 'good' : read.problem.code;
   };
   const text = (content: string): Uint8Array => new TextEncoder().encode(content);
   const woff2 = await compress(ttf);
   const lying = woff2.slice();
   new DataView(lying.buffer).setUint32(16, 0xffffffff);
-  expect(codes(text('not a typeface at all'))).toBe('type/unknown-kind');
-  expect(codes(new Uint8Array())).toBe('type/unknown-kind');
-  expect(codes(text('ttcf and more'))).toBe('type/broken');
-  expect(codes(ttf.slice(0, 300))).toBe('type/broken');
-  expect(codes(asWoff(ttf).slice(0, 900))).toBe('type/broken');
-  expect(codes(woff2.slice(0, 4000))).toBe('type/broken');
-  expect(codes(lying)).toBe('type/broken');
-  expect(codes(text('wOF2'))).toBe('type/broken');
+  expect(await codeOf(text('not a typeface at all'))).toBe('type/unknown-kind');
+  expect(await codeOf(new Uint8Array())).toBe('type/unknown-kind');
+  expect(await codeOf(text('ttcf and more'))).toBe('type/broken');
+  expect(await codeOf(ttf.slice(0, 300))).toBe('type/broken');
+  expect(await codeOf(asWoff(ttf).slice(0, 900))).toBe('type/broken');
+  expect(await codeOf(woff2.slice(0, 4000))).toBe('type/broken');
+  expect(await codeOf(lying)).toBe('type/broken');
+  expect(await codeOf(text('wOF2'))).toBe('type/broken');
 });
 
-test('a file that is too large is refused by its size', () => {
-  const read = readTypeface(new Uint8Array(41 * 1024 * 1024), 'vast.ttf');
+test('a file that is too large is refused by its size', async () => {
+  const read = await readTypeface(new Uint8Array(41 * 1024 * 1024), 'vast.ttf');
   expect(read).toMatchObject({
     ok: false,
     problem: { code: 'type/too-large', values: { megabytes: 41, most: 40 } },
@@ -164,12 +167,14 @@ test('a collection tells its typefaces, and each comes out as it went in', async
     { number: 1, family: 'Amatic SC', weight: 400, width: 100, italic: false },
   ]);
   for (const [number, font] of fonts.entries()) {
-    const { bytes } = expectOk(readTypeface(collection, 'two.ttc', number));
+    const { bytes } = expectOk(await readTypeface(collection, 'two.ttc', number));
     expect(drawn(loadTypeface('own', bytes), 200)).toBe(drawn(loadTypeface('plain', font), 200));
   }
   const cut = collection.slice(0, collection.length / 2);
-  expect(readTypeface(cut, 'half.ttc', 1)).toMatchObject({ problem: { code: 'type/broken' } });
-  expect(readTypeface(collection, 'two.ttc', 2)).toMatchObject({
+  expect(await readTypeface(cut, 'half.ttc', 1)).toMatchObject({
+    problem: { code: 'type/broken' },
+  });
+  expect(await readTypeface(collection, 'two.ttc', 2)).toMatchObject({
     problem: { code: 'type/broken' },
   });
   expect(facesInFile(cut.slice(0, 30), 'x.ttc')).toMatchObject({
@@ -212,8 +217,8 @@ test('what was noted of four styles is read as cuts', () => {
   expect(typefaceFromVersion12('no typeface')).toBe('no typeface');
 });
 
-test('outlines of a kind that files to print cannot hold are read and drawn, and that is known', () => {
-  const { typeface, bytes } = expectOk(readTypeface(squareCff2(), 'square.otf'));
+test('outlines of a kind that files to print cannot hold are read and drawn, and that is known', async () => {
+  const { typeface, bytes } = expectOk(await readTypeface(squareCff2(), 'square.otf'));
   expect(typeface.outlinesOnly).toBe(true);
   expect(loadTypeface('own', bytes).box(1)).toEqual(loadTypeface('cff', squareFont()).box(1));
 });

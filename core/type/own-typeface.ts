@@ -70,11 +70,11 @@ export function facesInFile(bytes: Uint8Array, name: string): Result<FaceInFile[
  * @param name the file's name
  * @param number which of a collection, from 0
  */
-export function readTypeface(
+export async function readTypeface(
   bytes: Uint8Array,
   name: string,
   number = 0,
-): Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }> {
+): Promise<Result<{ readonly typeface: OwnTypeface; readonly bytes: Uint8Array }>> {
   const tooLarge = refusedSize(bytes, name);
   if (tooLarge) return tooLarge;
   const kind = sniffTypeface(bytes);
@@ -82,7 +82,7 @@ export function readTypeface(
   let kept: Uint8Array;
   let loaded: Typeface;
   try {
-    kept = kind === 'collection' ? fontIn(bytes, number) : unpackTypeface(bytes);
+    kept = kind === 'collection' ? fontIn(bytes, number) : await unpackTypeface(bytes);
     loaded = loadTypeface(name, kept);
   } catch {
     return err('type/broken', { name }, name);

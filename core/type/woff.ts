@@ -1,4 +1,3 @@
-import { decompress as unpackBrotli } from 'brotli/decompress';
 import { unzlibSync } from 'fflate';
 import { ByteReader } from './bytes.ts';
 import { fontOf, type Table } from './sfnt.ts';
@@ -18,10 +17,10 @@ export function sniffTypeface(
 }
 
 /**
- * The TrueType or OpenType file in a typeface file of any kind. Throws when it is damaged.
+ * The TrueType or OpenType file in a typeface file of any kind. Rejects when it is damaged.
  * Source: W3C WOFF 1.0 and WOFF 2.0.
  */
-export function unpackTypeface(bytes: Uint8Array): Uint8Array {
+export async function unpackTypeface(bytes: Uint8Array): Promise<Uint8Array> {
   switch (sniffTypeface(bytes)) {
     case 'sfnt':
       return bytes;
@@ -72,7 +71,7 @@ interface Stored {
   readonly transformed: boolean;
 }
 
-function unpackWoff2(bytes: Uint8Array): Uint8Array {
+async function unpackWoff2(bytes: Uint8Array): Promise<Uint8Array> {
   const head = new ByteReader(bytes);
   head.take(4);
   const flavor = head.u32();
@@ -85,7 +84,9 @@ function unpackWoff2(bytes: Uint8Array): Uint8Array {
   const stored = Array.from({ length: count }, () => readEntry(head));
   const whole = stored.reduce((sum, { length }) => sum + length, 0);
   if (whole > MOST) throw new Error('unpacks to too much');
-  const unpacked = unpackBrotli(head.take(packed), whole);
+  // As it is loaded it unpacks a dictionary: nobody waits for that who has no such file.
+  const { decompress } = await import('brotli/decompress');
+  const unpacked = decompress(head.take(packed), whole);
   if (unpacked.length !== whole) throw new Error('its tables are damaged');
   const body = new ByteReader(unpacked);
   const tables = new Map(stored.map((one) => [one.tag, { ...one, bytes: body.take(one.length) }]));
