@@ -57,6 +57,8 @@ test('a photograph becomes a sticker: framed, painted where it is wrong, taken b
     page.getByRole('button', { name: 'Take in pictures' }).click(),
   ]);
   await chooser.setFiles({ name: 'meadow leaf.png', mimeType: 'image/png', buffer: photograph });
+  // Until it is there the card is that of another picture.
+  await expect(page.getByRole('button', { name: 'meadow leaf' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Prepare' }).click();
   await page.getByRole('radio', { name: 'Subject' }).click();
   await expect(page.getByText('Drag a frame around what you want')).toBeVisible();

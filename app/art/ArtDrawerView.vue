@@ -37,7 +37,8 @@ onMounted(() => void drawer.refresh().catch(messages.sayError));
 function take(files: Iterable<File>): void {
   const give = (reads: readonly ReadArt[]): void => {
     void drawer.put(reads);
-    open.value = reads[0]?.art.id;
+    // What is on the bench stays there.
+    if (!preparing.value) open.value = reads[0]?.art.id;
     part.value = 'own';
   };
   void tray.take(files, { drawer: give });
