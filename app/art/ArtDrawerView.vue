@@ -26,10 +26,12 @@ const messages = useMessages();
 const part = ref<keyof typeof words.parts>('own');
 const typedReady = ref('');
 const open = ref<string>();
-const preparing = ref(false);
+/** The art on the bench, which stays there while others come in. */
+const preparing = ref<string>();
 const entry = computed(
   () => drawer.all.find(({ art }) => art.id === open.value) ?? drawer.found[0],
 );
+const benched = computed(() => drawer.all.find(({ art }) => art.id === preparing.value));
 const known = (id: string) => drawer.all.find(({ art }) => art.id === id)?.art;
 
 onMounted(() => void drawer.refresh().catch(messages.sayError));
@@ -37,8 +39,7 @@ onMounted(() => void drawer.refresh().catch(messages.sayError));
 function take(files: Iterable<File>): void {
   const give = (reads: readonly ReadArt[]): void => {
     void drawer.put(reads);
-    // What is on the bench stays there.
-    if (!preparing.value) open.value = reads[0]?.art.id;
+    open.value = reads[0]?.art.id;
     part.value = 'own';
   };
   void tray.take(files, { drawer: give });
@@ -58,13 +59,13 @@ async function takeReady(picture: ReadyMade): Promise<void> {
 }
 
 async function made(read: ReadArt): Promise<void> {
-  preparing.value = false;
   await drawer.put([read]);
   open.value = read.art.id;
+  preparing.value = undefined;
 }
 
 async function split(): Promise<void> {
-  preparing.value = false;
+  preparing.value = undefined;
   await drawer.refresh();
 }
 </script>
@@ -115,7 +116,7 @@ async function split(): Promise<void> {
               @choose="open = $event.art.id"
               @open="
                 open = $event.art.id;
-                preparing = true;
+                preparing = $event.art.id;
               "
             />
             <p v-if="drawer.ready && drawer.all.length === 0" class="empty">{{ words.empty }}</p>
@@ -129,11 +130,11 @@ async function split(): Promise<void> {
       </div>
       <TakeTray />
       <ArtBench
-        v-if="preparing && entry"
-        :art="entry.art"
+        v-if="benched"
+        :art="benched.art"
         :known="known"
         :in-job="false"
-        @close="preparing = false"
+        @close="preparing = undefined"
         @made="made"
         @parts="split"
       />
@@ -145,7 +146,7 @@ async function split(): Promise<void> {
       <ArtCard
         v-if="entry && (part === 'own' || entry.art.id === open)"
         :entry="entry"
-        @prepare="preparing = true"
+        @prepare="preparing = entry.art.id"
       />
     </template>
   </BenchLayout>
