@@ -10,6 +10,7 @@ import {
 import {
   readArt,
   takeIn,
+  upright,
   type Art,
   type PixelRecipe,
   type ReadArt,
@@ -240,9 +241,9 @@ export function createCalls(ground: CallGround): Calls {
           choices,
           task,
           bytesOf: ground.artBytes,
-          seen({ id }, pixels) {
-            const isLarge = pixels.width * pixels.height > MOST_AT_HAND;
-            atHand = isLarge ? undefined : { id, pixels };
+          seen({ id, orientation }, stored) {
+            const isLarge = stored.width * stored.height > MOST_AT_HAND;
+            atHand = isLarge ? undefined : { id, pixels: upright(stored, orientation) };
           },
         },
       ),

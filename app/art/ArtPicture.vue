@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { artSize, orientationMap, type Art } from '../../core/art/index.ts';
 import { compose, scaling } from '../../core/geometry/index.ts';
-import { artBytes } from '../storage/index.ts';
+import { artBytes, blobOf } from '../storage/index.ts';
 
 /** Kept art as a small picture, the way up it is seen; its bytes are read when it is shown. */
 const props = defineProps<{ art: Art; bytes?: Uint8Array }>();
@@ -24,8 +24,7 @@ async function show(): Promise<void> {
   if (id !== props.art.id) return;
   forget();
   const type = kind === 'vector' ? 'image/svg+xml' : '';
-  if (bytes)
-    address.value = URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>], { type }));
+  if (bytes) address.value = URL.createObjectURL(blobOf(bytes, type));
 }
 watch(() => props.art.id, show, { immediate: true });
 onBeforeUnmount(forget);

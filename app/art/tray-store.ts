@@ -4,6 +4,7 @@ import {
   sameArt,
   type Art,
   type ReadArt,
+  type TakeInChoices,
   type TakenArt,
   type TakenIn,
 } from '../../core/art/index.ts';
@@ -109,9 +110,9 @@ export const useTray = defineStore('tray', () => {
     // Only what lasts is worth a window of its own.
     const slow = setTimeout(() => (open.value = true), 400);
     share.value = 0;
-    const reading = async (host: CallHost): Promise<void> => {
+    const reading = async (host: CallHost, choices: TakeInChoices): Promise<void> => {
       for (let at = next++; at < files.length && own === cutting; at = next++) {
-        const done = await readFile(files[at] as File, host, (part) => {
+        const done = await readFile(files[at] as File, { host, choices }, (part) => {
           shares[at] = part;
           share.value = shares.reduce((sum, one) => sum + one, 0) / shares.length;
         });
@@ -121,7 +122,8 @@ export const useTray = defineStore('tray', () => {
       }
     };
     try {
-      await Promise.all(READERS.map(reading));
+      const choices = { dpi: dpi.value, typefaces: await ownTypefaces() };
+      await Promise.all(READERS.map((host) => reading(host, choices)));
     } catch (error) {
       if (own !== cutting) return;
       close();
@@ -155,12 +157,11 @@ export const useTray = defineStore('tray', () => {
   /** Reads one file; what keeps it out keeps no other out. */
   async function readFile(
     file: File,
-    host: CallHost,
+    { host, choices }: { host: CallHost; choices: TakeInChoices },
     progress: (share: number) => void,
   ): Promise<TakenIn> {
     const name = file.name || texts.artwork.pasted;
     busy.value = texts.art.tray.reading(name);
-    const choices = { dpi: dpi.value, typefaces: await ownTypefaces() };
     const call = host.call('takeIn', { bytes: await bytesOf(file), name, choices }, progress);
     ongoing.add(call);
     try {

@@ -27,7 +27,7 @@ import {
 import { hasWords, isDoing } from '../../messages/index.ts';
 import type { SimulatedFaults } from '../../core/run/index.ts';
 import type { PrintChoices } from '../../core/stock/index.ts';
-import { confirmedAddresses, keepConfirmed } from '../storage/index.ts';
+import { blobOf, confirmedAddresses, keepConfirmed } from '../storage/index.ts';
 
 type Progress = Task['progress'];
 
@@ -133,7 +133,7 @@ export function printOn(
   const asked = Object.entries({ ...order, ...choices }).filter(([, value]) => value !== '');
   const query = new URLSearchParams(asked.map(([name, value]) => [name, String(value)]));
   return working(order.address, 'printer', `print?${query}`, {
-    body: new Blob([pdf.slice()], { type: PDF_TYPE }),
+    body: blobOf(pdf, PDF_TYPE),
     type: PDF_TYPE,
     progress,
   });
@@ -143,7 +143,7 @@ export function printOn(
 export function cutOn(address: string, hpgl: Uint8Array, progress: Progress): AtWork {
   const type = HPGL_TYPE;
   const query = new URLSearchParams({ address });
-  const body = new Blob([hpgl.slice()], { type });
+  const body = blobOf(hpgl, type);
   return working(address, 'cutter', `cut?${query}`, { body, type, progress });
 }
 

@@ -4,7 +4,7 @@ import { vectorNodes, type VectorNodes } from '../../core/art/index.ts';
 import { readInstanceId, typefaceAt, type Typeface } from '../../core/type/index.ts';
 import { createCompiler, type PieceCompiler } from '../../core/piece/index.ts';
 import { pagePlatform } from '../calls/index.ts';
-import { artBytes } from '../storage/index.ts';
+import { artBytes, blobOf } from '../storage/index.ts';
 import type { PageSources } from '../ui/drawing-svg.ts';
 
 const typefaces = new Map<string, Typeface>();
@@ -95,5 +95,5 @@ async function loadArt(id: string, kind: 'pixels' | 'vector'): Promise<void> {
   const bytes = await artBytes(id);
   if (!bytes) return;
   if (kind === 'vector') vectors.set(id, vectorNodes(bytes));
-  else urls.set(id, URL.createObjectURL(new Blob([bytes as Uint8Array<ArrayBuffer>])));
+  else urls.set(id, URL.createObjectURL(blobOf(bytes)));
 }

@@ -1,6 +1,10 @@
+/** Bytes as a blob; they are not copied first, as they are never those of memory that is shared. */
+export const blobOf = (bytes: Uint8Array, type = ''): Blob =>
+  new Blob([bytes as Uint8Array<ArrayBuffer>], { type });
+
 /** Hands a file to the user. */
 export function download(name: string, bytes: Uint8Array, type: string): void {
-  const url = URL.createObjectURL(new Blob([bytes.slice()], { type }));
+  const url = URL.createObjectURL(blobOf(bytes, type));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

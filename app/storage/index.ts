@@ -12,7 +12,7 @@ export {
 export { confirmedAddresses, keepConfirmed } from './confirmed-addresses.ts';
 export { isFull } from './database.ts';
 export { dropDesign, keepDesign, ownDesigns } from './designs.ts';
-export { bytesOf, chooseFiles, download } from './files.ts';
+export { blobOf, bytesOf, chooseFiles, download } from './files.ts';
 export {
   allJobs,
   changeJob,

@@ -14,7 +14,7 @@ export { ART_LIMITS } from './limits.ts';
 export { madePixels, makeArt, pixelArt, vectorArt } from './make.ts';
 export { ornamentOf, ORNAMENTS, type OrnamentKind, type OrnamentName } from './ornaments/index.ts';
 export { orientationMap } from './orientation.ts';
-export { readPixels } from './pixels.ts';
+export { readPixels, upright } from './pixels.ts';
 export { scanPixels } from './scan.ts';
 export { readArt, titleOf, vectorNodes, type ReadArt } from './read.ts';
 export {

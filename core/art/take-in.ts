@@ -16,7 +16,6 @@ import type { PixelArt } from './art.ts';
 import { sniffFormat } from './header.ts';
 import { ART_LIMITS } from './limits.ts';
 import { pixelArt, vectorArt } from './make.ts';
-import { upright } from './pixels.ts';
 import { readSeen, titleOf, type ReadArt, type SeenArt } from './read.ts';
 import type { OwnFace, OwnFaces } from './svg/typefaces.ts';
 import { signatureOf, type Signature } from './signature.ts';
@@ -62,8 +61,8 @@ export async function takeIn(
     choices: TakeInChoices;
     task: Task;
     bytesOf?: OwnFaces['bytes'];
-    /** Hears of the pixels of each picture as it is meant to be seen, where they are at hand. */
-    seen?: (art: PixelArt, pixels: RgbaImage) => void;
+    /** Hears of the pixels of each picture as they are stored, where they are at hand. */
+    seen?: (art: PixelArt, stored: RgbaImage) => void;
   },
 ): Promise<TakenIn> {
   const own = { faces: choices.typefaces ?? [], bytes: bytesOf };
@@ -101,7 +100,7 @@ export async function takeIn(
       taken.push(takenArt(result.value, { path: where, cameAs: format }));
       const { read, stored } = result.value;
       if (stored && read.art.kind === 'pixels' && read.art.format !== 'jpeg')
-        seen?.(read.art, upright(stored, read.art.orientation));
+        seen?.(read.art, stored);
     }
   };
   await one(file.bytes, file.name, false);

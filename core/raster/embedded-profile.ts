@@ -11,6 +11,7 @@ import {
   type ToneCurve,
 } from '../color/index.ts';
 import { jpegSegments } from './jpeg-segments.ts';
+import { pngChunks } from './png-chunks.ts';
 import type { DecodedFormat } from './picture-size.ts';
 import { tiffProfile } from './tiff.ts';
 
@@ -108,13 +109,10 @@ const SRGB_CURVE = 13;
 
 /** What a PNG says of its colours, the best first (PNG specification, third edition, 4.3). */
 function pngProfile(bytes: Uint8Array): ColorProfile | 'unread' | undefined {
-  const view = viewOf(bytes);
   const chunks = new Map<string, Uint8Array>();
-  for (let at = 8; at + 12 <= bytes.length;) {
-    const [length, name] = [view.getUint32(at), letters(bytes, at + 4, 4)];
-    if (name === 'IDAT') break;
-    chunks.set(name, bytes.subarray(at + 8, at + 8 + length));
-    at += 12 + length;
+  for (const { type, content } of pngChunks(bytes)) {
+    if (type === 'IDAT') break;
+    chunks.set(type, content);
   }
   const [cicp, iccp] = [chunks.get('cICP'), chunks.get('iCCP')];
   if (cicp) return cicpProfile(cicp);

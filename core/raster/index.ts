@@ -29,6 +29,7 @@ export {
   type PixelFormat,
 } from './picture-size.ts';
 export { jpegSegments } from './jpeg-segments.ts';
+export { pngChunks } from './png-chunks.ts';
 export { inkProfile, isInked } from './inks.ts';
 export { warpImage } from './warp.ts';
 export { groupRuns, runsOf, type RunGroup, type Runs } from './runs.ts';

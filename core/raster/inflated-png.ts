@@ -1,13 +1,10 @@
 import { joinedBytes, type Platform } from '../base/index.ts';
+import { AROUND_CHUNK, pngChunks } from './png-chunks.ts';
 
-/** Its signature, and its first chunk (PNG specification, 5.2 and 11.2.2). */
-const HEAD = 33;
-/** Of a chunk, beside what it holds: its length, its type and its checksum. */
-const AROUND = 12;
 /** What a block that is not compressed takes at most, bytes (RFC 1951, 3.2.4). */
 const BLOCK = 65_535;
 const SAMPLES: Readonly<Record<number, number>> = { 0: 1, 2: 3, 3: 1, 4: 2, 6: 4 };
-const [IDAT, IEND, ANIMATED] = [0x49444154, 0x49454e44, 0x6163544c];
+const [IDAT, IEND] = [0x49444154, 0x49454e44];
 
 /**
  * The same PNG with its pixels inflated by the platform, which takes a quarter of the decoder's own time.
@@ -34,21 +31,16 @@ const viewOf = ({ buffer, byteOffset, byteLength }: Uint8Array): DataView =>
 
 /** What stands before the pixels, and the pixels as they are packed. */
 function findPixels(bytes: Uint8Array): { before: number; packed: Uint8Array } | undefined {
-  const view = viewOf(bytes);
   const parts: Uint8Array[] = [];
   let before = 0;
-  for (let at = HEAD; at + AROUND <= bytes.length;) {
-    const [length, type] = [view.getUint32(at), view.getUint32(at + 4)];
-    const end = at + AROUND + length;
-    if (type === ANIMATED || end > bytes.length) return undefined;
-    if (type === IDAT) {
-      if (parts.length === 0) before = at;
-      parts.push(bytes.subarray(at + 8, end - 4));
-    } else if (type === IEND) break;
-    at = end;
+  for (const { type, at, end, content } of pngChunks(bytes)) {
+    if (type === 'IEND') break;
+    if (type === 'acTL' || end > bytes.length) return undefined;
+    if (type !== 'IDAT') continue;
+    if (parts.length === 0) before = at;
+    parts.push(content);
   }
-  if (parts.length === 0) return undefined;
-  return { before, packed: joinedBytes(parts) };
+  return parts.length ? { before, packed: joinedBytes(parts) } : undefined;
 }
 
 /** More bytes than that are no pixels of such a picture, interlaced or not. */
@@ -63,7 +55,7 @@ function mostRaw(bytes: Uint8Array): number {
 function joined(before: Uint8Array, raw: Uint8Array): Uint8Array {
   const blocks = Math.max(1, Math.ceil(raw.length / BLOCK));
   const length = 2 + raw.length + 5 * blocks + 4;
-  const made = new Uint8Array(before.length + length + 2 * AROUND);
+  const made = new Uint8Array(before.length + length + 2 * AROUND_CHUNK);
   const view = viewOf(made);
   made.set(before);
   let at = before.length;

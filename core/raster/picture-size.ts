@@ -1,5 +1,6 @@
 import { bmpSize } from './bmp.ts';
 import { jpegSegments } from './jpeg-segments.ts';
+import { pngChunks } from './png-chunks.ts';
 import { tiffSize } from './tiff.ts';
 import { problem, ProblemError } from '../base/index.ts';
 
@@ -28,7 +29,7 @@ export function pictureSize(format: DecodedFormat, bytes: Uint8Array): PictureSi
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   switch (format) {
     case 'png':
-      return pngHeader(view);
+      return pngHeader(bytes);
     case 'webp':
       return webpHeader(view);
     case 'gif':
@@ -53,16 +54,13 @@ export function checkPixels(format: DecodedFormat, bytes: Uint8Array): void {
 }
 
 /** PNG specification, 11.2.2 (IHDR) and 11.3.4.3 (pHYs). */
-function pngHeader(view: DataView): PictureSize {
+function pngHeader(bytes: Uint8Array): PictureSize {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const size = { width: view.getUint32(16), height: view.getUint32(20) };
-  for (let at = 33; at + 12 <= view.byteLength;) {
-    const length = view.getUint32(at);
-    const type = view.getUint32(at + 4);
-    if (type === 0x49444154) break; // IDAT
-    if (type === 0x70485973 && view.getUint8(at + 16) === 1) {
+  for (const { type, at } of pngChunks(bytes)) {
+    if (type === 'IDAT') break;
+    if (type === 'pHYs' && view.getUint8(at + 16) === 1)
       return { ...size, dpi: Math.round(view.getUint32(at + 8) * 0.0254 * 100) / 100 };
-    }
-    at += 12 + length;
   }
   return size;
 }

@@ -10,7 +10,7 @@ import { calls } from '../../calls/index.ts';
 import { cutOn, printOn, type AtWork } from '../../session/bridge.ts';
 import { useShelf } from '../../session/shelf-store.ts';
 import { useStockRoom } from '../../session/stock-room-store.ts';
-import { forgetRun, keepRun } from '../../storage/index.ts';
+import { blobOf, forgetRun, keepRun } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { canvasWith } from '../../ui/canvas.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -146,7 +146,7 @@ export function useRealRun(active: () => boolean) {
       return true;
     }
     if (ways.value.printer === 'dialog') {
-      open(URL.createObjectURL(new Blob([file.bytes.slice()], { type: 'application/pdf' })));
+      open(URL.createObjectURL(blobOf(file.bytes, 'application/pdf')));
       return true;
     }
     const both = !twice && (file.pages ?? 0) > sheets.length;

@@ -50,13 +50,15 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
     const version = resourceVersion.value;
     const isKnown = (copy: SheetCopy, found: CopyPicture | undefined): found is CopyPicture =>
       found?.piece === copy.piece && found.version === version && !(finely && found.isRough);
-    const wanted = new Map([...clips.value].map(([copy, clip]) => [keyOf(copy, clip), copy]));
-    const missing = [...wanted].filter(([key, copy]) => !isKnown(copy, pictures.value.get(key)));
+    const wanted = new Map(
+      [...clips.value].map(([copy, clip]) => [keyOf(copy, clip), { copy, clip }]),
+    );
+    const missing = [...wanted].filter(
+      ([key, { copy }]) => !isKnown(copy, pictures.value.get(key)),
+    );
     const isRough = !finely && missing.length > MANY;
     const made = new Map<string, CopyPicture>();
-    for (const [copy, clip] of clips.value) {
-      const key = keyOf(copy, clip);
-      if (made.has(key)) continue;
+    for (const [key, { copy, clip }] of wanted) {
       const known = pictures.value.get(key);
       const picture = isKnown(copy, known)
         ? known

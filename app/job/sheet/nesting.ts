@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { Cancelled } from '../../../core/base/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import {
@@ -41,6 +41,8 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
   let seed = 1;
   let waiting: ReturnType<typeof setTimeout> | undefined;
   let pause = 0;
+  /** Whether an answer is on the page already. */
+  const isShown = ref(false);
 
   const running = computed(() => ongoing.value.length > 0);
 
@@ -63,7 +65,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     store.preview(made(best));
     requestAnimationFrame(() => {
       pause = SHOWN_SELDOM * (performance.now() - began);
-      searchesFirst.value = false;
+      isShown.value = true;
     });
   }
 
@@ -80,7 +82,7 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     const begun = performance.now();
     best = undefined;
     heard.value = [];
-    searchesFirst.value = true;
+    isShown.value = false;
     made = stepOf(turns, fill);
     const hear = (part: unknown): void => {
       const found = part as NestedJob;
@@ -117,7 +119,6 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     clearTimeout(waiting);
     waiting = undefined;
     ongoing.value = [];
-    searchesFirst.value = false;
     if (!best) return store.cancel();
     const call = made(best);
     const { plan } = store.committed ?? {};
@@ -136,25 +137,21 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
     () => {
       for (const call of ongoing.value) call.cancel();
       ongoing.value = [];
-      searchesFirst.value = false;
     },
   );
-  watch(searchesFirst, (on) => proofCalls.hold(on), { flush: 'sync' });
+  watch(
+    () => running.value && !isShown.value,
+    (on) => {
+      searchesFirst.value = on;
+      proofCalls.hold(on);
+    },
+    { flush: 'sync' },
+  );
   // What is to be nested and is not yet begins by itself.
-  searchesFirst.value = waitsToBeNested();
-  onMounted(() => {
-    if (searchesFirst.value) void start();
-  });
-  onBeforeUnmount(() => {
-    stop();
-    searchesFirst.value = false;
-  });
-
-  function waitsToBeNested(): boolean {
-    const { plan } = store.committed ?? {};
-    const waits = plan?.arrangement === 'nest' && !plan.nested && store.keepState !== 'reading';
-    return waits && Object.values(plan.wanted).some((count) => count > 0);
-  }
+  const { plan } = store.committed ?? {};
+  const waits = plan?.arrangement === 'nest' && !plan.nested && store.keepState !== 'reading';
+  if (waits && Object.values(plan.wanted).some((count) => count > 0)) void start();
+  onBeforeUnmount(stop);
 
   return { heard, running, start, stop };
 }

@@ -1,7 +1,13 @@
 import { joinedBytes, type Platform } from '../../base/index.ts';
 import type { PixelArt } from '../../art/index.ts';
 import { rgbOf } from '../../color/index.ts';
-import { checkPixels, decodePixels, type GreyImage, type RgbaImage } from '../../raster/index.ts';
+import {
+  checkPixels,
+  decodePixels,
+  pngChunks,
+  type GreyImage,
+  type RgbaImage,
+} from '../../raster/index.ts';
 import type { PdfObjects, PdfRef, PdfValue } from './objects.ts';
 
 /**
@@ -106,9 +112,7 @@ function findPlainPng(
   if (!channels || interlaced !== 0) return undefined;
   const parts: Uint8Array[] = [];
   let palette: Uint8Array | undefined;
-  for (let at = 8; at + 12 <= bytes.length; at += 12 + view.getUint32(at)) {
-    const name = String.fromCharCode(...bytes.subarray(at + 4, at + 8));
-    const content = bytes.subarray(at + 8, at + 8 + view.getUint32(at));
+  for (const { type: name, content } of pngChunks(bytes)) {
     if (name === 'tRNS') return undefined;
     if (name === 'PLTE') palette = content;
     if (name === 'IDAT') parts.push(content);
