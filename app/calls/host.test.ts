@@ -176,3 +176,12 @@ test('a worker that is held is told so, also one that starts meanwhile, and told
     worker?.heard.map((message) => (message.kind === 'hold' ? message.on : message.kind)),
   ).toEqual([true, 'call', false]);
 });
+
+test('a worker that is prepared is there when its first call comes', () => {
+  const { host, workers } = hosted();
+  host.prepare();
+  host.prepare();
+  void host.call('readArt', read).answer.catch(() => undefined);
+  expect(workers).toHaveLength(1);
+  expect(workers[0]?.heard).toMatchObject([{ kind: 'call', name: 'readArt' }]);
+});

@@ -75,6 +75,11 @@ export class CallHost {
     return { answer, cancel: () => this.end(id, new Cancelled()) };
   }
 
+  /** Starts its worker, for calls that are soon to come. */
+  prepare(): void {
+    this.running();
+  }
+
   /** Whether what is under way is to wait: at its next pause it stands still until it may go on. */
   hold(on: boolean): void {
     if (on === this.held) return;

@@ -34,15 +34,19 @@ function check(job: Job): void {
   if (problem) throw new ProblemError(problem);
 }
 
+/** Jobs as this page has last read or kept them: what has not changed since need not be checked again. */
+const checked = new Map<string, KeptJob>();
+
+async function keepChecked(kept: KeptJob): Promise<void> {
+  await database.jobs.setItem<KeptJob>(kept.job.id, kept);
+  checked.set(kept.job.id, kept);
+}
+
 /** Keeps the value of a job. */
 export async function keepJob(job: Job, now: number): Promise<void> {
   check(job);
   const before = await database.jobs.getItem<KeptJob>(job.id);
-  await database.jobs.setItem<KeptJob>(job.id, {
-    job,
-    changed: now,
-    isDemo: before?.isDemo ?? false,
-  });
+  await keepChecked({ job, changed: now, isDemo: before?.isDemo ?? false });
 }
 
 /** Brings in a job with its art: bytes are written before the job that names them. */
@@ -53,7 +57,7 @@ export async function keepJobWithArt(
 ): Promise<void> {
   check(job);
   for (const [id, bytes] of art) await keepArt(id, bytes, now);
-  await database.jobs.setItem<KeptJob>(job.id, { job, changed: now, isDemo });
+  await keepChecked({ job, changed: now, isDemo });
 }
 
 /** What is kept under the id of a job, whatever it is. */
@@ -75,12 +79,17 @@ const nameOf = ({ job }: Kept, id: string): string => {
 export async function findJob(id: string): Promise<Result<KeptJob> | undefined> {
   const kept = await database.jobs.getItem<Kept>(id);
   if (!kept) return undefined;
+  const known = checked.get(id);
+  if (known && known.changed === kept.changed) return ok(known);
   const read = mendJob(kept.job, { kind: 'job', name: nameOf(kept, id) });
   if (!read.ok) return read;
   const { job, leftOut } = read.value;
   const changed = typeof kept.changed === 'number' ? kept.changed : 0;
   const found = { job: { ...job, id }, changed, isDemo: kept.isDemo === true };
-  if (leftOut.length === 0) return ok(found);
+  if (leftOut.length === 0) {
+    checked.set(id, found);
+    return ok(found);
+  }
   await keepOriginal(id, kept.job, changed);
   return ok({ ...found, leftOut });
 }

@@ -50,6 +50,22 @@ test('a sample stays a sample when it is changed', async () => {
   expect((await store.allJobs()).jobs.map(({ job }) => job.id)).toEqual(['own']);
 });
 
+test('a job that is as it was is not checked anew; what another tab has kept since is read', async () => {
+  await store.keepJob(jobOf('a'), 1);
+  const found = async () => {
+    const read = await store.findJob('a');
+    return read?.ok ? read.value : undefined;
+  };
+  const known = await found();
+  expect(known?.job).toEqual(jobOf('a'));
+  expect(await found()).toBe(known);
+  const elsewhere = { ...jobOf('a'), name: 'Elsewhere' };
+  await database.jobs.setItem('a', { job: elsewhere, changed: 2, isDemo: true });
+  expect(await found()).toMatchObject({ job: { name: 'Elsewhere' }, changed: 2, isDemo: true });
+  await database.jobs.setItem('a', { job: { ...elsewhere, today: 'soon' }, changed: 3 });
+  expect((await found())?.leftOut).toContainEqual([{ of: 'part', name: 'today' }]);
+});
+
 test('a deleted job is put back whole', async () => {
   await store.keepJob(jobOf('a'), 1);
   await store.deleteJob('a');

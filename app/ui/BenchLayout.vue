@@ -1,6 +1,12 @@
 <script setup lang="ts">
+import { onMounted, ref } from 'vue';
+
 /** A desk: the bench with its floating trays in the middle, and cards about the selection at the right. */
 defineProps<{ cards?: string }>();
+
+/** The bench comes first, so that neither keeps the page from answering for long. */
+const isBenchThere = ref(false);
+onMounted(() => requestAnimationFrame(() => (isBenchThere.value = true)));
 </script>
 
 <template>
@@ -12,7 +18,9 @@ defineProps<{ cards?: string }>();
       </div>
       <slot name="below" />
     </div>
-    <aside v-if="$slots.cards" class="cards" :aria-label="cards"><slot name="cards" /></aside>
+    <aside v-if="$slots.cards" class="cards" :aria-label="cards">
+      <slot v-if="isBenchThere" name="cards" />
+    </aside>
   </div>
 </template>
 

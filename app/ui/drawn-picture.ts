@@ -1,3 +1,4 @@
+import pLimit from 'p-limit';
 import { onBeforeUnmount, shallowRef, watchEffect, type ShallowRef } from 'vue';
 import type { Drawing, DrawingNode } from '../../core/drawing/index.ts';
 import { translation, type Box } from '../../core/geometry/index.ts';
@@ -13,6 +14,9 @@ const REST = 150; // ms without another change before what is shown already is d
 const MOST_PIXELS = 1000; // a picture in something that is only looked at needs no more on screen
 
 const inlined = new Map<string, Promise<string | undefined>>();
+
+/** Few pictures at once: whatever else the page is asked for comes in between. */
+const inTurn = pLimit(2);
 
 /** A picture as a data address, made smaller: an SVG that is used as an image cannot name others. */
 function inlineUrl(art: string, sources: PageSources, most: number): Promise<string | undefined> {
@@ -42,17 +46,26 @@ async function makeInline(url: string, most: number): Promise<string> {
   });
 }
 
+interface Inlining {
+  /** Pixels a side of pictures. */
+  readonly most: number;
+  /** Whether somebody still waits for it. */
+  readonly isWanted: () => boolean;
+}
+
 /** A drawing as the text of an SVG file that names nothing outside itself. */
 async function selfContained(
   drawing: Drawing,
   sources: PageSources,
-  most = MOST_PIXELS,
+  { most, isWanted }: Inlining,
 ): Promise<string> {
   const named = new Set<string>();
   const svg = pageSvgFile(drawing, { ...sources, imageUrl: (art) => void named.add(art) });
   if (!named.size) return svg;
   const inline = new Map<string, string | undefined>();
-  for (const art of named) inline.set(art, await inlineUrl(art, sources, most));
+  await inTurn(async () => {
+    for (const art of named) if (isWanted()) inline.set(art, await inlineUrl(art, sources, most));
+  });
   return pageSvgFile(drawing, { ...sources, imageUrl: (art) => inline.get(art) });
 }
 
@@ -85,7 +98,7 @@ export async function drawnPicture(
   sources: PageSources,
   most = MOST_PIXELS,
 ): Promise<string> {
-  return imageOf(await selfContained(drawing, sources, most));
+  return imageOf(await selfContained(drawing, sources, { most, isWanted: () => true }));
 }
 
 /**
@@ -114,10 +127,11 @@ export function useDrawnPicture(
     else void draw(drawn, own);
   });
   async function draw(drawn: Drawing, own: number): Promise<void> {
-    const svg = await selfContained(drawn, sources, most);
-    if (own !== round || svg === shown) return;
+    const isWanted = (): boolean => own === round;
+    const svg = await selfContained(drawn, sources, { most, isWanted });
+    if (!isWanted() || svg === shown) return;
     const next = await imageOf(svg);
-    if (own !== round) return URL.revokeObjectURL(next);
+    if (!isWanted()) return URL.revokeObjectURL(next);
     shown = svg;
     show(next);
   }

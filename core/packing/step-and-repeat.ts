@@ -31,36 +31,51 @@ export function reserved(spot: Spot, { width, height }: Repeated, gap: number): 
 }
 
 const MOST_STARTS = 24;
+/** Where some copies will do nobody waits for the last that fits. */
+const FEW_STARTS = 8;
 
 /**
  * Repeats an outline in rows and columns, upright or (if it may be turned) lying, whichever gives
  * more. The grid is tried flush to each side of the area, in its middle, and flush to what is
  * taken; places that meet something taken are left out.
+ * @param enough how many are wanted at most: the first grid that has them will do
  * @returns the centres, row by row
  */
-export function stepAndRepeat(shape: Repeated, room: Room, mayTurn: boolean): Spot[] {
-  const upright = bestGrid(shape, room, 0);
-  if (!mayTurn || shape.width === shape.height) return upright;
-  const lying = bestGrid({ ...shape, width: shape.height, height: shape.width }, room, 90);
+export function stepAndRepeat(
+  shape: Repeated,
+  room: Room,
+  mayTurn: boolean,
+  enough = Infinity,
+): Spot[] {
+  const upright = bestGrid(shape, room, { angle: 0, enough });
+  if (!mayTurn || shape.width === shape.height || upright.length >= enough) return upright;
+  const turned = { ...shape, width: shape.height, height: shape.width };
+  const lying = bestGrid(turned, room, { angle: 90, enough });
   return lying.length > upright.length ? lying : upright;
 }
 
-function bestGrid(shape: Repeated, room: Room, angle: number): Spot[] {
+function bestGrid(
+  shape: Repeated,
+  room: Room,
+  { angle, enough }: { angle: number; enough: number },
+): Spot[] {
   const { area, taken, gap } = room;
+  const most = enough === Infinity ? MOST_STARTS : FEW_STARTS;
   const across = starts(area.left, area.right, shape.width, {
     gap,
     taken: taken.map(({ left, right }) => [left, right] as const),
-  });
+  }).slice(0, most);
   const down = starts(area.top, area.bottom, shape.height, {
     gap,
     taken: taken.map(({ top, bottom }) => [top, bottom] as const),
-  });
+  }).slice(0, most);
   let best: Spot[] = [];
   for (const top of down) {
     const rows = rowsFrom(top, shape, room);
     for (const left of across) {
       const spots = grid(shape, { area, gap, rows }, { left, angle });
       if (spots.length > best.length) best = spots;
+      if (best.length >= enough) return best;
     }
   }
   return best;
@@ -104,7 +119,7 @@ function starts(
   for (const start of folded) {
     if (!distinct.some((known) => Math.abs(known - start) < 1e-6)) distinct.push(start);
   }
-  return distinct.slice(0, MOST_STARTS);
+  return distinct;
 }
 
 function grid(

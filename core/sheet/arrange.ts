@@ -247,19 +247,24 @@ function nestedSheets({ plan }: Arrangeable, wanted: readonly Wanted[]): Placeme
   );
 }
 
-/** The free places for one shape on a sheet on which some room is taken. */
+/**
+ * The free places for one shape on a sheet on which some room is taken.
+ * @param wanted of those that only wait to be nested, so many will do
+ */
 function spotsFor(
   { stock, plan }: Arrangeable,
   shape: Repeated,
   taken: readonly Box[],
+  wanted = Infinity,
 ): readonly Spot[] {
   if (plan.arrangement === 'spots' && stock.spots) return spotPlaces(stock.spots);
   const zones = keepClear(stock, plan.marks);
   const room = { area: printable(stock), taken: [...zones, ...taken], gap: plan.gap };
-  return remembered(JSON.stringify([plan.arrangement, shape, room]), () =>
+  const enough = plan.arrangement === 'nest' ? wanted : Infinity;
+  return remembered(JSON.stringify([plan.arrangement, shape, room, enough]), () =>
     plan.arrangement === 'best'
       ? fillBest(shape, room, { mayTurn: true }).spots
-      : stepAndRepeat(shape, room, true),
+      : stepAndRepeat(shape, room, true, enough),
   );
 }
 
@@ -276,11 +281,13 @@ function spotsWithBleed(
     wanted,
   }: { readonly taken: readonly Box[]; readonly bleed: number; readonly wanted: number },
 ): readonly Spot[] {
-  const nearer = spotsFor(job, shape, taken);
   const zones = keepClear(job.stock, job.plan.marks).map((zone) => grown(zone, bleed));
-  if (bleed === 0 || zones.length === 0) return nearer;
-  const clear = spotsFor(job, shape, [...taken, ...zones]);
-  return clear.length >= Math.min(nearer.length, wanted) ? clear : nearer;
+  const near = (): readonly Spot[] => spotsFor(job, shape, taken, wanted);
+  if (bleed === 0 || zones.length === 0) return near();
+  const clear = spotsFor(job, shape, [...taken, ...zones], wanted);
+  if (clear.length >= wanted) return clear;
+  const nearer = near();
+  return clear.length >= nearer.length ? clear : nearer;
 }
 
 const MOST_REMEMBERED = 200;

@@ -1,4 +1,4 @@
-import { onceForEach } from '../base/index.ts';
+import { latestFor, onceForEach } from '../base/index.ts';
 import { solid, type Drawing, type DrawingNode } from '../drawing/index.ts';
 import {
   boxesMeet,
@@ -55,16 +55,21 @@ export function compileSheet(
   const marks = sheetMarks(stock, job.plan.marks);
   const crops = job.plan.cropMarks ? cropMarks(copies, { room: printable(stock), zones }) : [];
   const present = new Map(copies.map(({ symbol, piece }) => [symbol, piece]));
+  let drawing: Drawing | undefined;
   return {
-    drawing: {
-      width: stock.width,
-      height: stock.height,
-      symbols: sheetSymbols(present),
-      nodes: [
-        ...copies.map((copy) => copyNode(copy, zones)),
-        ...marks.map(markNode),
-        ...crops.map(cropNode),
-      ],
+    // Who only looks at the copies never asks for it.
+    get drawing() {
+      drawing ??= {
+        width: stock.width,
+        height: stock.height,
+        symbols: sheetSymbols(present),
+        nodes: [
+          ...copies.map((copy) => copyNode(copy, zones)),
+          ...marks.map(markNode),
+          ...crops.map(cropNode),
+        ],
+      };
+      return drawing;
     },
     stock,
     copies,
@@ -78,7 +83,7 @@ export function compileSheet(
 }
 
 /** The region that a copy may print on, about the piece's centre; undefined when nothing is cut off. */
-export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | undefined {
+export const findPrintClip = latestFor((copy: SheetCopy, zones: readonly Box[]) => {
   const { piece } = copy;
   const shortened = copy.bleed < piece.piece.bleed - 1e-9;
   const path = shortened ? grownEdge(piece.piece.edge, copy.bleed) : piece.bleed;
@@ -87,7 +92,7 @@ export function findPrintClip(copy: SheetCopy, zones: readonly Box[]): Path | un
   const back = invert(copy.map);
   const holes = near.map((zone): Ring => mapRing(corners(zone), back));
   return ringsPath(differenceOf(flatten(path), holes));
-}
+});
 
 /** The outline of an edge grown by a bleed, worked out once for the same edge. */
 const grownEdge = onceForEach((edge: EdgeShape, bleed: number): Path => shapePath(edge, bleed));

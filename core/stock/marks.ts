@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { latestFor } from '../base/index.ts';
 import { grown, type Box } from '../geometry/index.ts';
 import { markBox, type MarkPlace } from '../register/index.ts';
 import { printable, type Stock } from './stock.ts';
@@ -65,9 +66,10 @@ export function sheetMarks(
 }
 
 /** The zones around the marks in which nothing may stand. */
-export function keepClear(stock: Pick<Stock, 'width' | 'height'>, marks: Marks): Box[] {
-  return sheetMarks(stock, marks).map((mark) => grown(markBox(mark), marks.quiet));
-}
+export const keepClear = latestFor(
+  (stock: Pick<Stock, 'width' | 'height'>, marks: Marks): readonly Box[] =>
+    sheetMarks(stock, marks).map((mark) => grown(markBox(mark), marks.quiet)),
+);
 
 /** The share of a sheet on which copies may stand: inside its margins and outside the marks' zones. */
 export function usableShare(stock: Stock, marks: Marks): number {

@@ -1,9 +1,10 @@
-import { computed, onBeforeUnmount, shallowRef, watch, type Ref } from 'vue';
+import { onBeforeUnmount, shallowRef, watch, type Ref } from 'vue';
 import { pathData, type DrawingNode } from '../../../core/drawing/index.ts';
 import { translation, type Path } from '../../../core/geometry/index.ts';
 import type { CompiledPiece } from '../../../core/piece/index.ts';
 import { findPrintClip, type CompiledSheet, type SheetCopy } from '../../../core/sheet/index.ts';
 import { drawnPicture } from '../../ui/drawn-picture.ts';
+import { nextTurn } from '../../ui/next-turn.ts';
 import { pageSources, resourceVersion } from '../../session/page-resources.ts';
 
 /** One drawing that copies share: a piece, cut off where its bleed may not reach. */
@@ -17,12 +18,17 @@ interface CopyPicture {
   readonly rim: number;
 }
 
+/** The pictures that copies need by their keys, each with a copy of it and how that is cut off. */
+type Wanted = ReadonlyMap<string, { readonly copy: SheetCopy; readonly clip: Path | undefined }>;
+
 /** From so many new drawings on they are shown roughly at first: to make pictures smaller takes its time. */
 const MANY = 2;
 /** Pixels a side that are enough for a sheet as a whole. */
 const ROUGH_PIXELS = 250;
 /** Without a change for so long, ms, what is rough is drawn finely. */
 const REST = 3000;
+/** For so long, ms, it works out where copies are cut off before the page has its turn. */
+const SLICE = 10;
 
 /**
  * The copies of a sheet as images: hundreds of them are one item each for the browser to paint,
@@ -33,26 +39,41 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
   let round = 0;
   let resting: ReturnType<typeof setTimeout> | undefined;
 
+  /** The picture of each copy, by its key. */
+  const keys = new WeakMap<SheetCopy, string>();
+
   /** The picture of a copy; until it is drawn, another one of its piece. */
   function find(copy: SheetCopy): CopyPicture | undefined {
-    return (
-      pictures.value.get(keyOf(copy, clips.value.get(copy))) ?? pictures.value.get(copy.symbol)
-    );
+    return pictures.value.get(keys.get(copy) ?? copy.symbol) ?? pictures.value.get(copy.symbol);
   }
 
-  const clips = computed(
-    () => new Map(sheet.value.copies.map((copy) => [copy, findPrintClip(copy, sheet.value.zones)])),
-  );
+  /** What is wanted now; nothing where that is asked anew meanwhile. */
+  async function findWanted(mine: number): Promise<Wanted | undefined> {
+    const { copies, zones } = sheet.value;
+    const wanted = new Map<string, { copy: SheetCopy; clip: Path | undefined }>();
+    let begun = performance.now();
+    for (const copy of copies) {
+      if (performance.now() - begun > SLICE) {
+        await nextTurn();
+        if (mine !== round) return undefined;
+        begun = performance.now();
+      }
+      const clip = findPrintClip(copy, zones);
+      const key = keyOf(copy, clip);
+      keys.set(copy, key);
+      wanted.set(key, { copy, clip });
+    }
+    return wanted;
+  }
 
   async function draw(finely: boolean): Promise<void> {
     clearTimeout(resting);
     const mine = ++round;
+    const wanted = await findWanted(mine);
+    if (!wanted) return;
     const version = resourceVersion.value;
     const isKnown = (copy: SheetCopy, found: CopyPicture | undefined): found is CopyPicture =>
       found?.piece === copy.piece && found.version === version && !(finely && found.isRough);
-    const wanted = new Map(
-      [...clips.value].map(([copy, clip]) => [keyOf(copy, clip), { copy, clip }]),
-    );
     const missing = [...wanted].filter(
       ([key, { copy }]) => !isKnown(copy, pictures.value.get(key)),
     );
@@ -79,7 +100,7 @@ export function useCopyPictures(sheet: Ref<CompiledSheet>) {
       resting = setTimeout(() => void draw(true), REST);
   }
 
-  watch([clips, resourceVersion], () => void draw(false), { immediate: true });
+  watch([sheet, resourceVersion], () => void draw(false), { immediate: true });
   onBeforeUnmount(() => {
     round++;
     clearTimeout(resting);

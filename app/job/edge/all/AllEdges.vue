@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { onMounted } from 'vue';
+import { loadRouteLocation, useRouter } from 'vue-router';
+import { nestCalls } from '../../../calls/index.ts';
 import { texts } from '../../../texts/index.ts';
 import { useGradually } from '../../../ui/gradually.ts';
 import LinkButton from '../../../ui/LinkButton.vue';
@@ -11,6 +14,14 @@ defineEmits<{ open: [piece: string] }>();
 const say = texts.allEdges;
 const { pieces, chosen, picked, showsBefore, busy } = props.all;
 const shown = useGradually(() => pieces.value, 6);
+const router = useRouter();
+
+// Next they are laid out: the sheet, and those who nest them, are there at once.
+onMounted(() => {
+  void loadRouteLocation(router.resolve({ name: 'sheet' })).catch(() => undefined);
+  const { plan } = props.all.store.committed ?? {};
+  if (plan?.arrangement === 'nest' && !plan.nested) for (const host of nestCalls) host.prepare();
+});
 </script>
 
 <template>
