@@ -157,6 +157,7 @@ module.exports = {
     oneDoor('pdf-writer', '@cantoo', 'core/output/pdf/'),
     oneDoor('pdfium', '@hyzyla', 'core/pdf/'),
     oneDoor('localforage', 'localforage', 'app/storage/'),
+    oneDoor('turns', 'p-limit', 'app/ui/in-turn'),
     oneDoor('drawings', 'dxf-parser', 'core/art/dxf'),
     oneDoor('saxes', 'saxes', 'core/base/'),
     oneDoor('svgpath', 'svgpath', 'core/geometry/'),

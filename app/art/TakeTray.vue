@@ -67,7 +67,7 @@ function canFree(group: TrayGroup): boolean {
   const { way, read } = cutOf(group) ?? {};
   return way === 'photograph' || (way === 'page' && read?.art.kind === 'pixels');
 }
-const shown = useGradually(() => tray.groups, 8);
+const shown = useGradually(() => tray.groups, 4);
 const toFree = computed(() =>
   tray.groups.filter((group) => group.wanted && cutOf(group)?.way === 'photograph'),
 );

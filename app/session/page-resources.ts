@@ -6,6 +6,7 @@ import { createCompiler, type PieceCompiler } from '../../core/piece/index.ts';
 import { pagePlatform } from '../calls/index.ts';
 import { artBytes, blobOf } from '../storage/index.ts';
 import type { PageSources } from '../ui/drawing-svg.ts';
+import { inTurn } from '../ui/in-turn.ts';
 
 const typefaces = new Map<string, Typeface>();
 const vectors = new Map<string, VectorNodes>();
@@ -91,8 +92,11 @@ async function loadTypeface(id: string): Promise<void> {
   if (typeface) typefaces.set(id, typeface);
 }
 
+/** Few at once, so that the page has its turn between them. */
+const read = inTurn(3);
+
 async function loadArt(id: string, kind: 'pixels' | 'vector'): Promise<void> {
-  const bytes = await artBytes(id);
+  const bytes = await read(() => artBytes(id));
   if (!bytes) return;
   if (kind === 'vector') vectors.set(id, vectorNodes(bytes));
   else urls.set(id, URL.createObjectURL(blobOf(bytes)));

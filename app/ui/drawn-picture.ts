@@ -1,8 +1,8 @@
-import pLimit from 'p-limit';
 import { onBeforeUnmount, shallowRef, watchEffect, type ShallowRef } from 'vue';
 import type { Drawing, DrawingNode } from '../../core/drawing/index.ts';
 import { translation, type Box } from '../../core/geometry/index.ts';
 import { pageSvgFile, type PageSources } from './drawing-svg.ts';
+import { inTurn } from './in-turn.ts';
 
 /*
  * Drawings as images. What is only looked at is one item for the browser to paint, where its drawing
@@ -16,7 +16,7 @@ const MOST_PIXELS = 1000; // a picture in something that is only looked at needs
 const inlined = new Map<string, Promise<string | undefined>>();
 
 /** Few pictures at once: whatever else the page is asked for comes in between. */
-const inTurn = pLimit(2);
+const make = inTurn(2);
 
 /** A picture as a data address, made smaller: an SVG that is used as an image cannot name others. */
 function inlineUrl(art: string, sources: PageSources, most: number): Promise<string | undefined> {
@@ -63,7 +63,7 @@ async function selfContained(
   const svg = pageSvgFile(drawing, { ...sources, imageUrl: (art) => void named.add(art) });
   if (!named.size) return svg;
   const inline = new Map<string, string | undefined>();
-  await inTurn(async () => {
+  await make(async () => {
     for (const art of named) if (isWanted()) inline.set(art, await inlineUrl(art, sources, most));
   });
   return pageSvgFile(drawing, { ...sources, imageUrl: (art) => inline.get(art) });

@@ -13,7 +13,7 @@ const props = defineProps<{ all: AllEdgesState }>();
 defineEmits<{ open: [piece: string] }>();
 const say = texts.allEdges;
 const { pieces, chosen, picked, showsBefore, busy } = props.all;
-const shown = useGradually(() => pieces.value, 6);
+const shown = useGradually(() => pieces.value, 2);
 const router = useRouter();
 
 // Next they are laid out: the sheet, and those who nest them, are there at once.
