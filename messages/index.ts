@@ -2,7 +2,7 @@ import type { ArtNote, ArtOmission } from '../core/art/index.ts';
 import type { Coded, Doing, FileWords, JobPlace, Problem, Say } from '../core/base/index.ts';
 import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
-import type { SizeWarning } from '../core/things/index.ts';
+import type { SizeWarning, ZoneName } from '../core/things/index.ts';
 import { ART_NOTES } from './en/art-notes.ts';
 import { ART_OMISSIONS } from './en/art-omissions.ts';
 import { DOINGS } from './en/doings.ts';
@@ -12,6 +12,7 @@ import { placeText } from './en/job-places.ts';
 import { PRINT_NOTES } from './en/print-notes.ts';
 import { isProblemCode, problemText } from './en/problems/index.ts';
 import { SIZE_WARNINGS } from './en/size-warnings.ts';
+import { ZONES } from './en/zones.ts';
 import { wordsFor } from './words.ts';
 
 export type { FindingSentences, Sentences } from './sentences.ts';
@@ -35,6 +36,9 @@ export function problemLine(problem: Problem): string {
   const { what, remedy } = problemText(problem);
   return remedy ? `${what} ${remedy}` : what;
 }
+
+/** What a part of a label is called on its thing. */
+export const zoneText = (name: ZoneName): string => ZONES[name];
 
 /** What a heavy call is at. */
 export const doingText = (doing: Doing): string => wordsFor(DOINGS, doing);

@@ -123,16 +123,4 @@ export const size = {
     picture: 'Say one side; the other follows the picture.',
     own: 'Say the finished size; a hem lies outside it.',
   } as Readonly<Record<string, string>>,
-  zones: {
-    front: 'front',
-    back: 'back',
-    side: 'side',
-    top: 'top',
-    bottom: 'bottom',
-    overlap: 'overlap',
-    flap: 'flap',
-    spine: 'spine',
-    hub: 'hole',
-    hem: 'hem',
-  },
 } as const;

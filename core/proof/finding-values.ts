@@ -1,6 +1,7 @@
 import type { ElementTitle } from '../piece/index.ts';
 import type { Coded, NoValues, ProblemCode, ProblemValues } from '../base/index.ts';
 import type { CutKind } from '../shape/index.ts';
+import type { ZoneName } from '../things/index.ts';
 
 /** A row or copy as people know it: by what its first field says, or by its number from 1. */
 export type RowLabel = string | { readonly row: number } | { readonly copy: string };
@@ -39,6 +40,7 @@ export interface FindingValues {
   'bleed-cut-off': SheetCopies & { number: string; by: number };
   'bleed-missing': { piece: string; bleed?: number };
   'bleeds-meet': { piece: string; least: number; bleed: number };
+  'code-bent': { title: ElementTitle; short: number; most: number };
   'code-crowded': { title: ElementTitle; by?: ElementTitle };
   'code-pale': { title: ElementTitle };
   'code-too-small': { title: ElementTitle; module: number; least: number };
@@ -80,6 +82,7 @@ export interface FindingValues {
   'mark-too-small': { size: number; machine: string; least: number };
   'missing-glyph': { words: string; letters: readonly string[] };
   'nothing-wanted': NoValues;
+  'on-the-ground': { title: ElementTitle; piece: string };
   'one-off-empty': { piece: string };
   'outside-printable': SheetCopies & { beyond: 'margin' | 'sheet' };
   overlap: SheetCopies;
@@ -125,6 +128,7 @@ export interface FixValues {
   'line-width': { width: number };
   'marks-of': { size: number };
   'move-inwards': NoValues;
+  'move-to-zone': { zone: ZoneName };
   'one-of-each': NoValues;
   'outline-letters': NoValues;
   'print-dark': NoValues;
@@ -137,6 +141,7 @@ export interface FixValues {
   'shrink-words': NoValues;
   'size-of-stock': NoValues;
   'smooth-edge': { by: number };
+  'turn-code': NoValues;
   'width-of': { width: number };
   write: { text: string };
 }

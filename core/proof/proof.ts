@@ -29,6 +29,7 @@ import {
 } from './findings/cutting.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
 import { acrossFold, inOverlap } from './findings/folds.ts';
+import { codeBent, onTheGround } from './findings/zones.ts';
 import { hairline } from './findings/lines.ts';
 import { patternTooFine } from './findings/patterns.ts';
 import {
@@ -82,6 +83,8 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   wordsOverlap,
   acrossFold,
   inOverlap,
+  onTheGround,
+  codeBent,
   codeUnread,
   codeCrowded,
   codePale,

@@ -288,6 +288,7 @@ export const PROOF_CASES: Readonly<
         words({ text: 'Winter aconite', x: firstFold().x, y: 0, size: 10, width: 30 }),
       ),
     says: /“Winter aconite” on “Label” lies across a fold/,
+    mends: true,
   },
   'in-overlap': {
     job: () => {
@@ -298,6 +299,29 @@ export const PROOF_CASES: Readonly<
       );
     },
     says: /“QR code https.*” on “Label” stands in the overlap/,
+    mends: true,
+  },
+  'on-the-ground': {
+    job: () => {
+      const thing = usualThing('band', { around: 'w', depth: 30, height: 60, overlap: 12 });
+      // The bottom follows the top and the front: 30 and 60 mm from the beginning of 192.
+      const x = -192 / 2 + 30 + 60 + 30 / 2;
+      return plain(
+        { name: 'measure-thing', args: { thing } },
+        words({ text: 'Keep dry', x, y: 0, size: 7, width: 20, angle: 270 }),
+      );
+    },
+    says: /“Keep dry” on “Label” is on the side on which the thing stands/,
+    mends: true,
+  },
+  'code-bent': {
+    job: () =>
+      plain(
+        { name: 'measure-thing', args: { thing: usualThing('wrap', { size: 40 }) } },
+        code({ symbology: 'ean-13', text: '5901234123457', width: 38, height: 26 }),
+      ),
+    says: /“Bar code 5901234123457” goes so far around the wall that it looks 5\.46 mm shorter/,
+    mends: true,
   },
   'pattern-too-fine': {
     job: () =>

@@ -6,10 +6,17 @@ import type { EdgeShape } from '../shape/index.ts';
 export type ZoneName =
   'front' | 'back' | 'side' | 'top' | 'bottom' | 'overlap' | 'flap' | 'spine' | 'hub' | 'hem';
 
+/** Degrees clockwise by which words are turned on the flat label to stand upright on the thing. */
+export type Reading = 0 | 90 | 180 | 270;
+
 /** A part of the flat label, about its middle, mm. */
 export interface Zone {
   readonly name: ZoneName;
   readonly rings: readonly Ring[];
+  /** How its words are turned. */
+  readonly reading: Reading;
+  /** On a bent label from which angle to which it lies, degrees from the label's middle. */
+  readonly span?: { readonly from: number; readonly to: number };
 }
 
 /** A line along which the label is folded, about its middle, mm. */
@@ -23,8 +30,8 @@ export interface FlatSize {
   readonly height: number;
   readonly zones: readonly Zone[];
   readonly folds: readonly Fold[];
-  /** Degrees by which words are turned on the flat label to stand upright on the thing. */
-  readonly reading: 0 | 270;
+  /** How the words of its front are turned. */
+  readonly reading: Reading;
   /** How many of these labels one thing takes. */
   readonly parts: number;
   /** Sentences about what may go wrong on the real thing. */

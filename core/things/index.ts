@@ -1,4 +1,4 @@
-export type { FlatSize, Fold, Zone, ZoneName } from './flat.ts';
+export type { FlatSize, Fold, Reading, Zone, ZoneName } from './flat.ts';
 export { foldsOf, zonesOf } from './folds.ts';
 export { largerThing } from './larger.ts';
 export type { SizeWarning, SizeWarnings } from './size-warnings.ts';
@@ -12,3 +12,4 @@ export {
   type MeasuredThing,
   type Thing,
 } from './thing.ts';
+export { dividingZones, isReadable, mainZone, zoneAt, zoneRoom, type ZoneRoom } from './zones.ts';

@@ -77,6 +77,10 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     what: `Neighbours of ${quoted(piece)} leave ${least.toFixed(1)} mm of bleed instead of ${bleed} mm.`,
     why: 'A cut that is off by more than that shows the neighbour’s colour.',
   }),
+  'code-bent': ({ title, short, most }) => ({
+    what: `${quoted(titleText(title))} goes so far around the wall that it looks ${short.toFixed(2)} mm shorter; ${most.toFixed(2)} mm can be read.`,
+    why: 'Towards its sides bars and squares are seen at a slant, and run together for a scanner.',
+  }),
   'code-crowded': ({ title, by }) => ({
     what:
       by === undefined
@@ -174,6 +178,10 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     why: `An empty box would be printed in its place.${letters.some(isSign) ? ' Many signs are among the ready-made pictures of the Drawer: put one of those beside the words.' : ''}`,
   }),
   'nothing-wanted': () => ({ what: 'No copies are wanted.', why: 'There is nothing to print.' }),
+  'on-the-ground': ({ title, piece }) => ({
+    what: `${quoted(titleText(title))} on ${quoted(piece)} is on the side on which the thing stands.`,
+    why: 'Nobody sees it there, and small print rubs off.',
+  }),
   'one-off-empty': ({ piece }) => ({
     what: `One copy of ${quoted(piece)} has words of its own that say nothing.`,
     why: 'It would be printed with a gap.',
@@ -284,6 +292,7 @@ const IN_MANY: Readonly<Partial<Record<FindingCode, string>>> = {
   'art-missing': 'use something that is missing or damaged',
   'bleed-missing': 'do not reach over their bleed',
   'bleeds-meet': 'have neighbours so near that their bleeds meet',
+  'code-bent': 'have a code that goes too far around their wall',
   'code-crowded': 'have a code without room around it',
   'code-pale': 'have a code that is not dark enough',
   'code-too-small': 'have a code that is too small to be read',
@@ -292,6 +301,7 @@ const IN_MANY: Readonly<Partial<Record<FindingCode, string>>> = {
   'low-contrast': 'have words that hardly stand out',
   'low-resolution': 'show pictures of too few pixels',
   'missing-glyph': 'have letters that their typeface lacks',
+  'on-the-ground': 'have small print where the thing stands',
   'pale-without-white': 'are pale where the material shows through',
   'scissors-shape': 'have inner corners that scissors cannot follow',
   'spot-shape-differs': 'are not the size of the labels of the sheet',

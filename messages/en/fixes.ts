@@ -2,6 +2,7 @@ import type { Words } from '../words.ts';
 import type { FixValues } from '../../core/proof/index.ts';
 import { length } from './phrases.ts';
 import { form } from './counts.ts';
+import { ZONES } from './zones.ts';
 
 /** Safe changes that remove findings, as they stand on their buttons. */
 export const FIXES: Words<FixValues> = {
@@ -18,6 +19,7 @@ export const FIXES: Words<FixValues> = {
   'line-width': ({ width }) => `Make it ${width} mm`,
   'marks-of': ({ size }) => `Marks of ${length(size)}`,
   'move-inwards': () => 'Move it inwards',
+  'move-to-zone': ({ zone }) => `Move it to the ${ZONES[zone]}`,
   'one-of-each': () => 'Print one of each',
   'outline-letters': () => 'Give it an outline',
   'print-dark': () => 'Print it dark',
@@ -29,6 +31,7 @@ export const FIXES: Words<FixValues> = {
   'set-typeface': ({ family }) => `Set in ${family}`,
   'shrink-words': () => 'Let it shrink',
   'size-of-stock': () => 'Take the sheet’s size',
+  'turn-code': () => 'Turn it up the wall',
   'width-of': ({ width }) => `Make it ${width} mm wide`,
   'smooth-edge': ({ by }) => `Smooth the edge by ${by} mm`,
   write: ({ text }) => `Write ${text}`,

@@ -4,7 +4,7 @@ import { pathData } from '../../../core/drawing/index.ts';
 import { boxOf, ringsPath } from '../../../core/geometry/index.ts';
 import { shapePath, shapeSize, type EdgeShape } from '../../../core/shape/index.ts';
 import type { FlatSize } from '../../../core/things/index.ts';
-import { texts } from '../../texts/index.ts';
+import { zoneText } from '../../../messages/index.ts';
 
 /** The flat outline with what each part of it will be, and where it is folded. */
 const props = defineProps<{ edge: EdgeShape; flat: FlatSize | undefined; name: string }>();
@@ -23,7 +23,7 @@ const zones = computed(() => {
     const turn = upright ? ' rotate(-90)' : '';
     return {
       at,
-      name: texts.size.zones[name],
+      name: zoneText(name),
       tone: name,
       path: pathData(ringsPath(rings)),
       place: `translate(${(box.left + box.right) / 2} ${y})${turn} scale(${unit.value})`,

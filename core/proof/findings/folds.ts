@@ -13,9 +13,9 @@ import {
   type ElementTitle,
   type PlacedElement,
 } from '../../piece/index.ts';
-import { zonesOf } from '../../things/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
 import { allWords, letterBoxes, place, quotable } from '../words-in-piece.ts';
+import { moveToZone, zonesOfPiece } from './zones.ts';
 
 /** What nobody sees of something that lies over a fold, mm. */
 const UNSEEN = 0.3;
@@ -80,12 +80,16 @@ const shownWhere = (
   check: (context) =>
     shownIn(context)
       .filter((shown) => liesThere(shown, context))
-      .map(({ piece, placed, title }): Finding => ({
-        code,
-        severity: placed.element.kind === 'picture' ? 'note' : 'warning',
-        where: place({ ...placed, piece }),
-        values: { title, piece: piece.piece.name },
-      })),
+      .map(({ piece, placed, title }): Finding => {
+        const fix = moveToZone({ placed, piece }, context);
+        return {
+          code,
+          severity: placed.element.kind === 'picture' ? 'note' : 'warning',
+          where: place({ ...placed, piece }),
+          values: { title, piece: piece.piece.name },
+          ...(fix ? { fix } : {}),
+        };
+      }),
 });
 
 /** Words, codes and pictures that lie across a fold. */
@@ -94,8 +98,8 @@ export const acrossFold = shownWhere('across-fold', ({ piece, rings }) =>
 );
 
 /** Words, codes and pictures where one end of the label lies over the other. */
-export const inOverlap = shownWhere('in-overlap', ({ piece: { piece }, rings }, { compiled }) =>
-  zonesOf(piece.variant?.thing ?? compiled.job.thing, piece.edge).some(
+export const inOverlap = shownWhere('in-overlap', ({ piece, rings }, context) =>
+  zonesOfPiece(piece, context).some(
     (zone) => zone.name === 'overlap' && reachesInto(rings, zone.rings),
   ),
 );

@@ -1,7 +1,16 @@
 import * as z from 'zod';
 import { warning } from '../size-warnings.ts';
-import type { ZoneName } from '../flat.ts';
-import { flat, mm, overlapWarning, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';
+import type { Reading, ZoneName } from '../flat.ts';
+import {
+  flat,
+  mm,
+  overlapWarning,
+  panelRow,
+  rectangleOf,
+  some,
+  type Panel,
+  type ThingKind,
+} from './kind.ts';
 
 /** A band around a box: a strip, or a sleeve over its whole side. */
 export const bandSchema = z.object({
@@ -21,12 +30,20 @@ export const bandSchema = z.object({
 });
 export type Band = z.infer<typeof bandSchema>;
 
-/** The panels on the way round, beginning where the seam is seen least. */
-function panels({ width, depth, height, around }: Band): { name: ZoneName; length: number }[] {
-  const way = (names: readonly ZoneName[], one: number, other: number) =>
+/**
+ * The panels on the way round, beginning where the seam is seen least. Over the top, what is up on the
+ * front points back along the band, and forward again on the back.
+ */
+function panels({ width, depth, height, around }: Band): Panel[] {
+  const way = (names: readonly ZoneName[], one: number, other: number): Panel[] =>
     names.map((name, index) => ({ name, length: index % 2 === 0 ? other : one }));
+  const over = (panel: Panel): Reading => (panel.name === 'back' ? 90 : 270);
   if (around === 'h') return way(['side', 'front', 'side', 'back'], width, depth);
-  if (around === 'w') return way(['top', 'front', 'bottom', 'back'], height, depth);
+  if (around === 'w')
+    return way(['top', 'front', 'bottom', 'back'], height, depth).map((panel) => ({
+      ...panel,
+      reading: over(panel),
+    }));
   return way(['side', 'top', 'side', 'bottom'], width, height);
 }
 
@@ -58,8 +75,6 @@ export const band: ThingKind<Band> = {
       ...(thing.flap > 0 ? [{ name: 'flap' as const, length: thing.flap }] : []),
     ];
     const { width, zones, folds } = panelRow(all, high);
-    // Over the top, what is up on the front points back along the band.
-    const reading = thing.around === 'w' ? 270 : 0;
-    return flat(rectangleOf(width, high), { zones, folds, reading, warnings, parts: thing.parts });
+    return flat(rectangleOf(width, high), { zones, folds, warnings, parts: thing.parts });
   },
 };

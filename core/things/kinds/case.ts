@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { flat, mm, panelRow, rectangleOf, some, type ThingKind } from './kind.ts';
+import { flat, mm, panelRow, rectangleOf, some, type Panel, type ThingKind } from './kind.ts';
 
 /** The paper of a disc's case: an insert with its spines, or the cover of a slim one. */
 export const caseSchema = z.object({
@@ -12,6 +12,9 @@ export const caseSchema = z.object({
 });
 export type Case = z.infer<typeof caseSchema>;
 
+/** Spines are read from the top down, as those of books are. */
+const spineOf = (length: number): Panel => ({ name: 'spine', length, reading: 90 });
+
 /** A back with a folded spine at each side; a slim case takes one flat card, with a spine where it has one. */
 export const caseKind: ThingKind<Case> = {
   usual: { kind: 'case', for: 'disc', width: 138, height: 118, spine: 6.5 },
@@ -19,13 +22,10 @@ export const caseKind: ThingKind<Case> = {
     if (spine === 0) return flat(rectangleOf(width, height));
     const row = panelRow(
       [
-        { name: 'spine', length: spine },
+        spineOf(spine),
         ...(holds === 'slim'
           ? [{ name: 'front' as const, length: width }]
-          : [
-              { name: 'back' as const, length: width },
-              { name: 'spine' as const, length: spine },
-            ]),
+          : [{ name: 'back' as const, length: width }, spineOf(spine)]),
       ],
       height,
     );

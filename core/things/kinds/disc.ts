@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { err } from '../../base/index.ts';
 import { ellipsePath, flatten } from '../../geometry/index.ts';
 import { warning } from '../size-warnings.ts';
-import { flat, mm, type ThingKind } from './kind.ts';
+import { flat, mm, ringsZone, type ThingKind } from './kind.ts';
 
 /** A disc: printed from `inner` to `outer`, with a hole of `hub`. Diameters in mm. */
 export const discSchema = z.object({ kind: z.literal('disc'), outer: mm, inner: mm, hub: mm });
@@ -19,6 +19,6 @@ export const disc: ThingKind<Disc> = {
     const made = flat(shape, { warnings });
     if (!made.ok) return made;
     const rings = flatten(ellipsePath({ x: 0, y: 0 }, hub / 2, hub / 2), 0.01);
-    return flat(shape, { warnings, zones: [...made.value.zones, { name: 'hub', rings }] });
+    return flat(shape, { warnings, zones: [...made.value.zones, ringsZone('hub', rings)] });
   },
 };

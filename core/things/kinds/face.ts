@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { boxAbout, corners, flatten } from '../../geometry/index.ts';
 import { shapePath, type EdgeShape } from '../../shape/index.ts';
 import type { Fold, Zone } from '../flat.ts';
-import { flat, mm, nothingLeft, rectangleOf, some, type ThingKind } from './kind.ts';
+import { flat, mm, nothingLeft, rectangleOf, ringsZone, some, type ThingKind } from './kind.ts';
 
 /** A flat four-cornered face: a box's side, a packet, a bar. */
 export const faceSchema = z.object({
@@ -21,10 +21,7 @@ export type Face = z.infer<typeof faceSchema>;
 export function hemZones(inner: EdgeShape, outer: EdgeShape): Zone[] {
   const [front, around] = [inner, outer].map((shape) => flatten(shapePath(shape), 0.01));
   const holes = (front ?? []).map((ring) => [...ring].reverse());
-  return [
-    { name: 'front', rings: front ?? [] },
-    { name: 'hem', rings: [...(around ?? []), ...holes] },
-  ];
+  return [ringsZone('front', front ?? []), ringsZone('hem', [...(around ?? []), ...holes])];
 }
 
 /** The folds between a finished box and the hem around it. */

@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import { err, ok, type Result } from '../../base/index.ts';
-import { corners, flatten, type Box } from '../../geometry/index.ts';
+import { corners, flatten, type Box, type Ring } from '../../geometry/index.ts';
 import { shapePath, shapeSize, type EdgeShape } from '../../shape/index.ts';
 import { warning, type SizeWarning } from '../size-warnings.ts';
-import type { FlatSize, Fold, Zone, ZoneName } from '../flat.ts';
+import type { FlatSize, Fold, Reading, Zone, ZoneName } from '../flat.ts';
 
 /** A measurement in mm. */
 export const mm = z.number().positive().max(2000);
@@ -18,17 +18,18 @@ export interface ThingKind<T> {
   size(thing: T): Result<FlatSize>;
 }
 
-type Extras = Partial<Omit<FlatSize, 'shape' | 'width' | 'height'>>;
+type Extras = Partial<Omit<FlatSize, 'shape' | 'width' | 'height' | 'reading'>>;
 
 /** A flat label of a shape; all of it is the front unless zones are given. */
 export function flat(shape: EdgeShape, extras: Extras = {}): Result<FlatSize> {
-  const front: Zone = { name: 'front', rings: flatten(shapePath(shape), 0.01) };
+  const { zones = [ringsZone('front', flatten(shapePath(shape), 0.01))] } = extras;
+  const front = zones.find(({ name }) => name === 'front') ?? zones[0];
   return ok({
     shape,
     ...shapeSize(shape),
-    zones: [front],
+    zones,
     folds: [],
-    reading: 0,
+    reading: front?.reading ?? 0,
     parts: 1,
     warnings: [],
     ...extras,
@@ -42,11 +43,29 @@ export const rectangleOf = (width: number, height: number, radius = 0): EdgeShap
   radius: Math.min(radius, width / 2, height / 2),
 });
 
-export const boxZone = (name: ZoneName, box: Box): Zone => ({ name, rings: [corners(box)] });
+/** A part whose words stand upright. */
+export const ringsZone = (name: ZoneName, rings: readonly Ring[]): Zone => ({
+  name,
+  rings,
+  reading: 0,
+});
+
+export const boxZone = (name: ZoneName, box: Box, reading: Reading = 0): Zone => ({
+  name,
+  rings: [corners(box)],
+  reading,
+});
+
+/** A part of a label that is folded: its length along the row, and how its words are turned. */
+export interface Panel {
+  readonly name: ZoneName;
+  readonly length: number;
+  readonly reading?: Reading;
+}
 
 /** A row of panels from left to right about the middle, and the folds between them. */
 export function panelRow(
-  panels: readonly { name: ZoneName; length: number }[],
+  panels: readonly Panel[],
   height: number,
 ): { width: number; zones: Zone[]; folds: Fold[] } {
   const width = panels.reduce((sum, { length }) => sum + length, 0);
@@ -54,13 +73,13 @@ export function panelRow(
   let left = -width / 2;
   const zones: Zone[] = [];
   const folds: Fold[] = [];
-  panels.forEach(({ name, length }, index) => {
+  panels.forEach(({ name, length, reading }, index) => {
     if (index > 0)
       folds.push([
         { x: left, y: top },
         { x: left, y: bottom },
       ]);
-    zones.push(boxZone(name, { left, top, right: left + length, bottom }));
+    zones.push(boxZone(name, { left, top, right: left + length, bottom }, reading));
     left += length;
   });
   return { width, zones, folds };

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { warning, type SizeWarning } from '../size-warnings.ts';
 import { flatten } from '../../geometry/index.ts';
 import { rimOf, shapePath, type TagShape } from '../../shape/index.ts';
-import type { Fold, Zone } from '../flat.ts';
+import type { Fold, Reading, Zone } from '../flat.ts';
 import { boxZone, flat, mm, some, type ThingKind } from './kind.ts';
 
 /** A tag that hangs: one side, two sides, or folded over. */
@@ -62,8 +62,8 @@ export const tag: ThingKind<Tag> = {
       which: fold || corners === 'round' ? 'all' : 'top',
       holes,
     };
-    const half = (top: number, name: 'front' | 'back'): Zone =>
-      boxZone(name, { left: -width / 2, right: width / 2, top, bottom: top + height });
+    const half = (top: number, name: 'front' | 'back', reading?: Reading): Zone =>
+      boxZone(name, { left: -width / 2, right: width / 2, top, bottom: top + height }, reading);
     const line: Fold = [
       { x: -width / 2, y: 0 },
       { x: width / 2, y: 0 },
@@ -79,7 +79,8 @@ export const tag: ThingKind<Tag> = {
     }
     return flat(shape, {
       warnings,
-      ...(fold ? { zones: [half(-height, 'back'), half(0, 'front')], folds: [line] } : {}),
+      // It hangs from its ends: the half below is upside down until it is folded.
+      ...(fold ? { zones: [half(-height, 'front'), half(0, 'back', 180)], folds: [line] } : {}),
       ...(sides === '2' ? { zones: [half(-height / 2, 'front'), half(-height / 2, 'back')] } : {}),
     });
   },

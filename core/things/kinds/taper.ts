@@ -2,8 +2,16 @@ import * as z from 'zod';
 import { err, type Result } from '../../base/index.ts';
 import type { Ring } from '../../geometry/index.ts';
 import { arcPoint, type ArcShape } from '../../shape/index.ts';
-import type { FlatSize, Zone } from '../flat.ts';
-import { flat, mm, overlapTooLong, overlapWarning, some, type ThingKind } from './kind.ts';
+import type { FlatSize, Zone, ZoneName } from '../flat.ts';
+import {
+  flat,
+  mm,
+  overlapTooLong,
+  overlapWarning,
+  ringsZone,
+  some,
+  type ThingKind,
+} from './kind.ts';
 import { viewsBetween, wrap } from './wrap.ts';
 
 /** A wall that is wider at one end: a flower pot, a cup. Diameters at the label's edges. */
@@ -74,12 +82,14 @@ export const taper: ThingKind<Taper> = {
     const start = -(own + over) / 2;
     const half = angle / parts / 2;
     const place = (degrees: number): number => start + ((degrees + half) / (2 * half)) * own;
-    const zones: Zone[] = viewsBetween(-half, half).map(({ name, from, to }) => ({
-      name,
-      rings: [sector(shape, place(from), place(to))],
-    }));
-    if (over > 0)
-      zones.push({ name: 'overlap', rings: [sector(shape, start + own, start + own + over)] });
+    const zone = (name: ZoneName, from: number, to: number): Zone => ({
+      ...ringsZone(name, [sector(shape, from, to)]),
+      span: { from, to },
+    });
+    const zones = viewsBetween(-half, half).map(({ name, from, to }) =>
+      zone(name, place(from), place(to)),
+    );
+    if (over > 0) zones.push(zone('overlap', start + own, start + own + over));
     const warnings = [
       ...(angle === 360 ? overlapWarning(overlap) : []),
       ...(over > own ? [overlapTooLong(overlap)] : []),
