@@ -74,13 +74,13 @@ test('a code may go around a wall as far as its chord is a third of a module sho
   expect(await size(83)).toBeUndefined();
   expect((await size(80))?.values).toMatchObject({ short: 0.21, most: 0.2 });
   expect((await size(80, 90))?.values).toMatchObject({ short: 0.21 });
-  // A smaller one is flat enough, as long as it can be read.
+  // Of 70 mm 0.272 mm are missing: with the square root of 0.202 / 0.272 it is 17.2 mm wide.
   const fix = (await size(70))?.fix;
   const [changes] = Object.values(
     (fix?.call.args as { changes: Record<string, { width: number }> }).changes,
   );
-  expect(changes?.width).toBeGreaterThan(13);
-  expect(changes?.width).toBeLessThan(17);
+  expect(changes?.width).toBeGreaterThan(16);
+  expect(changes?.width).toBeLessThan(17.5);
   expect((await size(30))?.fix).toBeUndefined();
 });
 
