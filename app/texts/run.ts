@@ -20,6 +20,7 @@ export const run = {
   progress: 'Progress',
   seen: { printed: 'Printed', cut: 'Cut', peeled: 'Peeled labels', thing: 'On the thing' },
   onThing: 'A label on its thing',
+  nothingBehind: 'The label does not reach round to the back.',
   noThing: 'There is no picture of this thing with its label yet.',
   sheet: (number: number): string => `Sheet ${number}`,
   percent: (share: number): string =>

@@ -22,12 +22,12 @@ const LEAST = 1; // mm, so that nothing comes to nothing in a zone narrower than
 /**
  * An element as it stands in a zone: turned as that is read, bent with it, and no larger than its room. Words
  * in a box keep their size and have a narrower box; the rest is made smaller.
- * @param where in the middle, or as near to its place as it fits
+ * @param where in its middle, as near to its place as it fits, or as far from its middle as on a label of one zone
  */
 export function elementInZone(
   element: PieceElement,
   { zone, edge, safe }: ZoneOfPiece,
-  where: 'middle' | 'nearest',
+  where: 'middle' | 'nearest' | 'as-on-label',
 ): PieceElement {
   const room = zoneRoom(zone, edge);
   const most = {
@@ -40,7 +40,12 @@ export function elementInZone(
     x: Math.max(0, (most.width - width) / 2),
     y: Math.max(0, (most.height - height) / 2),
   };
-  const from = where === 'middle' ? { x: 0, y: 0 } : offsetIn(element, room, edge);
+  const from =
+    where === 'nearest'
+      ? offsetIn(element, room, edge)
+      : where === 'middle'
+        ? { x: 0, y: 0 }
+        : element;
   const to = { x: clamped(from.x, spare.x), y: clamped(from.y, spare.y) };
   return alongEdge({ ...fitted, ...placeIn(to, room, edge) }, edge);
 }

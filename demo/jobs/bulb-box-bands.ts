@@ -1,8 +1,8 @@
 import { expectOk, type Platform } from '../../core/base/index.ts';
-import { boxOf } from '../../core/geometry/index.ts';
+import { apply, placed } from '../../core/geometry/index.ts';
 import type { JobWithArt } from '../../core/job/index.ts';
 import type { Piece, PieceElement } from '../../core/piece/index.ts';
-import { trySize, usualThing, type ZoneName } from '../../core/things/index.ts';
+import { trySize, usualThing, zoneRoom, type ZoneName } from '../../core/things/index.ts';
 import { starFlowers, type StarColors } from '../art/borage.ts';
 import { art, demoJob, drawings, numbered, ring, words } from './kit.ts';
 
@@ -54,20 +54,21 @@ const BOX = usualThing('band', {
   overlap: 12,
 });
 
-/** Where a panel's middle stands along the band. */
-function panelAt(name: ZoneName): number {
-  const zone = expectOk(trySize(BOX)).zones.find((one) => one.name === name);
-  const box = boxOf(zone?.rings.flat() ?? []);
-  return box ? (box.left + box.right) / 2 : 0;
+/** Where something stands upright on a panel: `down` mm below its middle on the box. */
+function placeOn(panel: ZoneName, down = 0): { x: number; y: number; angle: number } {
+  const { zones, shape } = expectOk(trySize(BOX));
+  const zone = zones.find(({ name }) => name === panel);
+  if (!zone) throw new Error(panel);
+  const { centre, angle } = zoneRoom(zone, shape);
+  return { ...apply(placed(centre.x, centre.y, angle), { x: 0, y: down }), angle };
 }
 
-/** Words that stand upright on a panel: `down` mm below its middle on the box. */
 const onPanel = (
   panel: ZoneName,
   down: number,
   text: string,
   fields: Parameters<typeof words>[1],
-): PieceElement => words(text, { x: panelAt(panel) + down, angle: 270, width: 44, ...fields });
+): PieceElement => words(text, { ...placeOn(panel, down), width: 44, ...fields });
 
 function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece {
   const { shape } = expectOk(trySize(BOX));
@@ -82,10 +83,16 @@ function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece 
     elements: numbered([
       ...(['front', 'back'] as const).map((panel) => ({
         ...ring({ kind: 'rectangle', width: 72, height: STRIP - 8, radius: 3 }, ink, 0.4),
-        x: panelAt(panel),
+        x: placeOn(panel).x,
       })),
-      onPanel('top', 0, 'THISTLE & FEN', { size: 13, tracking: 14, height: 7, color: ink }),
-      { ...art(flower, 34, 40), x: panelAt('front') - 11, angle: 270 },
+      onPanel('top', -4, 'THISTLE & FEN', { size: 13, tracking: 14, height: 7, color: ink }),
+      onPanel('top', 6, 'Plant from September to November', {
+        typeface: 'fraunces-italic',
+        size: 9,
+        height: 5,
+        color: ink,
+      }),
+      { ...art(flower, 34, 40), ...placeOn('front', -11) },
       onPanel('front', 16.5, name, { size: 22, least: 14, height: 11, width: 42, color: ink }),
       onPanel('front', 25.5, note.toUpperCase(), { ...plain, size: 8, height: 5 }),
       onPanel('back', -22, 'How to plant', { size: 15, height: 8, color: ink }),
@@ -95,12 +102,6 @@ function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece 
         leading: 1.45,
         height: 42,
         width: 42,
-        color: ink,
-      }),
-      onPanel('bottom', 0, 'Plant from September to November', {
-        typeface: 'fraunces-italic',
-        size: 9,
-        height: 5,
         color: ink,
       }),
     ]),

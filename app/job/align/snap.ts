@@ -1,4 +1,4 @@
-import type { Box } from '../../../core/geometry/index.ts';
+import { boxAbout, type Box } from '../../../core/geometry/index.ts';
 
 /** A line that something has snapped to, in mm of the piece. */
 export interface Guide {
@@ -32,32 +32,34 @@ export interface Targets {
   readonly grid?: number | undefined;
 }
 
-/** What there is to snap to: the piece's middle, edge and safe inset, guides, and the other elements. */
+/** What there is to snap to: the middle, edge and safe inset of the piece and its zones, guides, and the other elements. */
 export function snapTargets(
-  piece: { width: number; height: number; safe: number },
+  piece: { width: number; height: number; safe: number; zones?: readonly Box[] },
   boxes: readonly Box[],
   grid?: number,
   guides: readonly Guide[] = [],
 ): Targets {
   const along = (axis: Guide['axis']): number[] =>
     guides.flatMap((guide) => (guide.axis === axis ? [guide.at] : []));
-  const ofPiece = (side: number): number[] => [
-    0,
-    -side / 2,
-    side / 2,
-    piece.safe - side / 2,
-    side / 2 - piece.safe,
-  ];
+  const rooms = [boxAbout({ x: 0, y: 0 }, piece.width, piece.height), ...(piece.zones ?? [])];
+  const ofRooms = (from: 'left' | 'top', to: 'right' | 'bottom'): number[] =>
+    rooms.flatMap((room) => [
+      (room[from] + room[to]) / 2,
+      room[from],
+      room[to],
+      room[from] + piece.safe,
+      room[to] - piece.safe,
+    ]);
   return {
     boxes,
     grid,
     x: [
-      ...ofPiece(piece.width),
+      ...ofRooms('left', 'right'),
       ...along('x'),
       ...boxes.flatMap((box) => [box.left, (box.left + box.right) / 2, box.right]),
     ],
     y: [
-      ...ofPiece(piece.height),
+      ...ofRooms('top', 'bottom'),
       ...along('y'),
       ...boxes.flatMap((box) => [box.top, (box.top + box.bottom) / 2, box.bottom]),
     ],

@@ -7,13 +7,14 @@ import {
   type ElementChanges,
   type Job,
 } from '../../../core/job/index.ts';
-import type { Piece, PieceElement } from '../../../core/piece/index.ts';
+import { elementInZone, type Piece, type PieceElement } from '../../../core/piece/index.ts';
+import { mainZone } from '../../../core/things/index.ts';
 import { copyableStyle } from './copyable-style.ts';
 import { newWords } from './new-elements.ts';
 import type { Selection } from './selection.ts';
 
 /** Steps of the job that change what is selected, or add to the piece that is on the desk. */
-export function useElementCommands({ store, piece, elements, selected }: Selection) {
+export function useElementCommands({ store, piece, elements, selected, zones, zone }: Selection) {
   /** The element whose style was copied. */
   const copiedStyle = shallowRef<PieceElement>();
 
@@ -89,8 +90,21 @@ export function useElementCommands({ store, piece, elements, selected }: Selecti
         piece.value?.elements.flatMap(({ id }) => (before.has(id) ? [] : [id])) ?? [];
   }
 
+  /** Adds something new: to the zone that is looked at, or to the front, where the label has zones. */
+  function addNew(made: PieceElement, more: { art?: Art } = {}): void {
+    const room = zone.value ?? mainZone(zones.value);
+    const followsEdge = made.kind === 'plate' && made.rim !== undefined;
+    const { value: now } = piece;
+    add(
+      now && room && !followsEdge
+        ? elementInZone(made, { zone: room, edge: now.edge, safe: now.safe }, 'as-on-label')
+        : made,
+      more,
+    );
+  }
+
   function addTo(make: (now: Piece) => PieceElement): void {
-    if (piece.value) add(make(piece.value));
+    if (piece.value) addNew(make(piece.value));
   }
 
   const addWords = (bent: boolean): void => addTo((now) => newWords(now, bent));
@@ -141,6 +155,7 @@ export function useElementCommands({ store, piece, elements, selected }: Selecti
     stage,
     tried,
     add,
+    addNew,
     addWords,
     addAll,
     addBy,

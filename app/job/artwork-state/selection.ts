@@ -1,7 +1,8 @@
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Job } from '../../../core/job/index.ts';
 import { colorsOfPieces, type PieceElement } from '../../../core/piece/index.ts';
+import { dividingZones, zonesOf, type Zone } from '../../../core/things/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { offeredColors } from './palette.ts';
 
@@ -28,6 +29,18 @@ export function useSelection() {
   const compiled = computed(() => piece.value && store.pieces.get(piece.value.id));
   /** Where the label is folded. */
   const folds = computed(() => compiled.value?.creases ?? []);
+  const edge = computed(() => committedPiece.value?.edge);
+  /** What the parts of the label will be on its thing, where it has parts. */
+  const zones = computed<readonly Zone[]>(() => {
+    const { value: now } = committedPiece;
+    const thing = now?.variant?.thing ?? store.committed?.thing;
+    return now && thing ? dividingZones(zonesOf(thing, now.edge)) : [];
+  });
+  /** The zone that is looked at closely. */
+  const looked = shallowRef<Zone>();
+  const zone = computed(() =>
+    zones.value.includes(looked.value as Zone) ? looked.value : undefined,
+  );
   const elements = computed<readonly PieceElement[]>(
     () => piece.value?.elements.filter(({ id }) => selected.value.includes(id)) ?? [],
   );
@@ -63,6 +76,12 @@ export function useSelection() {
     void router.replace({ query: { piece: id } });
   }
 
+  /** Looks at a zone closely, or at the whole again; says whether it is looked at. */
+  function lookAtZone(one: Zone): boolean {
+    looked.value = zone.value === one ? undefined : one;
+    return looked.value !== undefined;
+  }
+
   /** An element with the others of its group. */
   function grouped(id: string): string[] {
     const all = piece.value?.elements ?? [];
@@ -93,6 +112,10 @@ export function useSelection() {
     committedCompiled,
     compiled,
     folds,
+    edge,
+    zones,
+    zone,
+    lookAtZone,
     selected,
     elements,
     only,

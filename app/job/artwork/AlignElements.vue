@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boxAbout, boxAround } from '../../../core/geometry/index.ts';
+import { boxAbout, boxAround, type Box, type Point } from '../../../core/geometry/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import { seenBox } from '../../../core/piece/index.ts';
+import { zoneAt, zoneRoom } from '../../../core/things/index.ts';
 import type { Movable, Moves } from '../align/align.ts';
 import AlignRow from '../align/AlignRow.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
@@ -25,9 +26,20 @@ const movables = computed<Movable[]>(() => {
     return box ? [{ ids: members.map(({ element }) => element.id), box }] : [];
   });
 });
+/** One alone is brought to the sides and the middle of the zone in which it stands, or of the piece. */
 const frame = computed(() => {
-  const { width = 0, height = 0 } = props.desk.committedCompiled.value ?? {};
-  return boxAbout({ x: 0, y: 0 }, width, height);
+  const { committedCompiled, zones, edge } = props.desk;
+  const { width = 0, height = 0 } = committedCompiled.value ?? {};
+  const [one] = movables.value;
+  const zone = one && zoneAt(zones.value, middleOf(one.box));
+  if (!zone || !edge.value) return boxAbout({ x: 0, y: 0 }, width, height);
+  const room = zoneRoom(zone, edge.value);
+  const lies = !room.bent && room.angle % 180 !== 0;
+  return boxAbout(room.centre, lies ? room.height : room.width, lies ? room.width : room.height);
+});
+const middleOf = ({ left, top, right, bottom }: Box): Point => ({
+  x: (left + right) / 2,
+  y: (top + bottom) / 2,
 });
 
 function callFor(moves: Moves): CommandCall | undefined {

@@ -33,7 +33,8 @@ const svg = ref<SVGSVGElement | null>(null);
 const compiled = computed(() => props.desk.compiled.value);
 const frame = () => {
   const { width = 60, height = 60 } = compiled.value ?? {};
-  const rim = 8;
+  // Zones are named around the piece.
+  const rim = props.desk.zones.value.length ? 12 : 8;
   return {
     left: -width / 2 - rim,
     top: -height / 2 - rim,
@@ -110,7 +111,7 @@ defineExpose({ bench, lines, type: (id: string) => typing.begin(id) });
           :typing="typing"
         />
       </g>
-      <PieceLines :desk="desk" />
+      <PieceLines :desk="desk" :bench="bench" :px="px" />
       <BenchGrid v-if="settings.grid" :frame="paper" :step="settings.grid" />
       <path class="safe" :d="pathData(compiled.safe)" />
       <GuideLayer :desk="desk" :guides="guides" :px="px" />

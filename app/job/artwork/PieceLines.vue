@@ -4,10 +4,12 @@ import { pathData } from '../../../core/drawing/index.ts';
 import { ringsPath } from '../../../core/geometry/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import { edgeCut } from '../../../core/sheet/index.ts';
+import type { BenchControls } from '../../ui/bench-view.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
+import ZoneLayer from './ZoneLayer.vue';
 
-/** Where a piece bleeds, is cut and is folded: what its legend names. */
-const props = defineProps<{ desk: DeskState }>();
+/** Where a piece bleeds, is cut and is folded, what its legend names, and its zones. */
+const props = defineProps<{ desk: DeskState; bench: BenchControls; px: number }>();
 const compiled = computed(() => props.desk.compiled.value);
 const cut = computed(() => {
   const plan = props.desk.store.job?.plan;
@@ -22,6 +24,7 @@ const ring = computed(() =>
 
 <template>
   <template v-if="compiled">
+    <ZoneLayer v-if="desk.zones.value.length" :desk="desk" :bench="bench" :px="px" />
     <path class="bleed" :d="ring" />
     <path
       v-if="compiled.kissCuts.length"

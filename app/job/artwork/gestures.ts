@@ -1,5 +1,5 @@
 import { shallowRef } from 'vue';
-import { apply, invert, type Point } from '../../../core/geometry/index.ts';
+import { apply, boxOfRings, invert, type Point } from '../../../core/geometry/index.ts';
 import type { CommandCall, ElementChanges } from '../../../core/job/index.ts';
 import {
   elementMap,
@@ -55,7 +55,10 @@ export function useElementGestures(desk: DeskState, bench: BenchControls) {
     const box = seenBoxOf(placed.filter(({ element }) => moving.includes(element)));
     if (!box) return;
     const others = placed.filter(({ element }) => !moving.includes(element)).map(seenBox);
-    const frame = { ...compiled.value, safe: piece.value.safe };
+    const zones = desk.zones.value.flatMap(({ rings, span }) =>
+      span ? [] : (boxOfRings(rings) ?? []),
+    );
+    const frame = { ...compiled.value, safe: piece.value.safe, zones };
     const targets = snapTargets(frame, others, settings.grid || undefined, piece.value.guides);
     const from = bench.toMm(event);
     run(event, (at, moved, second) => {

@@ -33,7 +33,7 @@ export function useTakeFiles(desk: DeskState) {
           art,
         },
       });
-    } else desk.add(newPicture(desk.piece.value, art), { art });
+    } else desk.addNew(newPicture(desk.piece.value, art), { art });
   }
 
   async function take(files: Iterable<File>, replaces?: string): Promise<void> {
@@ -115,7 +115,7 @@ export function useTakeFiles(desk: DeskState) {
     const text = event.clipboardData?.getData('text/plain').trim();
     if (files.length) void take(files);
     else if (text && desk.piece.value)
-      desk.add(newWords(desk.piece.value, false, text.slice(0, 500)));
+      desk.addNew(newWords(desk.piece.value, false, text.slice(0, 500)));
     else return;
     event.preventDefault();
   }

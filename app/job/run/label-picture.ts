@@ -76,7 +76,13 @@ export function wallOf(thing: MeasuredThing, { shape, width, height }: FlatSize)
   };
 }
 
-/** The front half of a label around a wall, drawn pixel by pixel from the flat one. */
+/** A wall that is seen from behind: what is at the right of the front is at the left there. */
+export const turnedWall = (wall: Wall): Wall => ({
+  ...wall,
+  place: (turn, down) => wall.place(turn < 0 ? turn + 180 : turn - 180, down),
+});
+
+/** The half of a label around a wall that is seen, drawn pixel by pixel from the flat one. */
 function aroundWall(
   flat: ImageData,
   { top, bottom, place }: Wall,

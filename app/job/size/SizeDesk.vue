@@ -14,6 +14,7 @@ import { useSettings } from '../../ui/settings-store.ts';
 import StockPicture from '../../stock/StockPicture.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
+import { canTurn } from '../../ui/thing-pictures/index.ts';
 import AroundChoice from './AroundChoice.vue';
 import FitTestCard from './FitTestCard.vue';
 import FlatDrawing from './FlatDrawing.vue';
@@ -36,7 +37,6 @@ const measured = computed(() =>
   thing.value && thing.value.kind !== 'label-sheet' ? thing.value : undefined,
 );
 const box = computed(() => (measured.value?.kind === 'band' ? measured.value : undefined));
-const round = computed(() => measured.value?.kind === 'wrap' || measured.value?.kind === 'taper');
 const edge = computed(() => piece.value?.edge);
 const flat = computed(() => {
   const size = measured.value && trySize(measured.value);
@@ -98,7 +98,7 @@ function remeasure(again: MeasuredThing): boolean {
           <StockPicture v-else-if="store.job" :stock="store.job.stock" />
           <figcaption>
             <ChoiceRow
-              v-if="round"
+              v-if="measured && canTurn(measured)"
               v-model="seen"
               class="seen"
               :label="texts.size.seenLong"

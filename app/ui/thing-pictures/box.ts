@@ -10,8 +10,8 @@ type Corner = readonly [across: number, deep: number, up: number];
 
 const PANELS = 4; // on the way around a box
 
-/** A box from the front, the right and above, with the band around it. */
-export function boxPicture(box: Box, { zones, parts }: FlatSize): ThingPicture {
+/** A box from the front, the right and above, with the band around it; turned by half the way around that. */
+export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false): ThingPicture {
   const { width, depth, height } = box;
   const [leanX, leanY] = [0.5, 0.42];
   const scale = Math.min(230 / (width + depth * leanX), 180 / (height + depth * leanY));
@@ -46,7 +46,8 @@ export function boxPicture(box: Box, { zones, parts }: FlatSize): ThingPicture {
   const panel = (number: number, origin: Corner, right: Corner, low: Corner): void => {
     const [[x, y], [rightX, rightY], [lowX, lowY]] = [at(origin), at(right), at(low)];
     // Of two labels the second begins where the first one ends.
-    const rings = zones[number % (PANELS / parts)]?.rings ?? [];
+    const seen = turned ? (number + PANELS / 2) % PANELS : number;
+    const rings = zones[seen % (PANELS / parts)]?.rings ?? [];
     const flat = boxOfRings(rings);
     if (!flat) return;
     const [wide, high] = [flat.right - flat.left, flat.bottom - flat.top];

@@ -17,7 +17,7 @@ export function thingPicture(thing: MeasuredThing, flat: FlatSize, turned = fals
     case 'taper':
       return roundPicture(thing, turned);
     case 'band':
-      return boxPicture(thing, flat);
+      return boxPicture(thing, flat, turned);
     case 'tag': {
       // A fold-over is drawn as it hangs.
       const single = trySize({ ...thing, sides: '1' });
@@ -28,11 +28,19 @@ export function thingPicture(thing: MeasuredThing, flat: FlatSize, turned = fals
   }
 }
 
+/** Whether a thing has a label on a side that is seen only when it is turned. */
+export const canTurn = ({ kind }: MeasuredThing): boolean =>
+  kind === 'wrap' || kind === 'taper' || kind === 'band';
+
 /** The same without its measurements and as it is used: the case of a disc is closed, seen from its back. */
-export function usedPicture(thing: MeasuredThing, flat: FlatSize): readonly ThingLine[] {
+export function usedPicture(
+  thing: MeasuredThing,
+  flat: FlatSize,
+  turned = false,
+): readonly ThingLine[] {
   const { lines } =
     thing.kind === 'case' && flat.folds.length > 0
       ? boxPicture({ ...thing, depth: thing.spine, around: 'h', strip: null }, flat)
-      : thingPicture(thing, flat);
+      : thingPicture(thing, flat, turned);
   return lines.filter(({ look }) => look !== 'dimension' && look !== 'arrow');
 }

@@ -1,13 +1,13 @@
 import { expectOk } from '../../../core/base/index.ts';
 import { apply, type Affine, type Point } from '../../../core/geometry/index.ts';
-import { trySize, usualThing, type MeasuredThing } from '../../../core/things/index.ts';
+import { trySize, usualThing, zoneRoom, type MeasuredThing } from '../../../core/things/index.ts';
 import { usedPicture, type ThingLine } from './index.ts';
 
 const flatOf = (thing: MeasuredThing) => expectOk(trySize(thing));
 
 /** The parts of a label on faces of their own, in the order in which they are drawn. */
-function facesOf(thing: MeasuredThing): readonly (ThingLine & { lies: Affine })[] {
-  return usedPicture(thing, flatOf(thing)).flatMap((line) =>
+function facesOf(thing: MeasuredThing, turned = false): readonly (ThingLine & { lies: Affine })[] {
+  return usedPicture(thing, flatOf(thing), turned).flatMap((line) =>
     line.lies ? { ...line, lies: line.lies } : [],
   );
 }
@@ -45,6 +45,27 @@ test.each(['h', 'w', 'd'] as const)('words on a band around %s stand upright', (
   expect(along.x).toBeGreaterThan(0);
   expect(along.y).toBeCloseTo(0, 6);
   expect(down.y).toBeGreaterThan(0);
+});
+
+test.each([
+  ['h', 'front', 'back'],
+  ['w', 'front', 'back'],
+  ['d', 'top', 'bottom'],
+] as const)('turned around %s a box shows its %s where its %s was', (around, first, opposite) => {
+  const thing = usualThing('band', { ...box, around });
+  const flat = flatOf(thing);
+  const middle = (name: string): Point => {
+    const zone = flat.zones.find((one) => one.name === name);
+    if (!zone) throw new Error(name);
+    return zoneRoom(zone, flat.shape).centre;
+  };
+  const [front] = facesOf(thing);
+  const [behind] = facesOf(thing, true);
+  if (!front || !behind) throw new Error('no faces');
+  const [here, there] = [apply(front.lies, middle(first)), apply(behind.lies, middle(opposite))];
+  expect(behind.d).toBe(front.d);
+  expect(there.x).toBeCloseTo(here.x, 6);
+  expect(there.y).toBeCloseTo(here.y, 6);
 });
 
 test('of two bands the second begins at the edge where the first one ends', () => {

@@ -22,7 +22,7 @@ function addSmallPrint(): void {
 function addMark(): void {
   const { mark } = house.style;
   const piece = props.desk.piece.value;
-  if (mark && piece) props.desk.add(newPicture(piece, mark), { art: mark });
+  if (mark && piece) props.desk.addNew(newPicture(piece, mark), { art: mark });
 }
 </script>
 
