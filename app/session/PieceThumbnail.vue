@@ -3,11 +3,19 @@ import { computed, useId } from 'vue';
 import { pathData } from '../../core/drawing/index.ts';
 import { boxAbout } from '../../core/geometry/index.ts';
 import type { PieceSource } from '../../core/piece/index.ts';
+import type { ZoneRoom } from '../../core/things/index.ts';
 import { pageCompiler, pageSources, resourceVersion } from './page-resources.ts';
 import DrawnPicture from '../ui/DrawnPicture.vue';
 
-/** A piece as it will be in the hand: cut along its edge, on the paper's colour. Lines over it go into the slot, in mm. */
-const props = defineProps<{ job: PieceSource & { material: { color: string } }; piece: string }>();
+/**
+ * A piece as it will be in the hand: cut along its edge, on the paper's colour; of a label that is divided a
+ * room of it as that is read. Lines over it go into the slot, in mm.
+ */
+const props = defineProps<{
+  job: PieceSource & { material: { color: string } };
+  piece: string;
+  room?: ZoneRoom | undefined;
+}>();
 const compiled = computed(() => {
   const found = props.job.pieces.find(({ id }) => id === props.piece);
   return found && pageCompiler.compile(found, props.job);
@@ -19,27 +27,34 @@ const box = computed(
 const PIXELS = 500;
 const clip = useId();
 const trim = computed(() => (compiled.value ? pathData(compiled.value.trim) : ''));
+const RIM = 0.5; // mm around what is seen
+const view = computed(() => {
+  const { width, height } = props.room ?? compiled.value ?? { width: 1, height: 1 };
+  return `${-width / 2 - RIM} ${-height / 2 - RIM} ${width + 2 * RIM} ${height + 2 * RIM}`;
+});
+const turn = computed(() => {
+  const { room } = props;
+  return room && `rotate(${-room.angle}) translate(${-room.centre.x} ${-room.centre.y})`;
+});
 </script>
 
 <template>
-  <svg
-    v-if="compiled"
-    :viewBox="`${-compiled.width / 2 - 0.5} ${-compiled.height / 2 - 0.5} ${compiled.width + 1} ${compiled.height + 1}`"
-    aria-hidden="true"
-  >
+  <svg v-if="compiled" :viewBox="view" aria-hidden="true">
     <clipPath :id="clip"><path :d="trim" /></clipPath>
-    <path class="paper" :d="trim" :fill="job.material.color" />
-    <g :clip-path="`url(#${clip})`">
-      <DrawnPicture
-        v-if="box"
-        :nodes="compiled.nodes"
-        :box="box"
-        :sources="pageSources"
-        :version="resourceVersion"
-        :most="PIXELS"
-      />
+    <g :transform="turn">
+      <path class="paper" :d="trim" :fill="job.material.color" />
+      <g :clip-path="`url(#${clip})`">
+        <DrawnPicture
+          v-if="box"
+          :nodes="compiled.nodes"
+          :box="box"
+          :sources="pageSources"
+          :version="resourceVersion"
+          :most="PIXELS"
+        />
+      </g>
+      <slot />
     </g>
-    <slot />
   </svg>
 </template>
 

@@ -8,6 +8,7 @@ export const start = {
   name: 'Name',
   line: 'A line about it',
   maker: 'Made by',
+  small: 'Small print for the back: what is in it, how it is used',
   usualLine: 'made by hand',
   usualMaker: 'Your workshop',
   picture: 'Picture …',

@@ -12,7 +12,9 @@ import {
   makeDesign,
   NO_HOUSE_STYLE,
   roomOf,
-  type DesignGiven,
+  type Designed,
+  type DesignName,
+  type LabelGiven,
 } from './index.ts';
 
 const EDGES: Readonly<Record<string, EdgeShape>> = {
@@ -25,13 +27,17 @@ const EDGES: Readonly<Record<string, EdgeShape>> = {
 };
 const [colors, faces] = [DESIGN_COLORS[0], DESIGN_FACES[0]];
 if (!colors || !faces) throw new Error('no palettes');
-const given = (edge: EdgeShape, changes: Partial<DesignGiven> = {}): DesignGiven => ({
-  room: roomOf(edge, 2),
+const given = (changes: Partial<LabelGiven> = {}): LabelGiven => ({
   words: { name: 'Sea Holly', line: 'sow in spring', maker: 'Thistle & Fen' },
   colors,
   faces,
   ...changes,
 });
+const made = (name: DesignName, edge: EdgeShape, changes: Partial<LabelGiven> = {}): Designed =>
+  makeDesign(name, given(changes), {
+    rooms: { front: { room: roomOf(edge, 2) }, spines: [] },
+    edge,
+  });
 
 test('there are at least twenty designs, and some for a disc with a hole', () => {
   expect(designsFor({ hollow: false }).length).toBeGreaterThanOrEqual(20);
@@ -67,14 +73,14 @@ test('a room is the largest box that is safe: square in a disc, all of a rectang
 test.each(Object.entries(EDGES))('every design can be put on a %s piece', (_, edge) => {
   const room = roomOf(edge, 2);
   for (const name of designsFor(room)) {
-    const made = makeDesign(name, given(edge));
+    const label = made(name, edge);
     const job = runCommand(createJob('own', { id: 'j', today: '2026-04-18' }), {
       name: 'set-artwork',
-      args: { piece: 'piece-1', ...made },
+      args: { piece: 'piece-1', ...label },
     });
     expect([name, isProblem(job) ? problemText(job).what : 'fits']).toEqual([name, 'fits']);
-    expect(made.elements.length).toBeGreaterThan(0);
-    for (const element of made.elements) {
+    expect(label.elements.length).toBeGreaterThan(0);
+    for (const element of label.elements) {
       const { width, height } = elementSize(element);
       expect(Number.isFinite(width * height * element.x * element.y)).toBe(true);
     }
@@ -85,20 +91,20 @@ test('a design says the name that it is given and shows the picture, or somethin
   const shown = (elements: readonly PieceElement[]): string[] =>
     elements.flatMap((one) => (one.kind === 'words' ? [one.text] : []));
   for (const name of designsFor({ hollow: false })) {
-    const { elements } = makeDesign(name, given(EDGES.round as EdgeShape));
+    const { elements } = made(name, EDGES.round as EdgeShape);
     expect([name, shown(elements).includes('Sea Holly')]).toEqual([name, true]);
   }
   const picture = { art: 'a'.repeat(64), ratio: 0.8 };
-  const { elements } = makeDesign('seal', given(EDGES.round as EdgeShape, { picture }));
+  const { elements } = made('seal', EDGES.round as EdgeShape, { picture });
   const framed = elements.find((one) => one.kind === 'picture');
   expect(framed?.kind === 'picture' && framed.width / framed.height).toBeCloseTo(0.8, 1);
   const words = { name: 'Sea Holly', line: '', maker: ' ' };
-  const bare = makeDesign('quiet', given(EDGES.wide as EdgeShape, { words }));
+  const bare = made('quiet', EDGES.wide as EdgeShape, { words });
   expect(shown(bare.elements)).toEqual(['Sea Holly']);
 });
 
 test('on a bent band words follow the bend', () => {
-  const { elements } = makeDesign('quiet', given(EDGES.band as EdgeShape));
+  const { elements } = made('quiet', EDGES.band as EdgeShape);
   const words = elements.filter(({ kind }) => kind === 'words');
   expect(words.length).toBeGreaterThan(1);
   for (const one of words)

@@ -9,6 +9,8 @@ export interface DesignWords {
   readonly line: string;
   /** Who made it. */
   readonly maker: string;
+  /** What is read closely: what is in it, how it is used. It stands on the back. */
+  readonly small?: string;
 }
 
 /** Colours that go together in print. */

@@ -1,4 +1,5 @@
-import type { DesignGiven, Designed } from './given.ts';
+import type { EdgeShape } from '../shape/index.ts';
+import type { Designed } from './given.ts';
 import { leafRing, love, party, toFrom } from './kinds/festive.ts';
 import { awning, gingham, meadow, night, pond, terrazzo, tweed } from './kinds/patterned.ts';
 import {
@@ -12,7 +13,9 @@ import {
   ticketed,
 } from './kinds/plain.ts';
 import { beaded, burstSeal, laurelled, monogram, roped, seal, wreathed } from './kinds/seals.ts';
-import { Layout, type Design } from './layout.ts';
+import { designLabel, type LabelGiven } from './label.ts';
+import type { LabelRooms } from './label-rooms.ts';
+import type { Design } from './layout.ts';
 import type { Room } from './room.ts';
 
 /** All designs, in the order in which they are offered; adding one touches its file and this list. */
@@ -54,11 +57,13 @@ export function designsFor(room: Pick<Room, 'hollow'>): DesignName[] {
     .map(([name]) => name);
 }
 
-/** A design in a room, with its words, colours, typefaces and picture. */
-export function makeDesign(name: DesignName, given: DesignGiven): Designed {
-  const design: Design = DESIGNS[name];
-  const { ground = given.colors.ground, elements } = design.make(new Layout(given));
-  return { ground, elements };
+/** A design on a label of an edge, with its words, colours, typefaces and picture. */
+export function makeDesign(
+  name: DesignName,
+  given: LabelGiven,
+  { rooms, edge }: { readonly rooms: LabelRooms; readonly edge: EdgeShape },
+): Designed {
+  return designLabel(DESIGNS[name], rooms, given, edge);
 }
 
 export {
@@ -70,5 +75,7 @@ export {
   type DesignWords,
   type Designed,
 } from './given.ts';
+export type { LabelGiven } from './label.ts';
+export { labelRooms, type LabelRoom, type LabelRooms } from './label-rooms.ts';
 export { roomOf, type Room } from './room.ts';
 export { houseStyleSchema, NO_HOUSE_STYLE, type HouseStyle } from './house-style.ts';

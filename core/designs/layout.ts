@@ -19,6 +19,10 @@ interface TextLook {
   readonly tracking?: number;
   readonly case?: Words['case'];
   readonly wrap?: boolean;
+  /** Whether its box may be as wide as the room, where nothing frames it. */
+  readonly mayWiden?: boolean;
+  /** The largest size of its letters, pt. */
+  readonly most?: number;
   readonly align?: Words['align'];
   /** Keeps a rim of the ground around the letters, where a pattern lies beneath. */
   readonly halo?: boolean;
@@ -36,6 +40,11 @@ interface OrnamentLook {
 
 const place = { id: '', angle: 0, locked: false };
 const LEAST = 5; // pt
+const READABLE = 6.5; // pt
+
+/** How wide a letter is for its size, about. */
+const letterWidth = ({ case: set, tracking = 0 }: TextLook): number =>
+  (set === 'upper' ? 0.72 : 0.58) + tracking / 100;
 
 /**
  * Puts things into a room by shares of it, so that a design adapts to any size and shape: words
@@ -90,12 +99,28 @@ export class Layout {
     };
   }
 
+  /** The box of a spot, wider where words in the middle of the room want so much width and there is room. */
+  private widened(spot: Spot, wanted: number): { width: number; height: number } {
+    const box = this.boxOf(spot);
+    if (spot.x || this.given.room.radius !== undefined) return box;
+    return {
+      ...box,
+      width: Math.max(box.width, Math.min(round(wanted), round(0.96 * this.width))),
+    };
+  }
+
   /** Words in a box, as large as it takes. */
   text(text: string, spot: Spot, look: TextLook = {}): PieceElement[] {
     if (text.trim() === '') return [];
     const { colors, faces, room } = this.given;
-    const box = this.boxOf(spot);
-    const size = Math.max(LEAST + 1, round((box.height * 0.8) / MM_PER_PT));
+    const line = text.length * MM_PER_PT * letterWidth(look); // for each pt
+    const box = look.mayWiden ? this.widened(spot, line * READABLE) : this.boxOf(spot);
+    // What is too long for one line at the smallest size has several.
+    const wraps = look.wrap ?? line * LEAST > box.width;
+    const size = Math.min(
+      look.most ?? Infinity,
+      Math.max(LEAST + 1, round((box.height * 0.8) / MM_PER_PT)),
+    );
     return [
       {
         ...place,
@@ -108,8 +133,8 @@ export class Layout {
         tracking: look.tracking ?? 0,
         leading: 1.12,
         align: look.align ?? 'centre',
-        fit: look.wrap ? 'wrap-shrink' : 'shrink',
-        ...(look.wrap ? { balanced: true } : {}),
+        fit: wraps ? 'wrap-shrink' : 'shrink',
+        ...(wraps ? { balanced: true } : {}),
         ...(look.case ? { case: look.case } : {}),
         ...(look.halo
           ? { outlines: [{ color: colors.ground, width: round(box.height * 0.12) }] }

@@ -50,6 +50,19 @@ export function elementInZone(
   return alongEdge({ ...fitted, ...placeIn(to, room, edge) }, edge);
 }
 
+/** An element that stands so far from the middle of a zone as from its own label's, turned and bent with it. */
+export function elementOnZone(
+  element: PieceElement,
+  { zone, edge }: Pick<ZoneOfPiece, 'zone' | 'edge'>,
+): PieceElement {
+  const room = zoneRoom(zone, edge);
+  const { angle, ...at } = placeIn(element, room, edge);
+  return alongEdge(
+    { ...bentAlong(element, room), ...at, angle: (element.angle + angle) % 360 },
+    edge,
+  );
+}
+
 /** Straight words follow the bend of a room that has one. */
 const bentAlong = (element: PieceElement, { bent }: ZoneRoom): PieceElement =>
   bent && element.kind === 'words' && element.path.kind === 'straight'

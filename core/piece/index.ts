@@ -7,7 +7,7 @@ export {
   type PieceSource,
   type PlacedElement,
 } from './compile.ts';
-export { elementInZone, type ZoneOfPiece } from './in-zone.ts';
+export { elementInZone, elementOnZone, type ZoneOfPiece } from './in-zone.ts';
 export {
   alongEdge,
   centredLine,

@@ -14,7 +14,6 @@ import { useSettings } from '../../ui/settings-store.ts';
 import StockPicture from '../../stock/StockPicture.vue';
 import { useJobStore } from '../../session/job-store.ts';
 import { shapeWords } from '../../ui/shape-words.ts';
-import { canTurn } from '../../ui/thing-pictures/index.ts';
 import AroundChoice from './AroundChoice.vue';
 import FitTestCard from './FitTestCard.vue';
 import FlatDrawing from './FlatDrawing.vue';
@@ -51,6 +50,7 @@ const tooLarge = computed(() => {
   const others = PLAIN_SHEETS.filter((sheet) => fitsOn(sheet, size)).map(({ name }) => name);
   return { stock: stock.name, others, parts: partsThatFit(measured.value, [stock]) };
 });
+const round = computed(() => measured.value?.kind === 'wrap' || measured.value?.kind === 'taper');
 const around = computed(() =>
   flat.value && flat.value.parts > 1
     ? texts.size.parts(flat.value.parts, formatLength(flat.value.width, settings.unit))
@@ -98,7 +98,7 @@ function remeasure(again: MeasuredThing): boolean {
           <StockPicture v-else-if="store.job" :stock="store.job.stock" />
           <figcaption>
             <ChoiceRow
-              v-if="measured && canTurn(measured)"
+              v-if="round"
               v-model="seen"
               class="seen"
               :label="texts.size.seenLong"

@@ -10,7 +10,7 @@ export const quiet: Design = {
         ...l.text(
           words.maker,
           { y: -0.3, w: 0.7, h: 0.1 },
-          { face: 'text', case: 'upper', tracking: 18 },
+          { face: 'text', case: 'upper', tracking: 18, mayWiden: true },
         ),
         ...l.text(words.name, { y: 0, w: 0.98, h: 0.4 }, { wrap: l.isTall }),
         l.ornament(
@@ -73,7 +73,7 @@ export const botanical: Design = {
         ...l.text(
           words.maker,
           { y: 0.46, w: 0.6, h: 0.07 },
-          { face: 'text', case: 'upper', tracking: 10, color: colors.accent },
+          { face: 'text', case: 'upper', tracking: 10, color: colors.accent, mayWiden: true },
         ),
       ],
     };

@@ -2,6 +2,7 @@
 import { mdiClose, mdiFormatFont, mdiPaletteOutline } from '@mdi/js';
 import { computed, onMounted, watch } from 'vue';
 import type { DesignName } from '../../../../core/designs/index.ts';
+import { zoneRoom } from '../../../../core/things/index.ts';
 import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
@@ -20,7 +21,7 @@ defineEmits<{ close: []; house: [] }>();
 const words = texts.start;
 const start = useStart(props.desk);
 const own = useOwnDesigns();
-const { name, line, maker, picture } = start;
+const { name, line, maker, small, rooms, picture } = start;
 
 const previews = computed(() =>
   (['blank', ...start.designs.value] as const).flatMap((design) => {
@@ -28,6 +29,12 @@ const previews = computed(() =>
     return job ? [{ design, job, title: titleOf(design) }] : [];
   }),
 );
+/** Of a label that is divided the front is shown: the whole would be too small to be read. */
+const front = computed(() => {
+  const { edge } = props.desk;
+  const zone = rooms.value?.front.zone;
+  return zone && edge.value ? zoneRoom(zone, edge.value) : undefined;
+});
 const titleOf = (design: DesignName | 'blank'): string =>
   design === 'blank' ? words.blank : words.names[design];
 const look = computed(() => {
@@ -65,6 +72,15 @@ onMounted(() => {
         <input v-model="name" class="well" :aria-label="words.name" :placeholder="words.name" />
         <input v-model="line" class="well" :aria-label="words.line" :placeholder="words.line" />
         <input v-model="maker" class="well" :aria-label="words.maker" :placeholder="words.maker" />
+        <textarea
+          v-if="rooms?.back"
+          v-model="small"
+          class="well"
+          rows="2"
+          maxlength="4000"
+          :aria-label="words.small"
+          :placeholder="words.small"
+        />
       </div>
       <div class="tools">
         <LinkButton @click="start.shuffle('colors')">
@@ -94,7 +110,7 @@ onMounted(() => {
     <div class="designs">
       <div v-for="one in start.owned.value" :key="one.design.id" class="own">
         <button type="button" @click="start.useOwn(one.call)">
-          <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" />
+          <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" :room="front" />
           <small>{{ one.design.name }}</small>
         </button>
         <IconButton
@@ -110,7 +126,7 @@ onMounted(() => {
         :aria-pressed="one.design === start.chosen.value"
         @click="start.use(one.design)"
       >
-        <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" />
+        <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" :room="front" />
         <small>{{ one.title }}</small>
       </button>
     </div>
@@ -123,8 +139,13 @@ onMounted(() => {
   grid-template-columns: 1.2fr 1fr 1fr;
   gap: 8px;
 }
-.said input {
+.said input,
+.said textarea {
   min-width: 0;
+}
+.said textarea {
+  grid-column: 1 / -1;
+  resize: vertical;
 }
 .tools {
   display: flex;

@@ -4,8 +4,8 @@ import {
   DESIGN_COLORS,
   DESIGN_FACES,
   designsFor,
+  labelRooms,
   makeDesign,
-  roomOf,
   type DesignColors,
   type DesignFaces,
   type DesignName,
@@ -25,7 +25,7 @@ import { useHouseStyle } from '../../../session/house-style-store.ts';
 const words = texts.start;
 
 /** What was typed last, for the next piece of this visit. */
-const typed = reactive({ line: words.usualLine as string, maker: '' });
+const typed = reactive({ line: words.usualLine as string, maker: '', small: '' });
 
 /** Starting designs for the piece on the desk, with its own words and picture. */
 export function useStart(desk: DeskState) {
@@ -64,15 +64,19 @@ export function useStart(desk: DeskState) {
     ...(house.style.faces ? [{ name: words.ownFaces, ...house.style.faces }] : []),
     ...DESIGN_FACES,
   ]);
-  const room = computed(() =>
-    desk.committedPiece.value
-      ? roomOf(desk.committedPiece.value.edge, desk.committedPiece.value.safe)
-      : undefined,
-  );
-  const designs = computed(() => (room.value ? designsFor(room.value) : []));
+  const rooms = computed(() => {
+    const { value: piece } = desk.committedPiece;
+    const thing = piece?.variant?.thing ?? desk.store.committed?.thing;
+    return piece && thing ? labelRooms(thing, piece.edge, piece.safe) : undefined;
+  });
+  const designs = computed(() => (rooms.value ? designsFor(rooms.value.front.room) : []));
   const maker = computed({
     get: () => typed.maker || house.style.maker || words.usualMaker,
     set: (value) => (typed.maker = value),
+  });
+  const small = computed({
+    get: () => typed.small || house.style.smallPrint,
+    set: (value) => (typed.small = value),
   });
   const line = computed({ get: () => typed.line, set: (value) => (typed.line = value) });
 
@@ -89,18 +93,18 @@ export function useStart(desk: DeskState) {
 
   function callFor(design: DesignName | 'blank'): CommandCall | undefined {
     const piece = desk.committedPiece.value;
-    if (!piece || !room.value) return undefined;
+    if (!piece || !rooms.value) return undefined;
     const from = design === 'blank' ? words.blank : words.names[design];
     if (design === 'blank')
       return { name: 'set-artwork', args: { piece: piece.id, ground: null, elements: [], from } };
     const { value: art } = picture;
     const size = art && artSize(art);
-    const made = makeDesign(design, {
+    const given = {
       ...lookOf(design),
-      room: room.value,
-      words: { name: name.value, line: line.value, maker: maker.value },
+      words: { name: name.value, line: line.value, maker: maker.value, small: small.value },
       picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
-    });
+    };
+    const made = makeDesign(design, given, { rooms: rooms.value, edge: piece.edge });
     const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), from };
     return { name: 'set-artwork', args };
   }
@@ -157,6 +161,8 @@ export function useStart(desk: DeskState) {
     name,
     line,
     maker,
+    small,
+    rooms,
     picture,
     designs,
     chosen,
