@@ -12,7 +12,7 @@ export const artwork = {
   ring: 'Ring',
   empty: 'Drop a picture here, use the tools above, or',
   wholePiece: 'whole piece',
-  lookAtZone: (zone: string): string => `Look at the ${zone} closely`,
+  lookAtZone: (zone: string): string => `Zoom to the ${zone}`,
   stack: 'Elements, printed from left to right',
   below: 'below',
   above: 'above',

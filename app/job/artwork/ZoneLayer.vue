@@ -80,6 +80,13 @@ function placeOf(zone: Zone, share: number): string {
     : `translate(${x + (right - left) * share} ${top - out})`;
 }
 
+/** Where a press on a name counts: between its letters, too. */
+function pressed({ name, anchor }: NamedZone): Record<'x' | 'y' | 'width' | 'height', number> {
+  const width = name.length * LETTER + 16;
+  const x = anchor === 'middle' ? -width / 2 : anchor === 'end' ? 8 - width : -8;
+  return { x, y: -12, width, height: 24 };
+}
+
 function look(zone: Zone): void {
   if (props.desk.lookAtZone(zone)) props.bench.showBox(grown(boxOf(zone), AROUND));
   else props.bench.fit();
@@ -107,6 +114,7 @@ function look(zone: Zone): void {
       >
         <title>{{ texts.artwork.lookAtZone(one.name) }}</title>
         <g :transform="`scale(${px})`">
+          <rect class="around" v-bind="pressed(one)" />
           <text :text-anchor="one.anchor" dominant-baseline="middle">{{ one.name }}</text>
         </g>
       </g>
@@ -139,6 +147,9 @@ function look(zone: Zone): void {
 .name {
   cursor: zoom-in;
   outline: none;
+}
+.around {
+  fill: transparent;
 }
 .name text {
   fill: #6d5a69;
