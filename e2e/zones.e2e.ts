@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { countActions, emptyWorkshop, expect, proofed, proofIs } from './workshop.ts';
+import { countActions, emptyWorkshop, enter, expect, proofed, proofIs } from './workshop.ts';
 
 interface Span {
   readonly from: number;

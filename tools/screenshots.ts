@@ -24,6 +24,10 @@ const DRAWINGS = {
   'Hart’s tongue': frond('#2f6b4f', '#7fae63'),
 };
 
+/** What stands on the back of a band. */
+const SMALL_PRINT =
+  'Set each bulb three times as deep as it is high, a hand apart, tip upwards. Water once and wait.';
+
 const server = spawn(process.execPath, ['dist/node/server.mjs'], {
   env: { ...process.env, PORT: String(PORT) },
   stdio: 'ignore',
@@ -81,10 +85,12 @@ try {
   await page.locator('[data-element="words-3"] .hit').click();
   await shoot('artwork');
   await page.keyboard.press('Escape');
+  await page.goto(`${URL}/job/demo-bulb-box-bands/artwork`);
   await page.getByRole('button', { name: 'Start from' }).click();
+  await page.getByRole('textbox', { name: /^Small print/ }).fill(SMALL_PRINT);
   await page.waitForTimeout(2500);
   await shoot('designs');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.goto(`${JOB}/artwork`);
   await page.locator('[data-line="copies"]').click();
   await page.locator('[data-copy]').nth(4).click();
   await shoot('sheet');
@@ -98,7 +104,9 @@ try {
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Dark' }).click();
   await page.keyboard.press('Escape');
-  await page.locator('[data-line="artwork"]').click();
+  await page.goto(`${URL}/job/demo-bulb-box-bands/artwork`);
+  await page.locator('.zones').waitFor();
+  await proofIsDone();
   await shoot('artwork-dark');
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Light' }).click();

@@ -55,6 +55,8 @@ test('around a box, on a fold-over tag and on a case words stand as their part i
     diameter: 1,
   });
   expect(spine).toMatchObject({ width: 118, height: 6.5, angle: 90 });
+  // As a whole a label is read as the part that is looked at first.
+  expect(sized(usualThing('case')).reading).toBe(0);
 });
 
 test.each([

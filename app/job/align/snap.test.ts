@@ -22,6 +22,16 @@ test('sides snap to the edge, to the safe inset and to other elements', () => {
   expect(beside.dx).toBeCloseTo(10, 6);
 });
 
+test('things snap to the middle and the sides of a zone, and to what is safe in it', () => {
+  const zones = [boxAbout({ x: -15, y: 0 }, 20, 58)];
+  const targets = snapTargets({ ...PIECE, zones }, []);
+  const moved = (dx: number): number => snapMove(box, { dx, dy: 11 }, targets, 0.6).dx;
+  expect(moved(-14.7)).toBeCloseTo(-15, 9);
+  // The zone ends at -5; a box of 10 mm beside it stands at 0 less 10, and 2 mm farther in where it is safe.
+  expect(moved(-10.3)).toBeCloseTo(-10, 9);
+  expect(moved(-12.4)).toBeCloseTo(-12, 9);
+});
+
 test('out of reach nothing snaps, and the nearer of two targets wins', () => {
   expect(snapMove(box, { dx: 9, dy: 9 }, { x: [0, 100], y: [], boxes: [] }, 0.5)).toEqual({
     dx: 9,

@@ -1,7 +1,9 @@
 import { nextTick } from 'vue';
 import type { PieceElement } from '../../../core/piece/index.ts';
 import { exampleWords } from '../../../core/testing/example-job.ts';
+import { usualThing } from '../../../core/things/index.ts';
 import { closeDesk, openDesk } from '../../testing/desk.ts';
+import { newPlate, newRing } from './new-elements.ts';
 
 afterEach(closeDesk);
 
@@ -27,6 +29,34 @@ test('what is added is selected, and is one step', async () => {
   desk.addWords(false);
   expect(desk.only.value).toMatchObject({ kind: 'words' });
   expect([all().length, steps()]).toEqual([4, 2]);
+});
+
+test('what is new stands in the front, turned as that is read, or in the zone that is looked at', async () => {
+  const { desk } = await opened();
+  expect(desk.zones.value).toEqual([]);
+  const box = { width: 120, depth: 35, height: 80, strip: 54, overlap: 12 };
+  const thing = usualThing('band', { ...box, around: 'w' });
+  desk.store.act({ name: 'measure-thing', args: { thing } });
+  expect(desk.zones.value.map(({ name }) => name)).toEqual([
+    'top',
+    'front',
+    'bottom',
+    'back',
+    'overlap',
+  ]);
+  desk.addTo((piece) => newPlate(piece));
+  // Of 242 mm the front lies from 35 to 115 and the back from 150 to 230.
+  expect(desk.only.value).toMatchObject({ x: -121 + 75, y: 0, angle: 270 });
+  const back = desk.zones.value[3];
+  if (!back) throw new Error('no back');
+  expect(desk.lookAtZone(back)).toBe(true);
+  desk.addWords(false);
+  expect(desk.only.value).toMatchObject({ kind: 'words', angle: 90 });
+  expect(Math.abs((desk.only.value?.x ?? 0) - (-121 + 190))).toBeLessThan(40);
+  expect(desk.lookAtZone(back)).toBe(false);
+  // A ring follows the edge of the whole label.
+  desk.addTo(newRing);
+  expect(desk.only.value).toMatchObject({ kind: 'plate', x: 0, y: 0, angle: 0 });
 });
 
 test('a group is selected as one, and one of it alone where that is asked for', async () => {

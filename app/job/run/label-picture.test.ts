@@ -1,6 +1,6 @@
 import { expectOk } from '../../../core/base/index.ts';
 import { trySize, usualThing, type MeasuredThing } from '../../../core/things/index.ts';
-import { wallOf } from './label-picture.ts';
+import { turnedWall, wallOf } from './label-picture.ts';
 
 function wall(thing: MeasuredThing) {
   const made = wallOf(thing, expectOk(trySize(thing)));
@@ -37,6 +37,15 @@ test.each([
   expect(right?.[0]).toBeCloseTo(1, 2);
   expect(Math.min(...[place(0, 0), ...corners].map(([, y]) => y))).toBeCloseTo(0, 2);
   expect(Math.max(...[place(0, 1), ...corners].map(([, y]) => y))).toBeCloseTo(1, 2);
+});
+
+test('from behind a wall shows the ends of its label, its right side at the left', () => {
+  const behind = turnedWall(wall(usualThing('wrap', { size: 100, overlap: 0, angle: 360 })));
+  expect(behind.place(-90, 0.5)).toEqual([0.75, 0.5]);
+  expect(behind.place(90, 0.5)).toEqual([0.25, 0.5]);
+  expect(behind.place(-0.36, 0)[0]).toBeCloseTo(0.999, 9);
+  expect(behind.place(0.36, 0)[0]).toBeCloseTo(0.001, 9);
+  expect(behind.top).toBe(1);
 });
 
 test('flat things have no wall', () => {

@@ -4,6 +4,7 @@ import { corners, flatten, type Box, type Ring } from '../../geometry/index.ts';
 import { shapePath, shapeSize, type EdgeShape } from '../../shape/index.ts';
 import { warning, type SizeWarning } from '../size-warnings.ts';
 import type { FlatSize, Fold, Reading, Zone, ZoneName } from '../flat.ts';
+import { mainZone } from '../zones.ts';
 
 /** A measurement in mm. */
 export const mm = z.number().positive().max(2000);
@@ -23,13 +24,12 @@ type Extras = Partial<Omit<FlatSize, 'shape' | 'width' | 'height' | 'reading'>>;
 /** A flat label of a shape; all of it is the front unless zones are given. */
 export function flat(shape: EdgeShape, extras: Extras = {}): Result<FlatSize> {
   const { zones = [ringsZone('front', flatten(shapePath(shape), 0.01))] } = extras;
-  const front = zones.find(({ name }) => name === 'front') ?? zones[0];
   return ok({
     shape,
     ...shapeSize(shape),
     zones,
     folds: [],
-    reading: front?.reading ?? 0,
+    reading: mainZone(zones)?.reading ?? 0,
     parts: 1,
     warnings: [],
     ...extras,
