@@ -35,11 +35,8 @@ proofed(
       ['Depth', '35'],
       ['Height', '80'],
       ['Width of the strip', '54'],
-    ] as const) {
-      const field = page.getByLabel(side, { exact: true });
-      await field.fill(mm);
-      await field.press('Enter');
-    }
+    ] as const)
+      await enter(page, side, mm);
     await expect(page.locator('[data-line="size"]')).toContainText('272 mm × 54 mm');
     await page.locator('[data-line="artwork"]').click();
     await page.getByRole('button', { name: 'Start from', exact: true }).click();

@@ -71,8 +71,15 @@ async function finishedRun(job: string, spoiled: number): Promise<void> {
 }
 
 try {
-  await new Promise((go) => setTimeout(go, 1500));
-  await page.goto(URL);
+  // The server may still be starting.
+  for (let tries = 0; tries < 100; tries++) {
+    const isThere = await page.goto(URL).then(
+      () => true,
+      () => false,
+    );
+    if (isThere) break;
+    await new Promise((go) => setTimeout(go, 200));
+  }
   await page.locator('article').nth(2).waitFor();
   await page.waitForTimeout(1500);
   await shoot('shelf');
