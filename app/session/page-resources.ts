@@ -92,7 +92,7 @@ async function loadTypeface(id: string): Promise<void> {
   if (typeface) typefaces.set(id, typeface);
 }
 
-/** Few at once, so that the page has its turn between them. */
+/** A few at a time, so that the page answers between them. */
 const read = inTurn(3);
 
 async function loadArt(id: string, kind: 'pixels' | 'vector'): Promise<void> {

@@ -4,7 +4,7 @@ import { onMounted, ref } from 'vue';
 /** A desk: the bench with its floating trays in the middle, and cards about the selection at the right. */
 defineProps<{ cards?: string }>();
 
-/** The bench comes first, so that neither keeps the page from answering for long. */
+/** Cards follow the bench by a frame, so that neither blocks the page for long. */
 const isBenchThere = ref(false);
 onMounted(() => requestAnimationFrame(() => (isBenchThere.value = true)));
 </script>

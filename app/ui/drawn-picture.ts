@@ -15,7 +15,7 @@ const MOST_PIXELS = 1000; // a picture in something that is only looked at needs
 
 const inlined = new Map<string, Promise<string | undefined>>();
 
-/** Few pictures at once: whatever else the page is asked for comes in between. */
+/** Two pictures at a time, so that other work comes in between. */
 const make = inTurn(2);
 
 /** A picture as a data address, made smaller: an SVG that is used as an image cannot name others. */

@@ -1,5 +1,5 @@
 import pLimit from 'p-limit';
 
-/** Does so much at once of what it is given; the rest has its turn later, in the order in which it came. */
+/** A queue that runs at most so many tasks at once, in the order in which they come. */
 export const inTurn = (atOnce: number): (<T>(work: () => Promise<T>) => Promise<T>) =>
   pLimit(atOnce);

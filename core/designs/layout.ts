@@ -19,7 +19,7 @@ interface TextLook {
   readonly tracking?: number;
   readonly case?: Words['case'];
   readonly wrap?: boolean;
-  /** Whether its box may be as wide as the room, where nothing frames it. */
+  /** Whether its box may grow as wide as the room, as nothing frames it. */
   readonly mayWiden?: boolean;
   /** The largest size of its letters, pt. */
   readonly most?: number;

@@ -31,7 +31,7 @@ export function reserved(spot: Spot, { width, height }: Repeated, gap: number): 
 }
 
 const MOST_STARTS = 24;
-/** Where some copies will do nobody waits for the last that fits. */
+/** Enough to try where a few copies suffice. */
 const FEW_STARTS = 8;
 
 /**

@@ -46,6 +46,10 @@ test('what is larger than its zone is made smaller; words have a narrower box an
   const words = exampleWords({ text: 'Sea holly', width: 80, height: 10, size: 12 });
   const made = elementInZone(words, zoneOf('front'), 'middle');
   expect(made).toMatchObject({ kind: 'words', size: 12, width: 26, height: 10, angle: 270 });
+  const fixed = exampleWords({ text: 'Sea holly', width: 80, height: 10, fit: 'fixed' });
+  expect(elementInZone(fixed, zoneOf('front'), 'middle')).toMatchObject({ fit: 'shrink' });
+  const short = exampleWords({ text: 'Sea holly', width: 20, height: 8, fit: 'fixed' });
+  expect(elementInZone(short, zoneOf('front'), 'middle')).toMatchObject({ fit: 'fixed' });
 });
 
 test('whatever is moved into whichever zone of a thing stands in it', () => {

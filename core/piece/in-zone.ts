@@ -17,11 +17,18 @@ export interface ZoneOfPiece {
 }
 
 const BEND = 100; // mm, until the edge says how much they are bent
-const LEAST = 1; // mm, so that nothing comes to nothing in a zone narrower than its margins
+/** How words fit a box that is narrower than the one they were made for. */
+const SHRINKING = {
+  fixed: 'shrink',
+  shrink: 'shrink',
+  wrap: 'wrap-shrink',
+  'wrap-shrink': 'wrap-shrink',
+} as const;
+const LEAST = 1; // mm of room, for zones narrower than their margins
 
 /**
  * An element as it stands in a zone: turned as that is read, bent with it, and no larger than its room. Words
- * in a box keep their size and have a narrower box; the rest is made smaller.
+ * have a narrower box, in which they shrink only where they do not fit; the rest is made smaller.
  * @param where in its middle, as near to its place as it fits, or as far from its middle as on a label of one zone
  */
 export function elementInZone(
@@ -76,8 +83,11 @@ function noLarger(
   most: { readonly width: number; readonly height: number },
 ): PieceElement {
   const { width, height } = elementSize(element);
-  if (element.kind === 'words' && element.path.kind !== 'circle')
-    return resizedElement(element, Math.min(width, most.width), Math.min(height, most.height));
+  if (element.kind === 'words' && element.path.kind !== 'circle') {
+    const narrower = width > most.width || height > most.height;
+    const fits = narrower ? { ...element, fit: SHRINKING[element.fit] } : element;
+    return resizedElement(fits, Math.min(width, most.width), Math.min(height, most.height));
+  }
   const factor = Math.min(1, most.width / width, most.height / height);
   return factor < 1 ? scaledElement(element, factor) : element;
 }

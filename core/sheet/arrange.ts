@@ -249,7 +249,7 @@ function nestedSheets({ plan }: Arrangeable, wanted: readonly Wanted[]): Placeme
 
 /**
  * The free places for one shape on a sheet on which some room is taken.
- * @param wanted of those that only wait to be nested, so many will do
+ * @param wanted how many are needed: copies that only wait to be nested do not need the best grid
  */
 function spotsFor(
   { stock, plan }: Arrangeable,

@@ -57,7 +57,7 @@ export function compileSheet(
   const present = new Map(copies.map(({ symbol, piece }) => [symbol, piece]));
   let drawing: Drawing | undefined;
   return {
-    // Who only looks at the copies never asks for it.
+    // Made only when it is asked for: a desk needs just the copies.
     get drawing() {
       drawing ??= {
         width: stock.width,

@@ -27,7 +27,7 @@ const MANY = 2;
 const ROUGH_PIXELS = 250;
 /** Without a change for so long, ms, what is rough is drawn finely. */
 const REST = 3000;
-/** For so long, ms, it works out where copies are cut off before the page has its turn. */
+/** Clips are worked out for so long, ms, before the page may answer. */
 const SLICE = 10;
 
 /**

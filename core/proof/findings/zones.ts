@@ -40,7 +40,7 @@ function changesOf(before: PieceElement, after: PieceElement): ElementChanges {
 
 /**
  * Moves an element into a zone: the one in which its middle lies, as far as that is read, or else the front.
- * Nothing where the label has none, or what runs along a circle stays as long as it is.
+ * Nothing where the label has no zone to which it could go.
  * @param avoid a zone in which it may not stay
  */
 export function moveToZone(

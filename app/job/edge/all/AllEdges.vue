@@ -16,7 +16,7 @@ const { pieces, chosen, picked, showsBefore, busy } = props.all;
 const shown = useGradually(() => pieces.value, 2);
 const router = useRouter();
 
-// Next they are laid out: the sheet, and those who nest them, are there at once.
+// Laying out comes next: the Sheet desk and the workers that nest are made ready.
 onMounted(() => {
   void loadRouteLocation(router.resolve({ name: 'sheet' })).catch(() => undefined);
   const { plan } = props.all.store.committed ?? {};
