@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
-import { BROWSER } from '../tools/browser.ts';
+import { BROWSER, visit } from '../tools/browser.ts';
 import { median, percentile95, type Row } from './row.ts';
 
 const PORT = 4388;
@@ -16,14 +16,7 @@ export async function inBrowser<T>(run: (page: Page) => Promise<T>): Promise<T> 
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const page = await context.newPage();
-    for (let tries = 0; tries < 50; tries++) {
-      const there = await page.goto(URL).then(
-        () => true,
-        () => false,
-      );
-      if (there) break;
-      await new Promise((go) => setTimeout(go, 100));
-    }
+    await visit(page, URL);
     await page.waitForSelector('article');
     return await run(page);
   } finally {

@@ -5,7 +5,7 @@ import { encodePngImage } from '../core/raster/index.ts';
 import { starFlowers } from '../demo/art/borage.ts';
 import { PHOTOGRAPHS } from '../demo/art/photographs.ts';
 import { broadLeaf, frond } from '../demo/art/woodland.ts';
-import { BROWSER } from './browser.ts';
+import { BROWSER, visit } from './browser.ts';
 
 const PORT = 4377;
 const URL = `http://localhost:${PORT}`;
@@ -71,15 +71,7 @@ async function finishedRun(job: string, spoiled: number): Promise<void> {
 }
 
 try {
-  // The server may still be starting.
-  for (let tries = 0; tries < 100; tries++) {
-    const isThere = await page.goto(URL).then(
-      () => true,
-      () => false,
-    );
-    if (isThere) break;
-    await new Promise((go) => setTimeout(go, 200));
-  }
+  await visit(page, URL);
   await page.locator('article').nth(2).waitFor();
   await page.waitForTimeout(1500);
   await shoot('shelf');

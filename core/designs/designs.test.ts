@@ -34,10 +34,7 @@ const given = (changes: Partial<LabelGiven> = {}): LabelGiven => ({
   ...changes,
 });
 const made = (name: DesignName, edge: EdgeShape, changes: Partial<LabelGiven> = {}): Designed =>
-  makeDesign(name, given(changes), {
-    rooms: { front: { room: roomOf(edge, 2) }, spines: [] },
-    edge,
-  });
+  makeDesign(name, given(changes), { edge, front: { room: roomOf(edge, 2) }, spines: [] });
 
 test('there are at least twenty designs, and some for a disc with a hole', () => {
   expect(designsFor({ hollow: false }).length).toBeGreaterThanOrEqual(20);

@@ -1,4 +1,3 @@
-import type { EdgeShape } from '../shape/index.ts';
 import type { Designed } from './given.ts';
 import { leafRing, love, party, toFrom } from './kinds/festive.ts';
 import { awning, gingham, meadow, night, pond, terrazzo, tweed } from './kinds/patterned.ts';
@@ -57,13 +56,9 @@ export function designsFor(room: Pick<Room, 'hollow'>): DesignName[] {
     .map(([name]) => name);
 }
 
-/** A design on a label of an edge, with its words, colours, typefaces and picture. */
-export function makeDesign(
-  name: DesignName,
-  given: LabelGiven,
-  { rooms, edge }: { readonly rooms: LabelRooms; readonly edge: EdgeShape },
-): Designed {
-  return designLabel(DESIGNS[name], rooms, given, edge);
+/** A design in the rooms of a label, with its words, colours, typefaces and picture. */
+export function makeDesign(name: DesignName, given: LabelGiven, rooms: LabelRooms): Designed {
+  return designLabel(DESIGNS[name], given, rooms);
 }
 
 export {
@@ -76,6 +71,6 @@ export {
   type Designed,
 } from './given.ts';
 export type { LabelGiven } from './label.ts';
-export { labelRooms, type LabelRoom, type LabelRooms } from './label-rooms.ts';
+export { labelRooms, type LabelRooms } from './label-rooms.ts';
 export { roomOf, type Room } from './room.ts';
 export { houseStyleSchema, NO_HOUSE_STYLE, type HouseStyle } from './house-style.ts';

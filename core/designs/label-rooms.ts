@@ -18,6 +18,7 @@ export interface LabelRoom {
 
 /** What designs stand in: the front, what is seen from behind or beside it, and spines. */
 export interface LabelRooms {
+  readonly edge: EdgeShape;
   readonly front: LabelRoom;
   readonly back?: LabelRoom;
   readonly spines: readonly LabelRoom[];
@@ -30,10 +31,11 @@ export function labelRooms(thing: Thing, edge: EdgeShape, safe: number): LabelRo
   const zones = dividingZones(zonesOf(thing, edge));
   const main = mainZone(zones);
   if (!main || zones.some(({ name }) => name === 'hem'))
-    return { front: { room: roomOf(edge, safe + hemOf(zones, edge)) }, spines: [] };
+    return { edge, front: { room: roomOf(edge, safe + hemOf(zones, edge)) }, spines: [] };
   const inZone = (zone: Zone): LabelRoom => ({ zone, room: roomIn(zone, edge, safe) });
   const back = backOf(zones, main, edge);
   return {
+    edge,
     front: inZone(main),
     ...(back ? { back: inZone(back) } : {}),
     spines: zones.filter(({ name }) => name === 'spine').map(inZone),

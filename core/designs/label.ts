@@ -12,11 +12,9 @@ export type LabelGiven = Omit<DesignGiven, 'room'>;
 /** A design on a label: its name in front, small print behind, spines along their sides. */
 export function designLabel(
   design: Design,
-  rooms: LabelRooms,
   given: LabelGiven,
-  edge: EdgeShape,
+  { edge, front, back, spines }: LabelRooms,
 ): Designed {
-  const { front, back, spines } = rooms;
   const layout = new Layout({ ...given, room: front.room });
   const { ground = given.colors.ground, elements } = design.make(layout);
   const across = acrossPlate(ground, front, edge);

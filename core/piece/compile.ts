@@ -37,7 +37,7 @@ import {
   type PieceElement,
   type Resources,
 } from './elements/index.ts';
-import { pieceSize, type Piece } from './piece.ts';
+import { pieceSize, thingOf, type Piece } from './piece.ts';
 import { differences, FIRST_COPY, filledFor, variantKeyOf, type CopyInList } from './copy-fill.ts';
 import type { List } from './list.ts';
 
@@ -139,7 +139,7 @@ export function createCompiler(resources: Resources): PieceCompiler {
     pieces.set(piece, all);
     const key = context.depth > 0 ? `${copy.number} ${copy.row?.key ?? ''}` : look;
     const known = all.get(key);
-    const thing = piece.variant?.thing ?? source.thing;
+    const thing = thingOf(piece, source.thing);
     const folds = [...(thing ? foldsOf(thing, piece.edge) : []), ...ownCreases(piece)];
     const grounds = artOfFill(piece.ground).flatMap((id) => [source.art[id], resources.vector(id)]);
     const dependencies = [...placedElements, ...folds, ...grounds, numbered];

@@ -111,4 +111,11 @@ export {
   type CopyFacts,
 } from './placeholders.ts';
 export { picturePiece, type PieceLook } from './picture-piece.ts';
-export { coverOf, PIECE_NAME_LETTERS, pieceSchema, pieceSize, type Piece } from './piece.ts';
+export {
+  coverOf,
+  PIECE_NAME_LETTERS,
+  pieceSchema,
+  pieceSize,
+  thingOf,
+  type Piece,
+} from './piece.ts';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { apart, plainId } from '../base/index.ts';
 import { edgeBuildSchema, edgeShapeSchema, shapeSize } from '../shape/index.ts';
-import { thingSchema } from '../things/index.ts';
+import { thingSchema, type Thing } from '../things/index.ts';
 import { elementSchema, type Picture } from './elements/index.ts';
 import { color, fillSchema } from './fill.ts';
 
@@ -66,3 +66,9 @@ export function coverOf(
 export function pieceSize(piece: Piece): { width: number; height: number } {
   return shapeSize(piece.edge);
 }
+
+/** The thing that a piece goes onto: one of its own, or that of its job. */
+export const thingOf = <T extends Thing | undefined>(
+  { variant }: Pick<Piece, 'variant'>,
+  ofJob: T,
+): Thing | T => variant?.thing ?? ofJob;

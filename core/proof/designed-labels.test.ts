@@ -50,7 +50,7 @@ test.each(titled)('on a %s every design keeps to what is seen from one side', as
   expect(names.length).toBeGreaterThanOrEqual(20);
   for (const [at, name] of names.entries()) {
     const words = at % 2 ? USUAL : LONG;
-    const made = makeDesign(name, { words, colors, faces }, { rooms, edge: piece.edge });
+    const made = makeDesign(name, { words, colors, faces }, rooms);
     const job = plain(
       { name: 'measure-thing', args: { thing } },
       { name: 'set-artwork', args: { piece: PIECE, ...made } },

@@ -29,7 +29,8 @@ import {
 } from './findings/cutting.ts';
 import { looseParts, thinRim } from './findings/edges.ts';
 import { acrossFold, inOverlap } from './findings/folds.ts';
-import { codeBent, onTheGround } from './findings/zones.ts';
+import { codeBent } from './findings/code-bent.ts';
+import { onTheGround } from './findings/zones.ts';
 import { hairline } from './findings/lines.ts';
 import { patternTooFine } from './findings/patterns.ts';
 import {

@@ -71,10 +71,14 @@ export const place = ({
   element: element.id,
   box: boxAbout(element, compiled.width, compiled.height),
 });
-/** A change of these words alone. */
-export const change = ({ piece, element }: SetElement, changes: ElementChanges): CommandCall => ({
+/** A change of one element alone. */
+export const change = (
+  { piece, element }: Pick<PlacedElement, 'element'> & { readonly piece: CompiledPiece },
+  changes: ElementChanges,
+  doing = 'mend',
+): CommandCall => ({
   name: 'change-elements',
-  args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing: 'mend' },
+  args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing },
 });
 /** What the boxes of the letters cover on the piece, mm. */
 export function letterBoxes({ element, set }: SetElement): Ring[] {

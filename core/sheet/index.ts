@@ -51,6 +51,7 @@ export {
   inOrder,
   handPlaceSchema,
   TURNS,
+  waitsForNest,
   withoutNested,
   type NestedCopy,
   type Turns,

@@ -85,6 +85,10 @@ export function inOrder<T>(sheets: readonly T[], { order = [] }: Pick<Plan, 'ord
   return [...first, ...rest].map((at) => sheets[at] as T);
 }
 
+/** Whether copies are to be nested by their outlines and are not yet. */
+export const waitsForNest = ({ arrangement, nested }: Plan): boolean =>
+  arrangement === 'nest' && !nested;
+
 /** A plan whose copies are to be laid anew: nothing is known any more of where they were nested. */
 export function withoutNested({ nested, ...plan }: Plan): Plan {
   void nested;

@@ -1,8 +1,7 @@
 import { expectOk, type Platform } from '../../core/base/index.ts';
-import { apply, placed } from '../../core/geometry/index.ts';
 import type { JobWithArt } from '../../core/job/index.ts';
-import type { Piece, PieceElement } from '../../core/piece/index.ts';
-import { trySize, usualThing, zoneRoom, type ZoneName } from '../../core/things/index.ts';
+import { elementOnZone, type Piece, type PieceElement } from '../../core/piece/index.ts';
+import { trySize, usualThing, type ZoneName } from '../../core/things/index.ts';
 import { starFlowers, type StarColors } from '../art/borage.ts';
 import { art, demoJob, drawings, numbered, ring, words } from './kit.ts';
 
@@ -54,21 +53,21 @@ const BOX = usualThing('band', {
   overlap: 12,
 });
 
-/** Where something stands upright on a panel: `down` mm below its middle on the box. */
-function placeOn(panel: ZoneName, down = 0): { x: number; y: number; angle: number } {
+/** An element on a panel, as it stands about the middle of that. */
+function onPanel(panel: ZoneName, element: PieceElement): PieceElement {
   const { zones, shape } = expectOk(trySize(BOX));
   const zone = zones.find(({ name }) => name === panel);
   if (!zone) throw new Error(panel);
-  const { centre, angle } = zoneRoom(zone, shape);
-  return { ...apply(placed(centre.x, centre.y, angle), { x: 0, y: down }), angle };
+  return elementOnZone(element, { zone, edge: shape });
 }
 
-const onPanel = (
+/** Words that stand `down` mm below the middle of a panel. */
+const wordsOn = (
   panel: ZoneName,
   down: number,
   text: string,
   fields: Parameters<typeof words>[1],
-): PieceElement => words(text, { ...placeOn(panel, down), width: 44, ...fields });
+): PieceElement => onPanel(panel, words(text, { x: 0, y: down, width: 44, ...fields }));
 
 function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece {
   const { shape } = expectOk(trySize(BOX));
@@ -81,22 +80,24 @@ function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece 
     safe: 2,
     ground,
     elements: numbered([
-      ...(['front', 'back'] as const).map((panel) => ({
-        ...ring({ kind: 'rectangle', width: 72, height: STRIP - 8, radius: 3 }, ink, 0.4),
-        x: placeOn(panel).x,
-      })),
-      onPanel('top', -4, 'THISTLE & FEN', { size: 13, tracking: 14, height: 7, color: ink }),
-      onPanel('top', 6, 'Plant from September to November', {
+      ...(['front', 'back'] as const).map((panel) =>
+        onPanel(
+          panel,
+          ring({ kind: 'rectangle', width: STRIP - 8, height: 72, radius: 3 }, ink, 0.4),
+        ),
+      ),
+      wordsOn('top', -4, 'THISTLE & FEN', { size: 13, tracking: 14, height: 7, color: ink }),
+      wordsOn('top', 6, 'Plant from September to November', {
         typeface: 'fraunces-italic',
         size: 9,
         height: 5,
         color: ink,
       }),
-      { ...art(flower, 34, 40), ...placeOn('front', -11) },
-      onPanel('front', 16.5, name, { size: 22, least: 14, height: 11, width: 42, color: ink }),
-      onPanel('front', 25.5, note.toUpperCase(), { ...plain, size: 8, height: 5 }),
-      onPanel('back', -22, 'How to plant', { size: 15, height: 8, color: ink }),
-      onPanel('back', 5, PLANTING, {
+      onPanel('front', { ...art(flower, 34, 40), y: -11 }),
+      wordsOn('front', 16.5, name, { size: 22, least: 14, height: 11, width: 42, color: ink }),
+      wordsOn('front', 25.5, note.toUpperCase(), { ...plain, size: 8, height: 5 }),
+      wordsOn('back', -22, 'How to plant', { size: 15, height: 8, color: ink }),
+      wordsOn('back', 5, PLANTING, {
         typeface: 'figtree-regular',
         size: 8.5,
         leading: 1.45,

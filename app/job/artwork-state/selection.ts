@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Job } from '../../../core/job/index.ts';
-import { colorsOfPieces, type PieceElement } from '../../../core/piece/index.ts';
+import { colorsOfPieces, thingOf, type PieceElement } from '../../../core/piece/index.ts';
 import { dividingZones, zonesOf, type Zone } from '../../../core/things/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { offeredColors } from './palette.ts';
@@ -33,8 +33,8 @@ export function useSelection() {
   /** What the parts of the label will be on its thing, where it has parts. */
   const zones = computed<readonly Zone[]>(() => {
     const { value: now } = committedPiece;
-    const thing = now?.variant?.thing ?? store.committed?.thing;
-    return now && thing ? dividingZones(zonesOf(thing, now.edge)) : [];
+    const thing = now && thingOf(now, store.committed?.thing);
+    return thing ? dividingZones(zonesOf(thing, now.edge)) : [];
   });
   /** The zone that is looked at closely. */
   const looked = shallowRef<Zone>();

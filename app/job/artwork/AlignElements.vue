@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { boxAbout, boxAround, type Box, type Point } from '../../../core/geometry/index.ts';
+import {
+  boxAbout,
+  boxAround,
+  boxOfRings,
+  type Box,
+  type Point,
+} from '../../../core/geometry/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import { seenBox } from '../../../core/piece/index.ts';
 import { zoneAt, zoneRoom } from '../../../core/things/index.ts';
@@ -34,8 +40,8 @@ const frame = computed(() => {
   const zone = one && zoneAt(zones.value, middleOf(one.box));
   if (!zone || !edge.value) return boxAbout({ x: 0, y: 0 }, width, height);
   const room = zoneRoom(zone, edge.value);
-  const lies = !room.bent && room.angle % 180 !== 0;
-  return boxAbout(room.centre, lies ? room.height : room.width, lies ? room.width : room.height);
+  const along = room.bent ? boxAbout(room.centre, room.width, room.height) : undefined;
+  return along ?? boxOfRings(zone.rings) ?? one.box;
 });
 const middleOf = ({ left, top, right, bottom }: Box): Point => ({
   x: (left + right) / 2,

@@ -9,6 +9,7 @@ import {
   type Affine,
 } from '../../../core/geometry/index.ts';
 import { asPrinted, compileJob, type Job } from '../../../core/job/index.ts';
+import { thingOf } from '../../../core/piece/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
 import { trySize } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -32,7 +33,7 @@ const printed = computed(() => asPrinted(compileJob(props.job, pageCompiler)).sh
 /** The first label of the sheet. */
 const copy = computed(() => printed.value?.copies.find(({ out }) => !out));
 const thing = computed(() => {
-  const found = copy.value?.piece.piece.variant?.thing ?? props.job.thing;
+  const found = copy.value ? thingOf(copy.value.piece.piece, props.job.thing) : props.job.thing;
   return found.kind === 'label-sheet' ? undefined : found;
 });
 const flat = computed(() => {

@@ -3,6 +3,7 @@ import { Cancelled } from '../../../core/base/index.ts';
 import type { CommandCall } from '../../../core/job/index.ts';
 import {
   isBetterNest,
+  waitsForNest,
   withoutNested,
   type NestedJob,
   type Turns,
@@ -149,8 +150,13 @@ export function useNesting(store: ReturnType<typeof useJobStore>) {
   );
   // What is to be nested and is not yet begins by itself.
   const { plan } = store.committed ?? {};
-  const waits = plan?.arrangement === 'nest' && !plan.nested && store.keepState !== 'reading';
-  if (waits && Object.values(plan.wanted).some((count) => count > 0)) void start();
+  if (
+    plan &&
+    waitsForNest(plan) &&
+    store.keepState !== 'reading' &&
+    Object.values(plan.wanted).some((count) => count > 0)
+  )
+    void start();
   onBeforeUnmount(stop);
 
   return { heard, running, start, stop };

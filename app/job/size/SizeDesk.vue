@@ -6,6 +6,7 @@ import { PLAIN_SHEETS } from '../../../core/stock/index.ts';
 import { trySize, type MeasuredThing } from '../../../core/things/index.ts';
 import { formatLength } from '../../../core/units/index.ts';
 import { sizeWarningText } from '../../../messages/index.ts';
+import { thingOf } from '../../../core/piece/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -31,7 +32,7 @@ const chosen = ref('');
 const piece = computed(
   () => store.job?.pieces.find(({ id }) => id === chosen.value) ?? store.job?.pieces[0],
 );
-const thing = computed(() => piece.value?.variant?.thing ?? store.job?.thing);
+const thing = computed(() => piece.value && thingOf(piece.value, store.job?.thing));
 const measured = computed(() =>
   thing.value && thing.value.kind !== 'label-sheet' ? thing.value : undefined,
 );

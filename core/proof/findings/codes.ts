@@ -1,36 +1,15 @@
 import { contrastRatio, luminance, rgbOf } from '../../color/index.ts';
 import { SMALLEST_MODULE } from '../../code/index.ts';
 import { boxesMeet, flatten, isInside, corners } from '../../geometry/index.ts';
-import {
-  elementTitle,
-  findCodeLayout,
-  hasPlaceholders,
-  leadColor,
-  seenBox,
-  type Code,
-  type CompiledPiece,
-  type ElementTitle,
-  type PlacedElement,
-} from '../../piece/index.ts';
+import { elementTitle, hasPlaceholders, leadColor, seenBox } from '../../piece/index.ts';
 import { copyOf, type Job } from '../../job/index.ts';
 import { shapePath } from '../../shape/index.ts';
 import { copyParts, type CopyId } from '../../sheet/index.ts';
+import { allCodes, codesOf, codeTitle, moduleOf, type PlacedCode } from '../codes-in-piece.ts';
 import type { Finding, FindingKind, ProofContext, Where } from '../finding.ts';
 import type { CodeProblem, RowLabel } from '../finding-values.ts';
 import { rounded, rowLabel, some } from '../row-names.ts';
-
-interface PlacedCode extends PlacedElement {
-  readonly element: Code;
-  readonly piece: CompiledPiece;
-}
-
-const codesOf = (piece: CompiledPiece): PlacedCode[] =>
-  piece.elements.flatMap((placed): PlacedCode[] =>
-    placed.element.kind === 'code' ? [{ ...placed, element: placed.element, piece }] : [],
-  );
-
-const allCodes = ({ compiled }: ProofContext): PlacedCode[] =>
-  [...compiled.pieces.values()].flatMap(codesOf);
+import { change } from '../words-in-piece.ts';
 
 /** A code as it is on one copy, with how people know that copy; nothing where all copies say the same. */
 interface SaidCode extends PlacedCode {
@@ -61,8 +40,6 @@ const place = ({ piece, element }: PlacedCode, box: Where['box']): Where => ({
   element: element.id,
   ...(box ? { box } : {}),
 });
-const named = (code: Code): ElementTitle => elementTitle(code, () => undefined);
-
 /** Codes whose text cannot be written: a wrong check digit is mended, the rest has to be typed. */
 export const codeUnread: FindingKind = {
   code: 'code-unread',
@@ -73,7 +50,6 @@ export const codeUnread: FindingKind = {
       );
       const [first] = wrong;
       if (!first) return [];
-      const { piece, element } = found;
       const rows = wrong.flatMap(({ of }) => of ?? []);
       const unlike = new Map(rows.map((row) => [JSON.stringify(row), row]));
       const { code, values } = first.problem;
@@ -92,14 +68,7 @@ export const codeUnread: FindingKind = {
                 fix: {
                   code: 'check-digit',
                   values: {},
-                  call: {
-                    name: 'change-elements',
-                    args: {
-                      piece: piece.piece.id,
-                      changes: { [element.id]: { text: right } },
-                      doing: 'mend',
-                    },
-                  },
+                  call: change(found, { text: right }),
                 },
               }
             : {}),
@@ -107,10 +76,6 @@ export const codeUnread: FindingKind = {
       ];
     }),
 };
-
-/** The width of the smallest bar of a code as it is printed; undefined where it cannot be written. */
-const moduleOf = ({ element, compiled: { code } }: PlacedCode): number | undefined =>
-  code && findCodeLayout(element, code.made)?.module;
 
 /** Codes whose smallest bar is finer than scanners and phones read from a print. */
 export const codeTooSmall: FindingKind = {
@@ -121,7 +86,7 @@ export const codeTooSmall: FindingKind = {
       const module = modules.reduce((finest, one) => Math.min(finest, one), Infinity);
       const least = SMALLEST_MODULE[found.element.symbology];
       if (module >= least - 0.004) return [];
-      const { piece, element } = found;
+      const { element } = found;
       const scale = least / module;
       const [width, height] = [
         element.width * scale,
@@ -132,18 +97,11 @@ export const codeTooSmall: FindingKind = {
           code: 'code-too-small',
           severity: 'warning',
           where: place(found, seenBox(found)),
-          values: { title: named(element), module: rounded(module, 2), least },
+          values: { title: codeTitle(element), module: rounded(module, 2), least },
           fix: {
             code: 'width-of',
             values: { width: Math.round(width) },
-            call: {
-              name: 'change-elements',
-              args: {
-                piece: piece.piece.id,
-                changes: { [element.id]: { width, height } },
-                doing: 'enlarge',
-              },
-            },
+            call: change(found, { width, height }, 'enlarge'),
           },
         },
       ];
@@ -170,7 +128,7 @@ export const codeCrowded: FindingKind = {
           severity: 'warning',
           where: place(found, box),
           values: {
-            title: named(found.element),
+            title: codeTitle(found.element),
             ...(cut || !over
               ? {}
               : { by: elementTitle(over.element, (id) => context.compiled.job.art[id]) }),
@@ -187,8 +145,8 @@ export const codePale: FindingKind = {
   code: 'code-pale',
   check: (context) =>
     allCodes(context).flatMap((found): Finding[] => {
-      const { piece, element } = found;
-      const { ground } = piece.piece;
+      const { element } = found;
+      const { ground } = found.piece.piece;
       const behind =
         element.ground ?? (ground ? leadColor(ground) : context.compiled.job.material.color);
       const [dark, light] = [element.color, behind].map((one) => luminance(rgbOf(one)));
@@ -199,18 +157,11 @@ export const codePale: FindingKind = {
           code: 'code-pale',
           severity: 'warning',
           where: place(found, seenBox(found)),
-          values: { title: named(element) },
+          values: { title: codeTitle(element) },
           fix: {
             code: 'black-on-white',
             values: {},
-            call: {
-              name: 'change-elements',
-              args: {
-                piece: piece.piece.id,
-                changes: { [element.id]: { color: '#000000', ground: '#ffffff' } },
-                doing: 'mend',
-              },
-            },
+            call: change(found, { color: '#000000', ground: '#ffffff' }),
           },
         },
       ];

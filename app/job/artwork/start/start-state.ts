@@ -17,6 +17,7 @@ import {
   type Job,
   type OwnDesign,
 } from '../../../../core/job/index.ts';
+import { thingOf } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
@@ -66,8 +67,8 @@ export function useStart(desk: DeskState) {
   ]);
   const rooms = computed(() => {
     const { value: piece } = desk.committedPiece;
-    const thing = piece?.variant?.thing ?? desk.store.committed?.thing;
-    return piece && thing ? labelRooms(thing, piece.edge, piece.safe) : undefined;
+    const thing = piece && thingOf(piece, desk.store.committed?.thing);
+    return thing ? labelRooms(thing, piece.edge, piece.safe) : undefined;
   });
   const designs = computed(() => (rooms.value ? designsFor(rooms.value.front.room) : []));
   const maker = computed({
@@ -104,7 +105,7 @@ export function useStart(desk: DeskState) {
       words: { name: name.value, line: line.value, maker: maker.value, small: small.value },
       picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
     };
-    const made = makeDesign(design, given, { rooms: rooms.value, edge: piece.edge });
+    const made = makeDesign(design, given, rooms.value);
     const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), from };
     return { name: 'set-artwork', args };
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted } from 'vue';
 import { loadRouteLocation, useRouter } from 'vue-router';
+import { waitsForNest } from '../../../../core/sheet/index.ts';
 import { nestCalls } from '../../../calls/index.ts';
 import { texts } from '../../../texts/index.ts';
 import { useGradually } from '../../../ui/gradually.ts';
@@ -20,7 +21,7 @@ const router = useRouter();
 onMounted(() => {
   void loadRouteLocation(router.resolve({ name: 'sheet' })).catch(() => undefined);
   const { plan } = props.all.store.committed ?? {};
-  if (plan?.arrangement === 'nest' && !plan.nested) for (const host of nestCalls) host.prepare();
+  if (plan && waitsForNest(plan)) for (const host of nestCalls) host.prepare();
 });
 </script>
 
