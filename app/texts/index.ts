@@ -6,6 +6,7 @@ import { counted } from './counted.ts';
 import { devices } from './devices.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
+import { fields } from './fields.ts';
 import { fill } from './fill.ts';
 import { history } from './history.ts';
 import { ledger } from './ledger.ts';
@@ -119,6 +120,7 @@ export const texts = {
   devices,
   edge,
   exact,
+  fields,
   fill,
   history,
   ledger,

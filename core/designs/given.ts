@@ -1,17 +1,5 @@
-import type { Fill, PieceElement } from '../piece/index.ts';
+import type { Fill, LabelSays, NamedField, PieceElement } from '../piece/index.ts';
 import type { Room } from './room.ts';
-
-/** What a label says. */
-export interface DesignWords {
-  /** What it is: the largest words. */
-  readonly name: string;
-  /** A line about it. */
-  readonly line: string;
-  /** Who made it. */
-  readonly maker: string;
-  /** What is read closely: what is in it, how it is used. It stands on the back. */
-  readonly small?: string;
-}
 
 /** Colours that go together in print. */
 export interface DesignColors {
@@ -33,7 +21,11 @@ export interface DesignFaces {
 /** All that a design is made from. */
 export interface DesignGiven {
   readonly room: Room;
-  readonly words: DesignWords;
+  readonly says: LabelSays;
+  /** What is printed before the fields that have a name. */
+  readonly names: Readonly<Record<NamedField, string>>;
+  /** Words among the ingredients that are set stronger. */
+  readonly emphasis?: readonly string[] | undefined;
   readonly colors: DesignColors;
   readonly faces: DesignFaces;
   /** A picture and its width by its height. */

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { artSchema } from '../art/index.ts';
 import { color } from '../piece/index.ts';
+import { emphasisSchema } from '../type/index.ts';
 
 /** What a workshop puts on all that it makes, and offers to every new job. */
 export const houseStyleSchema = z.object({
@@ -8,6 +9,8 @@ export const houseStyleSchema = z.object({
   maker: z.string().max(80),
   /** The address, care or ingredients that end a label. */
   smallPrint: z.string().max(2000),
+  /** Words that are set stronger among ingredients. */
+  emphasis: emphasisSchema.default([]),
   /** Its mark, from the art drawer. */
   mark: artSchema.nullable(),
   /** Typefaces of names and of everything else. */
@@ -22,6 +25,7 @@ export type HouseStyle = z.infer<typeof houseStyleSchema>;
 export const NO_HOUSE_STYLE: HouseStyle = {
   maker: '',
   smallPrint: '',
+  emphasis: [],
   mark: null,
   faces: null,
   palettes: [],

@@ -1,4 +1,14 @@
-import type { EdgeShape } from '../shape/index.ts';
+import {
+  apply,
+  boxAbout,
+  boxOf,
+  corners,
+  flatten,
+  invert,
+  placed,
+  type Box,
+} from '../geometry/index.ts';
+import { shapePath, shapeSize, type EdgeShape } from '../shape/index.ts';
 import {
   dividingZones,
   mainZone,
@@ -8,7 +18,7 @@ import {
   type Zone,
   type ZoneRoom,
 } from '../things/index.ts';
-import { roomOf, type Room } from './room.ts';
+import { BEYOND, findRingRoom, largestBox, roomOf, type Room } from './room.ts';
 
 /** A room of a label, and the zone that it is, where the label has zones. */
 export interface LabelRoom {
@@ -16,11 +26,13 @@ export interface LabelRoom {
   readonly zone?: Zone;
 }
 
-/** What designs stand in: the front, what is seen from behind or beside it, and spines. */
+/** What designs stand in: the front, what is seen from behind or beside it or below its hole, and spines. */
 export interface LabelRooms {
   readonly edge: EdgeShape;
   readonly front: LabelRoom;
   readonly back?: LabelRoom;
+  /** Below the hole of a ring, where the front is above it. */
+  readonly foot?: LabelRoom;
   readonly spines: readonly LabelRoom[];
 }
 
@@ -30,9 +42,15 @@ const LEAST_BACK = 12; // mm, for a text that is read
 export function labelRooms(thing: Thing, edge: EdgeShape, safe: number): LabelRooms {
   const zones = dividingZones(zonesOf(thing, edge));
   const main = mainZone(zones);
-  if (!main || zones.some(({ name }) => name === 'hem'))
-    return { edge, front: { room: roomOf(edge, safe + hemOf(zones, edge)) }, spines: [] };
   const inZone = (zone: Zone): LabelRoom => ({ zone, room: roomIn(zone, edge, safe) });
+  if (!main || zones.some(({ name }) => name === 'hem')) {
+    if (edge.kind === 'arc') return { edge, front: inZone(allOf(edge)), spines: [] };
+    const foot = edge.kind === 'ring' ? findRingRoom(edge, safe, 1) : undefined;
+    return {
+      ...{ edge, front: { room: roomOf(edge, safe + hemOf(zones, edge)) }, spines: [] },
+      ...(foot ? { foot: { room: foot } } : {}),
+    };
+  }
   const back = backOf(zones, main, edge);
   return {
     edge,
@@ -42,19 +60,66 @@ export function labelRooms(thing: Thing, edge: EdgeShape, safe: number): LabelRo
   };
 }
 
+/** All of a bent label as one zone. */
+const allOf = (edge: Extract<EdgeShape, { kind: 'arc' }>): Zone => ({
+  ...{ name: 'front', rings: flatten(shapePath(edge)), reading: 0 },
+  span: { from: -edge.angle / 2, to: edge.angle / 2 },
+});
+
 /** The room of a zone about its own middle, as it is read. */
 function roomIn(zone: Zone, edge: EdgeShape, safe: number): Room {
   const { width, height, bent } = zoneRoom(zone, edge);
   const own: EdgeShape = bent ? edge : { kind: 'rectangle', width, height, radius: 0 };
+  const most = { width: Math.max(1, width - 2 * safe), height: Math.max(1, height - 2 * safe) };
+  const isWhole = bent || edge.kind === 'rectangle';
+  const { y, scale } = isWhole ? { y: 0, scale: 1 } : boxInZone(zone, { edge, safe, most });
   return {
     edge: own,
     safe,
-    centre: { x: 0, y: 0 },
-    width: Math.max(1, width - 2 * safe),
-    height: Math.max(1, height - 2 * safe),
+    centre: { x: 0, y },
+    width: most.width * scale,
+    height: most.height * scale,
+    whole: bent ? boxAbout({ x: 0, y: 0 }, width, height) : wholeOf(zone, edge),
     radius: undefined,
     hollow: false,
+    zoned: true,
     bent,
+  };
+}
+
+/** How much of a zone lies within an edge that cuts its corners or has holes. */
+function boxInZone(
+  zone: Zone,
+  { edge, safe, most }: { edge: EdgeShape; safe: number; most: { width: number; height: number } },
+): { y: number; scale: number } {
+  const { centre, angle } = zoneRoom(zone, edge);
+  const inward = invert(placed(centre.x, centre.y, angle));
+  const rings = flatten(shapePath(edge, -safe)).map((ring) =>
+    ring.map((point) => apply(inward, point)),
+  );
+  const found = largestBox(rings, most);
+  // What is moved off the middle of its zone keeps within it.
+  const room = most.height / 2 - Math.abs(found.y);
+  return { ...found, scale: Math.min(found.scale, (2 * room) / most.height) };
+}
+
+/** All of a straight zone as it is read, beyond the sides that it shares with the label. */
+function wholeOf(zone: Zone, edge: EdgeShape): Box {
+  const { centre, width, height, angle } = zoneRoom(zone, edge);
+  const inward = invert(placed(centre.x, centre.y, angle));
+  const size = shapeSize(edge);
+  const label = boxOf(
+    corners(boxAbout({ x: 0, y: 0 }, size.width, size.height)).map((point) => apply(inward, point)),
+  );
+  const { left, top, right, bottom } = boxAbout({ x: 0, y: 0 }, width, height);
+  if (!label) return { left, top, right, bottom };
+  const past = (side: number, own: number): number =>
+    Math.abs(side - own) < 0.05 ? side + Math.sign(side) * BEYOND : side;
+  return {
+    left: past(left, label.left),
+    top: past(top, label.top),
+    right: past(right, label.right),
+    bottom: past(bottom, label.bottom),
   };
 }
 

@@ -1,11 +1,26 @@
+import { contrastRatio, luminance, mixed, rgbOf } from '../color/index.ts';
 import { ornamentOf, type OrnamentName, type PatternName } from '../art/index.ts';
-import type { Fill, PatternFill, PieceElement, Plate, Words } from '../piece/index.ts';
-import { insetShape, plainShape, type BoxedKind } from '../shape/index.ts';
+import {
+  isNamed,
+  type Fill,
+  type LabelField,
+  type PatternFill,
+  type PieceElement,
+  type Plate,
+  type Words,
+} from '../piece/index.ts';
+import {
+  insetShape,
+  plainShape,
+  shapeSize,
+  type BoxedKind,
+  type EdgeShape,
+} from '../shape/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
-import type { DesignGiven } from './given.ts';
+import type { DesignColors, DesignGiven } from './given.ts';
 
 /** A place in a room: shares of its width and height from its middle. */
-interface Spot {
+export interface Spot {
   readonly x?: number;
   readonly y?: number;
   /** Shares of the room's width and height. */
@@ -13,7 +28,7 @@ interface Spot {
   readonly h?: number;
 }
 
-interface TextLook {
+export interface TextLook {
   readonly face?: 'display' | 'text';
   readonly color?: string;
   readonly tracking?: number;
@@ -26,9 +41,12 @@ interface TextLook {
   readonly align?: Words['align'];
   /** Keeps a rim of the ground around the letters, where a pattern lies beneath. */
   readonly halo?: boolean;
+  readonly settle?: Words['settle'];
+  /** Printed before the words, on their first line. */
+  readonly heading?: string;
 }
 
-interface OrnamentLook {
+export interface OrnamentLook {
   readonly inks?: readonly [string, string];
   readonly count?: number;
   readonly weight?: number;
@@ -38,9 +56,14 @@ interface OrnamentLook {
   readonly opacity?: number;
 }
 
-const place = { id: '', angle: 0, locked: false };
-const LEAST = 5; // pt
+const unplaced = { id: '', angle: 0, locked: false };
+/** Words become as small as it takes to fit, so that nothing overlaps; the proof says what cannot be read. */
+const LEAST = 1; // pt
+const ONE_LINE = 5; // pt, below which one line becomes several
 const READABLE = 6.5; // pt
+const CONTRAST = 4.5; // as WCAG 2.2 asks of ordinary words
+const THINNEST = 0.1; // mm, for lines that home printers hold
+const ROUND: readonly EdgeShape['kind'][] = ['circle', 'ellipse', 'scallop'];
 
 /** How wide a letter is for its size, about. */
 const letterWidth = ({ case: set, tracking = 0 }: TextLook): number =>
@@ -79,12 +102,26 @@ export class Layout {
   }
 
   /** A spot by shares of the smaller side, for what stands in a square in the middle. */
-  square({ x = 0, y = 0, w = 0.9, h = 0.2 }: Spot): Spot {
+  square({ x = 0, y = 0, w = 0.9, h = 0.2 }: Spot): Required<Spot> {
     const [across, down] = [this.least / this.width, this.least / this.height];
     return { x: x * across, y: y * down, w: w * across, h: h * down };
   }
 
-  private at({ x = 0, y = 0 }: Spot): { x: number; y: number } {
+  /** What share of a bent room’s width its lines have that lie nearest to where its sides meet. */
+  get innerShare(): number {
+    const { edge, bent } = this.given.room;
+    if (!bent || edge.kind !== 'arc') return 1;
+    const middle = edge.radius - edge.slant / 2;
+    return (middle - this.height / 2) / middle;
+  }
+
+  /** A spot as wide and high as a circle about the middle, mm. */
+  aroundRim(radius: number): { w: number; h: number } {
+    return { w: (radius * 2) / this.width, h: (radius * 2) / this.height };
+  }
+
+  /** Where a spot is, mm. */
+  place({ x = 0, y = 0 }: Spot): { x: number; y: number } {
     const { centre } = this.given.room;
     return {
       x: round(centre.x + x * this.width),
@@ -99,14 +136,57 @@ export class Layout {
     };
   }
 
+  /** The box of words in a spot: no wider than what is round is there. */
+  private boxOfWords(spot: Spot): { width: number; height: number } {
+    const box = this.boxOf(spot);
+    const { edge, safe, zoned } = this.given.room;
+    if (zoned || !ROUND.includes(edge.kind)) return box;
+    const { x, y } = this.place(spot);
+    const { width, height } = shapeSize(edge);
+    const down = (Math.abs(y) + box.height / 2) / (height / 2 - safe);
+    const half = (width / 2 - safe) * Math.sqrt(Math.max(0, 1 - down ** 2));
+    return { ...box, width: round(Math.max(2, Math.min(box.width, 2 * (half - Math.abs(x))))) };
+  }
+
   /** The box of a spot, wider where words in the middle of the room want so much width and there is room. */
   private widened(spot: Spot, wanted: number): { width: number; height: number } {
-    const box = this.boxOf(spot);
-    if (spot.x || this.given.room.radius !== undefined) return box;
+    const box = this.boxOfWords(spot);
+    if (spot.x || ROUND.includes(this.given.room.edge.kind)) return box;
     return {
       ...box,
       width: Math.max(box.width, Math.min(round(wanted), round(0.96 * this.width))),
     };
+  }
+
+  /** What the label says in a field; nothing where it has none. */
+  said(field: LabelField): string {
+    return (this.given.says[field] ?? '').trim();
+  }
+
+  /** The words of a field in a box, under its printed name where it has one. */
+  says(field: LabelField, spot: Spot, look: TextLook = {}): PieceElement[] {
+    const { names, emphasis = [] } = this.given;
+    const heading = isNamed(field) ? names[field] : undefined;
+    return this.text(this.said(field), spot, heading ? { heading, ...look } : look).map(
+      (element): PieceElement => ({
+        ...element,
+        field,
+        ...(field === 'ingredients' && emphasis.length ? { emphasis: [...emphasis] } : {}),
+      }),
+    );
+  }
+
+  /** A colour as words can have it on another: nearer to the ink of the label where it is too weak. */
+  readable(color: string, on = this.given.colors.ground): string {
+    const { ink, ground } = this.given.colors;
+    const contrast = (one: string): number =>
+      contrastRatio(luminance(rgbOf(one)), luminance(rgbOf(on)));
+    const strong = contrast(ink) >= contrast(ground) ? ink : ground;
+    for (const share of [0, 0.2, 0.4, 0.6, 0.8]) {
+      const made = mixed(color, strong, share);
+      if (contrast(made) >= CONTRAST) return made;
+    }
+    return strong;
   }
 
   /** Words in a box, as large as it takes. */
@@ -114,18 +194,19 @@ export class Layout {
     if (text.trim() === '') return [];
     const { colors, faces, room } = this.given;
     const line = text.length * MM_PER_PT * letterWidth(look); // for each pt
-    const box = look.mayWiden ? this.widened(spot, line * READABLE) : this.boxOf(spot);
-    // What is too long for one line at the smallest size has several.
-    const wraps = look.wrap ?? line * LEAST > box.width;
+    const box = look.mayWiden ? this.widened(spot, line * READABLE) : this.boxOfWords(spot);
+    // What is too long for one line that can be read has several.
+    const wraps = look.wrap || line * ONE_LINE > box.width;
     const size = Math.min(
       look.most ?? Infinity,
-      Math.max(LEAST + 1, round((box.height * 0.8) / MM_PER_PT)),
+      Math.max(ONE_LINE + 1, round((box.height * 0.8) / MM_PER_PT)),
     );
+    const { heading } = look;
     return [
       {
-        ...place,
+        ...unplaced,
         kind: 'words',
-        ...this.at(spot),
+        ...this.place(spot),
         ...box,
         text,
         typeface: look.face === 'text' ? faces.text : faces.display,
@@ -134,7 +215,9 @@ export class Layout {
         leading: 1.12,
         align: look.align ?? 'centre',
         fit: wraps ? 'wrap-shrink' : 'shrink',
-        ...(wraps ? { balanced: true } : {}),
+        ...(wraps && (look.align ?? 'centre') === 'centre' ? { balanced: true } : {}),
+        ...(look.settle ? { settle: look.settle } : {}),
+        ...(heading ? { list: { heading, between: ' ' as const, runsIn: true } } : {}),
         ...(look.case ? { case: look.case } : {}),
         ...(look.halo
           ? { outlines: [{ color: colors.ground, width: round(box.height * 0.12) }] }
@@ -149,25 +232,25 @@ export class Layout {
   }
 
   /**
-   * Words along the rim, at the top or the bottom; a row there where the rim is not round.
+   * The words of a field along the rim, at the top or the bottom; a row there where the rim is not round.
    * @param inset how far inside the safe circle, as a share of its radius
    * @param h height of the row as a share of the room's
    */
   around(
-    text: string,
+    field: LabelField,
     { side, inset, h }: { side: 'top' | 'bottom'; inset: number; h: number },
     look: TextLook = {},
   ): PieceElement[] {
     const { radius } = this.given.room;
     const sign = side === 'top' ? -1 : 1;
     if (radius === undefined)
-      return this.text(
-        text,
+      return this.says(
+        field,
         { y: sign * (0.43 - h * 0.4), w: 0.86, h: h * 0.72 },
         { face: 'text', ...look },
       );
     const high = h * radius * 1.5;
-    const [made] = this.text(text, { w: 1, h: 1 }, { face: 'text', ...look });
+    const [made] = this.says(field, { w: 1, h: 1 }, { face: 'text', wrap: false, ...look });
     if (made?.kind !== 'words') return [];
     const outer = radius * (1 - inset);
     const own = side === 'top' ? outer - high * 0.74 : outer;
@@ -177,6 +260,7 @@ export class Layout {
         x: 0,
         y: 0,
         size: round((high * 0.95) / MM_PER_PT),
+        fit: 'shrink',
         path: {
           kind: 'circle',
           radius: Math.max(2, round(own)),
@@ -193,32 +277,58 @@ export class Layout {
     const { edge, safe } = this.given.room;
     const by = round(safe * 0.6 + inset * this.least);
     return {
-      ...place,
+      ...unplaced,
       kind: 'plate',
       x: 0,
       y: 0,
       shape: insetShape(edge, by),
       fill: null,
-      line: { color: this.given.colors.ink, width: this.hair, style: 'solid', ...line },
+      line: {
+        ...{ color: this.given.colors.ink, style: 'solid', ...line },
+        width: Math.max(THINNEST, line.width ?? this.hair),
+      },
       rim: { inset: by },
     };
   }
 
   /** A plate in a shape; bands along a bent room have none, their words stand on the ground. */
-  plate(kind: BoxedKind, spot: Spot, fill: string, line?: Plate['line']): PieceElement[] {
+  plate(kind: BoxedKind, spot: Spot, fill: Fill | null, line?: Plate['line']): PieceElement[] {
     if (this.given.room.bent) return [];
     const { width, height } = this.boxOf(spot);
     const radius = Math.min(width, height) * 0.16;
-    return [
-      {
-        ...place,
-        kind: 'plate',
-        ...this.at(spot),
-        shape: plainShape(kind, width, height, radius),
-        fill: { color: fill, opacity: 1 },
-        line: line ?? null,
-      },
+    return [plateIn(plainShape(kind, width, height, radius), { ...this.place(spot), fill, line })];
+  }
+
+  /** A thin line across the room or down it; bands along a bent room have none. */
+  rule(spot: Spot & { readonly upright?: boolean }, color: string, weight = 1): PieceElement[] {
+    if (this.given.room.bent) return [];
+    const [box, thick] = [this.boxOf(spot), round(this.hair * weight)];
+    const [width, height] = spot.upright ? [thick, box.height] : [box.width, thick];
+    const shape: EdgeShape = { kind: 'rectangle', width, height, radius: 0 };
+    return [plateIn(shape, { ...this.place(spot), fill: color })];
+  }
+
+  /**
+   * A block of colour out to the bleed of all of the label that the design has, from one share of the
+   * room's height, or its width, to another; what lies beyond the room belongs to the nearest end.
+   */
+  block(
+    { from, to, across = false }: { from: number; to: number; across?: boolean },
+    fill: Fill,
+  ): PieceElement[] {
+    const { centre, whole, bent, hollow } = this.given.room;
+    if (bent || hollow) return [];
+    const [middle, length] = across ? [centre.x, this.width] : [centre.y, this.height];
+    const [start, end] = across ? [whole.left, whole.right] : [whole.top, whole.bottom];
+    const [first, last] = [
+      from <= -0.5 ? start : middle + from * length,
+      to >= 0.5 ? end : middle + to * length,
     ];
+    const [left, right] = across ? [first, last] : [whole.left, whole.right];
+    const [top, bottom] = across ? [whole.top, whole.bottom] : [first, last];
+    const size = { width: round(right - left), height: round(bottom - top) };
+    const at = { x: round((left + right) / 2), y: round((top + bottom) / 2) };
+    return [plateIn({ kind: 'rectangle', ...size, radius: 0 }, { ...at, fill })];
   }
 
   /** An ornament whose width is a share of the room's width, or of the smaller side when round. */
@@ -231,9 +341,9 @@ export class Layout {
       : Math.min(box.width, box.height * ratio);
     const { inks, weight, ...rest } = look;
     return {
-      ...place,
+      ...unplaced,
       kind: 'ornament',
-      ...this.at(spot),
+      ...this.place(spot),
       ornament: name,
       width: round(width),
       height: round(width / ratio),
@@ -252,9 +362,9 @@ export class Layout {
       return this.ornament('sprig', spot, { inks: [colors.ink, colors.accent], count: 4 });
     const width = Math.min(box.width, box.height * picture.ratio);
     return {
-      ...place,
+      ...unplaced,
       kind: 'picture',
-      ...this.at(spot),
+      ...this.place(spot),
       art: picture.art,
       width: round(width),
       height: round(width / picture.ratio),
@@ -262,13 +372,15 @@ export class Layout {
     };
   }
 
-  /** A pattern in two of the colours, quiet enough for words on plates over it. */
+  /** A pattern in two of the colours, close to its ground where words stand on it without a plate. */
   pattern(pattern: PatternName, inks: readonly string[], ground: string, scale = 1): PatternFill {
+    const { room, colors } = this.given;
+    const isBare = room.bent || room.hollow;
     return {
       kind: 'pattern',
       pattern,
-      ground,
-      inks: [...inks],
+      ground: isBare ? colors.ground : ground,
+      inks: isBare ? inks.map(() => mixed(colors.ground, colors.soft, 0.7)) : [...inks],
       scale: Math.max(0.25, Math.round(((scale * this.least) / 45) * 20) / 20),
       angle: 0,
     };
@@ -277,9 +389,49 @@ export class Layout {
 
 const round = (mm: number): number => Math.round(mm * 100) / 100;
 
-/** A design by its name. */
+function plateIn(
+  shape: EdgeShape,
+  {
+    x,
+    y,
+    fill,
+    line,
+  }: { x: number; y: number; fill: Fill | null; line?: Plate['line'] | undefined },
+): Plate {
+  return {
+    ...unplaced,
+    ...{ kind: 'plate', x, y, shape },
+    fill: fill === null ? null : { color: fill, opacity: 1 },
+    line: line ?? null,
+  };
+}
+
+/** What people label. */
+export const LABEL_USES = [
+  'food',
+  'care',
+  'plants',
+  'gifts',
+  'shop',
+  'home',
+  'children',
+  'celebrations',
+] as const;
+export type LabelUse = (typeof LABEL_USES)[number];
+
+/** What a design gives: a ground of its own, where it has one, and what stands on that. */
+export interface MadeDesign {
+  readonly ground?: Fill | null;
+  readonly elements: readonly PieceElement[];
+  /** Colours of what stands beside it, where they are others than its own. */
+  readonly colors?: DesignColors;
+  /** Whether blocks of colour lie beyond its room, where other words may stand. */
+  readonly blocks?: boolean;
+}
+
+/** A starting design. */
 export interface Design {
-  /** Where its words stand it suits: not every design has a middle to leave out. */
-  readonly hollow?: boolean;
-  make(layout: Layout): { ground?: Fill | null; elements: readonly PieceElement[] };
+  /** What it suits best. */
+  readonly uses: readonly LabelUse[];
+  make(layout: Layout): MadeDesign;
 }

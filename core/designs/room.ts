@@ -1,5 +1,5 @@
-import { flatten, isInside, type Point, type Ring } from '../geometry/index.ts';
-import { arcPoint, shapePath, shapeSize, type EdgeShape } from '../shape/index.ts';
+import { boxAbout, flatten, isInside, type Box, type Point, type Ring } from '../geometry/index.ts';
+import { shapePath, shapeSize, type EdgeShape } from '../shape/index.ts';
 
 /** What an edge leaves for a design: the box in which everything is safe, and how it is shaped. */
 export interface Room {
@@ -9,42 +9,33 @@ export interface Room {
   readonly centre: Point;
   readonly width: number;
   readonly height: number;
+  /** All of what it is the room of, beyond the edge of the label where that is its own, mm. */
+  readonly whole: Box;
   /** The radius of the safe circle where words can run around the rim. */
   readonly radius: number | undefined;
-  /** Whether its middle is a hole, so that only its rim is printed. */
+  /** Whether its middle is a hole and what is around that so narrow that words only run along its rim. */
   readonly hollow: boolean;
+  /** Whether it is a part of a label, beside others. */
+  readonly zoned?: boolean;
   /** Whether it is a bent band, along which words are bent. */
   readonly bent: boolean;
 }
 
-const ROUND: readonly EdgeShape['kind'][] = ['circle', 'scallop', 'ring'];
+const ROUND: readonly EdgeShape['kind'][] = ['circle', 'scallop'];
+/** How far blocks of colour reach beyond the edge: of bleed, at least, mm. */
+export const BEYOND = 3;
 const ROUND_REACH = 1.16;
 const STEPS = 9; // along each side of the box that is tried
 const HALVINGS = 14;
 
-/** The room that an edge leaves within a safe inset, mm. */
+/** The room that an edge leaves within a safe inset, mm; of a wide ring what is above its hole. */
 export function roomOf(edge: EdgeShape, safe: number): Room {
+  if (edge.kind === 'ring') return findRingRoom(edge, safe, -1) ?? rimOf(edge, safe);
   const { width, height } = shapeSize(edge);
   const radius = ROUND.includes(edge.kind) ? Math.min(width, height) / 2 - safe : undefined;
-  const plain = { edge, safe, radius, hollow: edge.kind === 'ring', bent: edge.kind === 'arc' };
-  if (edge.kind === 'ring')
-    return { ...plain, centre: { x: 0, y: 0 }, width: width - 2 * safe, height: height - 2 * safe };
-  if (edge.kind === 'arc') {
-    const along = ((edge.radius - edge.slant / 2) * edge.angle * Math.PI) / 180;
-    return {
-      ...plain,
-      centre: arcPoint(edge, 0, edge.slant / 2),
-      width: along - 2 * safe,
-      height: edge.slant - 2 * safe,
-    };
-  }
-  const rings = flatten(shapePath(edge, -safe));
-  let best = { y: 0, scale: 0 };
-  for (const share of [0, 0.05, 0.1, 0.15, 0.2, -0.05, -0.1, -0.15]) {
-    const y = share * height;
-    const scale = largest(rings, y, { width, height });
-    if (scale > best.scale + 0.01) best = { y, scale };
-  }
+  const whole = boxAbout({ x: 0, y: 0 }, width + 2 * BEYOND, height + 2 * BEYOND);
+  const plain = { edge, safe, radius, whole, hollow: false, bent: false };
+  const best = largestBox(flatten(shapePath(edge, -safe)), { width, height });
   // Few things stand in the corners of a round room, so its box may reach a little beyond the rim.
   const scale = radius === undefined ? best.scale : best.scale * ROUND_REACH;
   return {
@@ -52,6 +43,54 @@ export function roomOf(edge: EdgeShape, safe: number): Room {
     centre: { x: 0, y: best.y },
     width: width * scale,
     height: height * scale,
+  };
+}
+
+/** How large a box of a size can be within rings, and how far below the middle it then stands, mm. */
+export function largestBox(
+  rings: readonly Ring[],
+  size: { readonly width: number; readonly height: number },
+): { y: number; scale: number } {
+  let best = { y: 0, scale: 0 };
+  for (const share of [0, 0.05, 0.1, 0.15, 0.2, -0.05, -0.1, -0.15, -0.2]) {
+    const y = share * size.height;
+    const scale = largest(rings, y, size);
+    if (scale > best.scale + 0.01) best = { y, scale };
+  }
+  return best;
+}
+
+type RingEdge = Extract<EdgeShape, { kind: 'ring' }>;
+const LEAST_BAND = 14; // mm between hole and rim, for words that stand in rows
+const OF_BAND = 0.66; // how much of it a row of words may take beside the hole
+
+/**
+ * The room above the hole of a ring (-1), or below it (1), mm; undefined where there is too little between
+ * hole and rim.
+ */
+export function findRingRoom(edge: RingEdge, safe: number, side: -1 | 1): Room | undefined {
+  const [inner, outer] = [edge.inner / 2 + safe, edge.outer / 2 - safe];
+  const band = outer - inner;
+  if (band < LEAST_BAND) return undefined;
+  const height = band * OF_BAND;
+  const from = inner + band * 0.06;
+  return {
+    ...rimOf(edge, safe),
+    centre: { x: 0, y: side * (from + height / 2) },
+    width: 2 * Math.sqrt(outer ** 2 - (from + height) ** 2),
+    height,
+    radius: undefined,
+    hollow: false,
+  };
+}
+
+/** All of a ring, for what runs along its rim. */
+function rimOf(edge: RingEdge, safe: number): Room {
+  const side = edge.outer - 2 * safe;
+  return {
+    ...{ edge, safe, centre: { x: 0, y: 0 }, width: side, height: side },
+    whole: boxAbout({ x: 0, y: 0 }, edge.outer + 2 * BEYOND, edge.outer + 2 * BEYOND),
+    ...{ radius: side / 2, hollow: true, bent: false },
   };
 }
 

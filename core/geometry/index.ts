@@ -27,6 +27,7 @@ export {
   type Box,
 } from './box.ts';
 export { drawnLine } from './drawn-line.ts';
+export { convexHull } from './hull.ts';
 export { fitCurves, type CurveFit, type FittedCurves } from './curves.ts';
 export { fitAffine, fitSimilarity, residualOf, type PointPair } from './fit.ts';
 export {

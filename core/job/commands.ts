@@ -19,6 +19,7 @@ import { COMBINE_COMMANDS } from './combine-commands.ts';
 import type { Command } from './command.ts';
 import { withEdge, followEdge } from './edges.ts';
 import { tooMuchIn } from './too-much.ts';
+import { FIELD_COMMANDS } from './field-commands.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
@@ -33,6 +34,7 @@ export const COMMANDS = {
   ...ART_COMMANDS,
   ...ARTWORK_COMMANDS,
   ...COMBINE_COMMANDS,
+  ...FIELD_COMMANDS,
   ...LIST_COMMANDS,
   ...ONE_OFF_COMMANDS,
   ...PIECE_COMMANDS,

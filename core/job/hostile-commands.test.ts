@@ -171,6 +171,24 @@ const nested = record({ piece, x: number, y: number, angle: number });
 
 /** Arguments of every command, most of them of no use. */
 const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
+  'name-fields': record({
+    language: text,
+    names: record({
+      ingredients: text,
+      use: text,
+      warnings: text,
+      'best-before': text,
+      batch: text,
+    }),
+    before: record({
+      ingredients: text,
+      use: text,
+      warnings: text,
+      'best-before': text,
+      batch: text,
+    }),
+  }),
+  'emphasize-words': record({ words: few(text) }),
   'accept-finding': record({
     key: text,
     values: fc.dictionary(

@@ -28,7 +28,7 @@ const larger = (): Job =>
   });
 const started = (words: Partial<Parameters<typeof callForDesign>[2]> = {}): Job => {
   const job = larger();
-  const own = { name: '', line: '', maker: '', ...words };
+  const own = { says: {}, ...words };
   return runAll(job, callForDesign(design, pieceOf(job), own));
 };
 const element = (job: Job, wanted: string) => {
@@ -58,7 +58,7 @@ test('on a label twice as wide everything is twice as large', () => {
 
 test('what is open takes the words and the picture of the label; what is not is locked', () => {
   const other = 'b'.repeat(64);
-  const job = started({ name: 'Yarrow', line: 'never seen', art: other });
+  const job = started({ says: { name: 'Yarrow', line: 'never seen' }, art: other });
   expect(element(job, 'words-1')).toMatchObject({ text: 'Yarrow', locked: false });
   expect(element(job, 'words-2')).toMatchObject({ text: 'THISTLE & FEN', locked: true });
   expect(element(job, 'picture-1')).toMatchObject({ art: other, locked: false });
@@ -83,7 +83,7 @@ test('the largest open words are the name, the next the line, then the maker', (
     ...{ id: 'd', name: 'd' },
     open: pieceOf(job).elements.map(({ id }) => id),
   });
-  const call = callForDesign(all, pieceOf(job), { name: 'N', line: 'L', maker: 'M' });
+  const call = callForDesign(all, pieceOf(job), { says: { name: 'N', line: 'L', maker: 'M' } });
   expect(
     pieceOf(runAll(job, call)).elements.map((one) => (one.kind === 'words' ? one.text : '')),
   ).toEqual(['M', 'N', 'L']);

@@ -1,4 +1,12 @@
-import { adapted, textsOf, withTexts, type Piece, type PieceElement } from '../piece/index.ts';
+import {
+  adapted,
+  textsOf,
+  withTexts,
+  type LabelField,
+  type LabelSays,
+  type Piece,
+  type PieceElement,
+} from '../piece/index.ts';
 import { shapeSize } from '../shape/index.ts';
 import { withUsedArt } from './art-use.ts';
 import type { CommandCall } from './commands.ts';
@@ -40,17 +48,15 @@ export function designFrom(
 
 /** What a label says and shows where its design leaves it open; empty words stay as they are. */
 export interface OpenWords {
-  readonly name: string;
-  readonly line: string;
-  readonly maker: string;
+  readonly says: LabelSays;
   /** The hash of a picture, for the largest that is left open. */
   readonly art?: string | undefined;
 }
 
 /**
- * The command that puts a design on a piece: adapted to its edge, with the open words and picture of
- * its own. The largest open words are the name, the next a line about it, then its maker. What is not
- * open is locked.
+ * The command that puts a design on a piece: adapted to its edge, with the open fields and picture of
+ * its own. Where no element says a field, the largest open words are the name, the next a line about it,
+ * then its maker. What is not open is locked.
  */
 export function callForDesign(
   design: OwnDesign,
@@ -84,21 +90,31 @@ function filledOpen(
   words: OpenWords,
 ): readonly PieceElement[] {
   const free = elements.filter(({ id }) => open.has(id));
-  const largest = free
-    .flatMap((one) => (one.kind === 'words' ? [one] : []))
-    .sort((one, other) => other.size - one.size);
-  const said = new Map(
-    [words.name, words.line, words.maker].map((text, at) => [largest[at]?.id ?? '', text]),
-  );
+  const fieldsById = openFields(free);
   const [shown] = free
     .flatMap((one) => (one.kind === 'picture' ? [one] : []))
     .sort((one, other) => other.width * other.height - one.width * one.height);
   return elements.map((element): PieceElement => {
-    const text = said.get(element.id);
+    const field = fieldsById.get(element.id);
+    const text = field && words.says[field];
     if (text) return withTexts(element, () => text);
     if (!words.art || element.kind !== 'picture' || element !== shown) return element;
     const { spread, ...plain } = element;
     void spread; // grown from the other art
     return { ...plain, art: words.art };
   });
+}
+
+const BY_SIZE = ['name', 'line', 'maker'] as const;
+
+/** What open elements say: their fields, or by their size where none of them has one. */
+function openFields(open: readonly PieceElement[]): ReadonlyMap<string, LabelField> {
+  const own = open.flatMap(({ id, field }) => (field ? [[id, field] as const] : []));
+  if (own.length > 0) return new Map(own);
+  const largest = open
+    .flatMap((one) => (one.kind === 'words' ? [one] : []))
+    .sort((one, other) => other.size - one.size);
+  return new Map(
+    BY_SIZE.flatMap((field, at) => (largest[at] ? [[largest[at].id, field] as const] : [])),
+  );
 }

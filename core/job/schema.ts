@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import { artSchema } from '../art/index.ts';
 import { apart, calendarDate, plainId } from '../base/index.ts';
-import { listSchema, pieceSchema } from '../piece/index.ts';
+import { listSchema, NAMED_FIELDS, pieceSchema } from '../piece/index.ts';
 import { oneOffSchema } from './one-offs.ts';
 import { planSchema } from '../sheet/index.ts';
 import { materialSchema, stockSchema } from '../stock/index.ts';
 import { thingSchema } from '../things/index.ts';
-import { ownTypefaceSchema } from '../type/index.ts';
+import { emphasisSchema, ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
 export const VERSION = 13;
@@ -24,6 +24,16 @@ const acceptedSchema = z.union([
   z.object({ sentence: z.string().max(1000), note: noteSchema }),
 ]);
 
+/** How fields are printed on all labels of a job. */
+export const labelFieldsSchema = z.object({
+  /** The language of their names, as BCP 47 has it. */
+  language: z.string().max(35).optional(),
+  /** What is printed before the fields that have a name. */
+  names: z.record(z.enum(NAMED_FIELDS), z.string().max(80)).optional(),
+  /** Words that are set stronger among the ingredients. */
+  emphasis: emphasisSchema.optional(),
+});
+
 /** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
 export const jobSchema = z.object({
   version: z.literal(VERSION),
@@ -40,6 +50,7 @@ export const jobSchema = z.object({
   plan: planSchema,
   /** Where it is kept as a starting design: the elements that may be changed, by their ids. */
   design: z.object({ open: z.array(z.string()).max(500) }).optional(),
+  fields: labelFieldsSchema.optional(),
   /** Fills the placeholders of copies, a row a copy. */
   list: listSchema.optional(),
   /** What single copies have of their own, by their names. */

@@ -7,6 +7,7 @@ import {
   resizedElement,
   scaledElement,
   type PieceElement,
+  type Repeat,
 } from './elements/index.ts';
 
 /** A zone of a label with an edge, and what its print keeps from its sides, mm. */
@@ -64,10 +65,28 @@ export function elementOnZone(
 ): PieceElement {
   const room = zoneRoom(zone, edge);
   const { angle, ...at } = placeIn(element, room, edge);
+  const { repeat } = element;
   return alongEdge(
-    { ...bentAlong(element, room), ...at, angle: (element.angle + angle) % 360 },
+    {
+      ...bentAlong(element, room),
+      ...at,
+      angle: (element.angle + angle) % 360,
+      ...(repeat ? { repeat: repeatIn(repeat, room, edge) } : {}),
+    },
     edge,
   );
+}
+
+/** What is drawn more than once about a point of the zone, or in steps along it. */
+function repeatIn(repeat: Repeat, room: ZoneRoom, edge: EdgeShape): Repeat {
+  if (repeat.kind === 'line') {
+    const step = apply(placed(0, 0, room.angle), { x: repeat.dx, y: repeat.dy });
+    return { ...repeat, dx: step.x, dy: step.y };
+  }
+  const { x, y } = placeIn(repeat, room, edge);
+  if (repeat.kind !== 'mirror' || room.angle % 180 === 0) return { ...repeat, x, y };
+  const axes = { across: 'down', down: 'across', both: 'both' } as const;
+  return { ...repeat, x, y, axes: axes[repeat.axes] };
 }
 
 /** Straight words follow the bend of a room that has one. */

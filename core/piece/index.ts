@@ -9,6 +9,14 @@ export {
 } from './compile.ts';
 export { elementInZone, elementOnZone, type ZoneOfPiece } from './in-zone.ts';
 export {
+  isNamed,
+  LABEL_FIELDS,
+  NAMED_FIELDS,
+  type LabelField,
+  type LabelSays,
+  type NamedField,
+} from './label-fields.ts';
+export {
   alongEdge,
   centredLine,
   centredParts,

@@ -1,8 +1,6 @@
 import { unwatched } from '../base/index.ts';
-import { flatten } from '../geometry/index.ts';
 import { compileJob, tryCommand, type CompiledJob } from '../job/index.ts';
 import { createCompiler } from '../piece/index.ts';
-import { shapePath } from '../shape/index.ts';
 import { measureContrasts, type ContrastOptions } from './contrast.ts';
 import { elementKey } from './finding.ts';
 import { legibilityFixes, type LegibilityFix } from './legibility-fixes.ts';
@@ -37,8 +35,7 @@ export async function findLegibility(
   const key = elementKey(piece, element);
   const measured = (await measureContrasts(compiled, { ...options, only: key })).get(key);
   if (!measured) return undefined;
-  const rings = flatten(shapePath(found.piece.piece.edge));
-  const toEdge = nearestToEdge(found, found.element, rings);
+  const toEdge = nearestToEdge(found, found.element);
   const ways: (LegibilityFix & { ratio: number })[] = [];
   if (measured.ratio < measured.wanted - 0.05) {
     const { resources } = options;

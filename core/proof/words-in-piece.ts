@@ -2,12 +2,15 @@ import { shortened } from '../base/index.ts';
 import {
   apply,
   boxAbout,
+  convexHull,
   distanceToRings,
+  flatten,
   isInside,
   unionOf,
   type Ring,
 } from '../geometry/index.ts';
 import type { CommandCall, ElementChanges } from '../job/index.ts';
+import { isConvex, shapePath } from '../shape/index.ts';
 import { elementMap, type CompiledPiece, type PlacedElement, type Words } from '../piece/index.ts';
 import type { ProofContext, Where } from './finding.ts';
 
@@ -81,27 +84,31 @@ export const change = (
   args: { piece: piece.piece.id, changes: { [element.id]: changes }, doing },
 });
 /** What the boxes of the letters cover on the piece, mm. */
-export function letterBoxes({ element, set }: SetElement): Ring[] {
+export const letterBoxes = (found: SetElement): Ring[] =>
+  unionOf(...letterQuads(found).map((quad) => [quad]));
+
+/** The box of each letter on the piece, mm; they may lie over each other. */
+export function letterQuads({ element, set }: SetElement): Ring[] {
   const map = elementMap(element);
   const quads: Ring[] = [];
   for (let at = 0; at + 3 < set.outline.length; at += 4)
     quads.push(set.outline.slice(at, at + 4).map((corner) => apply(map, corner)));
-  return unionOf(...quads.map((quad) => [quad]));
+  return quads;
 }
 
 /** The distance of the outermost ink from the edge, mm, with the words as others; negative beyond it. */
-export function nearestToEdge(
-  { set, element }: SetElement,
-  as: Words,
-  rings: readonly Ring[],
-): number {
+export function nearestToEdge({ set, element, piece }: SetElement, as: Words): number {
+  const { edge } = piece.piece;
+  const rings = flatten(shapePath(edge));
   const shrunk =
     as.path.kind === 'circle' && element.path.kind === 'circle'
       ? as.path.radius / element.path.radius
       : 1;
   const map = elementMap(as);
+  // In what bulges everywhere nothing is nearer to the edge than a corner of what is around it.
+  const corners = isConvex(edge) ? convexHull(set.outline) : set.outline;
   return Math.min(
-    ...set.outline.map((point) => {
+    ...corners.map((point) => {
       const at = apply(map, { x: point.x * shrunk, y: point.y * shrunk });
       const distance = distanceToRings(at, rings);
       return isInside(at, rings) ? distance : -distance;

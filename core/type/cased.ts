@@ -29,15 +29,26 @@ export function inCase(typed: string, letterCase: LetterCase): Cased {
   return { text, from };
 }
 
+/** What lines of a list are run on with. */
+interface RunOn {
+  readonly heading: string;
+  readonly between: string;
+  readonly runsIn?: boolean | undefined;
+}
+
+/** The heading of a list as it is set, with what stands between it and the list. */
+export function headingOf({ heading, runsIn }: RunOn): string {
+  if (heading.trim() === '') return '';
+  return runsIn ? `${heading.trim()}: ` : `${heading.trim()}\n`;
+}
+
 /**
- * Lines run on as a list: empty ones are left out, a mark stands between the others, and a heading on a
- * line of its own comes before them.
+ * Lines run on as a list: empty ones are left out, a mark stands between the others, and a heading comes
+ * before them, on a line of its own or in theirs.
  */
-export function runOn(
-  { text, from }: Cased,
-  { heading, between }: { readonly heading: string; readonly between: string },
-): Cased {
-  const first = heading.trim() === '' ? '' : `${heading.trim()}\n`;
+export function runOn({ text, from }: Cased, list: RunOn): Cased {
+  const { between } = list;
+  const first = headingOf(list);
   const made = { text: first, from: Array.from({ length: first.length }, () => 0) };
   const put = (part: string, places: readonly number[]): void => {
     made.text += part;
@@ -58,7 +69,10 @@ export function runOn(
     }
     start += line.length + 1;
   }
-  return { text: made.text, from: [...made.from, from[from.length - 1] ?? 0] };
+  const end = from[from.length - 1] ?? 0;
+  // A heading in the line of nothing would be left alone.
+  if (list.runsIn && made.text === first) return { text: '', from: [end] };
+  return { text: made.text, from: [...made.from, end] };
 }
 
 function written(character: string, letterCase: LetterCase, inWord: boolean): string {

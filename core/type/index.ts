@@ -29,6 +29,7 @@ export {
   type FaceInFile,
   type OwnTypeface,
 } from './own-typeface.ts';
+export { EMPHASIS_LIMITS, emphasisSchema, typedEmphasis } from './emphasis.ts';
 export { loadTypeface, typefaceAt, type ShapedGlyph, type Typeface } from './shaper.ts';
 export { loadSubsetter, type Subsetter } from './subset.ts';
 export {

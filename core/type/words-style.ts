@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { LETTER_CASES } from './cased.ts';
+import { emphasisSchema } from './emphasis.ts';
 import { featureSchema } from './features.ts';
 
 /** How words lie: in straight lines, or bent. */
@@ -38,7 +39,7 @@ export const wordsPathSchema = z.discriminatedUnion('kind', [
 export type WordsPath = z.infer<typeof wordsPathSchema>;
 
 /** What stands between the items of a list that is run on. */
-export const LIST_MARKS = [', ', ' · ', '; ', ' – '] as const;
+export const LIST_MARKS = [', ', ' · ', '; ', ' – ', ' '] as const;
 
 export type ListMark = (typeof LIST_MARKS)[number];
 
@@ -78,8 +79,12 @@ export const wordsStyleSchema = z.object({
       /** Empty for none. */
       heading: z.string().max(80),
       between: z.enum(LIST_MARKS),
+      /** The heading begins the first line, before a colon, instead of standing above it. */
+      runsIn: z.boolean().optional(),
     })
     .optional(),
+  /** Words in the text that are set stronger, in whatever case they are written. */
+  emphasis: emphasisSchema.optional(),
   path: wordsPathSchema,
   nudges: z.array(nudgeSchema).max(500).optional(),
   /** Other forms that the typeface has, for runs of letters. */

@@ -2,7 +2,8 @@ import { apply, boxOf, corners, placed, type Box, type Point } from '../geometry
 import type { PlacedGlyph } from '../drawing/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
 import { baselineOf, type Baseline, type Foot } from './baselines.ts';
-import { inCase, runOn, type Cased } from './cased.ts';
+import { headingOf, inCase, runOn, type Cased } from './cased.ts';
+import { emphasized } from './emphasis.ts';
 import { featuresOfMade, featuresWithin, type TextRange } from './features.ts';
 import { brokenLines, paragraphsOf, type Paragraph, type ShapePart } from './lines.ts';
 import type { ShapedGlyph, Typeface } from './shaper.ts';
@@ -26,8 +27,8 @@ export interface Caret extends Foot {
 /** Words with every letter at its place, about the centre of their room or circle. */
 export interface SetWords {
   readonly glyphs: readonly PlacedGlyph[];
-  /** How many of them, from the first, are the heading of a list. */
-  readonly headed: number;
+  /** Which of them are set stronger; undefined where none is. */
+  readonly strong: readonly boolean[] | undefined;
   /** The size that came out, pt. */
   readonly size: number;
   /** Whether the words need more room than they have at this size. */
@@ -72,12 +73,11 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
     starts: starts(lines, style, { room, em, typeface }),
   };
   const glyphs = placedGlyphs(set);
-  const heading = style.list?.heading.trim().length ?? 0;
   let outline: readonly Point[] | undefined;
   let carets: readonly Caret[] | undefined;
   return {
     glyphs,
-    headed: heading ? headed(lines, heading) : 0,
+    strong: strongGlyphs(style, cased, lines),
     size,
     overflows,
     missing: missingFrom(lines),
@@ -89,9 +89,27 @@ export function setWords(style: WordsStyle, room: Room, typeface: Typeface): Set
   };
 }
 
-/** How many glyphs stand for the first characters of a text. */
-const headed = (lines: readonly Line[], length: number): number =>
-  lines.reduce((sum, { range, glyphs }) => sum + (range.start < length ? glyphs.length : 0), 0);
+/** Which glyphs belong to the heading of a list, or to a word that is emphasized. */
+function strongGlyphs(
+  { list, emphasis }: WordsStyle,
+  { text }: Cased,
+  lines: readonly Line[],
+): boolean[] | undefined {
+  const heading = list ? headingOf(list).trim().length : 0;
+  const ranges = [
+    ...(heading ? [{ start: 0, end: heading }] : []),
+    ...emphasized(text.slice(heading), emphasis).map(({ start, end }) => ({
+      start: start + heading,
+      end: end + heading,
+    })),
+  ];
+  if (ranges.length === 0) return undefined;
+  return lines.flatMap(({ range, glyphs }) =>
+    glyphs.map(({ at }) =>
+      ranges.some(({ start, end }) => range.start + at >= start && range.start + at < end),
+    ),
+  );
+}
 
 const missingFrom = (lines: readonly Line[]): string[] => [
   ...new Set(

@@ -78,6 +78,8 @@ const COMMANDS: Said = {
   'cover-label': ({ piece, element }, job) =>
     `cover the label with ${titleOf(job, piece, [element])}`,
   'copy-piece': () => 'add a variety',
+  'emphasize-words': () => 'choose the words that are set stronger',
+  'name-fields': () => 'name fields in another language',
   'delete-column': ({ column }) => `delete the column ${column}`,
   'delete-elements': ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
   'delete-piece': () => 'delete variety',

@@ -1,8 +1,12 @@
 import { luminance, oklabDistance, oklabOfHex, rgbOf } from '../../../core/color/index.ts';
 import { artSize, ornamentOf, type Art, type OrnamentName } from '../../../core/art/index.ts';
 import {
+  isNamed,
   leadColor,
   pieceSize,
+  type Code,
+  type LabelField,
+  type NamedField,
   type Piece,
   type PieceElement,
   type Words,
@@ -118,8 +122,33 @@ export function newOrnament(
   };
 }
 
+/** Words or a code that say a field of the label, with its printed name where it has one. */
+export function newField(
+  piece: Piece,
+  field: LabelField,
+  {
+    text,
+    names,
+    emphasis,
+  }: {
+    text: string;
+    names: Readonly<Record<NamedField, string>>;
+    emphasis: readonly string[];
+  },
+): PieceElement {
+  if (field === 'code') return { ...newCode(piece), text, field };
+  if (field === 'name' || field === 'line' || field === 'maker')
+    return { ...newWords(piece, false, text), field };
+  return {
+    ...newSmallPrint(piece, text),
+    ...(isNamed(field) ? { list: { heading: names[field], between: ' ', runsIn: true } } : {}),
+    ...(field === 'ingredients' && emphasis.length ? { emphasis: [...emphasis] } : {}),
+    field,
+  };
+}
+
 /** A code that is as small as can be read, on white. */
-export function newCode(piece: Piece): PieceElement {
+export function newCode(piece: Piece): Code {
   const { width, height } = pieceSize(piece);
   const side = Math.max(14, Math.min(20, Math.round(Math.min(width, height) * 0.4)));
   return {
@@ -150,11 +179,7 @@ export function newRing(piece: Piece): PieceElement {
 }
 
 /** A block of small print along the foot of a piece, set as large as its room takes. */
-export function newSmallPrint(
-  piece: Piece,
-  text: string,
-  typeface = 'figtree-regular',
-): PieceElement {
+export function newSmallPrint(piece: Piece, text: string, typeface = 'figtree-regular'): Words {
   const { width, height } = pieceSize(piece);
   const high = Math.round(height * 2) / 10;
   return {

@@ -4,6 +4,7 @@ import FindingCard from '../common/FindingCard.vue';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import ColorsCard from './colors/ColorsCard.vue';
 import { ELEMENT_CARDS, SEVERAL_AT_ONCE } from './element-cards.ts';
+import FieldsCard from './fields/FieldsCard.vue';
 import ManyCard from './ManyCard.vue';
 import PieceCard from './PieceCard.vue';
 import PlaceCard from './PlaceCard.vue';
@@ -72,6 +73,7 @@ const findings = computed(() =>
   <RepeatCard v-if="only && only.kind !== 'words'" :desk="desk" :element="only" />
   <template v-if="selection.length === 0">
     <PieceCard :desk="desk" />
+    <FieldsCard :desk="desk" />
     <ColorsCard :desk="desk" />
     <ReplaceCard :desk="desk" />
     <HouseCard :desk="desk" @open="settingHouseStyle = true" />

@@ -180,6 +180,12 @@ watch(props.desk.cardTyping, async () => {
           "
         />
       </FactRow>
+      <CheckRow
+        v-if="words.list.heading"
+        :label="say.runsIn"
+        :model-value="words.list.runsIn ?? false"
+        @update:model-value="desk.change({ list: { ...words.list, runsIn: $event } })"
+      />
       <SelectRow
         :label="say.between"
         :model-value="words.list.between"

@@ -6,6 +6,7 @@ import type { Art, VectorNodes } from '../../art/index.ts';
 import type { DrawingNode } from '../../drawing/index.ts';
 import type { EdgeRings } from '../../shape/index.ts';
 import type { SetWords, Typeface } from '../../type/index.ts';
+import { LABEL_FIELDS } from '../label-fields.ts';
 
 /** How an element is drawn more than once; places are in mm of the piece. */
 export const repeatSchema = z.discriminatedUnion('kind', [
@@ -58,6 +59,8 @@ export const placeFields = {
    * size and its distance to the nearest sides; `room` takes as much of the width and height as before.
    */
   adapt: z.enum(['edge', 'room']).optional(),
+  /** Which of the label's fields its words or code say. */
+  field: z.enum(LABEL_FIELDS).optional(),
 };
 
 /** A side of an element, mm. */

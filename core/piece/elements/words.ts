@@ -154,19 +154,20 @@ const about = (paintColor: string, reach: number): Stroke => ({
   join: 'round',
 });
 
-/** The letters over their outlines, the widest first; the heading of a list is a little thicker. */
+/** The letters over their outlines, the widest first; what is emphasized is a little thicker. */
 function drawnLetters(element: Words, setting: Setting): DrawingNode[] {
   const { set } = setting;
-  if (!set.headed) return lettersIn(element, setting);
-  const bold = { ...element, thicken: (element.thicken ?? 0) + HEADING * set.size * MM_PER_PT };
-  const part = (glyphs: SetWords['glyphs']): Setting => ({ ...setting, set: { ...set, glyphs } });
-  return [
-    ...lettersIn(bold, part(set.glyphs.slice(0, set.headed))),
-    ...lettersIn(element, part(set.glyphs.slice(set.headed))),
-  ];
+  const { strong } = set;
+  if (!strong) return lettersIn(element, setting);
+  const bold = { ...element, thicken: (element.thicken ?? 0) + STRONGER * set.size * MM_PER_PT };
+  const part = (isStrong: boolean): Setting => ({
+    ...setting,
+    set: { ...set, glyphs: set.glyphs.filter((_, at) => strong[at] === isStrong) },
+  });
+  return [...lettersIn(bold, part(true)), ...lettersIn(element, part(false))];
 }
 
-const HEADING = 0.018; // em on each side
+const STRONGER = 0.018; // em on each side
 
 function lettersIn(element: Words, { set, typeface, context }: Setting): DrawingNode[] {
   const { outlines = [], thicken = 0 } = element;

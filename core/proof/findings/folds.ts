@@ -1,4 +1,5 @@
 import {
+  boxesMeet,
   boxOfRings,
   intersectionOf,
   isInside,
@@ -14,18 +15,19 @@ import {
   type PlacedElement,
 } from '../../piece/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
-import { allWords, letterBoxes, place, quotable } from '../words-in-piece.ts';
+import { allWords, letterQuads, place, quotable } from '../words-in-piece.ts';
 import { moveToZone, zonesOfPiece } from './zones.ts';
 
 /** What nobody sees of something that lies over a fold, mm. */
 const UNSEEN = 0.3;
 
-/** Something that is read or looked at, with the rings of what it covers in its piece, mm. */
+/** Something that is read or looked at. */
 interface Shown {
   readonly piece: CompiledPiece;
   readonly placed: PlacedElement;
   readonly title: ElementTitle;
-  readonly rings: readonly Ring[];
+  /** The rings of what it covers in its piece, mm; worked out where they are asked for. */
+  readonly rings: () => readonly Ring[];
 }
 
 /** All words, codes and pictures; a picture that fills a whole piece is its ground. */
@@ -34,7 +36,7 @@ function shownIn(context: ProofContext): Shown[] {
     piece: found.piece,
     placed: found,
     title: quotable(found.said),
-    rings: letterBoxes(found),
+    rings: onDemand(() => letterQuads(found)),
   }));
   const others = [...context.compiled.pieces.values()].flatMap((piece) =>
     piece.elements.flatMap((placed): Shown[] => {
@@ -43,10 +45,16 @@ function shownIn(context: ProofContext): Shown[] {
       const rings = placedBoxes(placed);
       if (element.kind === 'picture' && fills(rings, piece)) return [];
       const title = elementTitle(element, (id) => context.compiled.job.art[id]);
-      return [{ piece, placed, title, rings }];
+      return [{ piece, placed, title, rings: () => rings }];
     }),
   );
-  return [...words, ...others].filter(({ rings }) => rings.length > 0);
+  return [...words, ...others];
+}
+
+/** What is worked out once, where it is asked for. */
+function onDemand<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
 }
 
 const fills = (rings: readonly Ring[], { rings: edge }: CompiledPiece): boolean =>
@@ -94,18 +102,20 @@ const shownWhere = (
 
 /** Words, codes and pictures that lie across a fold. */
 export const acrossFold = shownWhere('across-fold', ({ piece, rings }) =>
-  piece.creases.some((fold) => overFold(rings, fold) > UNSEEN),
+  piece.creases.some((fold) => overFold(rings(), fold) > UNSEEN),
 );
 
 /** Words, codes and pictures where one end of the label lies over the other. */
 export const inOverlap = shownWhere('in-overlap', ({ piece, rings }, context) =>
   zonesOfPiece(piece, context).some(
-    (zone) => zone.name === 'overlap' && reachesInto(rings, zone.rings),
+    (zone) => zone.name === 'overlap' && reachesInto(rings(), zone.rings),
   ),
 );
 
 /** Whether something reaches into a zone by more than is seen. */
 function reachesInto(rings: readonly Ring[], zone: readonly Ring[]): boolean {
+  const [own, room] = [boxOfRings(rings), boxOfRings(zone)];
+  if (!own || !room || !boxesMeet(own, room)) return false;
   const met = intersectionOf(rings, zone);
   const box = boxOfRings(met);
   if (!box) return false;

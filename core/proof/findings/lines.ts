@@ -53,13 +53,18 @@ export const hairline: FindingKind = {
 
 /** The width of the thinnest line that is drawn, mm; dots and dashes are shapes as wide as their line. */
 function thinnest({ element, node }: PlacedElement): number {
-  return Math.min(lineOf(element)?.width ?? Infinity, thinnestStroke(node));
+  const rims = element.kind === 'words' ? (element.outlines ?? []) : [];
+  return Math.min(
+    lineOf(element)?.width ?? Infinity,
+    ...rims.map(({ width }) => width),
+    thinnestStroke(node),
+  );
 }
 
+/** The thinnest line of a drawing; what is drawn around letters only makes them thicker. */
 const thinnestStroke = onceFor((node: DrawingNode): number => {
   switch (node.kind) {
     case 'path':
-    case 'glyphs':
       return node.stroke?.width ?? Infinity;
     case 'group':
       return scaleOf(node.transform ?? IDENTITY) * Math.min(...node.children.map(thinnestStroke));

@@ -1,7 +1,5 @@
-import { flatten } from '../../geometry/index.ts';
 import type { ElementChanges } from '../../job/index.ts';
 import { textsOf, type Words } from '../../piece/index.ts';
-import { shapePath } from '../../shape/index.ts';
 import {
   elementKey,
   type Finding,
@@ -151,11 +149,10 @@ export const wordsNearEdge: FindingKind = {
   check: (context) =>
     allWords(context).flatMap((found): Finding[] => {
       const { element, piece } = found;
-      const rings = flatten(shapePath(piece.piece.edge));
-      const near = nearestToEdge(found, element, rings);
+      const near = nearestToEdge(found, element);
       if (near >= piece.piece.safe - 0.05) return [];
       const moved = mended(found, piece.piece.safe - near);
-      const mends = moved && nearestToEdge(found, moved, rings) >= piece.piece.safe - 0.05;
+      const mends = moved && nearestToEdge(found, moved) >= piece.piece.safe - 0.05;
       return [
         {
           code: 'words-near-edge',

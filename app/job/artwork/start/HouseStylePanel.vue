@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { DESIGN_FACES } from '../../../../core/designs/index.ts';
+import { typedEmphasis } from '../../../../core/type/index.ts';
 import { texts } from '../../../texts/index.ts';
 import ArtPicture from '../../../art/ArtPicture.vue';
 import FactRow from '../../../ui/FactRow.vue';
@@ -72,6 +73,18 @@ function chooseMark(): void {
         maxlength="2000"
         spellcheck="true"
         @change="house.change({ smallPrint: ($event.target as HTMLTextAreaElement).value.trim() })"
+      />
+    </label>
+    <label class="small">
+      <span>{{ words.houseEmphasis }}</span>
+      <input
+        class="well"
+        :value="style.emphasis.join(', ')"
+        :placeholder="texts.fields.emphasisExample"
+        :title="texts.fields.emphasisHint"
+        @change="
+          house.change({ emphasis: typedEmphasis(($event.target as HTMLInputElement).value) })
+        "
       />
     </label>
     <p v-for="palette in style.palettes" :key="palette.name" class="palette">

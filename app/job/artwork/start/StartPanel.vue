@@ -13,6 +13,7 @@ import { chooseFiles } from '../../../storage/index.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import { loadFaces, loadFor } from '../../../session/page-resources.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
+import LabelFieldInputs from '../fields/LabelFieldInputs.vue';
 import { useStart } from './start-state.ts';
 
 /** Designs to start from, each on this very piece with its own words and picture. */
@@ -21,7 +22,9 @@ defineEmits<{ close: []; house: [] }>();
 const words = texts.start;
 const start = useStart(props.desk);
 const own = useOwnDesigns();
-const { name, line, maker, small, rooms, picture } = start;
+const { label, family, rooms, picture } = start;
+const { fields } = texts;
+const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 
 const previews = computed(() =>
   (['blank', ...start.designs.value] as const).flatMap((design) => {
@@ -68,19 +71,32 @@ onMounted(() => {
 <template>
   <SidePanel :title="words.title" wide @close="$emit('close')">
     <template #head>
-      <div class="said">
-        <input v-model="name" class="well" :aria-label="words.name" :placeholder="words.name" />
-        <input v-model="line" class="well" :aria-label="words.line" :placeholder="words.line" />
-        <input v-model="maker" class="well" :aria-label="words.maker" :placeholder="words.maker" />
-        <textarea
-          v-if="rooms?.back"
-          v-model="small"
-          class="well"
-          rows="2"
-          maxlength="4000"
-          :aria-label="words.small"
-          :placeholder="words.small"
-        />
+      <LabelFieldInputs
+        :asked="label.asked.value"
+        :says="label.says.value"
+        :columns="columns"
+        @say="label.say"
+        @done="start.refresh"
+        @add="label.add"
+      />
+      <div class="found">
+        <label>
+          {{ fields.use }}
+          <select v-model="label.use.value" class="well" :aria-label="fields.use">
+            <option :value="undefined">{{ fields.anyUse }}</option>
+            <option v-for="(said, use) in fields.uses" :key="use" :value="use">{{ said }}</option>
+          </select>
+        </label>
+        <label>
+          {{ fields.family }}
+          <select v-model="family" class="well" :aria-label="fields.family">
+            <option :value="undefined">{{ fields.anyFamily }}</option>
+            <option v-for="(said, one) in fields.families" :key="one" :value="one">
+              {{ said }}
+            </option>
+          </select>
+        </label>
+        <span class="quiet">{{ fields.found(start.designs.value.length) }}</span>
       </div>
       <div class="tools">
         <LinkButton @click="start.shuffle('colors')">
@@ -134,18 +150,17 @@ onMounted(() => {
 </template>
 
 <style scoped>
-.said {
-  display: grid;
-  grid-template-columns: 1.2fr 1fr 1fr;
-  gap: 8px;
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  margin-top: 8px;
 }
-.said input,
-.said textarea {
-  min-width: 0;
-}
-.said textarea {
-  grid-column: 1 / -1;
-  resize: vertical;
+.found label {
+  display: flex;
+  align-items: center;
+  gap: 7px;
 }
 .tools {
   display: flex;

@@ -1,4 +1,4 @@
-import { computed, reactive, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { artSize, type Art } from '../../../../core/art/index.ts';
 import {
   DESIGN_COLORS,
@@ -8,6 +8,7 @@ import {
   makeDesign,
   type DesignColors,
   type DesignFaces,
+  type DesignFamily,
   type DesignName,
 } from '../../../../core/designs/index.ts';
 import {
@@ -22,11 +23,16 @@ import { texts } from '../../../texts/index.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
+import { printedFields } from '../fields/printed-fields.ts';
+import { useLabelSays } from '../fields/label-says.ts';
 
 const words = texts.start;
 
-/** What was typed last, for the next piece of this visit. */
-const typed = reactive({ line: words.usualLine as string, maker: '', small: '' });
+/** The manner that was looked for last. */
+const family = ref<DesignFamily>();
+
+/** Each has the same colours and typefaces, however it was found. */
+const ALL_DESIGNS = designsFor();
 
 /** Starting designs for the piece on the desk, with its own words and picture. */
 export function useStart(desk: DeskState) {
@@ -34,7 +40,6 @@ export function useStart(desk: DeskState) {
   const ownDesigns = useOwnDesigns();
   void house.load();
   void ownDesigns.load();
-  const name = ref(firstName());
   const picture = shallowRef<Art | undefined>(firstPicture());
   const colorsAt = ref(0);
   const facesAt = ref(0);
@@ -70,20 +75,16 @@ export function useStart(desk: DeskState) {
     const thing = piece && thingOf(piece, desk.store.committed?.thing);
     return thing ? labelRooms(thing, piece.edge, piece.safe) : undefined;
   });
-  const designs = computed(() => (rooms.value ? designsFor(rooms.value.front.room) : []));
-  const maker = computed({
-    get: () => typed.maker || house.style.maker || words.usualMaker,
-    set: (value) => (typed.maker = value),
+  const label = useLabelSays(desk.committedPiece.value, {
+    name: firstName(),
+    back: computed(() => rooms.value?.back !== undefined),
   });
-  const small = computed({
-    get: () => typed.small || house.style.smallPrint,
-    set: (value) => (typed.small = value),
-  });
-  const line = computed({ get: () => typed.line, set: (value) => (typed.line = value) });
-
+  const designs = computed(() =>
+    rooms.value ? designsFor({ use: label.use.value, family: family.value }) : [],
+  );
   /** Each design is shown in colours and typefaces of its own; the chosen one leads. */
   const lookOf = (design: DesignName): { colors: DesignColors; faces: DesignFaces } => {
-    const at = designs.value.indexOf(design);
+    const at = ALL_DESIGNS.indexOf(design);
     const own = <T>(list: readonly T[], from: number, step: number): T =>
       list[(from + at * step) % list.length] as T;
     return {
@@ -102,7 +103,8 @@ export function useStart(desk: DeskState) {
     const size = art && artSize(art);
     const given = {
       ...lookOf(design),
-      words: { name: name.value, line: line.value, maker: maker.value, small: small.value },
+      ...printedFields(desk.store.committed, house.style),
+      says: label.says.value,
       picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
     };
     const made = makeDesign(design, given, rooms.value);
@@ -121,9 +123,7 @@ export function useStart(desk: DeskState) {
     const piece = desk.committedPiece.value;
     if (!piece) return undefined;
     const call = callForDesign(design, piece, {
-      name: name.value,
-      line: typed.line === words.usualLine ? '' : typed.line,
-      maker: typed.maker,
+      says: label.own.value,
       art: picture.value?.id,
     });
     const art = [...(call.args.art ?? []), ...(picture.value ? [picture.value] : [])];
@@ -152,17 +152,21 @@ export function useStart(desk: DeskState) {
     desk.clear();
   }
 
-  function shuffle(what: 'colors' | 'faces'): void {
-    if (what === 'colors') colorsAt.value++;
-    else facesAt.value++;
+  /** What was typed is put on the label, where a design was chosen for it. */
+  function refresh(): void {
     if (chosen.value) use(chosen.value);
   }
 
+  function shuffle(what: 'colors' | 'faces'): void {
+    if (what === 'colors') colorsAt.value++;
+    else facesAt.value++;
+    refresh();
+  }
+
   return {
-    name,
-    line,
-    maker,
-    small,
+    label,
+    family,
+    refresh,
     rooms,
     picture,
     designs,

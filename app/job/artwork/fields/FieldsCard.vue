@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { mdiClose } from '@mdi/js';
+import { computed, ref } from 'vue';
+import {
+  isNamed,
+  LABEL_FIELDS,
+  type LabelField,
+  type PieceElement,
+} from '../../../../core/piece/index.ts';
+import { textChanges, typedEmphasis } from '../../../../core/type/index.ts';
+import { FIELD_LANGUAGES, type FieldLanguageCode } from '../../../../messages/field-names.ts';
+import { useHouseStyle } from '../../../session/house-style-store.ts';
+import { texts } from '../../../texts/index.ts';
+import CardPanel from '../../../ui/CardPanel.vue';
+import IconButton from '../../../ui/IconButton.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
+import SelectRow from '../../../ui/SelectRow.vue';
+import type { DeskState } from '../../artwork-state/desk-state.ts';
+import { newField } from '../../artwork-state/new-elements.ts';
+import { saidOn } from './label-says.ts';
+import { printedFields, printedNames } from './printed-fields.ts';
+
+/** What the label on the desk says, a plain field for each; fields are added and taken off here. */
+const props = defineProps<{ desk: DeskState }>();
+const say = texts.fields;
+const house = useHouseStyle();
+const says = computed(() => (props.desk.piece.value ? saidOn(props.desk.piece.value) : {}));
+const present = computed(() => LABEL_FIELDS.filter((field) => says.value[field] !== undefined));
+const others = computed(() => LABEL_FIELDS.filter((field) => !present.value.includes(field)));
+const printed = computed(() => printedFields(props.desk.store.committed, house.style));
+const language = computed(() => printedNames(props.desk.store.committed).language);
+const languages = Object.fromEntries(
+  Object.entries(FIELD_LANGUAGES).map(([code, { language: own }]) => [code, own]),
+) as Readonly<Record<FieldLanguageCode, string>>;
+const hasNamed = computed(() => present.value.some(isNamed));
+const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
+const active = ref<LabelField>();
+
+const elementsOf = (field: LabelField): readonly PieceElement[] =>
+  props.desk.piece.value?.elements.filter((one) => one.field === field) ?? [];
+
+/** All elements that say the field, as on front, back and spines, say the same. */
+function change(field: LabelField, text: string): void {
+  const piece = props.desk.piece.value;
+  if (!piece) return;
+  const changes = Object.fromEntries(
+    elementsOf(field).map((one) => [
+      one.id,
+      one.kind === 'words' ? textChanges(one, text) : { text },
+    ]),
+  );
+  props.desk.store.act(
+    {
+      name: 'change-elements',
+      args: { piece: piece.id, changes, doing: say.doing(say.names[field]) },
+    },
+    `field-${field}`,
+  );
+}
+
+function drop(field: LabelField): void {
+  const piece = props.desk.piece.value;
+  if (!piece) return;
+  const elements = elementsOf(field).map(({ id }) => id);
+  props.desk.store.act({ name: 'delete-elements', args: { piece: piece.id, elements } });
+}
+
+function add(event: Event): void {
+  const select = event.target as HTMLSelectElement;
+  const field = select.value as LabelField;
+  select.value = '';
+  props.desk.addTo((piece) =>
+    newField(piece, field, { ...printed.value, text: say.examples[field] }),
+  );
+}
+
+function speak(code: FieldLanguageCode): void {
+  props.desk.store.act({
+    name: 'name-fields',
+    args: {
+      language: code,
+      names: FIELD_LANGUAGES[code].names,
+      before: printed.value.names,
+    },
+  });
+}
+
+function emphasize(event: Event): void {
+  const words = typedEmphasis((event.target as HTMLInputElement).value);
+  props.desk.store.act({ name: 'emphasize-words', args: { words } });
+}
+</script>
+
+<template>
+  <CardPanel :title="say.title">
+    <p v-if="present.length === 0" class="quiet">{{ say.hint }}</p>
+    <div v-for="field in present" :key="field" class="field">
+      <label>
+        <span class="quiet">{{ say.names[field] }}</span>
+        <textarea
+          class="well"
+          rows="1"
+          maxlength="5000"
+          spellcheck="true"
+          :value="says[field]"
+          @focus="active = field"
+          @input="change(field, ($event.target as HTMLTextAreaElement).value)"
+          @change="desk.store.commit()"
+        />
+      </label>
+      <IconButton :icon="mdiClose" :name="say.drop(say.names[field])" @click="drop(field)" />
+      <p v-if="columns.length && active === field" class="columns quiet">
+        {{ say.fromColumn }}
+        <LinkButton
+          v-for="column in columns"
+          :key="column"
+          :aria-label="say.column(column, say.names[field])"
+          @click="change(field, `{${column}}`)"
+        >
+          {{ column }}
+        </LinkButton>
+      </p>
+    </div>
+    <select v-if="others.length" class="well add" :aria-label="say.more" @change="add">
+      <option value="">{{ say.more }}</option>
+      <option v-for="field in others" :key="field" :value="field">{{ say.names[field] }}</option>
+    </select>
+    <template v-if="hasNamed">
+      <SelectRow
+        :label="say.language"
+        :name="say.languageHint"
+        :model-value="language"
+        :choices="languages"
+        @update:model-value="speak"
+      />
+      <label v-if="present.includes('ingredients')" class="emphasis" :title="say.emphasisHint">
+        <span>{{ say.emphasis }}</span>
+        <input
+          class="well"
+          :value="printed.emphasis.join(', ')"
+          :placeholder="say.emphasisExample"
+          @change="emphasize"
+        />
+      </label>
+    </template>
+  </CardPanel>
+</template>
+
+<style scoped>
+p {
+  margin: 0 0 6px;
+}
+.field {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: end;
+  margin-bottom: 6px;
+}
+.field label {
+  display: grid;
+  gap: 2px;
+}
+.field textarea {
+  min-height: 34px;
+  resize: vertical;
+}
+.columns {
+  display: flex;
+  flex-wrap: wrap;
+  grid-column: 1 / -1;
+  gap: 0 12px;
+}
+.add {
+  width: 100%;
+}
+.emphasis {
+  display: grid;
+  gap: 3px;
+  margin-top: 4px;
+}
+</style>

@@ -1,0 +1,85 @@
+import { computed, reactive, ref, type Ref } from 'vue';
+import { fieldsOfUse, type LabelUse } from '../../../../core/designs/index.ts';
+import {
+  LABEL_FIELDS,
+  textsOf,
+  type LabelField,
+  type LabelSays,
+  type Piece,
+} from '../../../../core/piece/index.ts';
+import { texts } from '../../../texts/index.ts';
+import { useHouseStyle } from '../../../session/house-style-store.ts';
+
+type Typed = Partial<Record<LabelField, string>>;
+
+/** What was typed last and is alike on many labels, for the next piece of this visit. */
+const remembered = reactive<Typed>({});
+const ALIKE: readonly LabelField[] = ['line', 'maker', 'small'];
+/** What labels were made for last. */
+const use = ref<LabelUse>();
+
+/** What a piece says in its fields. */
+export function saidOn(piece: Piece): LabelSays {
+  const said: Typed = {};
+  for (const element of piece.elements)
+    if (element.field) said[element.field] ??= textsOf(element)[0] ?? '';
+  return said;
+}
+
+/** What the label on the desk is to say: as it says now, as it was typed, or as the house has it. */
+export function useLabelSays(
+  piece: Piece | undefined,
+  { name, back }: { name: string; back: Ref<boolean> },
+) {
+  const house = useHouseStyle();
+  const typed = reactive<Typed>({});
+  const added = ref<readonly LabelField[]>([]);
+  const now = piece ? saidOn(piece) : {};
+  const usual = (field: LabelField): string => {
+    if (field === 'name') return name;
+    if (field === 'line') return texts.start.usualLine;
+    if (field === 'maker') return house.style.maker || texts.start.usualMaker;
+    return field === 'small' ? house.style.smallPrint : '';
+  };
+  const said = (field: LabelField): string =>
+    typed[field] ?? now[field] ?? remembered[field] ?? usual(field);
+
+  function say(field: LabelField, text: string): void {
+    typed[field] = text;
+    if (ALIKE.includes(field)) remembered[field] = text;
+  }
+
+  /** The fields that are asked, in their order: those of the use, those it says already, and added ones. */
+  const asked = computed(() => {
+    const wanted = new Set<LabelField>([
+      ...fieldsOfUse(use.value),
+      ...(back.value ? (['small'] as const) : []),
+      ...LABEL_FIELDS.filter((field) => now[field] !== undefined),
+      ...added.value,
+    ]);
+    return LABEL_FIELDS.filter((field) => wanted.has(field));
+  });
+  const says = computed<LabelSays>(() =>
+    Object.fromEntries(asked.value.map((field) => [field, said(field)])),
+  );
+  /** What is typed for this label and is not the usual. */
+  const own = computed<LabelSays>(() => ({
+    ...Object.fromEntries(
+      asked.value
+        .map((field) => [field, typed[field] ?? now[field] ?? remembered[field] ?? ''])
+        .filter(([, text]) => text !== ''),
+    ),
+    name: said('name'),
+  }));
+
+  return {
+    use,
+    asked,
+    says,
+    own,
+    say,
+    add: (field: LabelField): void => {
+      added.value = [...added.value, field];
+    },
+  };
+}

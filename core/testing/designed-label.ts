@@ -1,0 +1,62 @@
+import {
+  DESIGN_COLORS,
+  DESIGN_FACES,
+  designsFor,
+  labelRooms,
+  makeDesign,
+  type DesignName,
+  type LabelGiven,
+} from '../designs/index.ts';
+import { createJob, type Job } from '../job/index.ts';
+import { createCompiler, type LabelSays, type PieceCompiler } from '../piece/index.ts';
+import { loadShipped, type Typeface } from '../type/index.ts';
+import type { MeasuredThing } from '../things/index.ts';
+import { nodePlatform } from './node-platform.ts';
+import { runAll } from './example-job.ts';
+
+/** What is printed before fields. */
+export const NAMES: LabelGiven['names'] = {
+  ingredients: 'Ingredients',
+  use: 'Use',
+  warnings: 'Take care',
+  'best-before': 'Best before',
+  batch: 'Batch',
+};
+
+/** A job with a label for a thing, of which one is wanted. */
+export const measuredJob = (thing: MeasuredThing): Job =>
+  runAll(
+    createJob('lid', { id: 'j', today: '2026-04-18' }),
+    { name: 'measure-thing', args: { thing } },
+    { name: 'want', args: { piece: 'piece-1', count: 1 } },
+  );
+
+/** The label of a job in a design, in the colours and typefaces that the design is offered in. */
+export function designedJob(
+  measured: Job,
+  design: DesignName,
+  says: LabelSays,
+  changes: Partial<LabelGiven> = {},
+): Job {
+  const [piece] = measured.pieces;
+  const at = designsFor().indexOf(design);
+  const colors = DESIGN_COLORS[at % DESIGN_COLORS.length];
+  const faces = DESIGN_FACES[(at * 5) % DESIGN_FACES.length];
+  if (!piece || !colors || !faces || measured.thing.kind === 'label-sheet')
+    throw new Error('nothing to design');
+  const rooms = labelRooms(measured.thing, piece.edge, piece.safe);
+  const made = makeDesign(design, { says, names: NAMES, colors, faces, ...changes }, rooms);
+  return runAll(measured, { name: 'set-artwork', args: { piece: piece.id, ...made } });
+}
+
+/** The typefaces of all designs, for compiling. */
+export async function designFaces(): Promise<{
+  compiler: PieceCompiler;
+  typeface: (id: string) => Typeface | undefined;
+}> {
+  const faces = new Map<string, Typeface>();
+  for (const { display, text } of DESIGN_FACES)
+    for (const id of [display, text]) faces.set(id, await loadShipped(nodePlatform, id));
+  const typeface = (id: string): Typeface | undefined => faces.get(id);
+  return { compiler: createCompiler({ typeface, vector: () => undefined }), typeface };
+}
