@@ -25,7 +25,7 @@ async function countIn(page: Page, { from, to }: Span): Promise<number> {
 }
 
 proofed(
-  'a box of bulbs, from ruler to band: its name in front, small print behind',
+  'a box of bulbs, from ruler to band: its name in front, what is in it behind',
   async ({ page }) => {
     await emptyWorkshop(page);
     const actions = await countActions(page);
@@ -42,17 +42,15 @@ proofed(
     await page.getByRole('button', { name: 'Start from', exact: true }).click();
     await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Blue squill');
     await page
-      .getByRole('textbox', { name: /^Small print/ })
-      .fill(
-        'Twelve bulbs. Set them three times as deep as they are high, tip upwards, and water once.',
-      );
+      .getByRole('textbox', { name: 'Ingredients' })
+      .fill('Tallow of our own sheep, oil of lavender, beeswax, squill');
     await page.getByRole('button', { name: 'Quiet', exact: true }).click();
     expect(await actions()).toBeLessThanOrEqual(14);
     await page.getByRole('button', { name: 'Close', exact: true }).click();
     await proofIs(page, 'Nothing to mend');
 
     const [front, back] = [await zoneOnScreen(page, 'front'), await zoneOnScreen(page, 'back')];
-    // The maker, the name, a divider and a line; behind, what it is, how it is set, and the maker.
+    // The maker, the name, a divider and a line; behind, what it is, what is in it, and the maker.
     expect([await countIn(page, front), await countIn(page, back)]).toEqual([4, 3]);
     await expect(page.locator('.bench [data-element]')).toHaveCount(7);
 

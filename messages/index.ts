@@ -70,3 +70,4 @@ export const sizeWarningText = (warning: SizeWarning): string => wordsFor(SIZE_W
 
 /** What is worth telling of a print though it went well. */
 export const printNoteText = (note: PrintNote): string => PRINT_NOTES[note];
+export { FIELD_LANGUAGES, type FieldLanguageCode } from './field-names.ts';

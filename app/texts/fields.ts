@@ -38,7 +38,7 @@ export const fields = {
   drop: (name: string): string => `Take “${name}” off the label`,
   fromColumn: 'From the list:',
   column: (name: string, field: string): string => `${field} from the column ${name}`,
-  language: 'Their names are in',
+  language: 'Field names in',
   languageHint: 'The language of what is printed before them, as “Ingredients”',
   emphasis: 'Stronger among ingredients',
   emphasisHint: 'Words, apart by commas. What has to stand out where you sell is yours to know.',

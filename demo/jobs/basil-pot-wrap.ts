@@ -61,10 +61,14 @@ export async function basilPotWrap(platform: Platform): Promise<JobWithArt> {
       ring(insetShape(edge, 4), GOLD, 0.45),
       ring(insetShape(edge, 5.2), GOLD, 0.2),
       wall.picture(basil, 0, 20, 17),
-      wall.along('THISTLE & FEN', [0, 36, 15], { size: 13, tracking: 18, color: GOLD }),
-      wall.along('Sweet Basil', [0, 51.5, 17], { size: 34, least: 20 }),
+      wall.along('THISTLE & FEN', [0, 36, 15], {
+        ...{ size: 13, tracking: 18, color: GOLD },
+        field: 'maker',
+      }),
+      wall.along('Sweet Basil', [0, 51.5, 17], { size: 34, least: 20, field: 'name' }),
       wall.along('GROWN WITHOUT PEAT', [0, 60.5, 15], { ...small, color: GOLD }),
       wall.along('A sunny sill, water from below', [0, 69, 17], {
+        field: 'use',
         typeface: 'fraunces-italic',
         size: 11.5,
       }),

@@ -86,18 +86,29 @@ function band({ id, name, note, ground, ink }: Colorway, flower: string): Piece 
           ring({ kind: 'rectangle', width: STRIP - 8, height: 72, radius: 3 }, ink, 0.4),
         ),
       ),
-      wordsOn('top', -4, 'THISTLE & FEN', { size: 13, tracking: 14, height: 7, color: ink }),
+      wordsOn('top', -4, 'THISTLE & FEN', {
+        ...{ size: 13, tracking: 14, height: 7, color: ink },
+        field: 'maker',
+      }),
       wordsOn('top', 6, 'Plant from September to November', {
+        field: 'line',
         typeface: 'fraunces-italic',
         size: 9,
         height: 5,
         color: ink,
       }),
       onPanel('front', { ...art(flower, 34, 40), y: -11 }),
-      wordsOn('front', 16.5, name, { size: 22, least: 14, height: 11, width: 42, color: ink }),
-      wordsOn('front', 25.5, note.toUpperCase(), { ...plain, size: 8, height: 5 }),
+      wordsOn('front', 16.5, name, {
+        ...{ size: 22, least: 14, height: 11, width: 42, color: ink },
+        field: 'name',
+      }),
+      wordsOn('front', 25.5, note.toUpperCase(), {
+        ...{ ...plain, size: 8, height: 5 },
+        field: 'amount',
+      }),
       wordsOn('back', -22, 'How to plant', { size: 15, height: 8, color: ink }),
       wordsOn('back', 5, PLANTING, {
+        field: 'use',
         typeface: 'figtree-regular',
         size: 8.5,
         leading: 1.45,

@@ -24,6 +24,10 @@ const element = computed(() =>
   alike.value && SEVERAL_AT_ONCE.has(alike.value.kind) ? alike.value : only.value,
 );
 const words = computed(() => (only.value?.kind === 'words' ? only.value : undefined));
+/** What a label says is looked for first; where it says nothing in fields they are an offer. */
+const saysFields = computed(() =>
+  props.desk.committedPiece.value?.elements.some(({ field }) => field !== undefined),
+);
 const findings = computed(() =>
   props.desk.store.findings.list.filter(
     ({ code, where }) =>
@@ -72,8 +76,9 @@ const findings = computed(() =>
   />
   <RepeatCard v-if="only && only.kind !== 'words'" :desk="desk" :element="only" />
   <template v-if="selection.length === 0">
+    <FieldsCard v-if="saysFields" :desk="desk" />
     <PieceCard :desk="desk" />
-    <FieldsCard :desk="desk" />
+    <FieldsCard v-if="!saysFields" :desk="desk" />
     <ColorsCard :desk="desk" />
     <ReplaceCard :desk="desk" />
     <HouseCard :desk="desk" @open="settingHouseStyle = true" />

@@ -8,7 +8,7 @@ import {
   type PieceElement,
 } from '../../../../core/piece/index.ts';
 import { textChanges, typedEmphasis } from '../../../../core/type/index.ts';
-import { FIELD_LANGUAGES, type FieldLanguageCode } from '../../../../messages/field-names.ts';
+import { FIELD_LANGUAGES, type FieldLanguageCode } from '../../../../messages/index.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
@@ -17,7 +17,7 @@ import LinkButton from '../../../ui/LinkButton.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { newField } from '../../artwork-state/new-elements.ts';
-import { saidOn } from './label-says.ts';
+import { isLong, saidOn } from './label-says.ts';
 import { printedFields, printedNames } from './printed-fields.ts';
 
 /** What the label on the desk says, a plain field for each; fields are added and taken off here. */
@@ -97,14 +97,15 @@ function emphasize(event: Event): void {
     <div v-for="field in present" :key="field" class="field">
       <label>
         <span class="quiet">{{ say.names[field] }}</span>
-        <textarea
+        <component
+          :is="isLong(field) ? 'textarea' : 'input'"
           class="well"
-          rows="1"
+          rows="2"
           maxlength="5000"
           spellcheck="true"
           :value="says[field]"
           @focus="active = field"
-          @input="change(field, ($event.target as HTMLTextAreaElement).value)"
+          @input="change(field, ($event.target as HTMLInputElement).value)"
           @change="desk.store.commit()"
         />
       </label>
@@ -161,8 +162,11 @@ p {
   gap: 2px;
 }
 .field textarea {
-  min-height: 34px;
   resize: vertical;
+}
+.field input,
+.field textarea {
+  min-width: 0;
 }
 .columns {
   display: flex;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { LABEL_FIELDS, type LabelField, type LabelSays } from '../../../../core/piece/index.ts';
+import { isLong } from './label-says.ts';
 import { texts } from '../../../texts/index.ts';
 import LinkButton from '../../../ui/LinkButton.vue';
 
@@ -18,11 +19,10 @@ const emit = defineEmits<{
   add: [field: LabelField];
 }>();
 const say = texts.fields;
-const LONG: readonly LabelField[] = ['ingredients', 'use', 'warnings', 'small'];
 const SHORT: readonly LabelField[] = ['amount', 'best-before', 'batch', 'price'];
 const active = ref<LabelField>();
 const ways = (field: LabelField): string =>
-  LONG.includes(field) ? 'long' : SHORT.includes(field) ? 'short' : 'line';
+  isLong(field) ? 'long' : SHORT.includes(field) ? 'short' : 'line';
 const first = computed(() => ['name', 'line', 'maker'] as const);
 const ordered = computed(() => [
   ...first.value.filter((field) => props.asked.includes(field)),
@@ -68,7 +68,7 @@ function add(event: Event): void {
       @input="type(field, $event)"
       @change="emit('done')"
     />
-    <select v-if="others.length" class="well short" :aria-label="say.more" @change="add">
+    <select v-if="others.length" class="well" :aria-label="say.more" @change="add">
       <option value="">{{ say.more }}</option>
       <option v-for="field in others" :key="field" :value="field">{{ say.names[field] }}</option>
     </select>
@@ -94,14 +94,19 @@ function add(event: Event): void {
 }
 .well {
   grid-column: span 4;
+  box-sizing: border-box;
   min-width: 0;
+  height: 34px;
+}
+textarea {
+  padding-top: 7px;
+  padding-bottom: 5px;
 }
 .short {
   grid-column: span 3;
 }
 .long {
   grid-column: span 6;
-  min-height: 34px;
   resize: vertical;
 }
 .long:focus {

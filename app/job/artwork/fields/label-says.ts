@@ -18,6 +18,11 @@ const ALIKE: readonly LabelField[] = ['line', 'maker', 'small'];
 /** What labels were made for last. */
 const use = ref<LabelUse>();
 
+const LONG: readonly LabelField[] = ['ingredients', 'use', 'warnings', 'small'];
+
+/** Whether a field takes more than a line. */
+export const isLong = (field: LabelField): boolean => LONG.includes(field);
+
 /** What a piece says in its fields. */
 export function saidOn(piece: Piece): LabelSays {
   const said: Typed = {};
@@ -53,7 +58,7 @@ export function useLabelSays(
   const asked = computed(() => {
     const wanted = new Set<LabelField>([
       ...fieldsOfUse(use.value),
-      ...(back.value ? (['small'] as const) : []),
+      ...(back.value ? (['ingredients', 'small'] as const) : []),
       ...LABEL_FIELDS.filter((field) => now[field] !== undefined),
       ...added.value,
     ]);

@@ -1,7 +1,7 @@
 import type { HouseStyle } from '../../../../core/designs/index.ts';
 import type { Job } from '../../../../core/job/index.ts';
 import type { NamedField } from '../../../../core/piece/index.ts';
-import { FIELD_LANGUAGES, type FieldLanguageCode } from '../../../../messages/field-names.ts';
+import { FIELD_LANGUAGES, type FieldLanguageCode } from '../../../../messages/index.ts';
 
 const isKnown = (code: string): code is FieldLanguageCode => code in FIELD_LANGUAGES;
 
