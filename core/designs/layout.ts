@@ -58,7 +58,8 @@ export interface OrnamentLook {
 
 const unplaced = { id: '', angle: 0, locked: false };
 /** Words become as small as it takes to fit, so that nothing overlaps; the proof says what cannot be read. */
-const LEAST = 1; // pt
+const LEAST = 0.5; // pt
+const LEAST_SIDE = 0.15; // mm
 const ONE_LINE = 5; // pt, below which one line becomes several
 const READABLE = 6.5; // pt
 const CONTRAST = 4.5; // as WCAG 2.2 asks of ordinary words
@@ -131,8 +132,8 @@ export class Layout {
 
   private boxOf({ w = 0.9, h = 0.2 }: Spot): { width: number; height: number } {
     return {
-      width: Math.max(1, round(w * this.width)),
-      height: Math.max(1, round(h * this.height)),
+      width: Math.max(LEAST_SIDE, round(w * this.width)),
+      height: Math.max(LEAST_SIDE, round(h * this.height)),
     };
   }
 

@@ -3,7 +3,7 @@ import { apply, boxesMeet, boxOf, corners } from '../geometry/index.ts';
 import { designsFor } from '../designs/index.ts';
 import { compileJob, type JobResources } from '../job/index.ts';
 import { elementMap, type LabelSays, type Piece } from '../piece/index.ts';
-import { designedJob, designFaces, measuredJob } from '../testing/designed-label.ts';
+import { ARABIC_FACES, designedJob, designFaces, measuredJob } from '../testing/designed-label.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import {
   dividingZones,
@@ -15,7 +15,7 @@ import {
   type MeasuredThing,
 } from '../things/index.ts';
 import type { CompiledJob } from '../job/index.ts';
-import { FINDING_KINDS, measureContrasts } from './index.ts';
+import { FINDING_KINDS, measureContrasts, quickFindings } from './index.ts';
 
 const SHORT: LabelSays = { name: 'Sage', line: '', maker: 'Thistle & Fen', amount: '40 g' };
 const USUAL: LabelSays = {
@@ -128,6 +128,46 @@ test.each(titled)('on a %s every design can be printed, whatever it says', (_, t
           placed.set(element.field, zoneAt(zones.filter(isReadable), element)?.name);
       expect([name, [...placed.values()].includes(undefined)]).toEqual([name, false]);
       if (says === USUAL) expect([name, placed.get('ingredients')]).toEqual([name, 'back']);
+    }
+});
+
+/** What no label was made for. */
+const EXTREMES: Readonly<Record<string, LabelSays>> = {
+  nothing: {},
+  'four thousand letters': {
+    name: 'Balm',
+    ingredients: 'marigold, sage, oil; '.repeat(190) + 'the rest is water.',
+    small: 'x'.repeat(60),
+  },
+  'eighty letters of name': { name: 'Wintergreenandmeadowsweetbalm'.repeat(3).slice(0, 80) },
+  'from right to left': {
+    name: 'بلسم الأقحوان',
+    line: 'لأيدي البستانيين',
+    ingredients: 'زيت عباد الشمس، شمع العسل، أزهار الأقحوان',
+  },
+};
+const NARROW: readonly MeasuredThing[] = [
+  usualThing('face', { width: 80, height: 14 }),
+  usualThing('band', { around: 'h', strip: 6 }),
+  usualThing('lid', { size: 20 }),
+  usualThing('case', { spine: 6 }),
+];
+test.each(Object.entries(EXTREMES))('%s: fitted, or said, and nothing over anything', (_, says) => {
+  for (const thing of NARROW)
+    for (const name of designsFor().slice(0, 14)) {
+      const faces = says === EXTREMES['from right to left'] ? { faces: ARABIC_FACES } : {};
+      const compiled = compileJob(designedJob(measuredJob(thing), name, says, faces), compiler);
+      expect([name, thing.kind, overlapping(compiled)]).toEqual([name, thing.kind, []]);
+      const found = quickFindings(compiled).map(({ code }) => code);
+      for (const { element, compiled: made } of [...compiled.pieces.values()].flatMap(
+        (piece) => piece.elements,
+      )) {
+        if (element.kind !== 'words' || !made.words) continue;
+        if (made.words.overflows) expect(found).toContain('words-do-not-fit');
+        if (made.words.size < 5.9 && element.text.trim())
+          expect(found).toContain('words-too-small');
+        if (made.words.missing.length) expect(found).toContain('missing-glyph');
+      }
     }
 });
 

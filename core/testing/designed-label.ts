@@ -4,6 +4,7 @@ import {
   designsFor,
   labelRooms,
   makeDesign,
+  type DesignFaces,
   type DesignName,
   type LabelGiven,
 } from '../designs/index.ts';
@@ -49,13 +50,20 @@ export function designedJob(
   return runAll(measured, { name: 'set-artwork', args: { piece: piece.id, ...made } });
 }
 
+/** Typefaces for words that are read from the right. */
+export const ARABIC_FACES: DesignFaces = {
+  name: 'Arabic',
+  display: 'noto-sans-arabic-bold',
+  text: 'noto-sans-arabic-regular',
+};
+
 /** The typefaces of all designs, for compiling. */
 export async function designFaces(): Promise<{
   compiler: PieceCompiler;
   typeface: (id: string) => Typeface | undefined;
 }> {
   const faces = new Map<string, Typeface>();
-  for (const { display, text } of DESIGN_FACES)
+  for (const { display, text } of [...DESIGN_FACES, ARABIC_FACES])
     for (const id of [display, text]) faces.set(id, await loadShipped(nodePlatform, id));
   const typeface = (id: string): Typeface | undefined => faces.get(id);
   return { compiler: createCompiler({ typeface, vector: () => undefined }), typeface };

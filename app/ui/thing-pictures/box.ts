@@ -10,7 +10,8 @@ type Corner = readonly [across: number, deep: number, up: number];
 
 const PANELS = 4; // on the way around a box
 
-/** A box from the front, the right and above, with the band around it; turned by half the way around that. */
+/** A box from the front, the right and above, with the band around it; or from behind; what
+ * goes around its depth is turned over. */
 export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false): ThingPicture {
   const { width, depth, height } = box;
   const [leanX, leanY] = [0.5, 0.42];
@@ -46,8 +47,7 @@ export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false)
   const panel = (number: number, origin: Corner, right: Corner, low: Corner): void => {
     const [[x, y], [rightX, rightY], [lowX, lowY]] = [at(origin), at(right), at(low)];
     // Of two labels the second begins where the first one ends.
-    const seen = turned ? (number + PANELS / 2) % PANELS : number;
-    const rings = zones[seen % (PANELS / parts)]?.rings ?? [];
+    const rings = zones[number % (PANELS / parts)]?.rings ?? [];
     const flat = boxOfRings(rings);
     if (!flat) return;
     const [wide, high] = [flat.right - flat.left, flat.bottom - flat.top];
@@ -58,15 +58,20 @@ export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false)
     const last = right.map((value, axis) => value + (low[axis] ?? 0) - (origin[axis] ?? 0));
     picture.draw('label', face(origin, right, last as unknown as Corner, low), lies);
   };
+  const half = turned ? PANELS / 2 : 0;
   if (box.around === 'h') {
-    panel(1, [0, 0, to], [width, 0, to], [0, 0, from]);
-    panel(2, [width, 0, to], [width, depth, to], [width, 0, from]);
+    panel((1 + half) % PANELS, [0, 0, to], [width, 0, to], [0, 0, from]);
+    panel((2 + half) % PANELS, [width, 0, to], [width, depth, to], [width, 0, from]);
+  } else if (box.around === 'w' && turned) {
+    // From behind the back is read from the bottom up, and the top stays where it is.
+    panel(3, [from, 0, 0], [from, 0, height], [to, 0, 0]);
+    panel(0, [from, 0, height], [from, depth, height], [to, 0, height]);
   } else if (box.around === 'w') {
     panel(1, [to, 0, height], [to, 0, 0], [from, 0, height]);
     panel(0, [to, depth, height], [to, 0, height], [from, depth, height]);
   } else {
-    panel(1, [0, to, height], [width, to, height], [0, from, height]);
-    panel(2, [width, to, height], [width, to, 0], [width, from, height]);
+    panel((1 + half) % PANELS, [0, to, height], [width, to, height], [0, from, height]);
+    panel((2 + half) % PANELS, [width, to, height], [width, to, 0], [width, from, height]);
   }
   const [x0, y0] = at([0, 0, 0]);
   const [x1] = at([width, 0, 0]);

@@ -63,9 +63,30 @@ test.each([
   const [behind] = facesOf(thing, true);
   if (!front || !behind) throw new Error('no faces');
   const [here, there] = [apply(front.lies, middle(first)), apply(behind.lies, middle(opposite))];
-  expect(behind.d).toBe(front.d);
   expect(there.x).toBeCloseTo(here.x, 6);
   expect(there.y).toBeCloseTo(here.y, 6);
+});
+
+test('from behind, words on the back of a band over the top stand upright, and go on over the top', () => {
+  const thing = usualThing('band', { ...box, around: 'w' });
+  const flat = flatOf(thing);
+  const [back, top] = facesOf(thing, true);
+  const zone = flat.zones.find(({ name }) => name === 'back');
+  if (!back || !top || !zone) throw new Error('no back');
+  const turn = (zone.reading * Math.PI) / 180;
+  const along = pointed(back, { x: Math.cos(turn), y: Math.sin(turn) });
+  const down = pointed(back, { x: -Math.sin(turn), y: Math.cos(turn) });
+  expect(along.x).toBeGreaterThan(0);
+  expect(along.y).toBeCloseTo(0, 6);
+  expect(down.y).toBeGreaterThan(0);
+  // The upper side of the top's first end is that of the back's last.
+  const [height, depth] = [box.height, box.depth];
+  const zoneOf = (name: string) =>
+    zoneRoom(flat.zones.find((one) => one.name === name) ?? zone, flat.shape).centre;
+  const end = apply(back.lies, { x: zoneOf('back').x + height / 2, y: zoneOf('back').y });
+  const begin = apply(top.lies, { x: zoneOf('top').x - depth / 2, y: zoneOf('top').y });
+  expect(end.x).toBeCloseTo(begin.x, 6);
+  expect(end.y).toBeCloseTo(begin.y, 6);
 });
 
 test('of two bands the second begins at the edge where the first one ends', () => {
