@@ -69,7 +69,10 @@ function stacked(l: Layout, rows: readonly Row[], inner: number): PieceElement[]
     }
     size = low;
   }
-  const made = heights(size);
+  const wanted = heights(size);
+  // What does not fit at the smallest size has as much room as there is, and the proof says so.
+  const share = Math.min(1, high / wanted.reduce((sum, height) => sum + height, 0));
+  const made = wanted.map((height) => height * share);
   const taken = made.reduce((sum, height) => sum + height, 0);
   const gap =
     rows.length > 1 ? Math.min((high - taken) / (rows.length - 1), SPREAD * lineOf(size)) : 0;

