@@ -24,10 +24,6 @@ const DRAWINGS = {
   'Hart’s tongue': frond('#2f6b4f', '#7fae63'),
 };
 
-/** What stands on the back of a band. */
-const SMALL_PRINT =
-  'Set each bulb three times as deep as it is high, a hand apart, tip upwards. Water once and wait.';
-
 const server = spawn(process.execPath, ['dist/node/server.mjs'], {
   env: { ...process.env, PORT: String(PORT) },
   stdio: 'ignore',
@@ -86,7 +82,7 @@ try {
   await page.keyboard.press('Escape');
   await page.goto(`${URL}/job/demo-bulb-box-bands/artwork`);
   await page.getByRole('button', { name: 'Start from' }).click();
-  await page.getByRole('textbox', { name: /^Small print/ }).fill(SMALL_PRINT);
+  await page.getByRole('combobox', { name: 'For', exact: true }).selectOption('plants');
   await page.waitForTimeout(2500);
   await shoot('designs');
   await page.goto(`${JOB}/artwork`);
