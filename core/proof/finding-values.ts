@@ -84,6 +84,7 @@ export interface FindingValues {
   'nothing-wanted': NoValues;
   'on-the-ground': { title: ElementTitle; piece: string };
   'one-off-empty': { piece: string };
+  'under-hole': { title: ElementTitle; piece: string };
   'outside-printable': SheetCopies & { beyond: 'margin' | 'sheet' };
   overlap: SheetCopies;
   'pale-without-white': Names & { piece: string; of: 'ground' | 'element'; material: string };

@@ -30,6 +30,7 @@ import {
 import { looseParts, thinRim } from './findings/edges.ts';
 import { acrossFold, inOverlap } from './findings/folds.ts';
 import { codeBent } from './findings/code-bent.ts';
+import { underHole } from './findings/holes.ts';
 import { onTheGround } from './findings/zones.ts';
 import { hairline } from './findings/lines.ts';
 import { patternTooFine } from './findings/patterns.ts';
@@ -85,6 +86,7 @@ export const FINDING_KINDS: readonly FindingKind[] = [
   acrossFold,
   inOverlap,
   onTheGround,
+  underHole,
   codeBent,
   codeUnread,
   codeCrowded,

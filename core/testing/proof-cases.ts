@@ -301,6 +301,15 @@ export const PROOF_CASES: Readonly<
     says: /“QR code https.*” on “Label” stands in the overlap/,
     mends: true,
   },
+  'under-hole': {
+    job: () =>
+      plain(
+        { name: 'measure-thing', args: { thing: usualThing('tag', { width: 50, height: 90 }) } },
+        code({ x: 0, y: -34, width: 20, height: 20 }),
+      ),
+    says: /A hole takes a part of “QR code https.*” on “Label”/,
+    mends: true,
+  },
   'on-the-ground': {
     job: () => {
       const thing = usualThing('band', { around: 'w', depth: 30, height: 60, overlap: 12 });

@@ -182,6 +182,10 @@ const FINDINGS: Words<FindingValues, FindingSentences> = {
     what: `${quoted(titleText(title))} on ${quoted(piece)} is on the side on which the thing stands.`,
     why: 'Nobody sees it there, and small print rubs off.',
   }),
+  'under-hole': ({ title, piece }) => ({
+    what: `A hole takes a part of ${quoted(titleText(title))} on ${quoted(piece)}.`,
+    why: 'What is punched out is gone, and a code without a part of it may not be read.',
+  }),
   'one-off-empty': ({ piece }) => ({
     what: `One copy of ${quoted(piece)} has words of its own that say nothing.`,
     why: 'It would be printed with a gap.',
@@ -302,6 +306,7 @@ const IN_MANY: Readonly<Partial<Record<FindingCode, string>>> = {
   'low-resolution': 'show pictures of too few pixels',
   'missing-glyph': 'have letters that their typeface lacks',
   'on-the-ground': 'have small print where the thing stands',
+  'under-hole': 'have something where a hole is punched',
   'pale-without-white': 'are pale where the material shows through',
   'scissors-shape': 'have inner corners that scissors cannot follow',
   'spot-shape-differs': 'are not the size of the labels of the sheet',

@@ -1,64 +1,8 @@
-import {
-  boxesMeet,
-  boxOfRings,
-  intersectionOf,
-  isInside,
-  signedArea,
-  type Point,
-  type Ring,
-} from '../../geometry/index.ts';
-import {
-  elementTitle,
-  placedBoxes,
-  type CompiledPiece,
-  type ElementTitle,
-  type PlacedElement,
-} from '../../piece/index.ts';
+import type { Point, Ring } from '../../geometry/index.ts';
 import type { Finding, FindingKind, ProofContext } from '../finding.ts';
-import { allWords, letterQuads, place, quotable } from '../words-in-piece.ts';
+import { reachesInto, shownIn, UNSEEN, type Shown } from '../shown-in-piece.ts';
+import { place } from '../words-in-piece.ts';
 import { moveToZone, zonesOfPiece } from './zones.ts';
-
-/** What nobody sees of something that lies over a fold, mm. */
-const UNSEEN = 0.3;
-
-/** Something that is read or looked at. */
-interface Shown {
-  readonly piece: CompiledPiece;
-  readonly placed: PlacedElement;
-  readonly title: ElementTitle;
-  /** The rings of what it covers in its piece, mm; worked out where they are asked for. */
-  readonly rings: () => readonly Ring[];
-}
-
-/** All words, codes and pictures; a picture that fills a whole piece is its ground. */
-function shownIn(context: ProofContext): Shown[] {
-  const words = allWords(context).map((found): Shown => ({
-    piece: found.piece,
-    placed: found,
-    title: quotable(found.said),
-    rings: onDemand(() => letterQuads(found)),
-  }));
-  const others = [...context.compiled.pieces.values()].flatMap((piece) =>
-    piece.elements.flatMap((placed): Shown[] => {
-      const { element } = placed;
-      if (element.kind !== 'picture' && element.kind !== 'code') return [];
-      const rings = placedBoxes(placed);
-      if (element.kind === 'picture' && fills(rings, piece)) return [];
-      const title = elementTitle(element, (id) => context.compiled.job.art[id]);
-      return [{ piece, placed, title, rings: () => rings }];
-    }),
-  );
-  return [...words, ...others];
-}
-
-/** What is worked out once, where it is asked for. */
-function onDemand<T>(make: () => T): () => T {
-  let made: T | undefined;
-  return () => (made ??= make());
-}
-
-const fills = (rings: readonly Ring[], { rings: edge }: CompiledPiece): boolean =>
-  rings.some((ring) => edge.every((one) => one.every((point) => isInside(point, [ring]))));
 
 /** How far something reaches over to the side of a fold on which there is less of it, mm. */
 function overFold(rings: readonly Ring[], fold: readonly Point[]): number {
@@ -111,14 +55,3 @@ export const inOverlap = shownWhere('in-overlap', ({ piece, rings }, context) =>
     (zone) => zone.name === 'overlap' && reachesInto(rings(), zone.rings),
   ),
 );
-
-/** Whether something reaches into a zone by more than is seen. */
-function reachesInto(rings: readonly Ring[], zone: readonly Ring[]): boolean {
-  const [own, room] = [boxOfRings(rings), boxOfRings(zone)];
-  if (!own || !room || !boxesMeet(own, room)) return false;
-  const met = intersectionOf(rings, zone);
-  const box = boxOfRings(met);
-  if (!box) return false;
-  const area = met.reduce((sum, ring) => sum + signedArea(ring), 0);
-  return Math.min(box.right - box.left, box.bottom - box.top) > UNSEEN && area > UNSEEN * UNSEEN;
-}
