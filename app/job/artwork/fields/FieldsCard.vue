@@ -13,9 +13,10 @@ import { useHouseStyle } from '../../../session/house-style-store.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import IconButton from '../../../ui/IconButton.vue';
-import LinkButton from '../../../ui/LinkButton.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
+import AnotherField from './AnotherField.vue';
+import FieldColumns from './FieldColumns.vue';
 import { newField } from '../../artwork-state/new-elements.ts';
 import { isLong, saidOn } from './label-says.ts';
 import { printedFields, printedNames } from './printed-fields.ts';
@@ -26,7 +27,6 @@ const say = texts.fields;
 const house = useHouseStyle();
 const says = computed(() => (props.desk.piece.value ? saidOn(props.desk.piece.value) : {}));
 const present = computed(() => LABEL_FIELDS.filter((field) => says.value[field] !== undefined));
-const others = computed(() => LABEL_FIELDS.filter((field) => !present.value.includes(field)));
 const printed = computed(() => printedFields(props.desk.store.committed, house.style));
 const language = computed(() => printedNames(props.desk.store.committed).language);
 const languages = Object.fromEntries(
@@ -65,10 +65,7 @@ function drop(field: LabelField): void {
   props.desk.store.act({ name: 'delete-elements', args: { piece: piece.id, elements } });
 }
 
-function add(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  const field = select.value as LabelField;
-  select.value = '';
+function add(field: LabelField): void {
   props.desk.addTo((piece) =>
     newField(piece, field, { ...printed.value, text: say.examples[field] }),
   );
@@ -110,22 +107,14 @@ function emphasize(event: Event): void {
         />
       </label>
       <IconButton :icon="mdiClose" :name="say.drop(say.names[field])" @click="drop(field)" />
-      <p v-if="columns.length && active === field" class="columns quiet">
-        {{ say.fromColumn }}
-        <LinkButton
-          v-for="column in columns"
-          :key="column"
-          :aria-label="say.column(column, say.names[field])"
-          @click="change(field, `{${column}}`)"
-        >
-          {{ column }}
-        </LinkButton>
-      </p>
+      <FieldColumns
+        v-if="active === field"
+        :columns="columns"
+        :field="field"
+        @fill="(text) => change(field, text)"
+      />
     </div>
-    <select v-if="others.length" class="well add" :aria-label="say.more" @change="add">
-      <option value="">{{ say.more }}</option>
-      <option v-for="field in others" :key="field" :value="field">{{ say.names[field] }}</option>
-    </select>
+    <AnotherField class="add" :present="present" @add="add" />
     <template v-if="hasNamed">
       <SelectRow
         :label="say.language"
@@ -167,12 +156,6 @@ p {
 .field input,
 .field textarea {
   min-width: 0;
-}
-.columns {
-  display: flex;
-  flex-wrap: wrap;
-  grid-column: 1 / -1;
-  gap: 0 12px;
 }
 .add {
   width: 100%;

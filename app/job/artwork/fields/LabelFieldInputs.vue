@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { LABEL_FIELDS, type LabelField, type LabelSays } from '../../../../core/piece/index.ts';
+import type { LabelField, LabelSays } from '../../../../core/piece/index.ts';
 import { isLong } from './label-says.ts';
 import { texts } from '../../../texts/index.ts';
-import LinkButton from '../../../ui/LinkButton.vue';
+import AnotherField from './AnotherField.vue';
+import FieldColumns from './FieldColumns.vue';
 
 /** What a label says, a plain field for each; short ones stand beside each other. */
 const props = defineProps<{
@@ -23,29 +24,19 @@ const SHORT: readonly LabelField[] = ['amount', 'best-before', 'batch', 'price']
 const active = ref<LabelField>();
 const ways = (field: LabelField): string =>
   isLong(field) ? 'long' : SHORT.includes(field) ? 'short' : 'line';
-const first = computed(() => ['name', 'line', 'maker'] as const);
+const FIRST: readonly LabelField[] = ['name', 'line', 'maker'];
 const ordered = computed(() => [
-  ...first.value.filter((field) => props.asked.includes(field)),
-  ...SHORT.filter((field) => props.asked.includes(field)),
-  ...props.asked.filter(
-    (field) => !SHORT.includes(field) && !first.value.some((one) => one === field),
-  ),
+  ...[...FIRST, ...SHORT].filter((field) => props.asked.includes(field)),
+  ...props.asked.filter((field) => !FIRST.includes(field) && !SHORT.includes(field)),
 ]);
-const others = computed(() => LABEL_FIELDS.filter((field) => !props.asked.includes(field)));
 
 function type(field: LabelField, event: Event): void {
   emit('say', field, (event.target as HTMLInputElement).value);
 }
 
-function fromColumn(field: LabelField, column: string): void {
-  emit('say', field, `{${column}}`);
+function fill(text: string): void {
+  if (active.value) emit('say', active.value, text);
   emit('done');
-}
-
-function add(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  emit('add', select.value as LabelField);
-  select.value = '';
 }
 </script>
 
@@ -58,7 +49,7 @@ function add(event: Event): void {
       class="well"
       :class="ways(field)"
       rows="1"
-      maxlength="5000"
+      :maxlength="field === 'code' ? 1200 : 5000"
       spellcheck="true"
       :value="says[field] ?? ''"
       :aria-label="say.names[field]"
@@ -68,21 +59,8 @@ function add(event: Event): void {
       @input="type(field, $event)"
       @change="emit('done')"
     />
-    <select v-if="others.length" class="well" :aria-label="say.more" @change="add">
-      <option value="">{{ say.more }}</option>
-      <option v-for="field in others" :key="field" :value="field">{{ say.names[field] }}</option>
-    </select>
-    <p v-if="columns.length && active" class="columns quiet">
-      {{ say.fromColumn }}
-      <LinkButton
-        v-for="column in columns"
-        :key="column"
-        :aria-label="say.column(column, say.names[active])"
-        @click="fromColumn(active, column)"
-      >
-        {{ column }}
-      </LinkButton>
-    </p>
+    <AnotherField :present="asked" class="another" @add="$emit('add', $event)" />
+    <FieldColumns v-if="active" :columns="columns" :field="active" @fill="fill" />
   </div>
 </template>
 
@@ -102,6 +80,9 @@ textarea {
   padding-top: 7px;
   padding-bottom: 5px;
 }
+.another {
+  grid-column: span 4;
+}
 .short {
   grid-column: span 3;
 }
@@ -111,12 +92,5 @@ textarea {
 }
 .long:focus {
   min-height: 74px;
-}
-.columns {
-  display: flex;
-  flex-wrap: wrap;
-  grid-column: 1 / -1;
-  gap: 0 12px;
-  margin: 0;
 }
 </style>
