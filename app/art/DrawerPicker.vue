@@ -5,13 +5,17 @@ import { texts } from '../texts/index.ts';
 import ChoiceRow from '../ui/ChoiceRow.vue';
 import { useMessages } from '../ui/messages-store.ts';
 import OverlayPanel from '../ui/OverlayPanel.vue';
+import LinkButton from '../ui/LinkButton.vue';
+import { PICTURE_FILES } from '../ui/picture-files.ts';
+import { chooseFiles } from '../storage/index.ts';
 import ArtGrid from './ArtGrid.vue';
 import { useDrawer } from './drawer-store.ts';
 import type { ReadyMade } from './ready-made.ts';
 import FindArt from './FindArt.vue';
 import ReadyGrid from './ReadyGrid.vue';
+import { useTray } from './tray-store.ts';
 
-/** Chooses a picture from the drawer, or from those that ship. */
+/** Chooses a picture from the drawer, from those that ship, or from a file. */
 const emit = defineEmits<{ close: []; choose: [art: Art] }>();
 const drawer = useDrawer();
 const messages = useMessages();
@@ -25,6 +29,25 @@ onMounted(async () => {
   await drawer.refresh().catch(messages.sayError);
   if (drawer.all.length === 0) part.value = 'ready';
 });
+
+const tray = useTray();
+
+/** The first picture of files is chosen; the tray keeps them all in the drawer. */
+async function take(files: Iterable<File>): Promise<void> {
+  await tray.take(files, {
+    piece: ([first]) => {
+      if (first) emit('choose', first.art);
+    },
+  });
+}
+
+function drop(event: DragEvent): void {
+  const files = event.dataTransfer?.files;
+  if (!files?.length) return;
+  event.preventDefault();
+  event.stopPropagation();
+  void take(files).catch(messages.sayError);
+}
 
 async function ready(picture: ReadyMade): Promise<void> {
   const read = await drawer.takeReadyMade(picture);
@@ -40,10 +63,13 @@ async function ready(picture: ReadyMade): Promise<void> {
     @dragend="emit('close')"
   >
     <template #head>
+      <LinkButton @click="chooseFiles(PICTURE_FILES).then(take).catch(messages.sayError)">
+        {{ words.fromComputer }}
+      </LinkButton>
       <ChoiceRow v-model="part" :label="words.partsLabel" :choices="words.parts" />
     </template>
     <FindArt v-model="typed" class="typed" :part="part" />
-    <div class="room">
+    <div class="room" @dragover.prevent @drop="drop">
       <ArtGrid
         v-if="part === 'own'"
         :found="drawer.found"

@@ -56,6 +56,7 @@ export const art = {
   readyNote:
     'Colour drawings that may be used freely, also for sale. One click puts one into your art.',
   choose: 'Choose a picture',
+  fromComputer: 'From the computer …',
   tray: {
     title: 'What came in',
     reading: (name: string): string => `Reading ${name} …`,

@@ -73,17 +73,39 @@ function roomIn(zone: Zone, edge: EdgeShape, safe: number): Room {
   const most = { width: Math.max(1, width - 2 * safe), height: Math.max(1, height - 2 * safe) };
   const isWhole = bent || edge.kind === 'rectangle';
   const { y, scale } = isWhole ? { y: 0, scale: 1 } : boxInZone(zone, { edge, safe, most });
+  const whole = bent ? boxAbout({ x: 0, y: 0 }, width, height) : wholeOf(zone, edge);
+  const narrow = zone.name === 'spine' ? spineRoom({ width, height }, whole, safe) : undefined;
   return {
     edge: own,
     safe,
     centre: { x: 0, y },
     width: most.width * scale,
     height: most.height * scale,
-    whole: bent ? boxAbout({ x: 0, y: 0 }, width, height) : wholeOf(zone, edge),
+    whole,
     radius: undefined,
     hollow: false,
     zoned: true,
     bent,
+    ...narrow,
+  };
+}
+
+const FROM_FOLD = 0.6; // mm
+
+/** On a spine, which is narrow, words keep from the edge as always, but come nearer to a fold. */
+function spineRoom(
+  { width, height }: { width: number; height: number },
+  whole: Box,
+  safe: number,
+): Pick<Room, 'centre' | 'width' | 'height'> {
+  const [above, below] = [-whole.top, whole.bottom].map((side) =>
+    side > height / 2 + 0.01 ? safe : FROM_FOLD,
+  );
+  const [top, bottom] = [above ?? safe, below ?? safe];
+  return {
+    centre: { x: 0, y: (top - bottom) / 2 },
+    width: Math.max(1, width - 2 * safe),
+    height: Math.max(1, height - top - bottom),
   };
 }
 

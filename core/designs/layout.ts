@@ -197,7 +197,7 @@ export class Layout {
     const line = text.length * MM_PER_PT * letterWidth(look); // for each pt
     const box = look.mayWiden ? this.widened(spot, line * READABLE) : this.boxOfWords(spot);
     // What is too long for one line that can be read has several.
-    const wraps = look.wrap || line * ONE_LINE > box.width;
+    const wraps = look.wrap || line * ONE_LINE > box.width || isLargerInTwo(text, line, box);
     const size = Math.min(
       look.most ?? Infinity,
       Math.max(ONE_LINE + 1, round((box.height * 0.8) / MM_PER_PT)),
@@ -389,6 +389,19 @@ export class Layout {
 }
 
 const round = (mm: number): number => Math.round(mm * 100) / 100;
+
+/** Whether a text is much larger in two lines than in one; `line` is its width in mm for each pt. */
+function isLargerInTwo(
+  text: string,
+  line: number,
+  box: { width: number; height: number },
+): boolean {
+  if (!/\S\s+\S/.test(text)) return false;
+  const high = (box.height * 0.8) / MM_PER_PT;
+  const one = Math.min(high, box.width / line);
+  const two = Math.min(high / 2.1, (1.7 * box.width) / line);
+  return two > 1.2 * one;
+}
 
 function plateIn(
   shape: EdgeShape,

@@ -23,7 +23,7 @@ function choose(art: Art): void {
 </script>
 
 <template>
-  <TakeTray />
   <DrawerPicker v-if="picking" @close="stopPicking" @choose="choose" />
+  <TakeTray />
   <JobArtBench :prepare="prepare" />
 </template>
