@@ -14,7 +14,7 @@ const PARAGRAPHS = ['ingredients', 'use', 'warnings', 'small'] as const;
 const FACTS = ['amount', 'best-before', 'batch', 'price'] as const;
 const RIGHT_TO_LEFT = /^[^\p{L}]*[\u0590-\u08ff\ufb1d-\ufefc]/u;
 const SPREAD = 2.2; // lines between rows, at most
-const ROUND_HEADING = 1.9; // times the size of the small print
+const TITLE_LINES = 1.9; // of small print, for what the label is
 const HALVINGS = 14;
 
 /** A row of a panel: what it says and how many lines it takes at a size. */
@@ -128,7 +128,7 @@ const MAKER: TextLook = { face: 'text', case: 'upper', tracking: 8 };
 
 const titleRow = (l: Layout, column: Column): Row => ({
   lines: (size) =>
-    ROUND_HEADING * Math.min(2, linesOf(l, l.said('name').length * 1.7, column.w, size)),
+    TITLE_LINES * Math.min(2, linesOf(l, l.said('name').length * 1.7, column.w, size)),
   make: (box) => l.says('name', { ...column, ...box }, TITLE),
 });
 

@@ -58,7 +58,7 @@ export const between = (
 ): StackRow => ({ ornament, look, w, weight, most: w / ornamentOf(ornament).ratio });
 
 /** An ornament that stays above or below words, whatever is said there. */
-export const beside: typeof between = (...given) => ({ ...between(...given), stays: true });
+export const flourish: typeof between = (...given) => ({ ...between(...given), stays: true });
 
 /** A thin line between rows of words. */
 export const rule = (color: string, w = 0.6): StackRow => ({

@@ -1,4 +1,5 @@
 import type { PieceElement, ShapePart } from './elements/index.ts';
+import type { LabelField, LabelSays } from './label-fields.ts';
 
 /** What an element says: its words, the text of a code, the words of its parts. */
 export function textsOf(element: PieceElement): readonly string[] {
@@ -31,4 +32,12 @@ export function withTexts(element: PieceElement, map: (text: string) => string):
     default:
       return element;
   }
+}
+
+/** What elements say in the fields of their label; the first of several. */
+export function fieldsSaid(elements: readonly PieceElement[]): LabelSays {
+  const said: Partial<Record<LabelField, string>> = {};
+  for (const element of elements)
+    if (element.field) said[element.field] ??= textsOf(element)[0] ?? '';
+  return said;
 }

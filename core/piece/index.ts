@@ -79,7 +79,7 @@ export {
 export { adapted } from './adapt.ts';
 export { findTooMuch, MOST_DRAWN } from './drawn-amount.ts';
 export { artOfElement, withFills } from './element-fills.ts';
-export { textsOf, withTexts } from './element-texts.ts';
+export { fieldsSaid, textsOf, withTexts } from './element-texts.ts';
 export { colorsOfPieces, recoloredElement, recoloredPiece } from './colors.ts';
 export { placedBoxes, seenBox, seenBoxOf } from './seen.ts';
 export {

@@ -1,4 +1,4 @@
-import { beside, between, line, maker, name, picture, stack, WHOLE } from '../stack.ts';
+import { between, flourish, line, maker, name, picture, stack, WHOLE } from '../stack.ts';
 import type { Design } from '../layout.ts';
 
 /** Words that something stands beside keep to their width. */
@@ -122,11 +122,11 @@ const wreathed: Design = {
     if (l.isWide || l.isTall || room.bent)
       return {
         elements: stack(l, [
-          beside('branch', { inks }, 0.7, 1.5),
+          flourish('branch', { inks }, 0.7, 1.5),
           name({ wrap: l.isTall }, 0.96, 3),
           line({}, 0.8, 1),
           maker({}, 0.6, 0.6),
-          beside('branch', { inks, flip: 'both' }, 0.7, 1.5),
+          flourish('branch', { inks, flip: 'both' }, 0.7, 1.5),
         ]),
       };
     const reach =

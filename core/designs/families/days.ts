@@ -1,4 +1,4 @@
-import { beside, between, line, maker, name, picture, rule, stack, WHOLE } from '../stack.ts';
+import { between, flourish, line, maker, name, picture, rule, stack, WHOLE } from '../stack.ts';
 import type { Design } from '../layout.ts';
 
 /** Designs for gifts, children and days that are kept. */
@@ -33,7 +33,7 @@ const love: Design = {
     const { accent } = l.given.colors;
     return {
       elements: stack(l, [
-        beside('hearts', { inks: [accent, accent] }, 0.6, 1.1),
+        flourish('hearts', { inks: [accent, accent] }, 0.6, 1.1),
         name({ wrap: l.isTall }, 0.98, 3),
         between('hearts', { inks: [accent, accent], count: 3 }, 0.3, 0.7),
         line({}, 0.84, 1),

@@ -2,6 +2,7 @@
 import { mdiClose } from '@mdi/js';
 import { computed, ref } from 'vue';
 import {
+  fieldsSaid,
   isNamed,
   LABEL_FIELDS,
   type LabelField,
@@ -18,14 +19,14 @@ import type { DeskState } from '../../artwork-state/desk-state.ts';
 import AnotherField from './AnotherField.vue';
 import FieldColumns from './FieldColumns.vue';
 import { newField } from '../../artwork-state/new-elements.ts';
-import { isLong, saidOn } from './label-says.ts';
+import { isLong } from './label-says.ts';
 import { printedFields, printedNames } from './printed-fields.ts';
 
 /** What the label on the desk says, a plain field for each; fields are added and taken off here. */
 const props = defineProps<{ desk: DeskState }>();
 const say = texts.fields;
 const house = useHouseStyle();
-const says = computed(() => (props.desk.piece.value ? saidOn(props.desk.piece.value) : {}));
+const says = computed(() => fieldsSaid(props.desk.piece.value?.elements ?? []));
 const present = computed(() => LABEL_FIELDS.filter((field) => says.value[field] !== undefined));
 const printed = computed(() => printedFields(props.desk.store.committed, house.style));
 const language = computed(() => printedNames(props.desk.store.committed).language);

@@ -1,8 +1,8 @@
 import { computed, reactive, ref, type Ref } from 'vue';
 import { fieldsOfUse, type LabelUse } from '../../../../core/designs/index.ts';
 import {
+  fieldsSaid,
   LABEL_FIELDS,
-  textsOf,
   type LabelField,
   type LabelSays,
   type Piece,
@@ -23,14 +23,6 @@ const LONG: readonly LabelField[] = ['ingredients', 'use', 'warnings', 'small'];
 /** Whether a field takes more than a line. */
 export const isLong = (field: LabelField): boolean => LONG.includes(field);
 
-/** What a piece says in its fields. */
-export function saidOn(piece: Piece): LabelSays {
-  const said: Typed = {};
-  for (const element of piece.elements)
-    if (element.field) said[element.field] ??= textsOf(element)[0] ?? '';
-  return said;
-}
-
 /** What the label on the desk is to say: as it says now, as it was typed, or as the house has it. */
 export function useLabelSays(
   piece: Piece | undefined,
@@ -39,7 +31,7 @@ export function useLabelSays(
   const house = useHouseStyle();
   const typed = reactive<Typed>({});
   const added = ref<readonly LabelField[]>([]);
-  const now = piece ? saidOn(piece) : {};
+  const now = piece ? fieldsSaid(piece.elements) : {};
   const usual = (field: LabelField): string => {
     if (field === 'name') return name;
     if (field === 'line') return texts.start.usualLine;
