@@ -3,17 +3,11 @@ import { mkdir } from 'node:fs/promises';
 import { chromium } from '@playwright/test';
 import { artSize, readArt } from '../core/art/index.ts';
 import { expectOk } from '../core/base/index.ts';
-import {
-  DESIGN_COLORS,
-  DESIGN_FACES,
-  designsFor,
-  labelRooms,
-  makeDesign,
-} from '../core/designs/index.ts';
-import { createJob, loadResources, compileJob, type Job } from '../core/job/index.ts';
+import { designsFor } from '../core/designs/index.ts';
+import { compileJob, loadResources } from '../core/job/index.ts';
 import { artworkSvg } from '../core/output/artwork-svg.ts';
 import { createCompiler, type LabelSays } from '../core/piece/index.ts';
-import { runAll } from '../core/testing/example-job.ts';
+import { designedJob, measuredJob } from '../core/testing/designed-label.ts';
 import { nodePlatform } from '../core/testing/node-platform.ts';
 import { usualThing, type MeasuredThing } from '../core/things/index.ts';
 import { starFlowers } from '../demo/art/borage.ts';
@@ -55,28 +49,14 @@ const names = designsFor();
 
 async function pictureOf(at: number, thing: MeasuredThing): Promise<string> {
   const name = names[at];
-  const colors = DESIGN_COLORS[at % DESIGN_COLORS.length];
-  const faces = DESIGN_FACES[(at * 5) % DESIGN_FACES.length];
-  if (!name || !colors || !faces) throw new Error('no such design');
-  const measured: Job = runAll(createJob('lid', { id: 'j', today: '2026-04-18' }), {
-    ...{ name: 'measure-thing', args: { thing } },
-  });
-  const [piece] = measured.pieces;
-  if (!piece) throw new Error('no piece');
-  const made = makeDesign(
-    name,
-    {
-      ...{ colors, faces, names: FIELD_LANGUAGES.en.names, emphasis: ['almond oil'] },
-      says: (at + SHAPES.findIndex((one) => one.thing === thing)) % 3 ? FULL : SHORT,
-      picture: { art: art.id, ratio: size.width / size.height },
-    },
-    labelRooms(thing, piece.edge, piece.safe),
-  );
-  const job = runAll(measured, {
-    ...{ name: 'set-artwork', args: { piece: piece.id, ...made, art: [art] } },
+  if (!name) throw new Error('no such design');
+  const says = (at + SHAPES.findIndex((one) => one.thing === thing)) % 3 ? FULL : SHORT;
+  const job = designedJob(measuredJob(thing), name, says, {
+    ...{ names: FIELD_LANGUAGES.en.names, emphasis: ['almond oil'], art: [art] },
+    picture: { art: art.id, ratio: size.width / size.height },
   });
   const resources = await loadResources(nodePlatform, job, () => Promise.resolve(bytes));
-  const compiled = compileJob(job, createCompiler(resources)).pieces.get(piece.id);
+  const compiled = compileJob(job, createCompiler(resources)).pieces.values().next().value;
   if (!compiled) throw new Error('not compiled');
   return artworkSvg(compiled, job, resources).replaceAll(
     /\b(id="|url\(#|href="#)/g,

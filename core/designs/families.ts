@@ -5,7 +5,8 @@ import { CLOTH } from './families/cloth.ts';
 import { DAYS } from './families/days.ts';
 import { SEALS } from './families/seals.ts';
 import { TYPESET } from './families/typeset.ts';
-import type { Design, LabelUse } from './layout.ts';
+import type { Design } from './design.ts';
+import type { LabelUse } from './label-uses.ts';
 
 /** All designs by their families, in the order in which they are offered; adding one touches its file alone. */
 const FAMILIES = {

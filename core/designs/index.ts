@@ -25,8 +25,7 @@ export {
 } from './given.ts';
 export type { LabelGiven } from './label.ts';
 export { labelRooms, type LabelRooms } from './label-rooms.ts';
-export { LABEL_USES, type LabelUse } from './layout.ts';
-export { fieldsOfUse } from './label-uses.ts';
+export { fieldsOfUse, LABEL_USES, type LabelUse } from './label-uses.ts';
 export { roomOf, type Room } from './room.ts';
 export { DETAILS } from './shared-room.ts';
 export { houseStyleSchema, NO_HOUSE_STYLE, type HouseStyle } from './house-style.ts';

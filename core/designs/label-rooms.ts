@@ -1,11 +1,12 @@
 import {
-  apply,
   boxAbout,
   boxOf,
   corners,
   flatten,
   invert,
+  mapRing,
   placed,
+  type Affine,
   type Box,
 } from '../geometry/index.ts';
 import { shapePath, shapeSize, type EdgeShape } from '../shape/index.ts';
@@ -109,16 +110,16 @@ function spineRoom(
   };
 }
 
+/** From the label to a room of it, about the middle of that and as it is read. */
+const ontoZone = ({ centre, angle }: ZoneRoom): Affine => invert(placed(centre.x, centre.y, angle));
+
 /** How much of a zone lies within an edge that cuts its corners or has holes. */
 function boxInZone(
   zone: Zone,
   { edge, safe, most }: { edge: EdgeShape; safe: number; most: { width: number; height: number } },
 ): { y: number; scale: number } {
-  const { centre, angle } = zoneRoom(zone, edge);
-  const inward = invert(placed(centre.x, centre.y, angle));
-  const rings = flatten(shapePath(edge, -safe)).map((ring) =>
-    ring.map((point) => apply(inward, point)),
-  );
+  const inward = ontoZone(zoneRoom(zone, edge));
+  const rings = flatten(shapePath(edge, -safe)).map((ring) => mapRing(ring, inward));
   const found = largestBox(rings, most);
   // What is moved off the middle of its zone keeps within it.
   const room = most.height / 2 - Math.abs(found.y);
@@ -127,13 +128,12 @@ function boxInZone(
 
 /** All of a straight zone as it is read, beyond the sides that it shares with the label. */
 function wholeOf(zone: Zone, edge: EdgeShape): Box {
-  const { centre, width, height, angle } = zoneRoom(zone, edge);
-  const inward = invert(placed(centre.x, centre.y, angle));
+  const room = zoneRoom(zone, edge);
   const size = shapeSize(edge);
   const label = boxOf(
-    corners(boxAbout({ x: 0, y: 0 }, size.width, size.height)).map((point) => apply(inward, point)),
+    mapRing(corners(boxAbout({ x: 0, y: 0 }, size.width, size.height)), ontoZone(room)),
   );
-  const { left, top, right, bottom } = boxAbout({ x: 0, y: 0 }, width, height);
+  const { left, top, right, bottom } = boxAbout({ x: 0, y: 0 }, room.width, room.height);
   if (!label) return { left, top, right, bottom };
   const past = (side: number, own: number): number =>
     Math.abs(side - own) < 0.05 ? side + Math.sign(side) * BEYOND : side;

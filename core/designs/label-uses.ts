@@ -1,5 +1,17 @@
 import type { LabelField } from '../piece/index.ts';
-import type { LabelUse } from './layout.ts';
+
+/** What people label. */
+export const LABEL_USES = [
+  'food',
+  'care',
+  'plants',
+  'gifts',
+  'shop',
+  'home',
+  'children',
+  'celebrations',
+] as const;
+export type LabelUse = (typeof LABEL_USES)[number];
 
 /** What a label is asked first, by what it is put on. */
 const FIELDS_OF_USE: Readonly<Record<LabelUse, readonly LabelField[]>> = {

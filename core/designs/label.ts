@@ -5,7 +5,8 @@ import type { DesignGiven, Designed } from './given.ts';
 import { detailsPanel, footPanel, rimPanel, spinePanel } from './panels.ts';
 import type { LabelRoom, LabelRooms } from './label-rooms.ts';
 import { BEYOND, type Room } from './room.ts';
-import { Layout, type Design } from './layout.ts';
+import type { Design } from './design.ts';
+import { Layout } from './layout.ts';
 import { hasDetails, sharedRoom } from './shared-room.ts';
 
 /** What a label is designed from: all but its room. */

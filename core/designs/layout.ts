@@ -7,7 +7,6 @@ import {
   type PatternFill,
   type PieceElement,
   type Plate,
-  type Words,
 } from '../piece/index.ts';
 import {
   insetShape,
@@ -17,44 +16,9 @@ import {
   type EdgeShape,
 } from '../shape/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
-import type { DesignColors, DesignGiven } from './given.ts';
-
-/** A place in a room: shares of its width and height from its middle. */
-export interface Spot {
-  readonly x?: number;
-  readonly y?: number;
-  /** Shares of the room's width and height. */
-  readonly w?: number;
-  readonly h?: number;
-}
-
-export interface TextLook {
-  readonly face?: 'display' | 'text';
-  readonly color?: string;
-  readonly tracking?: number;
-  readonly case?: Words['case'];
-  readonly wrap?: boolean;
-  /** Whether its box may grow as wide as the room, as nothing frames it. */
-  readonly mayWiden?: boolean;
-  /** The largest size of its letters, pt. */
-  readonly most?: number;
-  readonly align?: Words['align'];
-  /** Keeps a rim of the ground around the letters, where a pattern lies beneath. */
-  readonly halo?: boolean;
-  readonly settle?: Words['settle'];
-  /** Printed before the words, on their first line. */
-  readonly heading?: string;
-}
-
-export interface OrnamentLook {
-  readonly inks?: readonly [string, string];
-  readonly count?: number;
-  readonly weight?: number;
-  readonly angle?: number;
-  readonly flip?: PieceElement['flip'];
-  readonly repeat?: PieceElement['repeat'];
-  readonly opacity?: number;
-}
+import type { DesignGiven } from './given.ts';
+import type { OrnamentLook, Spot, TextLook } from './looks.ts';
+import { ROUND_EDGES } from './room.ts';
 
 const unplaced = { id: '', angle: 0, locked: false };
 /** Words become as small as it takes to fit, so that nothing overlaps; the proof says what cannot be read. */
@@ -64,7 +28,6 @@ const ONE_LINE = 5; // pt, below which one line becomes several
 const READABLE = 6.5; // pt
 const CONTRAST = 4.5; // as WCAG 2.2 asks of ordinary words
 const THINNEST = 0.1; // mm, for lines that home printers hold
-const ROUND: readonly EdgeShape['kind'][] = ['circle', 'ellipse', 'scallop'];
 
 /** How wide a letter is for its size, about. */
 const letterWidth = ({ case: set, tracking = 0 }: TextLook): number =>
@@ -141,7 +104,7 @@ export class Layout {
   private boxOfWords(spot: Spot): { width: number; height: number } {
     const box = this.boxOf(spot);
     const { edge, safe, zoned } = this.given.room;
-    if (zoned || !ROUND.includes(edge.kind)) return box;
+    if (zoned || !ROUND_EDGES.includes(edge.kind)) return box;
     const { x, y } = this.place(spot);
     const { width, height } = shapeSize(edge);
     const down = (Math.abs(y) + box.height / 2) / (height / 2 - safe);
@@ -152,7 +115,7 @@ export class Layout {
   /** The box of a spot, wider where words in the middle of the room want so much width and there is room. */
   private widened(spot: Spot, wanted: number): { width: number; height: number } {
     const box = this.boxOfWords(spot);
-    if (spot.x || ROUND.includes(this.given.room.edge.kind)) return box;
+    if (spot.x || ROUND_EDGES.includes(this.given.room.edge.kind)) return box;
     return {
       ...box,
       width: Math.max(box.width, Math.min(round(wanted), round(0.96 * this.width))),
@@ -418,34 +381,4 @@ function plateIn(
     fill: fill === null ? null : { color: fill, opacity: 1 },
     line: line ?? null,
   };
-}
-
-/** What people label. */
-export const LABEL_USES = [
-  'food',
-  'care',
-  'plants',
-  'gifts',
-  'shop',
-  'home',
-  'children',
-  'celebrations',
-] as const;
-export type LabelUse = (typeof LABEL_USES)[number];
-
-/** What a design gives: a ground of its own, where it has one, and what stands on that. */
-export interface MadeDesign {
-  readonly ground?: Fill | null;
-  readonly elements: readonly PieceElement[];
-  /** Colours of what stands beside it, where they are others than its own. */
-  readonly colors?: DesignColors;
-  /** Whether blocks of colour lie beyond its room, where other words may stand. */
-  readonly blocks?: boolean;
-}
-
-/** A starting design. */
-export interface Design {
-  /** What it suits best. */
-  readonly uses: readonly LabelUse[];
-  make(layout: Layout): MadeDesign;
 }

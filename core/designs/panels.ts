@@ -1,15 +1,15 @@
 import { SMALLEST_MODULE, tryEncode, type Symbology } from '../code/index.ts';
 import { isNamed, type LabelField, type PieceElement, type Words } from '../piece/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
-import type { Layout, TextLook } from './layout.ts';
-import { hasDetails } from './shared-room.ts';
+import type { Layout } from './layout.ts';
+import type { TextLook } from './looks.ts';
+import { ROUND_EDGES } from './room.ts';
+import { hasDetails, LETTER, LINE } from './shared-room.ts';
 
 // What stands beside a design: the panel of what is read closely, spines, and the foot of a ring.
 
 /** Small print is never set larger than this, pt. */
 const SMALL_PRINT = 9;
-const LETTER = 0.56; // em of width, about
-const LINE = 1.25; // em
 const PARAGRAPHS = ['ingredients', 'use', 'warnings', 'small'] as const;
 const FACTS = ['amount', 'best-before', 'batch', 'price'] as const;
 const RIGHT_TO_LEFT = /^[^\p{L}]*[\u0590-\u08ff\ufb1d-\ufefc]/u;
@@ -46,11 +46,15 @@ export function detailsPanel(
     ...(signed && l.said('maker') ? [makerRow(l, text)] : []),
   ];
   return [
-    ...(covered ? l.plate('rectangle', { w: 1, h: 1 }, l.given.colors.ground) : []),
+    ...(covered ? cover(l) : []),
     ...stacked(l, rows, inner),
     ...(code ? [code.element] : []),
   ];
 }
+
+/** A plate of the ground over all of a room, for words that would stand on a pattern. */
+const cover = (l: Layout): PieceElement[] =>
+  l.plate('rectangle', { w: 1, h: 1 }, l.given.colors.ground);
 
 /** Rows below each other, all at the largest size at which they fit, apart by what is left. */
 function stacked(l: Layout, rows: readonly Row[], inner: number): PieceElement[] {
@@ -103,7 +107,7 @@ function sideOf(l: Layout, field: LabelField): Words['align'] {
 const endOf = (l: Layout): Words['align'] => (isRound(l) ? 'centre' : 'right');
 
 const isRound = ({ given: { room } }: Layout): boolean =>
-  ['circle', 'ellipse', 'scallop', 'ring'].includes(room.edge.kind);
+  ROUND_EDGES.includes(room.edge.kind) || room.edge.kind === 'ring';
 
 const letters = (l: Layout, field: LabelField): number =>
   l.said(field).length + (isNamed(field) ? l.given.names[field].length + 2 : 0);
@@ -207,10 +211,7 @@ function codeIn(l: Layout, inner: number): { element: PieceElement; takes: numbe
 
 /** Along a spine stands what it is. */
 export function spinePanel(l: Layout, covered: boolean): PieceElement[] {
-  return [
-    ...(covered ? l.plate('rectangle', { w: 1, h: 1 }, l.given.colors.ground) : []),
-    ...l.says('name', { w: 0.7, h: 0.84 }, { most: 16 }),
-  ];
+  return [...(covered ? cover(l) : []), ...l.says('name', { w: 0.7, h: 0.84 }, { most: 16 })];
 }
 
 /** Below the hole of a ring: what is read closely and who made it, or who made it alone. */

@@ -21,7 +21,10 @@ export interface Room {
   readonly bent: boolean;
 }
 
-const ROUND: readonly EdgeShape['kind'][] = ['circle', 'scallop'];
+/** Edges in which a row of words is the shorter the further it stands from the middle. */
+export const ROUND_EDGES: readonly EdgeShape['kind'][] = ['circle', 'ellipse', 'scallop'];
+/** Edges along whose rim words can run. */
+const RIMMED: readonly EdgeShape['kind'][] = ['circle', 'scallop'];
 /** How far blocks of colour reach beyond the edge: of bleed, at least, mm. */
 export const BEYOND = 3;
 const ROUND_REACH = 1.16;
@@ -32,7 +35,7 @@ const HALVINGS = 14;
 export function roomOf(edge: EdgeShape, safe: number): Room {
   if (edge.kind === 'ring') return findRingRoom(edge, safe, -1) ?? rimOf(edge, safe);
   const { width, height } = shapeSize(edge);
-  const radius = ROUND.includes(edge.kind) ? Math.min(width, height) / 2 - safe : undefined;
+  const radius = RIMMED.includes(edge.kind) ? Math.min(width, height) / 2 - safe : undefined;
   const whole = boxAbout({ x: 0, y: 0 }, width + 2 * BEYOND, height + 2 * BEYOND);
   const plain = { edge, safe, radius, whole, hollow: false, bent: false };
   if (edge.kind === 'rectangle') {

@@ -20,8 +20,9 @@ export const hasDetails = (says: LabelSays): boolean =>
   DETAILS.some((field) => (says[field] ?? '').trim() !== '');
 
 const USUAL = 6.5; // pt of small print
-const LETTER = 0.56; // em of width
-const LINE = 1.25; // em of height
+/** How wide a letter of small print is, about, and how high a line, em. */
+export const LETTER = 0.56;
+export const LINE = 1.25;
 const LEAST_SHARE = 0.26;
 const MOST_SHARE = 0.52;
 const OF_CODE = 260; // mm² that a code takes

@@ -1,6 +1,7 @@
 import { ornamentOf, type OrnamentName } from '../art/index.ts';
 import type { LabelField, PieceElement } from '../piece/index.ts';
-import type { Layout, OrnamentLook, TextLook } from './layout.ts';
+import type { Layout } from './layout.ts';
+import type { OrnamentLook, TextLook } from './looks.ts';
 
 /** A part of a room: shares of its width and height, about its middle. */
 export interface Region {

@@ -1,3 +1,4 @@
+import type { Art } from '../art/index.ts';
 import {
   DESIGN_COLORS,
   DESIGN_FACES,
@@ -37,7 +38,7 @@ export function designedJob(
   measured: Job,
   design: DesignName,
   says: LabelSays,
-  changes: Partial<LabelGiven> = {},
+  { art = [], ...changes }: Partial<LabelGiven> & { readonly art?: readonly Art[] } = {},
 ): Job {
   const [piece] = measured.pieces;
   const at = designsFor().indexOf(design);
@@ -47,7 +48,7 @@ export function designedJob(
     throw new Error('nothing to design');
   const rooms = labelRooms(measured.thing, piece.edge, piece.safe);
   const made = makeDesign(design, { says, names: NAMES, colors, faces, ...changes }, rooms);
-  return runAll(measured, { name: 'set-artwork', args: { piece: piece.id, ...made } });
+  return runAll(measured, { name: 'set-artwork', args: { piece: piece.id, ...made, art } });
 }
 
 /** Typefaces for words that are read from the right. */

@@ -1,6 +1,7 @@
 import { mixed } from '../../color/index.ts';
 import type { PieceElement } from '../../piece/index.ts';
-import type { Design, Layout } from '../layout.ts';
+import type { Design } from '../design.ts';
+import type { Layout } from '../layout.ts';
 import { line, maker, name, picture, stack, WHOLE } from '../stack.ts';
 
 /** Designs of blocks of colour. On a bent label their words stand on its ground. */

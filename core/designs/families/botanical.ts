@@ -1,5 +1,5 @@
 import { between, flourish, line, maker, name, picture, stack, WHOLE } from '../stack.ts';
-import type { Design } from '../layout.ts';
+import type { Design } from '../design.ts';
 
 /** Words that something stands beside keep to their width. */
 const BESIDE = { mayWiden: false };

@@ -1,5 +1,6 @@
 import { between, line, maker, name, picture, stack, WHOLE } from '../stack.ts';
-import type { Design, Layout } from '../layout.ts';
+import type { Design } from '../design.ts';
+import type { Layout } from '../layout.ts';
 
 /** What is left within a frame. */
 const FRAMED = { ...WHOLE, w: 0.86, h: 0.8 };

@@ -1,6 +1,8 @@
 import type { PatternName } from '../../art/index.ts';
 import type { BoxedKind } from '../../shape/index.ts';
-import type { Design, Layout, LabelUse } from '../layout.ts';
+import type { Design } from '../design.ts';
+import type { LabelUse } from '../label-uses.ts';
+import type { Layout } from '../layout.ts';
 import { line, maker, name, stack, WHOLE } from '../stack.ts';
 
 interface Cloth {

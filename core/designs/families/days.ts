@@ -1,5 +1,5 @@
 import { between, flourish, line, maker, name, picture, rule, stack, WHOLE } from '../stack.ts';
-import type { Design } from '../layout.ts';
+import type { Design } from '../design.ts';
 
 /** Designs for gifts, children and days that are kept. */
 const party: Design = {

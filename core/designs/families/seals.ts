@@ -1,5 +1,5 @@
 import { between, line, maker, name, picture, stack, WHOLE } from '../stack.ts';
-import type { Design } from '../layout.ts';
+import type { Design } from '../design.ts';
 
 const CAPITALS = { case: 'upper', tracking: 12 } as const;
 

@@ -1,5 +1,5 @@
 import { line, maker, name, rule, stack, between, WHOLE } from '../stack.ts';
-import type { Design } from '../layout.ts';
+import type { Design } from '../design.ts';
 
 /** Quiet designs of nothing but type, rules and room. */
 const quiet: Design = {

@@ -38,8 +38,10 @@ export function useLabelSays(
     if (field === 'maker') return house.style.maker || texts.start.usualMaker;
     return field === 'small' ? house.style.smallPrint : '';
   };
-  const said = (field: LabelField): string =>
-    typed[field] ?? now[field] ?? remembered[field] ?? usual(field);
+  /** What was said of a field by hand; undefined where only the usual is known. */
+  const known = (field: LabelField): string | undefined =>
+    typed[field] ?? now[field] ?? remembered[field];
+  const said = (field: LabelField): string => known(field) ?? usual(field);
 
   function say(field: LabelField, text: string): void {
     typed[field] = text;
@@ -62,9 +64,7 @@ export function useLabelSays(
   /** What is typed for this label and is not the usual. */
   const own = computed<LabelSays>(() => ({
     ...Object.fromEntries(
-      asked.value
-        .map((field) => [field, typed[field] ?? now[field] ?? remembered[field] ?? ''])
-        .filter(([, text]) => text !== ''),
+      asked.value.map((field) => [field, known(field) ?? '']).filter(([, text]) => text !== ''),
     ),
     name: said('name'),
   }));
