@@ -65,6 +65,13 @@ proofed(
     expect(await countIn(page, back)).toBe(4);
     await page.keyboard.press('Control+z');
     await expect(page.locator('.bench [data-element]')).toHaveCount(7);
+
+    // With its measures the box shows the label on all sides of it that can be seen.
+    await page.locator('[data-line="size"]').click();
+    await expect(page.locator('.thing image')).toHaveCount(2);
+    const seen = await page.locator('.thing image').first().getAttribute('transform');
+    await page.getByRole('radio', { name: 'Back', exact: true }).click();
+    await expect(page.locator('.thing image').first()).not.toHaveAttribute('transform', seen ?? '');
   },
 );
 
@@ -88,9 +95,37 @@ proofed(
     await page.mouse.move(front.to - 12, y, { steps: 6 });
     await page.mouse.up();
     await proofIs(page, '1 warning');
+    const around = page.getByRole('checkbox', { name: 'May go around' });
+    await around.check();
+    await proofIs(page, 'Nothing to mend');
+    await around.uncheck();
+    await proofIs(page, '1 warning');
     await page.getByRole('button', { name: 'Move it to the front' }).click();
     await proofIs(page, 'Nothing to mend');
     const moved = await page.locator('.bench [data-element]').boundingBox();
     expect(moved && moved.x + moved.width).toBeLessThan(front.to);
+  },
+);
+
+proofed(
+  'on a bent label things snap to the bend of their zone and turn with it',
+  async ({ page }) => {
+    await emptyWorkshop(page);
+    await page.locator('.beginning', { hasText: 'A wall that tapers' }).click();
+    await page.locator('[data-line="artwork"]').click();
+    await page.getByRole('button', { name: 'Plate', exact: true }).click();
+    const angle = page.getByRole('textbox', { name: 'Turn in degrees' });
+    const before = await angle.inputValue();
+    const plate = await page.locator('.bench [data-element]').boundingBox();
+    if (!plate) throw new Error('no plate');
+    const [x, y] = [plate.x + plate.width / 2, plate.y + plate.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 60, y + 9, { steps: 6 });
+    await expect(angle).not.toHaveValue(before);
+    await page.mouse.move(x + 1, y + 2, { steps: 6 });
+    await expect(page.locator('.bench .guide')).toHaveCount(2);
+    await page.mouse.up();
+    await expect(angle).toHaveValue(before);
   },
 );

@@ -5,6 +5,8 @@ export const exact = {
   anchorPlace: (down: number, across: number): string =>
     `${['Top', 'Middle', 'Bottom'][down] ?? ''} ${['left', 'centre', 'right'][across] ?? ''}`,
   proportions: 'Keep its proportions',
+  acrossFolds: 'May go around',
+  acrossFoldsLong: 'Runs over folds on purpose: the proof leaves it be',
   hide: 'Hide',
   show: 'Show again',
   hidden: (name: string): string => `${name}, hidden`,

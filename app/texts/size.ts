@@ -11,7 +11,7 @@ export const size = {
   sheetDecides: (stock: string): string =>
     `The labels of ${stock} are the size. Choose another sheet under Stock.`,
   measure: (name: string): string => `Measure: ${name.toLowerCase()}`,
-  seen: { front: 'Front', back: 'Back' },
+  seen: { front: 'Front', back: 'Back', below: 'From below' },
   seenLong: 'Which side is seen',
   around: 'Which way round',
   ways: { h: 'Round the sides', w: 'Over the top', d: 'Along the long side' },

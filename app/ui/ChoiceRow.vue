@@ -5,7 +5,7 @@ import { computed } from 'vue';
 const props = defineProps<{
   modelValue: T;
   label: string;
-  choices: Readonly<Record<T, string>>;
+  choices: Readonly<Partial<Record<T, string>>>;
 }>();
 defineEmits<{ 'update:modelValue': [value: T] }>();
 const values = computed(() => Object.keys(props.choices) as T[]);

@@ -196,8 +196,9 @@ export function createCompiler(resources: Resources): PieceCompiler {
 
 /** An element without what only says where and how clearly it is drawn. */
 function drawingKey(element: PieceElement): object {
-  const { x, y, angle, flip, repeat, opacity, locked, name, group, adapt, ...look } = element;
-  void [x, y, angle, flip, repeat, opacity, locked, name, group, adapt];
+  const { x, y, angle, flip, repeat, opacity, locked, name, group, adapt, acrossFolds, ...look } =
+    element;
+  void [x, y, angle, flip, repeat, opacity, locked, name, group, adapt, acrossFolds];
   return look;
 }
 

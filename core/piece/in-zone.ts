@@ -50,12 +50,12 @@ export function elementInZone(
   };
   const from =
     where === 'nearest'
-      ? offsetIn(element, room, edge)
+      ? offsetInRoom(element, room, edge)
       : where === 'middle'
         ? { x: 0, y: 0 }
         : element;
   const to = { x: clamped(from.x, spare.x), y: clamped(from.y, spare.y) };
-  return alongEdge({ ...fitted, ...placeIn(to, room, edge) }, edge);
+  return alongEdge({ ...fitted, ...placeInRoom(to, room, edge) }, edge);
 }
 
 /** An element that stands so far from the middle of a zone as from its own label's, turned and bent with it. */
@@ -64,7 +64,7 @@ export function elementOnZone(
   { zone, edge }: Pick<ZoneOfPiece, 'zone' | 'edge'>,
 ): PieceElement {
   const room = zoneRoom(zone, edge);
-  const { angle, ...at } = placeIn(element, room, edge);
+  const { angle, ...at } = placeInRoom(element, room, edge);
   const { repeat } = element;
   return alongEdge(
     {
@@ -83,7 +83,7 @@ function repeatIn(repeat: Repeat, room: ZoneRoom, edge: EdgeShape): Repeat {
     const step = apply(placed(0, 0, room.angle), { x: repeat.dx, y: repeat.dy });
     return { ...repeat, dx: step.x, dy: step.y };
   }
-  const { x, y } = placeIn(repeat, room, edge);
+  const { x, y } = placeInRoom(repeat, room, edge);
   if (repeat.kind !== 'mirror' || room.angle % 180 === 0) return { ...repeat, x, y };
   const axes = { across: 'down', down: 'across', both: 'both' } as const;
   return { ...repeat, x, y, axes: axes[repeat.axes] };
@@ -112,7 +112,7 @@ function noLarger(
 }
 
 /** How far a place lies from the middle of a room along its words and across them, mm. */
-function offsetIn(at: Point, room: ZoneRoom, edge: EdgeShape): Point {
+export function offsetInRoom(at: Point, room: ZoneRoom, edge: EdgeShape): Point {
   if (!room.bent || edge.kind !== 'arc')
     return apply(invert(placed(room.centre.x, room.centre.y, room.angle)), at);
   const apex = arcPoint(edge, 0, edge.radius);
@@ -123,8 +123,12 @@ function offsetIn(at: Point, room: ZoneRoom, edge: EdgeShape): Point {
   return { x: middle * turn, y: (middle - Math.hypot(dx, dy)) * up };
 }
 
-/** The place on the label that lies so far from the middle of a room, mm. */
-function placeIn({ x, y }: Point, room: ZoneRoom, edge: EdgeShape): Point & { angle: number } {
+/** The place on the label that lies so far from the middle of a room, mm, and the turn of what stands upright there. */
+export function placeInRoom(
+  { x, y }: Point,
+  room: ZoneRoom,
+  edge: EdgeShape,
+): Point & { angle: number } {
   if (!room.bent || edge.kind !== 'arc')
     return {
       ...apply(placed(room.centre.x, room.centre.y, room.angle), { x, y }),

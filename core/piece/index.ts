@@ -7,7 +7,13 @@ export {
   type PieceSource,
   type PlacedElement,
 } from './compile.ts';
-export { elementInZone, elementOnZone, type ZoneOfPiece } from './in-zone.ts';
+export {
+  elementInZone,
+  elementOnZone,
+  offsetInRoom,
+  placeInRoom,
+  type ZoneOfPiece,
+} from './in-zone.ts';
 export {
   isNamed,
   LABEL_FIELDS,

@@ -44,6 +44,14 @@ test('what lies across a fold is moved to the side on which its middle is, turne
   expect(Object.keys(changes ?? {})).not.toContain('text');
 });
 
+test('what is meant to go around may lie across a fold, but not in the overlap', async () => {
+  const around = { text: 'Thistle & Fen', y: 0, size: 10, width: 28, height: 8, acrossFolds: true };
+  expect(await found(measured(OVER, words({ ...around, x: 24 + 3 })), 'across-fold')).toEqual([]);
+  const last = measured(OVER, words({ ...around, x: 192 / 2 - 6 }));
+  expect(await found(last, 'across-fold')).toEqual([]);
+  expect(await found(last, 'in-overlap')).toHaveLength(1);
+});
+
 test('what stands in the overlap of a pot is moved to its front, bent with it', async () => {
   const thing = usualThing('taper', { overlap: 14 });
   const [piece] = measured(thing).pieces;

@@ -53,6 +53,7 @@ const distances = computed(() => {
         : `M${paper.left} ${guide.at}H${paper.right}`
     "
   />
+  <path v-for="(line, at) in gestures.bends.value" :key="`bend${at}`" class="guide" :d="line" />
   <g v-for="(gap, index) in gestures.gaps.value" :key="`gap${index}`" class="distance">
     <path
       :d="

@@ -25,6 +25,7 @@ import {
 } from '../../../core/piece/index.ts';
 import { titleText } from '../../../messages/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import FieldRows from '../../ui/FieldRows.vue';
 import { fieldsOf, schemaOf } from '../../ui/fields.ts';
@@ -118,6 +119,8 @@ const otherSizes = computed(() => {
   );
 });
 
+const folds = computed(() => Boolean(props.desk.committedCompiled.value?.creases.length));
+
 function adapt(way: string): void {
   props.desk.change({ adapt: way === 'grow' ? undefined : way });
 }
@@ -205,6 +208,13 @@ function rename(event: Event): void {
         </option>
       </select>
     </FactRow>
+    <CheckRow
+      v-if="folds && element.kind !== 'plate'"
+      :label="words.acrossFolds"
+      :title="words.acrossFoldsLong"
+      :model-value="element.acrossFolds === true"
+      @update:model-value="desk.change({ acrossFolds: $event || undefined })"
+    />
     <AlignElements :desk="desk" />
     <div class="buttons">
       <IconButton

@@ -9,12 +9,14 @@ import {
   seenBoxOf,
   type PieceElement,
 } from '../../../core/piece/index.ts';
+import { zoneAt, zoneRoom } from '../../../core/things/index.ts';
 import type { BenchControls } from '../../ui/bench-view.ts';
 import { useDragStep } from '../common/drag-step.ts';
 import { useSettings } from '../../ui/settings-store.ts';
 import type { DeskState } from '../artwork-state/desk-state.ts';
 import { turnedByFingers } from './two-fingers.ts';
 import { snapMove, snapTargets, type EqualGap, type Guide } from '../align/snap.ts';
+import { snapInBend, type BentZone } from '../align/snap-bent.ts';
 
 /** A corner of an element by its signs: (-1, -1) is the top left. */
 export interface Corner {
@@ -28,11 +30,28 @@ const REACH = 7; // px within which things snap
 export function useElementGestures(desk: DeskState, bench: BenchControls) {
   const guides = shallowRef<readonly Guide[]>([]);
   const gaps = shallowRef<readonly EqualGap[]>([]);
+  /** Lines of a bent zone that took hold, as path data. */
+  const bends = shallowRef<readonly string[]>([]);
   const settings = useSettings();
-  const { active, run } = useDragStep(desk.store, bench, () => {
+  const { active, run } = useDragStep(desk.store, bench, clearGuides);
+
+  function clearGuides(): void {
     guides.value = [];
     gaps.value = [];
-  });
+    bends.value = [];
+  }
+
+  /** The bent zone in which a place lies. */
+  function bentZoneAt(at: Point, moving: PieceElement): BentZone | undefined {
+    const { piece, zones, edge } = desk;
+    const zone = zoneAt(zones.value, at);
+    if (!zone?.span || !piece.value || !edge.value) return undefined;
+    const others = piece.value.elements.filter(
+      (one) => one.id !== moving.id && zoneAt(zones.value, one) === zone,
+    );
+    const room = zoneRoom(zone, edge.value);
+    return { room, edge: edge.value, safe: piece.value.safe, others };
+  }
 
   function changes(all: Record<string, ElementChanges>, doing: string): CommandCall | undefined {
     return (
@@ -63,12 +82,20 @@ export function useElementGestures(desk: DeskState, bench: BenchControls) {
     const from = bench.toMm(event);
     run(event, (at, moved, second) => {
       if (second) {
-        guides.value = [];
-        gaps.value = [];
+        clearGuides();
         return changes(turnedByFingers(moving, { from, at }, second), 'turn');
       }
       const free = { dx: at.x - from.x, dy: at.y - from.y };
       const reach = moved.ctrlKey || moved.metaKey ? 0 : REACH / bench.view.value.scale;
+      const [only] = moving.length === 1 ? moving : [];
+      const to = only && { x: only.x + free.dx, y: only.y + free.dy };
+      const bent = only && to && bentZoneAt(to, only);
+      clearGuides();
+      if (bent) {
+        const { changes: bentChanges, lines } = snapInBend(only, to, bent, reach);
+        bends.value = lines;
+        return changes({ [only.id]: bentChanges }, 'move');
+      }
       const snapped = snapMove(box, free, targets, reach);
       guides.value = snapped.guides;
       gaps.value = snapped.gaps;
@@ -107,7 +134,7 @@ export function useElementGestures(desk: DeskState, bench: BenchControls) {
     if (next !== undefined) desk.select(next, false, true);
   }
 
-  return { guides, gaps, active, startMove, startResize, startTurn };
+  return { guides, gaps, bends, active, startMove, startResize, startTurn };
 }
 
 export type ElementGestures = ReturnType<typeof useElementGestures>;

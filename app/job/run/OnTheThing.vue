@@ -1,24 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import {
-  boxAbout,
-  boxOfRings,
-  compose,
-  findPath,
-  flatten,
-  type Affine,
-} from '../../../core/geometry/index.ts';
+import { compose, type Affine } from '../../../core/geometry/index.ts';
 import { asPrinted, compileJob, type Job } from '../../../core/job/index.ts';
 import { thingOf } from '../../../core/piece/index.ts';
 import type { RgbaImage } from '../../../core/raster/index.ts';
 import { trySize } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
-import { rectOf } from '../../ui/rect-of.ts';
-import { canTurn, usedPicture } from '../../ui/thing-pictures/index.ts';
+import { sidesOf } from '../../ui/seen-sides.ts';
+import { usedPicture, type SeenFrom } from '../../ui/thing-pictures/index.ts';
+import LabelFaces from '../../ui/thing-pictures/LabelFaces.vue';
 import ThingLines from '../../ui/thing-pictures/ThingLines.vue';
 import { pageCompiler } from '../../session/page-resources.ts';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
-import { labelPicture, turnedWall, wallOf } from './label-picture.ts';
+import { peeledLabel } from './peeled-label.ts';
 
 /** A peeled label as it came out, on the thing that it is for. */
 const props = defineProps<{
@@ -40,66 +34,35 @@ const flat = computed(() => {
   const size = thing.value && trySize(thing.value);
   return size?.ok ? size.value : undefined;
 });
-const seen = ref<'front' | 'back'>('front');
-const turned = computed(() => seen.value === 'back');
+const seen = ref<SeenFrom>('front');
+const sides = computed(() => (thing.value ? sidesOf(thing.value) : {}));
 const lines = computed(() =>
-  thing.value && flat.value ? usedPicture(thing.value, flat.value, turned.value) : [],
+  thing.value && flat.value
+    ? usedPicture(thing.value, flat.value, seen.value).filter(({ look }) => look !== 'fold')
+    : [],
 );
-/** What is seen of the label: its outline, and where its picture lies. */
-const faces = computed(() =>
-  lines.value.flatMap(({ look, d, lies }) => {
-    const size = copy.value?.piece;
-    if (look !== 'label' || !size) return [];
-    const box = lies ? boxAbout({ x: 0, y: 0 }, size.width, size.height) : wallBox.value;
-    return box ? [{ d, lies, box }] : [];
-  }),
-);
-/** What of a wall is seen has one picture, though the label may show at both sides of it. */
-const wallBox = computed(() =>
-  boxOfRings(
-    lines.value.flatMap(({ look, d, lies }) =>
-      look === 'label' && !lies ? flatten(findPath(d) ?? []) : [],
-    ),
-  ),
-);
-const wall = computed(() => {
-  const found = thing.value && flat.value && wallOf(thing.value, flat.value);
-  return found && turned.value ? turnedWall(found) : found;
-});
-const url = computed(() => {
-  const around = faces.value[0]?.box;
-  if (!printed.value || !copy.value || !thing.value || !flat.value || !around) return '';
+const isSeen = computed(() => lines.value.some(({ look }) => look === 'label'));
+const picture = computed(() => {
+  if (!printed.value || !copy.value) return undefined;
   const { map, piece } = copy.value;
   const { width, height } = piece;
-  return labelPicture(
-    props.peeled,
-    { map: compose(props.lies, map), width, height, sheet: printed.value.drawing.width },
-    wall.value,
-    { width: around.right - around.left, height: around.bottom - around.top },
-  );
+  const { width: sheet } = printed.value.drawing;
+  return peeledLabel(props.peeled, { map: compose(props.lies, map), width, height, sheet });
 });
 </script>
 
 <template>
   <div class="on-thing" role="img" :aria-label="words.onThing">
-    <ThingLines v-if="url" :lines="lines">
-      <g v-for="({ d, lies: to, box }, at) in faces" :key="at" :clip-path="`url(#on-thing-${at})`">
-        <clipPath :id="`on-thing-${at}`"><path :d="d" /></clipPath>
-        <image
-          :href="url"
-          v-bind="rectOf(box)"
-          :transform="to && `matrix(${to.join(' ')})`"
-          preserveAspectRatio="none"
-        />
-      </g>
+    <ThingLines v-if="isSeen && thing && flat && picture" :lines="lines">
+      <LabelFaces :thing="thing" :flat="flat" :seen="seen" :lines="lines" :picture="picture" />
     </ThingLines>
-    <p v-else class="quiet">{{ turned ? words.nothingBehind : words.noThing }}</p>
+    <p v-else class="quiet">{{ seen === 'front' ? words.noThing : words.nothingBehind }}</p>
     <ChoiceRow
-      v-if="thing && canTurn(thing)"
+      v-if="Object.keys(sides).length > 1"
       v-model="seen"
       class="seen"
       :label="texts.size.seenLong"
-      :choices="texts.size.seen"
+      :choices="sides"
     />
   </div>
 </template>

@@ -10,7 +10,6 @@ import { thingOf } from '../../../core/piece/index.ts';
 import { texts } from '../../texts/index.ts';
 import BenchLayout from '../../ui/BenchLayout.vue';
 import CardPanel from '../../ui/CardPanel.vue';
-import ChoiceRow from '../../ui/ChoiceRow.vue';
 import { useSettings } from '../../ui/settings-store.ts';
 import StockPicture from '../../stock/StockPicture.vue';
 import { useJobStore } from '../../session/job-store.ts';
@@ -21,12 +20,11 @@ import FlatDrawing from './FlatDrawing.vue';
 import MeasureCard from './MeasureCard.vue';
 import { measuredAgain } from './measures.ts';
 import SizesCard from './SizesCard.vue';
-import ThingDrawing from './ThingDrawing.vue';
+import ThingFigure from './ThingFigure.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 
 const store = useJobStore();
 const settings = useSettings();
-const seen = ref<'front' | 'back'>('front');
 const chosen = ref('');
 /** The piece whose size is measured: the first, or another size of it. */
 const piece = computed(
@@ -51,7 +49,6 @@ const tooLarge = computed(() => {
   const others = PLAIN_SHEETS.filter((sheet) => fitsOn(sheet, size)).map(({ name }) => name);
   return { stock: stock.name, others, parts: partsThatFit(measured.value, [stock]) };
 });
-const round = computed(() => measured.value?.kind === 'wrap' || measured.value?.kind === 'taper');
 const around = computed(() =>
   flat.value && flat.value.parts > 1
     ? texts.size.parts(flat.value.parts, formatLength(flat.value.width, settings.unit))
@@ -88,25 +85,16 @@ function remeasure(again: MeasuredThing): boolean {
   <BenchLayout :cards="texts.size.measurements">
     <template #bench>
       <div v-if="thing && edge" class="two">
-        <figure>
-          <ThingDrawing
-            v-if="measured && flat"
-            :thing="measured"
-            :flat="flat"
-            :turned="seen === 'back'"
-            @measure="measure"
-          />
-          <StockPicture v-else-if="store.job" :stock="store.job.stock" />
-          <figcaption>
-            <ChoiceRow
-              v-if="round"
-              v-model="seen"
-              class="seen"
-              :label="texts.size.seenLong"
-              :choices="texts.size.seen"
-            />
-            {{ measured ? texts.size.thing : texts.size.decided }}
-          </figcaption>
+        <ThingFigure
+          v-if="measured && flat && piece"
+          :thing="measured"
+          :flat="flat"
+          :piece="piece"
+          @measure="measure"
+        />
+        <figure v-else>
+          <StockPicture v-if="store.job" :stock="store.job.stock" />
+          <figcaption>{{ measured ? texts.size.thing : texts.size.decided }}</figcaption>
         </figure>
         <figure>
           <FlatDrawing :edge="edge" :flat="flat" :name="texts.size.flatOf(fact)" />
@@ -165,7 +153,7 @@ function remeasure(again: MeasuredThing): boolean {
   height: 100%;
   padding: 40px 44px;
 }
-figure {
+.two :deep(figure) {
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -174,7 +162,7 @@ figure {
   min-height: 0;
   margin: 0;
 }
-figcaption {
+.two :deep(figcaption) {
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -183,7 +171,7 @@ figcaption {
   color: var(--ink);
   text-align: center;
 }
-figcaption strong {
+.two figcaption strong {
   font-size: 22px;
 }
 .hint {

@@ -2,16 +2,24 @@
 import { computed } from 'vue';
 import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
+import type { Canvas } from '../../ui/canvas.ts';
 import LengthField from '../../ui/LengthField.vue';
 import { MEASURES } from './measures.ts';
 import { measureName } from './measure-names.ts';
-import { FRAME, thingPicture } from '../../ui/thing-pictures/index.ts';
+import { FRAME, thingPicture, type SeenFrom } from '../../ui/thing-pictures/index.ts';
+import LabelFaces from '../../ui/thing-pictures/LabelFaces.vue';
 import ThingLines from '../../ui/thing-pictures/ThingLines.vue';
 
 /** The thing with its dimension lines; the measures are fields. */
-const props = defineProps<{ thing: MeasuredThing; flat: FlatSize; turned: boolean }>();
+const props = defineProps<{
+  thing: MeasuredThing;
+  flat: FlatSize;
+  seen: SeenFrom;
+  /** The label with its artwork, where it has any. */
+  label: Canvas | undefined;
+}>();
 defineEmits<{ measure: [key: string, value: number] }>();
-const picture = computed(() => thingPicture(props.thing, props.flat, props.turned));
+const picture = computed(() => thingPicture(props.thing, props.flat, props.seen));
 const fields = computed(() =>
   picture.value.fields.flatMap(({ key, x, y }) => {
     const measure = MEASURES[props.thing.kind].find((one) => one.key === key);
@@ -25,7 +33,16 @@ const fields = computed(() =>
 
 <template>
   <div class="thing">
-    <ThingLines :lines="picture.lines" />
+    <ThingLines :lines="picture.lines">
+      <LabelFaces
+        v-if="label"
+        :thing="thing"
+        :flat="flat"
+        :seen="seen"
+        :lines="picture.lines"
+        :picture="label"
+      />
+    </ThingLines>
     <LengthField
       v-for="field in fields"
       :key="field.key"

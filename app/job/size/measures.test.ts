@@ -8,12 +8,17 @@ import {
 import { texts } from '../../texts/index.ts';
 import { isAsked, measuredAgain, MEASURES } from './measures.ts';
 import { measureHint, measureName } from './measure-names.ts';
-import { FRAME, thingPicture, type ThingPicture } from '../../ui/thing-pictures/index.ts';
+import {
+  FRAME,
+  thingPicture,
+  type SeenFrom,
+  type ThingPicture,
+} from '../../ui/thing-pictures/index.ts';
 
-const pictureOf = (thing: MeasuredThing, turned = false): ThingPicture => {
+const pictureOf = (thing: MeasuredThing, seen: SeenFrom = 'front'): ThingPicture => {
   const flat = trySize(thing);
   if (!flat.ok) throw new Error(flat.problem.code);
-  return thingPicture(thing, flat.value, turned);
+  return thingPicture(thing, flat.value, seen);
 };
 
 describe.each(THING_KINDS)('%s', (kind) => {
@@ -93,7 +98,7 @@ test('what does not apply is not asked', () => {
 
 test('a pot turned round shows where its ends meet, a half label shows nothing there', () => {
   const looks = (thing: MeasuredThing): string[] =>
-    pictureOf(thing, true).lines.map(({ look }) => look);
+    pictureOf(thing, 'back').lines.map(({ look }) => look);
   expect(looks(usualThing('taper'))).toContain('overlap');
   expect(looks(usualThing('wrap', { angle: 120, overlap: 0 }))).not.toContain('label');
 });

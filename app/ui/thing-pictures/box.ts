@@ -1,6 +1,6 @@
 import { boxOfRings, compose, translation } from '../../../core/geometry/index.ts';
 import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
-import { PictureBuilder, type ThingPicture } from './picture.ts';
+import { PictureBuilder, type SeenFrom, type ThingPicture } from './picture.ts';
 
 type Box = Pick<
   Extract<MeasuredThing, { kind: 'band' }>,
@@ -10,10 +10,19 @@ type Corner = readonly [across: number, deep: number, up: number];
 
 const PANELS = 4; // on the way around a box
 
-/** A box from the front, the right and above, with the band around it; or from behind; what
- * goes around its depth is turned over. */
-export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false): ThingPicture {
-  const { width, depth, height } = box;
+/**
+ * A box from the front, the right and above, with the band around it; or from behind; what goes around
+ * its depth is turned over. From below it is tipped back: its bottom is in front, and its front above.
+ */
+export function boxPicture(
+  box: Box,
+  { zones, parts }: FlatSize,
+  seen: SeenFrom = 'front',
+): ThingPicture {
+  const tipped = seen === 'below';
+  const turned = seen === 'back';
+  const { width } = box;
+  const [depth, height] = tipped ? [box.height, box.depth] : [box.depth, box.height];
   const [leanX, leanY] = [0.5, 0.42];
   const scale = Math.min(230 / (width + depth * leanX), 180 / (height + depth * leanY));
   const left = 172 - ((width + depth * leanX) * scale) / 2;
@@ -40,7 +49,7 @@ export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false)
       face([0, 0, height], [width, 0, height], [width, depth, height], [0, depth, height]),
     )
     .draw('top', face([0, 0, 0], [width, 0, 0], [width, 0, height], [0, 0, height]));
-  const along = { w: width, d: depth, h: height }[box.around];
+  const along = { w: width, d: box.depth, h: box.height }[box.around];
   const strip = Math.min(box.strip ?? along, along);
   const [from, to] = [(along - strip) / 2, (along + strip) / 2];
   /** A panel of the label by where its upper left corner comes to lie, its upper right and its lower left one. */
@@ -67,8 +76,8 @@ export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false)
     panel(3, [from, 0, 0], [from, 0, height], [to, 0, 0]);
     panel(0, [from, 0, height], [from, depth, height], [to, 0, height]);
   } else if (box.around === 'w') {
-    panel(1, [to, 0, height], [to, 0, 0], [from, 0, height]);
-    panel(0, [to, depth, height], [to, 0, height], [from, depth, height]);
+    panel(tipped ? 2 : 1, [to, 0, height], [to, 0, 0], [from, 0, height]);
+    panel(tipped ? 1 : 0, [to, depth, height], [to, 0, height], [from, depth, height]);
   } else {
     panel((1 + half) % PANELS, [0, to, height], [width, to, height], [0, from, height]);
     panel((2 + half) % PANELS, [width, to, height], [width, to, 0], [width, from, height]);
@@ -80,8 +89,8 @@ export function boxPicture(box: Box, { zones, parts }: FlatSize, turned = false)
   return picture
     .draw('dimension', `M${x0} ${y0 + 4}V${y0 + 28}M${x1} ${y0 + 4}V${y0 + 28}`)
     .measure('width', [x0, y0 + 22], [x1, y0 + 22])
-    .measure('depth', [x1 + 22, y0 + 8], [x2 + 22, y2 + 8])
+    .measure(tipped ? 'height' : 'depth', [x1 + 22, y0 + 8], [x2 + 22, y2 + 8])
     .draw('dimension', `M${x0 - 4} ${y0}H${x0 - 28}M${x0 - 4} ${high}H${x0 - 28}`)
-    .measure('height', [x0 - 22, high], [x0 - 22, y0])
+    .measure(tipped ? 'depth' : 'height', [x0 - 22, high], [x0 - 22, y0])
     .done();
 }

@@ -1,5 +1,12 @@
 import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
-import { ellipsePath, rectanglePath } from '../../../core/geometry/index.ts';
+import {
+  compose,
+  ellipsePath,
+  nested,
+  rectanglePath,
+  scaling,
+  translation,
+} from '../../../core/geometry/index.ts';
 import { shapePath } from '../../../core/shape/index.ts';
 import { inFrame, PictureBuilder, type ThingPicture } from './picture.ts';
 
@@ -10,8 +17,15 @@ type Flat = Extract<
 
 const [X, Y] = [186, 158];
 
-/** A thing that is flat already, with the label on it. */
-export function flatPicture(thing: Flat, flat: FlatSize): ThingPicture {
+/**
+ * A thing that is flat already, with the label on it.
+ * @param leaf the middle of what is seen of a label that is folded, mm from its own, and how that stands
+ */
+export function flatPicture(
+  thing: Flat,
+  flat: FlatSize,
+  leaf: { readonly y: number; readonly isUpsideDown: boolean } = { y: 0, isUpsideDown: false },
+): ThingPicture {
   if (thing.kind === 'disc') return discPicture(thing, flat);
   const body =
     thing.kind === 'face'
@@ -39,7 +53,12 @@ export function flatPicture(thing: Flat, flat: FlatSize): ThingPicture {
       );
     }
   }
-  picture.draw('label', inFrame(shapePath(flat.shape), scale, X, Y));
+  const upright = scaling(leaf.isUpsideDown ? -scale : scale);
+  picture.draw(
+    'label',
+    inFrame(shapePath(flat.shape), scale, X, Y),
+    nested(translation(X, Y), upright, translation(0, -leaf.y)),
+  );
   for (const fold of flat.folds) {
     const [from, to] = [fold[0], fold[fold.length - 1]];
     if (from && to)
@@ -97,7 +116,11 @@ function discPicture(
   const x = X - 10;
   return new PictureBuilder()
     .draw('top', round(outer * 1.03))
-    .draw('label', inFrame(shapePath(flat.shape), scale, x, Y))
+    .draw(
+      'label',
+      inFrame(shapePath(flat.shape), scale, x, Y),
+      compose(translation(x, Y), scaling(scale)),
+    )
     .draw('inner', round(Math.min(inner, outer)))
     .draw('body', round(hub))
     .draw(

@@ -12,11 +12,14 @@ import {
 export type Look =
   'body' | 'top' | 'inner' | 'label' | 'overlap' | 'fold' | 'behind' | 'dimension' | 'arrow';
 
+/** From where a thing is seen. */
+export type SeenFrom = 'front' | 'back' | 'below';
+
 /** A line or face of a drawn thing. */
 export interface ThingLine {
   readonly look: Look;
   readonly d: string;
-  /** For a part of a label on a face of its own: from mm of the flat label, about its middle, to the frame. */
+  /** For a label or a part of it on a flat face: from mm of the flat label, about its middle, to the frame. */
   readonly lies?: Affine;
 }
 

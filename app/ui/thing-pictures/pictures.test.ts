@@ -1,13 +1,16 @@
 import { expectOk } from '../../../core/base/index.ts';
 import { apply, type Affine, type Point } from '../../../core/geometry/index.ts';
 import { trySize, usualThing, zoneRoom, type MeasuredThing } from '../../../core/things/index.ts';
-import { usedPicture, type ThingLine } from './index.ts';
+import { seenFrom, usedPicture, type SeenFrom, type ThingLine } from './index.ts';
 
 const flatOf = (thing: MeasuredThing) => expectOk(trySize(thing));
 
 /** The parts of a label on faces of their own, in the order in which they are drawn. */
-function facesOf(thing: MeasuredThing, turned = false): readonly (ThingLine & { lies: Affine })[] {
-  return usedPicture(thing, flatOf(thing), turned).flatMap((line) =>
+function facesOf(
+  thing: MeasuredThing,
+  seen: SeenFrom = 'front',
+): readonly (ThingLine & { lies: Affine })[] {
+  return usedPicture(thing, flatOf(thing), seen).flatMap((line) =>
     line.lies ? { ...line, lies: line.lies } : [],
   );
 }
@@ -60,7 +63,7 @@ test.each([
     return zoneRoom(zone, flat.shape).centre;
   };
   const [front] = facesOf(thing);
-  const [behind] = facesOf(thing, true);
+  const [behind] = facesOf(thing, 'back');
   if (!front || !behind) throw new Error('no faces');
   const [here, there] = [apply(front.lies, middle(first)), apply(behind.lies, middle(opposite))];
   expect(there.x).toBeCloseTo(here.x, 6);
@@ -70,7 +73,7 @@ test.each([
 test('from behind, words on the back of a band over the top stand upright, and go on over the top', () => {
   const thing = usualThing('band', { ...box, around: 'w' });
   const flat = flatOf(thing);
-  const [back, top] = facesOf(thing, true);
+  const [back, top] = facesOf(thing, 'back');
   const zone = flat.zones.find(({ name }) => name === 'back');
   if (!back || !top || !zone) throw new Error('no back');
   const turn = (zone.reading * Math.PI) / 180;
@@ -109,5 +112,46 @@ test('the case of a disc is seen from its back with a spine, a slim one as its c
   // Both are drawn to one scale: 69 mm from the middle of the back to its edge.
   const edge = apply(spine.lies, { x: 69, y: 0 });
   expect(edge.x - middle.x).toBeCloseTo(69 * back.lies[0], 6);
-  expect(facesOf(usualThing('case', { for: 'slim', spine: 0 }))).toEqual([]);
+  expect(facesOf(usualThing('case', { for: 'slim', spine: 0 }))).toHaveLength(1);
+});
+
+test('tipped back, a band over the top shows its bottom in front and its front above, both upright', () => {
+  const thing = usualThing('band', { ...box, around: 'w' });
+  const flat = flatOf(thing);
+  expect(seenFrom(thing)).toEqual(['front', 'back', 'below']);
+  const [bottom, front] = facesOf(thing, 'below');
+  if (!bottom || !front) throw new Error('no faces');
+  for (const [face, name] of [
+    [bottom, 'bottom'],
+    [front, 'front'],
+  ] as const) {
+    const zone = flat.zones.find((one) => one.name === name);
+    if (!zone) throw new Error(name);
+    const turn = (zone.reading * Math.PI) / 180;
+    expect(pointed(face, { x: Math.cos(turn), y: Math.sin(turn) }).x).toBeGreaterThan(0);
+    expect(pointed(face, { x: -Math.sin(turn), y: Math.cos(turn) }).y).toBeGreaterThan(0);
+  }
+  // They share the edge between them.
+  for (const point of flat.folds[1] ?? []) {
+    const [here, there] = [apply(bottom.lies, point), apply(front.lies, point)];
+    expect(here.x).toBeCloseTo(there.x, 6);
+    expect(here.y).toBeCloseTo(there.y, 6);
+  }
+});
+
+test('of a folded tag each leaf is seen on its own side, upright', () => {
+  const thing = usualThing('tag', { sides: 'fold' });
+  const { height } = flatOf(thing);
+  const [front] = facesOf(thing);
+  const [back] = facesOf(thing, 'back');
+  if (!front || !back) throw new Error('no leaf');
+  const [middle, behind] = [
+    apply(front.lies, { x: 0, y: -height / 4 }),
+    apply(back.lies, { x: 0, y: height / 4 }),
+  ];
+  expect(behind.x).toBeCloseTo(middle.x, 6);
+  expect(behind.y).toBeCloseTo(middle.y, 6);
+  // The end below, which is folded up, is above there.
+  expect(pointed(front, { x: 0, y: 1 }).y).toBeGreaterThan(0);
+  expect(pointed(back, { x: 0, y: 1 }).y).toBeLessThan(0);
 });

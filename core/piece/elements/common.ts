@@ -59,6 +59,8 @@ export const placeFields = {
    * size and its distance to the nearest sides; `room` takes as much of the width and height as before.
    */
   adapt: z.enum(['edge', 'room']).optional(),
+  /** Meant to go around: from one side of the thing over a fold to the next. */
+  acrossFolds: z.boolean().optional(),
   /** Which of the label's fields its words or code say. */
   field: z.enum(LABEL_FIELDS).optional(),
 };

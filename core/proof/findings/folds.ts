@@ -44,9 +44,11 @@ const shownWhere = (
       }),
 });
 
-/** Words, codes and pictures that lie across a fold. */
-export const acrossFold = shownWhere('across-fold', ({ piece, rings }) =>
-  piece.creases.some((fold) => overFold(rings(), fold) > UNSEEN),
+/** Words, codes and pictures that lie across a fold and are not meant to. */
+export const acrossFold = shownWhere(
+  'across-fold',
+  ({ piece, placed, rings }) =>
+    !placed.element.acrossFolds && piece.creases.some((fold) => overFold(rings(), fold) > UNSEEN),
 );
 
 /** Words, codes and pictures where one end of the label lies over the other. */

@@ -19,7 +19,7 @@ import type { DeskState } from '../../artwork-state/desk-state.ts';
 import AnotherField from './AnotherField.vue';
 import FieldColumns from './FieldColumns.vue';
 import { newField } from '../../artwork-state/new-elements.ts';
-import { isLong } from './label-says.ts';
+import { isLong, mostLetters } from './label-says.ts';
 import { printedFields, printedNames } from './printed-fields.ts';
 
 /** What the label on the desk says, a plain field for each; fields are added and taken off here. */
@@ -99,7 +99,7 @@ function emphasize(event: Event): void {
           :is="isLong(field) ? 'textarea' : 'input'"
           class="well"
           rows="2"
-          maxlength="5000"
+          :maxlength="mostLetters(field)"
           spellcheck="true"
           :value="says[field]"
           @focus="active = field"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { LabelField, LabelSays } from '../../../../core/piece/index.ts';
-import { isLong } from './label-says.ts';
+import { isLong, mostLetters } from './label-says.ts';
 import { texts } from '../../../texts/index.ts';
 import AnotherField from './AnotherField.vue';
 import FieldColumns from './FieldColumns.vue';
@@ -49,7 +49,7 @@ function fill(text: string): void {
       class="well"
       :class="ways(field)"
       rows="1"
-      :maxlength="field === 'code' ? 1200 : 5000"
+      :maxlength="mostLetters(field)"
       spellcheck="true"
       :value="says[field] ?? ''"
       :aria-label="say.names[field]"

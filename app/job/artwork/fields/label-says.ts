@@ -23,6 +23,9 @@ const LONG: readonly LabelField[] = ['ingredients', 'use', 'warnings', 'small'];
 /** Whether a field takes more than a line. */
 export const isLong = (field: LabelField): boolean => LONG.includes(field);
 
+/** How many letters a field takes: a code no more than the densest of them holds. */
+export const mostLetters = (field: LabelField): number => (field === 'code' ? 1200 : 5000);
+
 /** What the label on the desk is to say: as it says now, as it was typed, or as the house has it. */
 export function useLabelSays(
   piece: Piece | undefined,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { mdiClose, mdiFormatFont, mdiPaletteOutline } from '@mdi/js';
 import { computed, onMounted, watch } from 'vue';
-import type { DesignName } from '../../../../core/designs/index.ts';
 import { zoneRoom } from '../../../../core/things/index.ts';
 import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
+import { useGradually } from '../../../ui/gradually.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
 import IconButton from '../../../ui/IconButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
@@ -13,6 +13,7 @@ import { chooseFiles } from '../../../storage/index.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import { loadFaces, loadFor } from '../../../session/page-resources.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
+import DesignPreview from './DesignPreview.vue';
 import LabelFieldInputs from '../fields/LabelFieldInputs.vue';
 import { useStart } from './start-state.ts';
 
@@ -26,20 +27,14 @@ const { label, family, rooms, picture } = start;
 const { fields } = texts;
 const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 
-const previews = computed(() =>
-  (['blank', ...start.designs.value] as const).flatMap((design) => {
-    const job = start.tried(design);
-    return job ? [{ design, job, title: titleOf(design) }] : [];
-  }),
-);
+/** Each takes its time to be designed and drawn: some with each frame. */
+const shown = useGradually(() => ['blank', ...start.designs.value] as const, 6);
 /** Of a label that is divided the front is shown: the whole would be too small to be read. */
 const front = computed(() => {
   const { edge } = props.desk;
   const zone = rooms.value?.front.zone;
   return zone && edge.value ? zoneRoom(zone, edge.value) : undefined;
 });
-const titleOf = (design: DesignName | 'blank'): string =>
-  design === 'blank' ? words.blank : words.names[design];
 const look = computed(() => {
   const first = start.chosen.value ?? start.designs.value[0];
   return first && start.lookOf(first);
@@ -47,9 +42,12 @@ const look = computed(() => {
 
 /** The picture may not be on the piece yet. */
 watch(
-  previews,
-  ([, first]) => {
-    if (first) void loadFor(first.job).catch(useMessages().sayError);
+  () => {
+    const [first] = start.designs.value;
+    return first && start.tried(first);
+  },
+  (job) => {
+    if (job) void loadFor(job).catch(useMessages().sayError);
   },
   { immediate: true },
 );
@@ -125,7 +123,7 @@ onMounted(() => {
     </template>
     <div class="designs">
       <div v-for="one in start.owned.value" :key="one.design.id" class="own">
-        <button type="button" @click="start.useOwn(one.call)">
+        <button type="button" @click="start.useOwn(one.design)">
           <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" :room="front" />
           <small>{{ one.design.name }}</small>
         </button>
@@ -135,16 +133,14 @@ onMounted(() => {
           @click="own.remove(one.design)"
         />
       </div>
-      <button
-        v-for="one in previews"
-        :key="one.design"
-        type="button"
-        :aria-pressed="one.design === start.chosen.value"
-        @click="start.use(one.design)"
-      >
-        <PieceThumbnail :job="one.job" :piece="desk.piece.value?.id ?? ''" :room="front" />
-        <small>{{ one.title }}</small>
-      </button>
+      <DesignPreview
+        v-for="design in shown"
+        :key="design"
+        :start="start"
+        :design="design"
+        :piece="desk.piece.value?.id ?? ''"
+        :room="front"
+      />
     </div>
   </SidePanel>
 </template>
@@ -221,13 +217,13 @@ p {
   border-color: var(--plum);
   background: var(--apricot-soft);
 }
-.designs svg {
+.designs :deep(button > svg) {
   flex: 1;
   width: 100%;
   min-height: 0;
   max-height: 118px;
 }
-small {
+.designs :deep(small) {
   font-size: 12px;
 }
 </style>

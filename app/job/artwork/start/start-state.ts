@@ -18,13 +18,14 @@ import {
   type Job,
   type OwnDesign,
 } from '../../../../core/job/index.ts';
-import { thingOf } from '../../../../core/piece/index.ts';
+import { thingOf, type LabelSays } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
 import { printedFields } from '../fields/printed-fields.ts';
 import { useLabelSays } from '../fields/label-says.ts';
+import { useWhenQuiet } from '../../../ui/when-quiet.ts';
 
 const words = texts.start;
 
@@ -93,7 +94,11 @@ export function useStart(desk: DeskState) {
     };
   };
 
-  function callFor(design: DesignName | 'blank'): CommandCall | undefined {
+  /** Previews wait until nothing is typed. */
+  const shownSays = useWhenQuiet(() => label.says.value);
+  const shownOwn = useWhenQuiet(() => label.own.value);
+
+  function callFor(design: DesignName | 'blank', says: LabelSays): CommandCall | undefined {
     const piece = desk.committedPiece.value;
     if (!piece || !rooms.value) return undefined;
     const from = design === 'blank' ? words.blank : words.names[design];
@@ -104,7 +109,7 @@ export function useStart(desk: DeskState) {
     const given = {
       ...lookOf(design),
       ...printedFields(desk.store.committed, house.style),
-      says: label.says.value,
+      says,
       picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
     };
     const made = makeDesign(design, given, rooms.value);
@@ -114,16 +119,16 @@ export function useStart(desk: DeskState) {
 
   /** The job with a design, to be looked at only. */
   function tried(design: DesignName | 'blank'): Job | undefined {
-    const call = callFor(design);
+    const call = callFor(design, shownSays.value);
     return call && desk.store.committed && tryCommand(desk.store.committed, call);
   }
 
   /** A design of the workshop's own on this piece, with what is typed where that is not the usual. */
-  function ownCall(design: OwnDesign): CommandCall | undefined {
+  function ownCall(design: OwnDesign, says: LabelSays): CommandCall | undefined {
     const piece = desk.committedPiece.value;
     if (!piece) return undefined;
     const call = callForDesign(design, piece, {
-      says: label.own.value,
+      says,
       art: picture.value?.id,
     });
     const art = [...(call.args.art ?? []), ...(picture.value ? [picture.value] : [])];
@@ -133,20 +138,21 @@ export function useStart(desk: DeskState) {
   /** The workshop's own designs, each with the job as it would be. */
   const owned = computed(() =>
     ownDesigns.list.flatMap((design) => {
-      const call = ownCall(design);
+      const call = ownCall(design, shownOwn.value);
       const job = call && desk.store.committed && tryCommand(desk.store.committed, call);
-      return call && job ? [{ design, call, job }] : [];
+      return job ? [{ design, job }] : [];
     }),
   );
 
-  function useOwn(call: CommandCall): void {
-    if (!desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
+  function useOwn(design: OwnDesign): void {
+    const call = ownCall(design, label.own.value);
+    if (!call || !desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
     chosen.value = undefined;
     desk.clear();
   }
 
   function use(design: DesignName | 'blank'): void {
-    const call = callFor(design);
+    const call = callFor(design, label.says.value);
     if (!call || !desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
     chosen.value = design === 'blank' ? undefined : design;
     desk.clear();

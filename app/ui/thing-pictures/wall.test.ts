@@ -1,6 +1,6 @@
 import { expectOk } from '../../../core/base/index.ts';
 import { trySize, usualThing, type MeasuredThing } from '../../../core/things/index.ts';
-import { turnedWall, wallOf } from './label-picture.ts';
+import { turnedWall, wallOf } from './wall.ts';
 
 function wall(thing: MeasuredThing) {
   const made = wallOf(thing, expectOk(trySize(thing)));

@@ -1,47 +1,7 @@
-import { invert, nested, scaling, translation, type Affine } from '../../../core/geometry/index.ts';
-import type { RgbaImage } from '../../../core/raster/index.ts';
 import { arcPoint } from '../../../core/shape/index.ts';
 import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
-import { canvasOf, canvasWith, type Canvas } from '../../ui/canvas.ts';
-import { FLAT } from '../../ui/thing-pictures/index.ts';
-
-/** Where a label lies in the picture of a sheet and how large it is, mm. */
-export interface LabelOnSheet {
-  /** From about its middle to the picture. */
-  readonly map: Affine;
-  readonly width: number;
-  readonly height: number;
-  /** The width of the sheet. */
-  readonly sheet: number;
-}
-
-const FINE = 3; // px for each unit of the drawing
-
-/** The picture of one label out of that of a sheet, as it is seen on its thing: an address for the page. */
-export function labelPicture(
-  sheet: RgbaImage,
-  label: LabelOnSheet,
-  wall: Wall | undefined,
-  room: { readonly width: number; readonly height: number },
-): string {
-  const flat = cutOut(sheet, label);
-  if (!wall) return flat.canvas.toDataURL();
-  const { canvas, context } = canvasOf(room.width * FINE, room.height * FINE);
-  const from = flat.context.getImageData(0, 0, flat.canvas.width, flat.canvas.height);
-  context.putImageData(aroundWall(from, wall, canvas), 0, 0);
-  return canvas.toDataURL();
-}
-
-function cutOut(sheet: RgbaImage, label: LabelOnSheet): Canvas {
-  const perMm = sheet.width / label.sheet;
-  const made = canvasOf(label.width * perMm, label.height * perMm);
-  const middle = translation(made.canvas.width / 2, made.canvas.height / 2);
-  made.context.setTransform(
-    ...nested(middle, scaling(perMm), invert(label.map), scaling(1 / perMm)),
-  );
-  made.context.drawImage(canvasWith(sheet), 0, 0);
-  return made;
-}
+import { canvasOf, type Canvas } from '../canvas.ts';
+import { FLAT } from './round.ts';
 
 /** A wall that a label goes around. */
 export interface Wall {
@@ -83,14 +43,17 @@ export const turnedWall = (wall: Wall): Wall => ({
 });
 
 /** The half of a label around a wall that is seen, drawn pixel by pixel from the flat one. */
-function aroundWall(
-  flat: ImageData,
+export function aroundWall(
+  flat: Canvas,
   { top, bottom, place }: Wall,
-  { width, height }: { width: number; height: number },
-): ImageData {
-  const made = new ImageData(width, height);
-  const from = new Uint32Array(flat.data.buffer);
-  const to = new Uint32Array(made.data.buffer);
+  room: { readonly width: number; readonly height: number },
+): Canvas {
+  const made = canvasOf(room.width, room.height);
+  const { width, height } = made.canvas;
+  const pixels = new ImageData(width, height);
+  const source = flat.context.getImageData(0, 0, flat.canvas.width, flat.canvas.height);
+  const from = new Uint32Array(source.data.buffer);
+  const to = new Uint32Array(pixels.data.buffer);
   const half = width / 2;
   const upright = height - half * bottom * FLAT;
   for (let v = 0; v < height; v++)
@@ -104,9 +67,10 @@ function aroundWall(
       }
       if (down < 0 || down > 1) continue;
       const [x, y] = place((Math.asin(sine) * 180) / Math.PI, down);
-      const [column, row] = [Math.floor(x * flat.width), Math.floor(y * flat.height)];
-      if (column < 0 || row < 0 || column >= flat.width || row >= flat.height) continue;
-      to[v * width + u] = from[row * flat.width + column] ?? 0;
+      const [column, row] = [Math.floor(x * source.width), Math.floor(y * source.height)];
+      if (column < 0 || row < 0 || column >= source.width || row >= source.height) continue;
+      to[v * width + u] = from[row * source.width + column] ?? 0;
     }
+  made.context.putImageData(pixels, 0, 0);
   return made;
 }
