@@ -15,6 +15,7 @@ import {
   type BoxedKind,
   type EdgeShape,
 } from '../shape/index.ts';
+import { faceForScript } from '../type/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
 import type { DesignGiven } from './given.ts';
 import type { OrnamentLook, Spot, TextLook } from './looks.ts';
@@ -173,7 +174,10 @@ export class Layout {
         ...this.place(spot),
         ...box,
         text,
-        typeface: look.face === 'text' ? faces.text : faces.display,
+        typeface:
+          look.face === 'text'
+            ? faceForScript(text, faces.text, false)
+            : faceForScript(text, faces.display, true),
         size,
         tracking: look.tracking ?? 0,
         leading: 1.12,

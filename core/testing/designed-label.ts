@@ -1,3 +1,4 @@
+import { onceFor } from '../base/index.ts';
 import type { Art } from '../art/index.ts';
 import {
   DESIGN_COLORS,
@@ -5,7 +6,6 @@ import {
   designsFor,
   labelRooms,
   makeDesign,
-  type DesignFaces,
   type DesignName,
   type LabelGiven,
 } from '../designs/index.ts';
@@ -41,31 +41,29 @@ export function designedJob(
   { art = [], ...changes }: Partial<LabelGiven> & { readonly art?: readonly Art[] } = {},
 ): Job {
   const [piece] = measured.pieces;
+  const rooms = roomsOf(measured);
   const at = designsFor().indexOf(design);
   const colors = DESIGN_COLORS[at % DESIGN_COLORS.length];
   const faces = DESIGN_FACES[(at * 5) % DESIGN_FACES.length];
-  if (!piece || !colors || !faces || measured.thing.kind === 'label-sheet')
-    throw new Error('nothing to design');
-  const rooms = labelRooms(measured.thing, piece.edge, piece.safe);
+  if (!piece || !rooms || !colors || !faces) throw new Error('nothing to design');
   const made = makeDesign(design, { says, names: NAMES, colors, faces, ...changes }, rooms);
   return runAll(measured, { name: 'set-artwork', args: { piece: piece.id, ...made, art } });
 }
 
-/** Typefaces for words that are read from the right. */
-export const ARABIC_FACES: DesignFaces = {
-  name: 'Arabic',
-  display: 'noto-sans-arabic-bold',
-  text: 'noto-sans-arabic-regular',
-};
+/** The rooms of a label, which are the same for each design. */
+const roomsOf = onceFor(({ thing, pieces: [piece] }: Job) =>
+  piece && thing.kind !== 'label-sheet' ? labelRooms(thing, piece.edge, piece.safe) : undefined,
+);
 
-/** The typefaces of all designs, for compiling. */
+/** The typefaces of all designs and those of Arabic words in them, for compiling. */
 export async function designFaces(): Promise<{
   compiler: PieceCompiler;
   typeface: (id: string) => Typeface | undefined;
 }> {
   const faces = new Map<string, Typeface>();
-  for (const { display, text } of [...DESIGN_FACES, ARABIC_FACES])
-    for (const id of [display, text]) faces.set(id, await loadShipped(nodePlatform, id));
+  const ids = DESIGN_FACES.flatMap(({ display, text }) => [display, text]);
+  for (const id of [...ids, 'noto-sans-arabic-bold', 'noto-sans-arabic-regular'])
+    faces.set(id, await loadShipped(nodePlatform, id));
   const typeface = (id: string): Typeface | undefined => faces.get(id);
   return { compiler: createCompiler({ typeface, vector: () => undefined }), typeface };
 }

@@ -141,3 +141,18 @@ export function nearestFace({ cuts }: Family, wanted: Cut): string {
 export async function loadShipped(platform: Platform, id: string): Promise<Typeface> {
   return loadTypeface(id, await platform.asset(`${id}.ttf`));
 }
+
+/** Scripts that the faces for Latin letters lack, and the family that ships for each. */
+const OF_SCRIPT = [
+  { has: /\p{Script=Arabic}/u, family: 'noto-sans-arabic' },
+  { has: /\p{Script=Devanagari}/u, family: 'noto-sans-devanagari' },
+  { has: /\p{Script=Thai}/u, family: 'noto-sans-thai' },
+];
+
+/** The face that ships for a text in place of one for Latin letters; an own one is taken to have what it needs. */
+export function faceForScript(text: string, face: string, isBold: boolean): string {
+  const shippedFace = TYPEFACES.find(({ id }) => id === face);
+  if (!shippedFace || shippedFace.family.character === 'other-scripts') return face;
+  const found = OF_SCRIPT.find(({ has }) => has.test(text));
+  return found ? `${found.family}-${isBold ? 'bold' : 'regular'}` : face;
+}

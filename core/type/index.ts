@@ -2,6 +2,7 @@ export { instanceId, readInstanceId, type Axis, type AxisValues } from './axes.t
 export { LETTER_CASES, type LetterCase } from './cased.ts';
 export {
   CHARACTERS,
+  faceForScript,
   FAMILIES,
   hasManyCuts,
   loadShipped,

@@ -2,6 +2,7 @@ import { nodePlatform } from '../testing/node-platform.ts';
 import { boxOfRings, flatten } from '../geometry/index.ts';
 import { MM_PER_PT } from '../units/index.ts';
 import {
+  faceForScript,
   loadShipped,
   loadSubsetter,
   loadTypeface,
@@ -125,4 +126,16 @@ test('a subset keeps glyph numbers, advances and outlines, and little else', asy
     expect(again.advance(id)).toBe(serif.advance(id));
     expect(boxOfRings(flatten(again.outline(id)))).toEqual(boxOfRings(flatten(serif.outline(id))));
   }
+});
+
+test.each([
+  ['Basil', 'fraunces-semibold', true, 'fraunces-semibold'],
+  ['ريحان', 'fraunces-semibold', true, 'noto-sans-arabic-bold'],
+  ['तुलसी', 'figtree-regular', false, 'noto-sans-devanagari-regular'],
+  ['โหระพา', 'figtree-regular', false, 'noto-sans-thai-regular'],
+  ['ريحان', 'noto-sans-thai-regular', false, 'noto-sans-thai-regular'],
+  // A typeface of one's own, by its hash.
+  ['ريحان', 'a1b2c3', true, 'a1b2c3'],
+])('for %s in %s a face is chosen that has its letters', (text, face, isBold, chosen) => {
+  expect(faceForScript(text, face, isBold)).toBe(chosen);
 });

@@ -67,6 +67,11 @@ useDeskKeys(desk, {
   bench: () => pieceBench.value ?? undefined,
 });
 
+/** Designs need the height that the list would take. */
+watch(panel, (now) => {
+  if (now === 'start') listOpen.value = false;
+});
+
 /** A copy that is named in the address is changed alone, until this desk is left. */
 watch(
   () => route.query.copy,

@@ -47,7 +47,7 @@ function fill(text: string): void {
       v-for="field in ordered"
       :key="field"
       class="well"
-      :class="ways(field)"
+      :class="[ways(field), { active: active === field }]"
       rows="1"
       :maxlength="mostLetters(field)"
       spellcheck="true"
@@ -90,7 +90,7 @@ textarea {
   grid-column: span 6;
   resize: vertical;
 }
-.long:focus {
+.long.active {
   min-height: 74px;
 }
 </style>
