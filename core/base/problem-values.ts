@@ -94,7 +94,7 @@ export interface ProblemValues {
   };
   'job/all-copies': NoValues;
   'job/follows': { piece: string; base: string; change: 'elements' | 'size' | 'other' };
-  'job/gone': { what: 'copy' | 'element' | 'piece' | 'shape' | 'sheet' | 'size' };
+  'job/gone': { what: 'copy' | 'element' | 'piece' | 'shape' | 'sheet' | 'size' | 'thing' };
   'job/invalid': { place: JobPlace; issue: ValueIssue };
   'job/invalid-value': { field: string; issue: ValueIssue };
   'job/newer': { source: JobSource; version: number; reads: number };
@@ -183,6 +183,7 @@ export interface RefusedChanges {
   'find-nowhere': { find: string };
   'ground-unfit': NoValues;
   'itself-or-too-much': { most: number };
+  'last-thing': NoValues;
   'list-issue': { row?: number; issue: ValueIssue };
   'list-too-long': { rows: number; most: number };
   'long-field': { letters: number };
@@ -190,6 +191,7 @@ export interface RefusedChanges {
   'name-empty': NoValues;
   'no-column': { column: string };
   'no-list': NoValues;
+  'no-set': NoValues;
   'not-combinable': NoValues;
   'numbers-unfit': NoValues;
   'one-part': NoValues;
@@ -199,11 +201,13 @@ export interface RefusedChanges {
   'print-none': NoValues;
   'rows-without-list': NoValues;
   'scale-unfit': NoValues;
+  'set-full': { most: number };
   'size-of-stock': NoValues;
   'size-unfit': { from: number; to: number };
   'third-side': NoValues;
   'too-many-elements': { count: number; most: number };
   'too-many-pieces': { count: number; most: number };
+  'two-lists': NoValues;
 }
 
 /** Why a sheet that was seen is not cut, by code. */

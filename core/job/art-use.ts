@@ -24,9 +24,9 @@ export function artNamedBy(pieces: readonly Piece[]): string[] {
 }
 
 /** The art that a job prints: that of its pieces, of single copies, and what rows of its list show. */
-export const artOfJob = (job: Pick<Job, 'pieces' | 'oneOffs' | 'list' | 'art'>): string[] => [
-  ...new Set([...artNamedBy(piecesAndOneOffs(job)), ...artOfRows(job)]),
-];
+export const artOfJob = (
+  job: Pick<Job, 'pieces' | 'oneOffs' | 'list' | 'art' | 'set'>,
+): string[] => [...new Set([...artNamedBy(piecesAndOneOffs(job)), ...artOfRows(job)])];
 
 /** The job's art without what nothing uses: originals of what is used stay. */
 export function withUsedArt(job: Job): Job {

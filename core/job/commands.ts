@@ -17,7 +17,10 @@ import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
 import { COMBINE_COMMANDS } from './combine-commands.ts';
 import type { Command } from './command.ts';
-import { withEdge, followEdge } from './edges.ts';
+import { withEdge } from './edges.ts';
+import { settled } from './settled.ts';
+import { eachThing } from './set.ts';
+import { SET_COMMANDS } from './set-commands.ts';
 import { tooMuchIn } from './too-much.ts';
 import { FIELD_COMMANDS } from './field-commands.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
@@ -25,8 +28,7 @@ import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
 import { SHEET_COMMANDS } from './sheet-commands.ts';
 import { TOGETHER_COMMANDS } from './together-commands.ts';
-import { backOf, followFront } from './backs.ts';
-import { followBase } from './variants.ts';
+import { backOf } from './backs.ts';
 
 /** Every change that can be made to a job. */
 export const COMMANDS = {
@@ -38,6 +40,7 @@ export const COMMANDS = {
   ...LIST_COMMANDS,
   ...ONE_OFF_COMMANDS,
   ...PIECE_COMMANDS,
+  ...SET_COMMANDS,
   ...SHEET_COMMANDS,
   ...TOGETHER_COMMANDS,
 
@@ -123,7 +126,7 @@ export function runCommand(job: Job, call: CommandCall): Job | Problem {
   const command = COMMANDS[call.name] as unknown as Command<unknown>;
   const changed = command.run(job, call.args);
   if (isProblem(changed)) return changed;
-  const made = rimmed(followFront(followBase(changed)));
+  const made = settled(changed);
   return tryJob(made) ?? made;
 }
 
@@ -131,7 +134,7 @@ export function runCommand(job: Job, call: CommandCall): Job | Problem {
 export function tryJob(job: Job): Problem | undefined {
   const fault = findFault(jobSchema, job);
   if (fault) return invalidJob(job, fault);
-  return tooMuchIn(job).size === 0
+  return eachThing(job).every((one) => tooMuchIn(one.job).size === 0)
     ? undefined
     : refused('itself-or-too-much', { most: MOST_DRAWN });
 }
@@ -140,9 +143,4 @@ export function tryJob(job: Job): Problem | undefined {
 export function tryCommand(job: Job, call: CommandCall): Job | undefined {
   const made = runCommand(job, call);
   return isProblem(made) ? undefined : made;
-}
-
-function rimmed(job: Job): Job {
-  const pieces = job.pieces.map(followEdge);
-  return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }

@@ -113,8 +113,11 @@ export function findArtNamed(art: Job['art'], name: string): string | undefined 
   return name.trim() === '' ? undefined : artNames(art).get(plainName(name));
 }
 
-/** All pieces as copies may have them: those of the job, and those that single copies have of their own. */
-export function piecesAndOneOffs(job: Pick<Job, 'pieces' | 'oneOffs'>): readonly Piece[] {
+/** All pieces as copies may have them: those of the job’s things, and those that single copies have of their own. */
+export const piecesAndOneOffs = (job: Pick<Job, 'pieces' | 'oneOffs' | 'set'>): readonly Piece[] =>
+  job.set ? [job, ...job.set.others].flatMap((one) => piecesOfThing(one)) : piecesOfThing(job);
+
+function piecesOfThing(job: Pick<Job, 'pieces' | 'oneOffs'>): readonly Piece[] {
   const own = Object.entries(job.oneOffs ?? {}).flatMap(([copy, oneOff]) => {
     const piece = job.pieces.find(({ id }) => id === copyParts(copy).piece);
     return piece && hasOwnArtwork(oneOff) ? [withOneOff(piece, oneOff)] : [];

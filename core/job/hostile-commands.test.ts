@@ -10,13 +10,19 @@ import { usualThing, type MeasuredThing } from '../things/index.ts';
 import { problemText } from '../../messages/index.ts';
 import {
   COMMANDS,
+  asThing,
+  changeThing,
   createJob,
+  isOfTheSet,
   parseJob,
   runCommand,
+  thingsOf,
   editOneCopy,
   type CommandArgs,
   type CommandCall,
   type CommandName,
+  type LookChanges,
+  type OwnLook,
   type SizedBy,
   type Job,
 } from './index.ts';
@@ -169,6 +175,17 @@ const place = record({ sheet: number, x: number, y: number, angle: number });
 const list = record({ columns: few(column), rows: few(record({ key: row, fields: few(text) })) });
 const nested = record({ piece, x: number, y: number, angle: number });
 
+const setThing = constantFrom('thing-1', 'thing-2', 'thing-3', 'gone');
+const otherJob = (beginning: 'lid' | 'tag'): Job =>
+  createJob(beginning, { id: 'other', today: '2026-01-01' });
+const lookChanges: fc.Arbitrary<LookChanges> = record({
+  colors: dictionary(constantFrom('ground', 'main', 'second', 'accent', 'gone'), color),
+  faces: dictionary(constantFrom('title', 'text', 'small'), text),
+  says: dictionary(constantFrom('name', 'line', 'code', 'gone'), text),
+});
+const asOwn = ({ says, ...own }: LookChanges): OwnLook =>
+  ({ ...own, says: Object.keys(says ?? {}) }) as OwnLook;
+
 /** Arguments of every command, most of them of no use. */
 const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'name-fields': record({
@@ -297,6 +314,18 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'change-sheet-stock': record({ sheet: number, stock: maybe(stock) }),
   'move-sheet': record({ from: number, to: number }),
   'make-sticker-sheet': record({ sheet: number }),
+  'add-thing': record({ name: text, thing, elements: times(anyElement, 20), ground: color }),
+  'join-job': record({ other: constantFrom('lid', 'tag').map(otherJob), first: text }),
+  'remove-thing': record({ thing: setThing }),
+  'rename-thing': record({ thing: setThing, name: text }),
+  'change-look': record({ changes: lookChanges }),
+  'change-mark': record({ to: someArt }),
+  'own-look': record({ thing: setThing, own: lookChanges.map(asOwn) }),
+  'share-look': record({
+    thing: setThing,
+    role: constantFrom('ground', 'main', 'accent', 'title', 'text', 'name', 'gone'),
+  }),
+  'want-sets': record({ count: number }),
   'rename-job': record({ name: text }),
   'measure-thing': record({ thing }),
   'choose-stock': record({ stock, used: few(number) }),
@@ -305,6 +334,7 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   }),
 };
 const NAMES = Object.keys(COMMANDS) as CommandName[];
+const THINGS = ['thing-1', 'thing-2', 'thing-3'] as const;
 const callOf = (name: CommandName): fc.Arbitrary<CommandCall> =>
   (ARGS[name] as fc.Arbitrary<unknown>).map((args) => ({ name, args }) as CommandCall);
 
@@ -387,3 +417,40 @@ test('so do commands one after the other, for all copies and for one', async () 
     { numRuns: 60, seed: 7 },
   );
 });
+
+/** That job as one of three things. */
+async function fullSet(): Promise<Job> {
+  return runAll(
+    await fullJob(),
+    { name: 'add-thing', args: { name: 'Tag', thing: usualThing('tag') } },
+    { name: 'join-job', args: { other: runAll(otherJob('lid'), named('Lid')) } },
+  );
+}
+const named = (name: string): CommandCall => ({ name: 'rename-job', args: { name } });
+
+test('so do commands on any thing of a set, and nothing but what is shared reaches the others', async () => {
+  const set = frozen(await fullSet());
+  expect(thingsOf(set)).toHaveLength(3);
+  const any = constantFrom(...NAMES).chain(callOf);
+  fc.assert(
+    fc.property(
+      array(fc.tuple(any, constantFrom(...THINGS)), { minLength: 2, maxLength: 6 }),
+      (calls) => {
+        let now = set;
+        for (const [call, id] of calls) {
+          const made = changeThing(now, id, call);
+          const fault = wrong(made);
+          if (fault !== undefined) throw new Error(`${call.name}: ${fault}`);
+          if (isProblem(made)) continue;
+          if (!isOfTheSet(call))
+            for (const other of thingsOf(made))
+              if (other.id !== id && hasThing(now, id))
+                expect(asThing(made, other.id).plan.marks).toBe(asThing(now, other.id).plan.marks);
+          now = frozen(made);
+        }
+      },
+    ),
+    { numRuns: 60, seed: 7 },
+  );
+});
+const hasThing = (job: Job, id: string): boolean => thingsOf(job).some((one) => one.id === id);

@@ -77,7 +77,10 @@ export {
   type SheetWay,
   type SizeStep,
 } from './sheet-ways.ts';
-export { jobSchema, VERSION, type Job } from './schema.ts';
+export { changeThing, isOfTheSet } from './in-thing.ts';
+export { ownedLook, type Look, type LookChanges, type OwnLook } from './look.ts';
+export { jobSchema, VERSION, type Job, type SetThing } from './schema.ts';
+export { asThing, eachThing, lookOfThing, ONLY, thingsOf, type ThingOfSet } from './set.ts';
 export {
   callForDesign,
   canBeOpen,

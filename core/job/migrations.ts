@@ -93,6 +93,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
     version: 13,
     ...(typefaces ? { typefaces: withCuts(typefaces as Plain) } : {}),
   }),
+  /** A job can be a set of several things; nothing that was there changed. */
+  13: (old) => ({ ...old, version: 14 }),
 };
 
 const withSentences = (accepted: Readonly<Record<string, Plain>>): Plain =>

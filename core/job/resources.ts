@@ -49,7 +49,7 @@ export async function findTypeface(
 }
 
 /** The ids of all typefaces that a job's words are set in, each with its place on its axes. */
-export function typefacesOf(job: Pick<Job, 'pieces' | 'oneOffs'>): string[] {
+export function typefacesOf(job: Pick<Job, 'pieces' | 'oneOffs' | 'set'>): string[] {
   const ids = piecesAndOneOffs(job).flatMap(({ elements }) => elements.flatMap(typefacesOfElement));
   return [...new Set(ids)];
 }

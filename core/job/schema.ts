@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { artSchema } from '../art/index.ts';
 import { apart, calendarDate, plainId } from '../base/index.ts';
 import { listSchema, NAMED_FIELDS, pieceSchema } from '../piece/index.ts';
+import { lookSchema, ownLookSchema } from './look.ts';
 import { oneOffSchema } from './one-offs.ts';
 import { planSchema } from '../sheet/index.ts';
 import { materialSchema, stockSchema } from '../stock/index.ts';
@@ -9,7 +10,7 @@ import { thingSchema } from '../things/index.ts';
 import { emphasisSchema, ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 13;
+export const VERSION = 14;
 
 /** How much of what a finding names is kept when it is accepted. */
 export const ACCEPTED_LIMITS = { letters: 200, items: 20 } as const;
@@ -34,13 +35,8 @@ export const labelFieldsSchema = z.object({
   emphasis: emphasisSchema.optional(),
 });
 
-/** One project: the thing, its pieces, the sheet they are laid on. A plain value; lengths in mm. */
-export const jobSchema = z.object({
-  version: z.literal(VERSION),
-  id: plainId,
-  name: z.string().min(1).max(120),
-  /** The job's own calendar date, YYYY-MM-DD. */
-  today: calendarDate,
+/** What each thing of a job has for itself. Lengths in mm. */
+const thingFields = {
   thing: thingSchema,
   pieces: z.array(pieceSchema).min(1).max(200).check(apart('id')),
   /** A copy of the stock as it was when it was chosen. */
@@ -50,16 +46,52 @@ export const jobSchema = z.object({
   plan: planSchema,
   /** Where it is kept as a starting design: the elements that may be changed, by their ids. */
   design: z.object({ open: z.array(z.string()).max(500) }).optional(),
-  fields: labelFieldsSchema.optional(),
-  /** Fills the placeholders of copies, a row a copy. */
-  list: listSchema.optional(),
   /** What single copies have of their own, by their names. */
   oneOffs: z.record(z.string(), oneOffSchema).optional(),
   /** Findings that were taken as they are, by their keys, and why. */
   accepted: z.record(z.string(), acceptedSchema).optional(),
+};
+
+const setThingName = {
+  id: plainId,
+  /** What it is called among the others: `Lid`. */
+  name: z.string().min(1).max(60),
+  /** What it has in the place of what is shared. */
+  own: ownLookSchema.optional(),
+};
+
+const setThingSchema = z.object({ ...setThingName, ...thingFields });
+/** One of the things of a set, with all that it has for itself. */
+export type SetThing = z.infer<typeof setThingSchema>;
+
+/** How many things a set may have beside its first. */
+export const MOST_OTHER_THINGS = 11;
+
+const setSchema = z.object({
+  /** The first thing, whose pieces and plan are those of the job. */
+  ...setThingName,
+  others: z.array(setThingSchema).max(MOST_OTHER_THINGS).check(apart('id')),
+  look: lookSchema,
+  /** How many of the whole set are wanted, where its things follow one number. */
+  count: z.number().int().min(0).max(5000).optional(),
+});
+
+/** One project: a thing or a set of several, its pieces, the sheets they are laid on. A plain value. */
+export const jobSchema = z.object({
+  version: z.literal(VERSION),
+  id: plainId,
+  name: z.string().min(1).max(120),
+  /** The job's own calendar date, YYYY-MM-DD. */
+  today: calendarDate,
+  ...thingFields,
+  fields: labelFieldsSchema.optional(),
+  /** Fills the placeholders of copies, a row a copy. */
+  list: listSchema.optional(),
   /** What is known of the art that the pieces name, by its hash. */
   art: z.record(z.string(), artSchema),
   /** The typefaces that words are set in and that do not ship, by their hash. */
   typefaces: z.record(z.string(), ownTypefaceSchema).optional(),
+  /** Where it is of several things: the others, and what they share. */
+  set: setSchema.optional(),
 });
 export type Job = z.infer<typeof jobSchema>;

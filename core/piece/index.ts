@@ -82,6 +82,7 @@ export {
   type PatternFill,
   type PictureFill,
 } from './fill.ts';
+export { COLOR_ROLES, FACE_ROLES, type ColorRole, type FaceRole } from './roles.ts';
 export { adapted } from './adapt.ts';
 export { findTooMuch, MOST_DRAWN } from './drawn-amount.ts';
 export { artOfElement, withFills } from './element-fills.ts';

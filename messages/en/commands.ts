@@ -1,6 +1,12 @@
 import { shortened } from '../../core/base/index.ts';
 import { titleText } from './element-titles.ts';
-import type { CommandArgs, CommandCall, CommandName, Job } from '../../core/job/index.ts';
+import {
+  thingsOf,
+  type CommandArgs,
+  type CommandCall,
+  type CommandName,
+  type Job,
+} from '../../core/job/index.ts';
 import { elementTitle } from '../../core/piece/index.ts';
 import { plural } from './counts.ts';
 import { quoted } from './phrases.ts';
@@ -48,6 +54,15 @@ const fieldsOf = (changes: object): string =>
     .map((field) => FIELDS[field] ?? field)
     .join(' and ');
 
+const LOOKS = { colors: 'colours', faces: 'typefaces', says: 'words' } as const;
+const lookOf = (changes: CommandArgs<'change-look'>['changes']): string =>
+  (['colors', 'faces', 'says'] as const)
+    .filter((part) => changes[part])
+    .map((part) => LOOKS[part])
+    .join(' and ');
+const thingTitle = (job: Job, id: string): string =>
+  quoted(thingsOf(job).find((one) => one.id === id)?.name ?? job.name);
+
 const COMMANDS: Said = {
   'accept-finding': () => 'accept a finding',
   'add-back': () => 'add the other side',
@@ -58,6 +73,7 @@ const COMMANDS: Said = {
   'add-row-art': ({ art }) => `add ${art.length === 1 ? 'a picture' : `${art.length} pictures`}`,
   'add-rows': ({ rows }) => `add ${rowsOf(rows.length)}`,
   'add-size': () => 'add a size',
+  'add-thing': ({ name }) => `add the thing ${quoted(name)}`,
   'add-variant': () => 'add a variant',
   'bind-color': ({ column }) =>
     column ? `take a colour from ${column}` : 'take a colour from no column',
@@ -68,6 +84,8 @@ const COMMANDS: Said = {
   'change-elements': ({ piece, changes, doing }, job) =>
     `${doingOf(doing) ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
   'change-fields': ({ fields }) => `change ${rowsOf(Object.keys(fields).length)} of the list`,
+  'change-look': ({ changes }) => `change ${lookOf(changes)} of the set`,
+  'change-mark': () => 'change the mark of the set',
   'change-piece': ({ changes }) => `change ${fieldsOf(changes) || 'piece'}`,
   'change-plan': ({ changes }) => `change ${fieldsOf(changes)}`,
   'change-sheet-stock': ({ sheet, stock }) =>
@@ -87,6 +105,7 @@ const COMMANDS: Said = {
   'duplicate-elements': ({ piece, elements }, job) => `duplicate ${titleOf(job, piece, elements)}`,
   'follow-again': () => 'follow the base again',
   'free-copies': () => 'move copies to free places',
+  'join-job': ({ other }) => `join ${quoted(other.name)} to the set`,
   'leave-out': ({ copies, out }) =>
     `${out ? 'leave out' : 'print'} ${copies.length === 1 ? 'a copy' : `${copies.length} copies`}`,
   'make-sticker-sheet': () => 'make a sticker sheet',
@@ -97,11 +116,13 @@ const COMMANDS: Said = {
   'nest-sheets': ({ sheets }) => `nest ${sheets.flat().length} copies`,
   'number-rows': ({ column, draw }) =>
     `${draw === undefined ? 'number' : 'draw numbers in'} ${column}`,
+  'own-look': () => 'let one label have its own',
   'paste-fields': ({ table }) => `paste ${rowsOf(table.length)}`,
   'pin-copies': ({ pinned }) => (pinned ? 'pin copies' : 'unpin copies'),
   'print-only': ({ copies }) =>
     copies === undefined ? 'print all again' : `print ${copies.length} only`,
   'remove-copies': ({ copies }) => (copies.length === 1 ? 'take a copy away' : 'take copies away'),
+  'remove-thing': ({ thing }, job) => `take away ${thingTitle(job, thing)}`,
   recolor: ({ colors, doing }) =>
     doing ??
     Object.entries(colors)
@@ -110,6 +131,7 @@ const COMMANDS: Said = {
   want: ({ count }) => `want ${count}`,
   'rename-column': ({ column, name }) => `rename ${column} to ${name}`,
   'rename-job': () => 'rename job',
+  'rename-thing': ({ name }) => `call the thing ${quoted(name)}`,
   'reopen-finding': () => 'look at a finding again',
   'reorder-element': ({ piece, element }, job) => `reorder ${titleOf(job, piece, [element])}`,
   'repeat-copies': () => 'repeat copies',
@@ -122,6 +144,7 @@ const COMMANDS: Said = {
   'set-artwork': ({ from }) => (from === undefined ? 'start again' : `start from “${from}”`),
   'set-bleed': ({ bleed }) => `bleed of ${bleed} mm`,
   'set-list': ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
+  'share-look': () => 'share it with the set again',
   'share-edge': ({ pieces }) => `change the edge of ${piecesOf(pieces.length)}`,
   'size-edge': () => 'size the piece',
   'size-pieces': ({ pieces }) => `size ${piecesOf(pieces.length)}`,
@@ -132,6 +155,7 @@ const COMMANDS: Said = {
   'use-on-all': () => 'use on all copies',
   'want-pieces': ({ each, sum }) =>
     each === undefined ? `want ${sum} in all` : `want ${each} of each`,
+  'want-sets': ({ count }) => `want ${count} of the set`,
   'want-rows': ({ each }) =>
     each === undefined ? 'count copies' : `want ${each === 1 ? 'one' : each} a row`,
 };

@@ -16,6 +16,7 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
   'ground-unfit': () => 'This cannot fill a label',
   'itself-or-too-much': ({ most }) =>
     `A piece cannot hold itself, or more than ${count(most)} letters and shapes`,
+  'last-thing': () => 'A job keeps at least one thing',
   'list-issue': ({ row, issue }) =>
     `${row === undefined ? 'This list' : `Row ${row}`} is not accepted: ${issueText(issue)}`,
   'list-too-long': ({ rows, most }) => `That makes ${rows} rows: a list has at most ${most}`,
@@ -24,6 +25,7 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
   'name-empty': () => 'A job is found by its name: it needs one',
   'no-column': ({ column }) => `The list has no column “${column}”`,
   'no-list': () => 'This job has no list',
+  'no-set': () => 'This job has one thing only: add another first',
   'not-combinable': () => 'Only words, plates and drawn lines can be made one shape',
   'numbers-unfit': () => 'Numbers of rows are whole, with from 1 to 12 digits',
   'one-part': () => 'One shape is made of two elements or more',
@@ -33,6 +35,7 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
   'print-none': () => 'Choose at least one copy to print',
   'rows-without-list': () => 'Copies of each row need a list, and this job has none',
   'scale-unfit': () => 'This size is too small or too large',
+  'set-full': ({ most }) => `A set has at most ${most} things`,
   'size-of-stock': () => 'The bought sheet decides the size of its labels',
   'size-unfit': ({ from, to }) => `A piece is between ${from} mm and ${to / 1000} m wide`,
   'third-side': () => 'A label has a front and one other side',
@@ -40,4 +43,6 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
     `That makes ${elements} elements: a piece has at most ${most}`,
   'too-many-pieces': ({ count: pieces, most }) =>
     `That makes ${pieces} pieces: a job has from 1 to ${most}`,
+  'two-lists': () =>
+    'Both jobs have a list, and a set has one: take the list of one of them away first',
 };

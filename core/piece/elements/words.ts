@@ -25,6 +25,7 @@ import {
 } from '../../type/index.ts';
 import { MM_PER_PT } from '../../units/index.ts';
 import { color, fillSchema, findPaint, isPlain } from '../fill.ts';
+import { FACE_ROLES } from '../roles.ts';
 import { emptyFrame, placeFields, side, type ElementContext, type ElementKind } from './common.ts';
 
 const outlineSchema = z.object({
@@ -53,6 +54,8 @@ export const wordsSchema = z.object({
       opacity: z.number().min(0.05).max(1),
     })
     .optional(),
+  /** What their typeface does on the labels of a set; one of their own unless given. */
+  role: z.enum(FACE_ROLES).optional(),
   /** The room of words, mm; words on a circle have their circle. */
   width: side,
   height: side,

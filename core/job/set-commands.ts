@@ -1,0 +1,351 @@
+import { artSchema, type Art } from '../art/index.ts';
+import { freeId, isProblem, isSame, type Problem } from '../base/index.ts';
+import type { ColorRole, Fill, LabelField, PieceElement } from '../piece/index.ts';
+import { thingSchema, trySize, type MeasuredThing } from '../things/index.ts';
+import { withArtReplaced } from './art-use.ts';
+import { insertElements } from './insert-elements.ts';
+import { withArt, type Command } from './command.ts';
+import { invalidBySchema, notFound, refused } from './command-problems.ts';
+import { createJob, edgeFor } from './create.ts';
+import {
+  colorSwaps,
+  distinctColors,
+  lookOfPieces,
+  lookSchema,
+  ownedLook,
+  withFaceRoles,
+  withFaces,
+  withSays,
+  type SaidAnew,
+  type Look,
+  type LookChanges,
+  type OwnLook,
+} from './look.ts';
+import { MOST_OTHER_THINGS, type Job, type SetThing } from './schema.ts';
+import { asThing, ONLY, ownPart, sharedPart, thingsOf, withEachThing, withThing } from './set.ts';
+import { settled } from './settled.ts';
+import { recoloredIn } from './variants.ts';
+
+type JobSet = NonNullable<Job['set']>;
+
+/** The job as a set: of its one thing where it was none, with the look that this has. */
+export function asSet(job: Job, name: string): Job & { readonly set: JobSet } {
+  if (job.set) return { ...job, set: job.set };
+  const look = lookOfPieces(job.pieces);
+  return {
+    ...job,
+    pieces: job.pieces.map((piece) => withFaceRoles(piece, look)),
+    set: { id: ONLY, name: name.trim().slice(0, 60) || job.name.slice(0, 60), others: [], look },
+  };
+}
+
+/** The thing in the form in which a set has it. */
+const setThing = (id: string, name: string, job: Job): SetThing => ({ id, name, ...ownPart(job) });
+
+const idsOf = (job: Job): string[] => thingsOf(job).map(({ id }) => id);
+const hasThing = (job: Job, id: string): boolean => idsOf(job).includes(id);
+
+/** The set with what it says of one of its things changed. */
+function withNamed(
+  job: Job & { readonly set: JobSet },
+  id: string,
+  change: (one: { name: string; own?: OwnLook | undefined }) => {
+    name: string;
+    own?: OwnLook | undefined;
+  },
+): Job {
+  const { set } = job;
+  const made = <T extends { name: string; own?: OwnLook | undefined }>(one: T): T => {
+    const { own, ...next } = { ...one, ...change(one) };
+    return (own && Object.keys(own).length ? { ...next, own } : next) as T;
+  };
+  if (set.id === id) return { ...job, set: made(set) };
+  return {
+    ...job,
+    set: { ...set, others: set.others.map((one) => (one.id === id ? made(one) : one)) },
+  };
+}
+
+/** One thing in another look: what it has from the one before is in the new one. */
+function inLook(thing: Job, before: Look, after: Look, own: OwnLook = {}): Job {
+  const [was, is] = [ownedLook(before, own), ownedLook(after, own)];
+  const swaps = colorSwaps(was.colors, is.colors);
+  const recolored = Object.keys(swaps).length
+    ? thing.pieces.map((piece) => recoloredIn(piece, swaps, () => true))
+    : thing.pieces;
+  const said = saidAnew(before.says, after.says, own.says);
+  const pieces = recolored.map((piece) => {
+    const faced = isSame(was.faces, is.faces) ? piece : withFaces(piece, is);
+    return said.length === 0 || piece.variant ? faced : withSays(faced, said);
+  });
+  return pieces.every((piece, at) => piece === thing.pieces[at])
+    ? thing
+    : settled({ ...thing, pieces });
+}
+
+/** What fields say anew, each with what they said before. */
+function saidAnew(
+  before: Look['says'],
+  after: Look['says'],
+  own: readonly LabelField[] = [],
+): readonly SaidAnew[] {
+  return (Object.keys(after) as LabelField[]).flatMap((field) => {
+    const [from, to] = [before[field], after[field]];
+    return from === undefined || to === undefined || from === to || own.includes(field)
+      ? []
+      : [{ field, from, to }];
+  });
+}
+
+/** A set with another look, which all of its labels take as far as they have nothing of their own. */
+export function withLook(job: Job, look: Look): Job {
+  if (!job.set) return job;
+  const before = job.set.look;
+  const changed = withEachThing(job, (thing, { own }) => inLook(thing, before, look, own));
+  return changed.set ? { ...changed, set: { ...changed.set, look } } : changed;
+}
+
+function checkedLook(look: Look): Look | Problem {
+  const read = lookSchema.safeParse({ ...look, colors: distinctColors(look.colors) });
+  return read.success ? read.data : invalidBySchema(read.error, look);
+}
+
+/** A thing seen alone, with values of its own in the place of shared ones, or with the shared ones again. */
+function owning(job: Job, id: string, own: OwnLook): Job | Problem {
+  if (!job.set || !hasThing(job, id)) return notFound('thing');
+  const before = thingsOf(job).find((one) => one.id === id)?.own;
+  const { look } = job.set;
+  const checked = checkedLook(ownedLook(look, own));
+  if (isProblem(checked)) return checked;
+  const thing = asThing(job, id);
+  const swaps = colorSwaps(ownedLook(look, before).colors, checked.colors);
+  const colors = Object.fromEntries(
+    Object.keys(own.colors ?? {}).map((role) => [role, checked.colors[role as ColorRole]]),
+  );
+  const kept: OwnLook = { ...own, colors };
+  const returned = (before?.says ?? []).filter((field) => !own.says?.includes(field));
+  const pieces = thing.pieces.map((piece) => {
+    const made = withFaces(
+      recoloredIn(piece, swaps, () => true),
+      checked,
+    );
+    const back = returned.flatMap((field) => {
+      const to = look.says[field];
+      return to === undefined || piece.variant ? [] : [{ field, from: undefined, to }];
+    });
+    return back.length ? withSays(made, back) : made;
+  });
+  const made = withThing(job, id, settled({ ...thing, pieces }));
+  return made.set
+    ? withNamed({ ...made, set: made.set }, id, (one) => ({ ...one, own: tidy(kept) }))
+    : made;
+}
+
+/** Without what is empty. */
+function tidy({ colors = {}, faces = {}, says = [] }: OwnLook): OwnLook {
+  return {
+    ...(Object.keys(colors).length ? { colors } : {}),
+    ...(Object.keys(faces).length ? { faces } : {}),
+    ...(says.length ? { says } : {}),
+  };
+}
+
+/** The changes of a job that is, or becomes, a set of several things. They are of the job as a whole. */
+export const SET_COMMANDS = {
+  /** Another thing with a label of its own, on the same stock as the first; its artwork may come with it. */
+  'add-thing': {
+    run: (job, { name, thing, first, ground, elements, art = [] }) => {
+      const read = thingSchema.safeParse(thing);
+      if (!read.success) return invalidBySchema(read.error, thing);
+      const size = trySize(thing);
+      if (!size.ok) return size.problem;
+      if (idsOf(job).length > MOST_OTHER_THINGS)
+        return refused('set-full', { most: MOST_OTHER_THINGS + 1 });
+      const set = asSet(job, first ?? job.name);
+      const fresh = createJob(thing.kind, { id: job.id, today: job.today });
+      const [label] = fresh.pieces;
+      if (!label) return notFound('piece');
+      const { stock, material } = set.stock.spots ? fresh : set;
+      const { look } = set.set;
+      const empty = {
+        ...label,
+        edge: edgeFor(read.data, stock),
+        ground: ground === undefined ? (look.colors.ground ?? null) : ground,
+      };
+      const filled = insertElements(empty, elements ?? [], 0);
+      if (isProblem(filled)) return filled;
+      const piece = withFaceRoles(filled, look);
+      const wanted = { [piece.id]: set.set.count ?? fresh.plan.wanted[piece.id] ?? 12 };
+      const made: Job = {
+        ...fresh,
+        thing: read.data,
+        pieces: [piece],
+        stock,
+        material,
+        plan: { ...fresh.plan, wanted },
+      };
+      const others = [
+        ...set.set.others,
+        setThing(freeId('thing', idsOf(set)), name.slice(0, 60), made),
+      ];
+      return withArt({ ...set, set: { ...set.set, others } }, art);
+    },
+  } satisfies Command<{
+    name: string;
+    thing: MeasuredThing;
+    /** What the thing is called that the job has already, where it was none of a set. */
+    first?: string;
+    ground?: Fill | null;
+    elements?: readonly PieceElement[];
+    art?: readonly Art[];
+  }>,
+
+  /** Another job becomes a thing of this one, or all of its things where it is a set. */
+  'join-job': {
+    run: (job, { other, first }) => {
+      if (other.list && job.list && !isSame(other.list, job.list)) return refused('two-lists');
+      const set = asSet(job, first ?? job.name);
+      let now: Job & { set: JobSet } = set;
+      for (const one of thingsOf(other)) {
+        if (idsOf(now).length > MOST_OTHER_THINGS)
+          return refused('set-full', { most: MOST_OTHER_THINGS + 1 });
+        const thing = asThing(other, one.id);
+        const id = freeId('thing', idsOf(now));
+        const own = {
+          ...setThing(id, one.name.slice(0, 60), thing),
+          ...(one.own ? { own: one.own } : {}),
+        };
+        now = { ...now, set: { ...now.set, others: [...now.set.others, own] } };
+      }
+      const { list = other.list, fields = other.fields } = job;
+      return {
+        ...now,
+        ...(list ? { list } : {}),
+        ...(fields ? { fields } : {}),
+        art: { ...other.art, ...now.art },
+        ...(other.typefaces || now.typefaces
+          ? { typefaces: { ...other.typefaces, ...now.typefaces } }
+          : {}),
+      };
+    },
+  } satisfies Command<{ other: Job; first?: string }>,
+
+  /** A thing is no part of the set any more; of what is left alone nothing is shared. */
+  'remove-thing': {
+    run: (job, { thing }) => {
+      if (!job.set || !hasThing(job, thing)) return notFound('thing');
+      const { set } = job;
+      if (set.others.length === 0) return refused('last-thing');
+      const [next] = set.others;
+      if (set.id !== thing || !next) {
+        const others = set.others.filter(({ id }) => id !== thing);
+        return others.length ? { ...job, set: { ...set, others } } : alone(job);
+      }
+      const others = set.others.slice(1);
+      const { id, name, own, ...part } = next;
+      const kept: Job = {
+        ...sharedPart(job),
+        ...ownPart(part),
+        set: { ...set, id, name, others, ...(own ? { own } : {}) },
+      };
+      return others.length ? kept : alone(kept);
+    },
+  } satisfies Command<{ thing: string }>,
+
+  'rename-thing': {
+    run: (job, { thing, name }) => {
+      const trimmed = name.trim().slice(0, 60);
+      if (trimmed === '') return refused('name-empty');
+      if (!job.set || !hasThing(job, thing)) return notFound('thing');
+      return withNamed({ ...job, set: job.set }, thing, (one) => ({ ...one, name: trimmed }));
+    },
+  } satisfies Command<{ thing: string; name: string }>,
+
+  /** What all labels of the set share is another: those with a value of their own keep it. */
+  'change-look': {
+    run: (job, { changes }) => {
+      if (!job.set) return refused('no-set');
+      const { look } = job.set;
+      const next = checkedLook({
+        ...look,
+        colors: { ...look.colors, ...changes.colors },
+        faces: { ...look.faces, ...changes.faces },
+        says: { ...look.says, ...changes.says },
+      });
+      return isProblem(next) ? next : isSame(next, look) ? job : withLook(job, next);
+    },
+  } satisfies Command<{ changes: LookChanges }>,
+
+  /** Another picture for the maker on all labels. */
+  'change-mark': {
+    run: (job, { to }) => {
+      if (!job.set) return refused('no-set');
+      if (!artSchema.safeParse(to).success) return refused('art-damaged');
+      const { mark } = job.set.look;
+      const known = { ...job, art: { ...job.art, [to.id]: to } };
+      const made =
+        mark === undefined
+          ? known
+          : withEachThing(known, (thing) => withArtReplaced(thing, mark, to));
+      return made.set
+        ? { ...made, set: { ...made.set, look: { ...made.set.look, mark: to.id } } }
+        : made;
+    },
+  } satisfies Command<{ to: Art }>,
+
+  /** Values of its own for one thing, in the place of shared ones. */
+  'own-look': {
+    run: (job, { thing, own }) => {
+      const before = thingsOf(job).find(({ id }) => id === thing)?.own;
+      const says = [...new Set([...(before?.says ?? []), ...(own.says ?? [])])];
+      return owning(job, thing, {
+        colors: { ...before?.colors, ...own.colors },
+        faces: { ...before?.faces, ...own.faces },
+        ...(says.length ? { says } : {}),
+      });
+    },
+  } satisfies Command<{ thing: string; own: OwnLook }>,
+
+  /** One thing takes the shared value again. */
+  'share-look': {
+    run: (job, { thing, role }) => {
+      const { colors, faces, says = [] } = thingsOf(job).find(({ id }) => id === thing)?.own ?? {};
+      const without = <R extends object>(roles: R | undefined): R =>
+        Object.fromEntries(Object.entries(roles ?? {}).filter(([key]) => key !== role)) as R;
+      const left = says.filter((field) => field !== role);
+      return owning(job, thing, {
+        colors: without(colors),
+        faces: without(faces),
+        ...(left.length ? { says: left } : {}),
+      });
+    },
+  } satisfies Command<{ thing: string; role: string }>,
+
+  /** So many of the whole set: each piece that was counted like the set is counted so. */
+  'want-sets': {
+    run: (job, { count }) => {
+      if (!job.set) return refused('no-set');
+      const before = job.set.count;
+      const made = withEachThing(job, (thing) => {
+        const wanted = Object.fromEntries(
+          Object.entries(thing.plan.wanted).map(([piece, now]) => [
+            piece,
+            before === undefined || now === before ? count : now,
+          ]),
+        );
+        const { nested, ...plan } = thing.plan;
+        void nested;
+        return isSame(wanted, thing.plan.wanted) ? thing : { ...thing, plan: { ...plan, wanted } };
+      });
+      const next = made.set ? { ...made, set: { ...made.set, count } } : made;
+      return next;
+    },
+  } satisfies Command<{ count: number }>,
+};
+
+/** The job of the one thing that a set has left. */
+function alone(job: Job): Job {
+  const { set, ...thing } = job;
+  void set;
+  return thing;
+}
