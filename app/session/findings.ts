@@ -11,7 +11,12 @@ const QUIET = 350; // ms without a change before the proof is asked again
  * One question is under way at a time; what changes meanwhile is asked next, and answers about another
  * job are dropped.
  */
-export function useFindings(job: () => Job | undefined, machine: () => Cutter | undefined) {
+export function useFindings(
+  job: () => Job | undefined,
+  machine: () => Cutter | undefined,
+  /** Which of several things of the job it is. */
+  thing: () => string = () => '',
+) {
   const found = shallowRef<readonly Finding[]>([]);
   /** Those that nobody has taken as they are. */
   const list = computed(() => found.value.filter(({ accepted }) => accepted === undefined));
@@ -26,21 +31,22 @@ export function useFindings(job: () => Job | undefined, machine: () => Cutter | 
     asking = true;
     for (let asked = next; asked; asked = next) {
       next = undefined;
+      const of = thing();
       const answer = await proofCalls
         .call('findings', { job: asked, machine: machine() })
         .answer.catch((error: unknown) => {
           console.warn(error);
           return undefined;
         });
-      if (answer && job()?.id === asked.id) found.value = answer;
+      if (answer && job()?.id === asked.id && thing() === of) found.value = answer;
     }
     asking = false;
     looking.value = false;
   }
 
-  watch([job, machine] as const, ([now], [before]) => {
+  watch([job, machine, thing] as const, ([now, , of], [before, , from]) => {
     clearTimeout(timer);
-    if (now?.id !== before?.id) found.value = [];
+    if (now?.id !== before?.id || of !== from) found.value = [];
     if (!now) return;
     looking.value = true;
     timer = setTimeout(

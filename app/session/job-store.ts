@@ -8,6 +8,7 @@ import {
   redo,
   startHistory,
   undo,
+  withThing,
   withTypefaces,
   type CommandCall,
   type History,
@@ -33,6 +34,7 @@ import { useMessages } from '../ui/messages-store.ts';
 import { autosave } from './autosave.ts';
 import { loadFor } from './page-resources.ts';
 import { doneAlone, useShownCopy, type Done } from './shown-copy.ts';
+import { doneInThing, useShownThing } from './shown-thing.ts';
 import { useFindings } from './findings.ts';
 import { useOwnTypefaces } from './own-typefaces.ts';
 
@@ -58,12 +60,16 @@ export const useJobStore = defineStore('job', () => {
   /** A step that is shown already while it may still grow. */
   let staged: { call: CommandCall; key: string; timer: ReturnType<typeof setTimeout> } | undefined;
 
-  const shown = useShownCopy(() => gesture.value ?? history.value?.now);
+  /** Which thing of the set is worked on. */
+  const things = useShownThing(() => gesture.value ?? history.value?.now);
+  const shown = useShownCopy(() => things.seen(gesture.value ?? history.value?.now));
   /** The job as it is looked at: where changes go to one copy alone, as that has it. */
   let gestureIsSaved = false;
-  const job = computed(() => shown.seen(gesture.value ?? history.value?.now));
+  const job = computed(() => shown.seen(things.seen(gesture.value ?? history.value?.now)));
   /** The job without what a gesture is just doing. */
-  const committed = computed(() => shown.seen(history.value?.now));
+  const committed = computed(() => shown.seen(things.seen(history.value?.now)));
+  /** The whole of it: all things of a set with what they share. */
+  const whole = computed(() => history.value?.now);
   const pieces = computed(() => {
     const { value } = job;
     return new Map<string, CompiledPiece>(
@@ -101,15 +107,17 @@ export const useJobStore = defineStore('job', () => {
   });
   const machine = useChosenCutter();
   const findings = useFindings(
-    () => history.value?.now,
+    () => things.seen(history.value?.now),
     () => machine.value,
+    () => things.id.value,
   );
   // What an earlier version accepted by its sentence is known by its values from now on: no step.
   watch(findings.found, (found) => {
     const now = history.value;
     if (!now || gesture.value || keepState.value === 'reading') return;
-    const job = withAcceptedValues(now.now, found, (finding) => findingText(finding).what);
-    if (job !== now.now) accept({ ...now, now: job });
+    const seen = things.seen(now.now);
+    const job = seen && withAcceptedValues(seen, found, (finding) => findingText(finding).what);
+    if (job && job !== seen) accept({ ...now, now: withThing(now.now, things.id.value, job) });
   });
   const undoLabel = computed(() => history.value?.past[history.value.past.length - 1]?.label);
   const redoLabel = computed(() => history.value?.future[0]?.label);
@@ -143,6 +151,7 @@ export const useJobStore = defineStore('job', () => {
     void own.load();
     show(found.value.job);
     state.value = 'open';
+    things.remembered(found.value.job.id);
     const { job: opened, leftOut = [] } = found.value;
     if (leftOut.length) messages.say(texts.shelf.mended(opened.name, leftOutTexts(leftOut)));
     noteVersion(opened);
@@ -211,6 +220,14 @@ export const useJobStore = defineStore('job', () => {
     shown.show({ copy, row: copy === undefined ? shown.row.value?.key : undefined });
   }
 
+  /** Turns to another thing of the set; what was chosen of copies is left. */
+  function showThing(id: string): void {
+    commit();
+    cancel();
+    shown.show({});
+    things.show(id);
+  }
+
   /** Whether this tab may change the job; says so when it may not. */
   function mayWrite(): boolean {
     if (keepState.value !== 'reading') return true;
@@ -242,9 +259,16 @@ export const useJobStore = defineStore('job', () => {
     },
   );
 
+  /** The job after a change of what is worked on. */
+  const changed = (
+    now: Job,
+    call: CommandCall,
+    run: (thing: Job) => Done | Problem = (thing) => shown.run(thing, call),
+  ): Done | Problem => doneInThing(now, things.id.value, call, run);
+
   /** Does one step. Steps of the same key follow each other as one. Says why when it is refused. */
   function act(call: CommandCall, key?: string): boolean {
-    return step((now) => shown.run(now, call), key);
+    return step((now) => changed(now, call), key);
   }
 
   /**
@@ -255,14 +279,17 @@ export const useJobStore = defineStore('job', () => {
     commit();
     const before = history.value;
     if (!before || !mayWrite()) return false;
-    const job = await calls.call('runCommand', { job: before.now, call }).answer;
+    const thing = things.seen(before.now) ?? before.now;
+    const made = await calls.call('runCommand', { job: thing, call }).answer;
     if (history.value !== before) return false;
-    return step(() => (isProblem(job) ? job : { job, label: commandText(call, before.now) }), key);
+    const run = (): Done | Problem =>
+      isProblem(made) ? made : { job: made, label: commandText(call, thing) };
+    return step((now) => changed(now, call, run), key);
   }
 
   /** Does one step for one copy alone. */
   function changeAlone(copy: string, call: CommandCall, key?: string): boolean {
-    return step((now) => doneAlone(now, copy, call), key);
+    return step((now) => changed(now, call, (thing) => doneAlone(thing, copy, call)), key);
   }
 
   function step(run: (now: Job) => Done | Problem, key?: string): boolean {
@@ -315,7 +342,7 @@ export const useJobStore = defineStore('job', () => {
   function showChange(call: CommandCall, keeping = true): void {
     const now = history.value?.now;
     if (!now || keepState.value === 'reading') return;
-    const done = shown.run(now, call);
+    const done = changed(now, call);
     if (isProblem(done)) return;
     gesture.value = done.job;
     gestureIsSaved = keeping;
@@ -354,6 +381,11 @@ export const useJobStore = defineStore('job', () => {
   return {
     job,
     committed,
+    whole,
+    /** The things of the set, and which of them is worked on. */
+    things: things.all,
+    thing: things.id,
+    showThing,
     row: shown.row,
     showRow,
     /** The copy that changes go to alone. */

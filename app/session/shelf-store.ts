@@ -172,6 +172,17 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
+  /** One thing of a set as a job of its own; whether it is kept. */
+  async function takeOut(thing: Job, name: string): Promise<boolean> {
+    const made = { ...thing, id: newId(), name: name.slice(0, 120) };
+    let isKept = false;
+    await doing(async () => {
+      await keepJob(made, Date.now());
+      isKept = true;
+    });
+    return isKept;
+  }
+
   /** Says which jobs were left as they are, since a tab has them open. */
   function tellOpen(names: readonly string[]): void {
     messages.sayTrouble(texts.lock.open(names));
@@ -271,6 +282,7 @@ export const useShelf = defineStore('shelf', () => {
     createFromArt,
     rename,
     duplicate,
+    takeOut,
     remove,
     exportJob,
     take,

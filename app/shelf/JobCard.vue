@@ -2,7 +2,7 @@
 import { mdiDotsHorizontal } from '@mdi/js';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { arrange } from '../../core/sheet/index.ts';
-import type { Job } from '../../core/job/index.ts';
+import { eachThing, thingsOf, type Job } from '../../core/job/index.ts';
 import { texts } from '../texts/index.ts';
 import { dayOf } from '../ui/dates.ts';
 import { loadFor } from '../session/page-resources.ts';
@@ -26,13 +26,27 @@ const field = ref<HTMLInputElement | null>(null);
 
 const facts = computed(() => {
   const run = shelf.lastRun(props.job.id);
-  const parts = [
-    sizeFact(props.job, settings.unit).replace('Round, ', ''),
-    texts.ticket.perSheet(arrange(props.job).perSheet),
-  ];
+  const parts = props.job.set
+    ? [
+        thingsOf(props.job)
+          .map(({ name }) => name)
+          .join(', '),
+      ]
+    : [
+        sizeFact(props.job, settings.unit).replace('Round, ', ''),
+        texts.ticket.perSheet(arrange(props.job).perSheet),
+      ];
   return [...parts, ...(run ? [texts.shelf.run(dayOf(run.at))] : [])].join(' · ');
 });
-const shown = computed(() => (seen.value ? props.job.pieces.slice(0, 3) : []));
+/** The first pieces; of a set one of each thing. */
+const shown = computed(() => {
+  const most = props.job.set ? 1 : MOST_SHOWN;
+  const pieces = eachThing(props.job).flatMap(({ job }) =>
+    job.pieces.slice(0, most).map((piece) => ({ job, piece })),
+  );
+  return seen.value ? pieces.slice(0, MOST_SHOWN) : [];
+});
+const MOST_SHOWN = 3;
 
 const card = ref<HTMLElement | null>(null);
 /** Whether it has come near the window: what it shows is loaded and drawn then. */
@@ -71,9 +85,9 @@ function endRename(keep: boolean): void {
   <article ref="card" class="job">
     <router-link class="picture" :to="`/job/${job.id}`" :aria-label="job.name">
       <PieceThumbnail
-        v-for="(piece, index) in shown"
-        :key="piece.id"
-        :job="job"
+        v-for="({ job: thing, piece }, index) in shown"
+        :key="index"
+        :job="thing"
         :piece="piece.id"
         :class="`piece at-${shown.length}-${index}`"
       />

@@ -12,7 +12,7 @@ import { useTray } from '../art/tray-store.ts';
 import type { StickerChoices } from '../session/stickers.ts';
 import { bytesOf, chooseFiles } from '../storage/index.ts';
 import { texts } from '../texts/index.ts';
-import BeginningPicture from './BeginningPicture.vue';
+import BeginningPicture from '../ui/thing-pictures/BeginningPicture.vue';
 import JobCard from './JobCard.vue';
 import UnreadCard from './UnreadCard.vue';
 import LinkButton from '../ui/LinkButton.vue';

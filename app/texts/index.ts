@@ -19,6 +19,7 @@ import { readable } from './readable.ts';
 import { run } from './run.ts';
 import { seenAs } from './seen-as.ts';
 import { sheet } from './sheet.ts';
+import { set } from './set.ts';
 import { size } from './size.ts';
 import { start } from './start.ts';
 import { stickers } from './stickers.ts';
@@ -132,6 +133,7 @@ export const texts = {
   run,
   seenAs,
   sheet,
+  set,
   size,
   start,
   stickers,

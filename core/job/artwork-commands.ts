@@ -54,12 +54,19 @@ export const ARTWORK_COMMANDS = {
 
   /** Other artwork for a piece, all of it: a starting design, or a blank piece. */
   'set-artwork': {
-    run: (job, { piece, ground, elements, art = [] }) => {
+    run: (job, { piece, ground, elements, art = [], design }) => {
       const read = fillSchema.nullable().safeParse(ground);
       if (!read.success) return refused('ground-unfit');
-      const made = withOwnPiece(job, piece, (found) =>
-        insertElements({ ...found, ground, elements: [] }, elements, 0),
-      );
+      const made = withOwnPiece(job, piece, ({ startedFrom, ...found }) => {
+        void startedFrom;
+        const blank = {
+          ...found,
+          ...(design ? { startedFrom: design } : {}),
+          ground,
+          elements: [],
+        };
+        return insertElements(blank, elements, 0);
+      });
       return withArt(made, art);
     },
   } satisfies Command<
@@ -69,6 +76,8 @@ export const ARTWORK_COMMANDS = {
       art?: readonly Art[];
       /** What the design is called. */
       from?: string;
+      /** The starting design itself, by its name. */
+      design?: string;
     }
   >,
 

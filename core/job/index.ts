@@ -78,9 +78,24 @@ export {
   type SizeStep,
 } from './sheet-ways.ts';
 export { changeThing, isOfTheSet } from './in-thing.ts';
-export { ownedLook, type Look, type LookChanges, type OwnLook } from './look.ts';
+export {
+  lookOfPieces,
+  withFieldsGuessed,
+  ownedLook,
+  type Look,
+  type LookChanges,
+  type OwnLook,
+} from './look.ts';
 export { jobSchema, VERSION, type Job, type SetThing } from './schema.ts';
-export { asThing, eachThing, lookOfThing, ONLY, thingsOf, type ThingOfSet } from './set.ts';
+export {
+  asThing,
+  eachThing,
+  lookOfThing,
+  ONLY,
+  thingsOf,
+  withThing,
+  type ThingOfSet,
+} from './set.ts';
 export {
   callForDesign,
   canBeOpen,

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { contrastRatio, luminance, rgbOf } from '../color/index.ts';
 import {
   colorsOfPieces,
   color,
@@ -101,14 +102,25 @@ const wordsOf = (pieces: readonly Piece[]): Words[] =>
 /** The look that pieces have: what is shared with others when they become a part of a set. */
 export function lookOfPieces(pieces: readonly Piece[]): Look {
   const [first] = pieces;
-  const words = wordsOf(pieces).sort((one, other) => other.size - one.size);
+  const words = wordsOf(pieces.slice(0, 1)).sort((one, other) => other.size - one.size);
   const title = words.find(({ field }) => field === 'name') ?? words[0];
   const smallest = words[words.length - 1];
   const text = words.find(({ typeface }) => typeface !== title?.typeface) ?? smallest;
   const ground = first?.ground && isPlain(first.ground) ? first.ground : '#ffffff';
   const main = title && isPlain(title.color) ? title.color : undefined;
-  const others = colorsOfPieces(pieces).filter((one) => one !== ground && one !== main);
-  const [second, accent] = main ? others : others.slice(1);
+  const others = colorsOfPieces(pieces.slice(0, 1)).filter((one) => one !== ground && one !== main);
+  const [one, two] = main ? others : others.slice(1);
+  // What is close to the ground lies behind; what stands out from it is an accent.
+  const [second, accent] = [one, two]
+    .flatMap((color) => color ?? [])
+    .sort((a, b) => contrastOn(ground, a) - contrastOn(ground, b))
+    .reduce<(string | undefined)[]>(
+      (roles, color, _, all) =>
+        all.length === 1 && contrastOn(ground, color) > STANDS_OUT
+          ? [undefined, color]
+          : [...roles, color],
+      [],
+    );
   const mark = pieces.flatMap(({ elements }) => elements).find((one) => one.kind === 'picture');
   return {
     colors: distinctColors(defined({ ground, main: main ?? others[0], second, accent })),
@@ -120,6 +132,30 @@ export function lookOfPieces(pieces: readonly Piece[]): Look {
     ...(mark?.kind === 'picture' ? { mark: mark.art } : {}),
     says: { ...fieldsSaid(first?.elements ?? []) },
   };
+}
+
+const STANDS_OUT = 1.8; // contrast with the ground
+const contrastOn = (ground: string, color: string): number =>
+  contrastRatio(luminance(rgbOf(ground)), luminance(rgbOf(color)));
+
+/** A piece that says nothing in fields, with those that its words plainly are: what is largest is its name. */
+export function withFieldsGuessed(piece: Piece): Piece {
+  if (piece.elements.some(({ field }) => field)) return piece;
+  const words = wordsOf([piece]);
+  const straight = words
+    .filter(({ path }) => path.kind !== 'circle')
+    .sort((one, other) => other.size - one.size);
+  const around = (side: 'inside' | 'outside'): Words | undefined =>
+    words.find(({ path }) => path.kind === 'circle' && path.side === side);
+  const found = new Map<PieceElement | undefined, LabelField>([
+    [around('inside') ?? straight[2], 'line'],
+    [around('outside') ?? straight[1], 'maker'],
+    [straight[0], 'name'],
+  ]);
+  return mapped(piece, (element) => {
+    const field = found.get(element);
+    return field ? { ...element, field } : element;
+  });
 }
 
 const defined = <K extends string>(

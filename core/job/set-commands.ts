@@ -14,6 +14,7 @@ import {
   lookSchema,
   ownedLook,
   withFaceRoles,
+  withFieldsGuessed,
   withFaces,
   withSays,
   type SaidAnew,
@@ -23,18 +24,23 @@ import {
 } from './look.ts';
 import { MOST_OTHER_THINGS, type Job, type SetThing } from './schema.ts';
 import { asThing, ONLY, ownPart, sharedPart, thingsOf, withEachThing, withThing } from './set.ts';
+import { withoutNested } from '../sheet/index.ts';
 import { settled } from './settled.ts';
 import { recoloredIn } from './variants.ts';
+
+/** How many copies a row of the list gives at most. */
+const MOST_A_ROW = 500;
 
 type JobSet = NonNullable<Job['set']>;
 
 /** The job as a set: of its one thing where it was none, with the look that this has. */
 export function asSet(job: Job, name: string): Job & { readonly set: JobSet } {
   if (job.set) return { ...job, set: job.set };
-  const look = lookOfPieces(job.pieces);
+  const pieces = job.pieces.map(withFieldsGuessed);
+  const look = lookOfPieces(pieces);
   return {
     ...job,
-    pieces: job.pieces.map((piece) => withFaceRoles(piece, look)),
+    pieces: pieces.map((piece) => withFaceRoles(piece, look)),
     set: { id: ONLY, name: name.trim().slice(0, 60) || job.name.slice(0, 60), others: [], look },
   };
 }
@@ -154,7 +160,7 @@ function tidy({ colors = {}, faces = {}, says = [] }: OwnLook): OwnLook {
 export const SET_COMMANDS = {
   /** Another thing with a label of its own, on the same stock as the first; its artwork may come with it. */
   'add-thing': {
-    run: (job, { name, thing, first, ground, elements, art = [] }) => {
+    run: (job, { name, thing, first, ground, elements, art = [], design }) => {
       const read = thingSchema.safeParse(thing);
       if (!read.success) return invalidBySchema(read.error, thing);
       const size = trySize(thing);
@@ -171,6 +177,7 @@ export const SET_COMMANDS = {
         ...label,
         edge: edgeFor(read.data, stock),
         ground: ground === undefined ? (look.colors.ground ?? null) : ground,
+        ...(design ? { startedFrom: design } : {}),
       };
       const filled = insertElements(empty, elements ?? [], 0);
       if (isProblem(filled)) return filled;
@@ -198,6 +205,8 @@ export const SET_COMMANDS = {
     ground?: Fill | null;
     elements?: readonly PieceElement[];
     art?: readonly Art[];
+    /** The starting design that the artwork is, by its name. */
+    design?: string;
   }>,
 
   /** Another job becomes a thing of this one, or all of its things where it is a set. */
@@ -326,19 +335,23 @@ export const SET_COMMANDS = {
     run: (job, { count }) => {
       if (!job.set) return refused('no-set');
       const before = job.set.count;
-      const made = withEachThing(job, (thing) => {
-        const wanted = Object.fromEntries(
-          Object.entries(thing.plan.wanted).map(([piece, now]) => [
-            piece,
-            before === undefined || now === before ? count : now,
-          ]),
+      const follows = (now: number): boolean => before === undefined || now === before;
+      const counted = (wanted: Readonly<Record<string, number>>, to: number) =>
+        Object.fromEntries(
+          Object.entries(wanted).map(([piece, now]) => [piece, follows(now) ? to : now]),
         );
-        const { nested, ...plan } = thing.plan;
-        void nested;
-        return isSame(wanted, thing.plan.wanted) ? thing : { ...thing, plan: { ...plan, wanted } };
+      const made = withEachThing(job, (thing) => {
+        const { copiesPerRow } = thing.plan;
+        const plan = {
+          ...withoutNested(thing.plan),
+          wanted: counted(thing.plan.wanted, count),
+          ...(copiesPerRow
+            ? { copiesPerRow: counted(copiesPerRow, Math.max(1, Math.min(MOST_A_ROW, count))) }
+            : {}),
+        };
+        return isSame(plan, thing.plan) ? thing : { ...thing, plan };
       });
-      const next = made.set ? { ...made, set: { ...made.set, count } } : made;
-      return next;
+      return made.set ? { ...made, set: { ...made.set, count } } : made;
     },
   } satisfies Command<{ count: number }>,
 };

@@ -66,7 +66,7 @@ test('another thing makes a set of a job: each is seen as a job of its own, in o
   expect(tag).toMatchObject({ name: 'Balm tin', thing: { kind: 'tag' }, stock: lid.stock });
   expect(tag.pieces[0]?.ground).toBe(PAPER);
   expect(tin.set?.look).toMatchObject({
-    colors: { ground: PAPER, main: GREEN, second: RUST },
+    colors: { ground: PAPER, main: GREEN, accent: RUST },
     faces: { title: 'fraunces-semibold', text: 'figtree-regular', small: 'figtree-regular' },
     says: { name: 'Marigold balm', ingredients: 'beeswax, oil' },
   });
@@ -102,7 +102,7 @@ test('a shared colour is changed on all labels, but where one has its own; that 
 test('two roles of one colour stay two: each can be changed alone afterwards', () => {
   const alike = runAll(
     tin,
-    { name: 'change-look', args: { changes: { colors: { second: GREEN } } } },
+    { name: 'change-look', args: { changes: { colors: { accent: GREEN } } } },
     { name: 'change-look', args: { changes: { colors: { main: '#000000' } } } },
   );
   expect(wordsIn(alike, 'thing-1', 'name').color).toBe('#000000');

@@ -19,6 +19,8 @@ export const pieceSchema = z.object({
   bleed: z.number().min(0).max(20),
   /** How far words keep from the edge, mm. */
   safe: z.number().min(0).max(50),
+  /** The starting design that its artwork began with, by its name. */
+  startedFrom: z.string().max(60).optional(),
   /** What fills the piece out to the bleed; null prints none. */
   ground: fillSchema.nullable(),
   elements: z.array(elementSchema).max(500).check(apart('id')),

@@ -5,6 +5,7 @@ import type { DeskState } from '../artwork-state/desk-state.ts';
 import ColorsCard from './colors/ColorsCard.vue';
 import { ELEMENT_CARDS, SEVERAL_AT_ONCE } from './element-cards.ts';
 import FieldsCard from './fields/FieldsCard.vue';
+import LookCard from './set/LookCard.vue';
 import ManyCard from './ManyCard.vue';
 import PieceCard from './PieceCard.vue';
 import PlaceCard from './PlaceCard.vue';
@@ -76,6 +77,7 @@ const findings = computed(() =>
   />
   <RepeatCard v-if="only && only.kind !== 'words'" :desk="desk" :element="only" />
   <template v-if="selection.length === 0">
+    <LookCard v-if="desk.store.whole?.set" :desk="desk" />
     <FieldsCard v-if="saysFields" :desk="desk" />
     <PieceCard :desk="desk" />
     <FieldsCard v-if="!saysFields" :desk="desk" />

@@ -59,6 +59,15 @@ function fill(piece: string): void {
 
 <template>
   <CardPanel v-if="store.committed" :title="texts.sheet.wanted" :aside="String(total)" peeled>
+    <NumberRow
+      v-if="store.whole?.set"
+      :label="texts.set.count"
+      :name="texts.set.countLong"
+      :model-value="store.whole.set.count ?? 0"
+      :min="0"
+      :max="5000"
+      @update:model-value="store.act({ name: 'want-sets', args: { count: $event } }, 'want-sets')"
+    />
     <label v-for="piece in fronts" :key="piece.id" class="row">
       <PieceThumbnail :job="store.committed" :piece="piece.id" />
       <span class="name" :title="piece.name">{{ piece.name }}</span>

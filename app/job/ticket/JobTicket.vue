@@ -8,6 +8,7 @@ import StateMark from '../../ui/StateMark.vue';
 import { useShelf } from '../../session/shelf-store.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { ticketLines } from '../../session/ticket-lines.ts';
+import ThingTabs from './ThingTabs.vue';
 
 const store = useJobStore();
 const shelf = useShelf();
@@ -75,6 +76,7 @@ function rename(event: Event): void {
         @keydown.enter="rename"
       />
     </header>
+    <ThingTabs />
     <ol>
       <li v-for="line in lines" :key="line.id">
         <router-link
@@ -114,7 +116,7 @@ function rename(event: Event): void {
   mask: var(--holes);
 }
 header {
-  padding: 14px 12px 10px 8px;
+  padding: 14px 12px 4px 8px;
 }
 .name {
   box-sizing: border-box;

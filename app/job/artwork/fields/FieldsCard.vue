@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiClose } from '@mdi/js';
+import { mdiClose, mdiLinkVariant, mdiLinkVariantOff } from '@mdi/js';
 import { computed, ref } from 'vue';
 import {
   fieldsSaid,
@@ -36,6 +36,23 @@ const languages = Object.fromEntries(
 const hasNamed = computed(() => present.value.some(isNamed));
 const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 const active = ref<LabelField>();
+const thing = computed(() => {
+  const { things, thing: id } = props.desk.store;
+  return things.find((one) => one.id === id);
+});
+const isOwn = (field: LabelField): boolean => thing.value?.own?.says?.includes(field) ?? false;
+/** Whether other labels of the set may say the same. */
+const isShared = (field: LabelField): boolean =>
+  props.desk.store.whole?.set?.look.says[field] !== undefined;
+
+function share(field: LabelField): void {
+  const { store } = props.desk;
+  store.act(
+    isOwn(field)
+      ? { name: 'share-look', args: { thing: store.thing, role: field } }
+      : { name: 'own-look', args: { thing: store.thing, own: { says: [field] } } },
+  );
+}
 
 const elementsOf = (field: LabelField): readonly PieceElement[] =>
   props.desk.piece.value?.elements.filter((one) => one.field === field) ?? [];
@@ -107,7 +124,16 @@ function emphasize(event: Event): void {
           @change="desk.store.commit()"
         />
       </label>
-      <IconButton :icon="mdiClose" :name="say.drop(say.names[field])" @click="drop(field)" />
+      <span class="tools">
+        <IconButton
+          v-if="isShared(field)"
+          :icon="isOwn(field) ? mdiLinkVariantOff : mdiLinkVariant"
+          :name="isOwn(field) ? texts.set.share : texts.set.own(thing?.name ?? '')"
+          :pressed="isOwn(field)"
+          @click="share(field)"
+        />
+        <IconButton :icon="mdiClose" :name="say.drop(say.names[field])" @click="drop(field)" />
+      </span>
       <FieldColumns
         v-if="active === field"
         :columns="columns"
@@ -150,6 +176,9 @@ p {
 .field label {
   display: grid;
   gap: 2px;
+}
+.tools {
+  display: flex;
 }
 .field textarea {
   resize: vertical;

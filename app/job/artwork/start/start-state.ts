@@ -113,7 +113,7 @@ export function useStart(desk: DeskState) {
       picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
     };
     const made = makeDesign(design, given, rooms.value);
-    const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), from };
+    const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), from, design };
     return { name: 'set-artwork', args };
   }
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Beginning } from '../../core/job/index.ts';
-import { trySize, usualThing } from '../../core/things/index.ts';
-import { thingPicture } from '../ui/thing-pictures/index.ts';
+import type { Beginning } from '../../../core/job/index.ts';
+import { trySize, usualThing } from '../../../core/things/index.ts';
+import { thingPicture } from './index.ts';
 
 /** A small drawing of what is being labelled: the one of the size desk without its measurements. */
 const props = defineProps<{ beginning: Beginning }>();

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { mdiDotsHorizontal, mdiPlus } from '@mdi/js';
+import { computed, nextTick, ref } from 'vue';
+import { asThing } from '../../../core/job/index.ts';
+import { useJobStore } from '../../session/job-store.ts';
+import { useShelf } from '../../session/shelf-store.ts';
+import { texts } from '../../texts/index.ts';
+import { useMessages } from '../../ui/messages-store.ts';
+import AddThing from './AddThing.vue';
+
+/** The things of the job beside each other; the one that is worked on has a menu. */
+const say = texts.set;
+const store = useJobStore();
+const shelf = useShelf();
+const messages = useMessages();
+const adding = ref(false);
+const renaming = ref<string>();
+const field = ref<HTMLInputElement[]>([]);
+const isSet = computed(() => store.whole?.set !== undefined);
+
+async function startRename(id: string): Promise<void> {
+  renaming.value = id;
+  await nextTick();
+  field.value[0]?.select();
+}
+
+function rename(event: Event): void {
+  const { value } = event.target as HTMLInputElement;
+  const thing = renaming.value;
+  renaming.value = undefined;
+  if (thing && value.trim()) store.act({ name: 'rename-thing', args: { thing, name: value } });
+}
+
+function remove(id: string, name: string): void {
+  if (store.act({ name: 'remove-thing', args: { thing: id } }))
+    messages.say(say.removed(name), { label: texts.undo, run: store.undo });
+}
+
+async function takeOut(id: string, name: string): Promise<void> {
+  const { whole } = store;
+  if (!whole || !(await shelf.takeOut(asThing(whole, id), `${whole.name}: ${name}`))) return;
+  if (store.act({ name: 'remove-thing', args: { thing: id } })) messages.say(say.takenOut(name));
+}
+</script>
+
+<template>
+  <div class="things">
+    <div v-if="isSet" class="tabs" role="tablist" :aria-label="say.things">
+      <span v-for="{ id, name } in store.things" :key="id" :class="{ here: id === store.thing }">
+        <input
+          v-if="renaming === id"
+          ref="field"
+          class="well"
+          :value="name"
+          maxlength="60"
+          :aria-label="say.rename"
+          @keydown.enter="rename"
+          @keydown.esc="renaming = undefined"
+          @blur="rename"
+        />
+        <button
+          v-else
+          type="button"
+          role="tab"
+          :aria-selected="id === store.thing"
+          :title="name"
+          @click="store.showThing(id)"
+          @dblclick="startRename(id)"
+        >
+          {{ name }}
+        </button>
+        <v-menu v-if="id === store.thing && renaming !== id" location="bottom end">
+          <template #activator="{ props: menu }">
+            <button v-bind="menu" class="more" type="button" :aria-label="say.menu(name)">
+              <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiDotsHorizontal" /></svg>
+            </button>
+          </template>
+          <v-list>
+            <v-list-item :title="say.rename" @click="startRename(id)" />
+            <v-list-item :title="say.takeOut" @click="takeOut(id, name)" />
+            <v-list-item :title="say.remove" @click="remove(id, name)" />
+          </v-list>
+        </v-menu>
+      </span>
+    </div>
+    <button class="add" type="button" :title="say.addHint" @click="adding = true">
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPlus" /></svg>{{ say.add }}
+    </button>
+    <AddThing v-if="adding" @close="adding = false" />
+  </div>
+</template>
+
+<style scoped>
+.things {
+  padding: 0 14px 10px 18px;
+}
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-bottom: 4px;
+}
+.tabs > span {
+  display: inline-flex;
+  align-items: center;
+  max-width: 100%;
+  border: 1px solid var(--field-line);
+  border-radius: var(--r-field);
+  background: var(--well);
+}
+.tabs > .here {
+  border-color: var(--plum);
+  background: var(--apricot-soft);
+}
+button {
+  border: 0;
+  padding: 3px 9px;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+}
+.tabs button[role='tab'] {
+  overflow: hidden;
+  max-width: 150px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.here button[role='tab'] {
+  padding-right: 3px;
+  font-weight: 600;
+}
+.tabs .more {
+  display: inline-flex;
+  padding: 3px 6px 3px 2px;
+}
+svg {
+  width: 17px;
+  height: 17px;
+  fill: var(--plum);
+}
+.tabs input {
+  width: 110px;
+}
+.add {
+  display: inline-flex;
+  gap: 3px;
+  align-items: center;
+  padding: 2px 0;
+  color: var(--plum);
+  font-weight: 600;
+  font-size: 13px;
+}
+.add:hover {
+  text-decoration: underline;
+}
+</style>
