@@ -33,6 +33,7 @@ import {
 import {
   compareSheets,
   compileJob,
+  eachThing,
   loadResources,
   runCommand,
   type ArtBytes,
@@ -44,7 +45,7 @@ import {
   type OnHand,
 } from './job/index.ts';
 import {
-  exportFiles,
+  exportThings,
   pieceAsArt,
   type ExportChoices,
   type Format,
@@ -177,7 +178,13 @@ export interface Calls {
   /** Ways to fill the sheets side by side, and copies against size. */
   compareSheets(args: { job: Job; onHand: readonly OnHand[] }, task: Task): Promise<ComparedSheets>;
   exportFiles(
-    args: { job: Job; formats: readonly Format[]; choices?: Partial<ExportChoices> },
+    args: {
+      job: Job;
+      formats: readonly Format[];
+      choices?: Partial<ExportChoices>;
+      /** The one thing of a set whose files are made; those of all unless given. */
+      thing?: string;
+    },
     task: Task,
   ): Promise<MadeFile[]>;
   calibrationSheet(args: CalibrationSheet, task: Task): Promise<Uint8Array>;
@@ -290,18 +297,18 @@ export function createCalls(ground: CallGround): Calls {
     nest: ({ job, ...effort }, task) =>
       nestJob(job, { ...effort, task, better: (found) => task.found?.(found) }),
     compareSheets: ({ job, onHand }, task) => compareSheets(job, onHand, task),
-    async exportFiles({ job, formats, choices }, task) {
-      const { compiled, resources } = await ready(job);
+    async exportFiles({ job, formats, choices, thing }, task) {
+      const resources = await loadResources(platform, job, ground.artBytes);
+      const compiler = createCompiler(resources);
+      const things = eachThing(job)
+        .filter(({ id }) => thing === undefined || id === thing)
+        .map(({ name, job: seen }) => ({
+          compiled: compileJob(seen, compiler),
+          thing: job.set && { name },
+        }));
       await task.yieldNow();
-      return exportFiles(compiled, {
-        platform,
-        resources,
-        formats,
-        choices,
-        task,
-        say,
-        artBytes: ground.artBytes,
-      });
+      const where = { platform, resources, artBytes: ground.artBytes };
+      return exportThings({ job, things }, { ...where, formats, choices, task, say });
     },
     calibrationSheet: (sheet) => calibrationPdf(platform, sheet, say),
     readCalibration: (picture) => readCalibration(platform, picture),

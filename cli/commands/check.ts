@@ -3,24 +3,27 @@ import { readOptions } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
-import { findingDocuments } from '../finding-documents.ts';
+import { findingsOfGroups } from '../finding-documents.ts';
+import { groupsOf } from '../groups.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 export const check: CliCommand = {
   does: 'Says what the proof has found in a job.',
   example: 'peel check seals.peel --json',
-  usage: 'peel check JOB.peel [--today YYYY-MM-DD] [--json]',
+  usage: 'peel check JOB.peel [--group NAME] [--today YYYY-MM-DD] [--json]',
   async run(argv) {
-    const given = readOptions(argv, ['today']);
+    const given = readOptions(argv, ['group', 'today']);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
-    const found = await callsFor(job).findings({ job: job.job }, terminalTask());
-    const findings = findingDocuments(found);
+    const calls = callsFor(job);
+    const findings = await findingsOfGroups(groupsOf(job.job, given), (seen) =>
+      calls.findings({ job: seen }, terminalTask()),
+    );
     const lines = findings.map(
-      ({ severity, code, what, accepted }) =>
-        `${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,
+      ({ severity, code, what, accepted, group }) =>
+        `${group === undefined ? '' : `${group}: `}${accepted === undefined ? severity : 'accepted'} ${code}: ${what}`,
     );
     return {
-      exit: found.some(isOpenBlocker) ? 1 : 0,
+      exit: findings.some(isOpenBlocker) ? 1 : 0,
       document: { findings },
       text: lines.join('\n') || 'Nothing to say: it can be printed.',
     };

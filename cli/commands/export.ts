@@ -3,7 +3,8 @@ import { needed, readOptions, refuse } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
-import { findingDocuments } from '../finding-documents.ts';
+import { findingsOfGroups } from '../finding-documents.ts';
+import { groupsOf } from '../groups.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 function formats(list: string | boolean | undefined): Format[] {
@@ -25,16 +26,23 @@ function formats(list: string | boolean | undefined): Format[] {
 export const exportCommand: CliCommand = {
   does: 'Writes the print file and the cut files of every sheet of a job.',
   example: 'peel export seals.peel --out files --formats pdf,svg',
-  usage: `peel export JOB.peel --out DIR [--formats ${FORMATS.join(',')}] [--today YYYY-MM-DD] [--json]`,
+  usage: `peel export JOB.peel --out DIR [--formats ${FORMATS.join(',')}] [--group NAME] [--today YYYY-MM-DD] [--json]`,
   async run(argv) {
-    const given = readOptions(argv, ['out', 'formats', 'today']);
+    const given = readOptions(argv, ['out', 'formats', 'group', 'today']);
     const out = needed(given, 'out');
     const wanted = formats(given.options.formats);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const calls = callsFor(job);
-    const files = await calls.exportFiles({ job: job.job, formats: wanted }, terminalTask());
+    const groups = groupsOf(job.job, given);
+    const only = given.options.group === undefined ? {} : { thing: groups[0]?.id ?? '' };
+    const files = await calls.exportFiles(
+      { job: job.job, formats: wanted, ...only },
+      terminalTask(),
+    );
     for (const { name, bytes } of files) writeInto(out, name, bytes);
-    const blockers = findingDocuments(await calls.blockers({ job: job.job }, terminalTask()));
+    const blockers = await findingsOfGroups(groups, (seen) =>
+      calls.blockers({ job: seen }, terminalTask()),
+    );
     return {
       exit: blockers.length ? 1 : 0,
       document: {

@@ -1,6 +1,7 @@
-import { expectOk, ok } from '../../core/base/index.ts';
+import { expectOk, ok, problem, type Problem } from '../../core/base/index.ts';
+import type { Calls } from '../../core/calls.ts';
 import type { Point } from '../../core/geometry/index.ts';
-import type { Devices } from '../../core/run/index.ts';
+import type { Devices, RunReport, SheetRun } from '../../core/run/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
 import { ippPrinter, nodePlatform, parseAddress, tcpCutter } from '../../devices/wire/index.ts';
 import { fileStem } from '../../core/output/index.ts';
@@ -8,6 +9,7 @@ import { printNoteText, problemLine, problemText } from '../../messages/index.ts
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
+import { groupsOf, type Group } from '../groups.ts';
 import { runPicture } from '../png-file.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
 import { terminalTask } from '../terminal-task.ts';
@@ -18,7 +20,7 @@ export const run: CliCommand = {
   does: 'Prints and cuts a job; on simulated devices it is a rehearsal.',
   example: 'peel run seals.peel --out rehearsal --seed 7',
   usage:
-    'peel run JOB.peel --out DIR [--printer sim|ipp://…] [--cutter sim|tcp://…] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
+    'peel run JOB.peel --out DIR [--printer sim|ipp://…] [--cutter sim|tcp://…] [--group NAME] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
   async run(argv) {
     const given = readOptions(argv, [
       'out',
@@ -26,6 +28,7 @@ export const run: CliCommand = {
       'cutter',
       'align',
       'accept',
+      'group',
       'seed',
       'today',
     ]);
@@ -38,52 +41,31 @@ export const run: CliCommand = {
       .filter(Boolean);
     const align = placesOf(given);
     const made = (seed: number): Devices => chosenDevices(seed, { printer, cutter });
-    const done = await callsFor(job, made).run(
-      { job: job.job, seed: whole(given, 'seed', 1), accept, ...(align ? { align } : {}) },
-      terminalTask(),
-    );
-    if (!done.ok && done.problem.code === 'run/blocked') {
-      return {
-        exit: 1,
-        document: { blocked: { ...done.problem, ...problemText(done.problem) } },
-        text: `Not run. ${problemLine(done.problem)}`,
-      };
+    const calls = callsFor(job, made);
+    const groups = groupsOf(job.job, given);
+    const order = { seed: whole(given, 'seed', 1), accept, ...(align ? { align } : {}) };
+    // Nothing of a set is sent while one of its things may not be.
+    const blocked = groups.length > 1 ? await firstBlocked(groups, accept, calls) : undefined;
+    if (blocked) return refusedBy(blocked);
+    const reports: GroupReport[] = [];
+    for (const { job: seen, group } of groups) {
+      const done = await calls.run({ job: seen, ...order }, terminalTask());
+      if (!done.ok && done.problem.code === 'run/blocked') return refusedBy(done.problem);
+      const name = group === undefined ? job.job.name : `${job.job.name} ${group}`;
+      reports.push({ group, report: expectOk(done), stem: fileStem(name) });
     }
-    const report = expectOk(done);
-    const stem = fileStem(job.job.name);
-    writeInto(out, `${stem}.pdf`, report.pdf);
-    const pictures = report.sheets.flatMap((sheet, index) => {
-      const name = `${stem}-${index + 1}`;
-      writeInto(out, `${name}.hpgl`, report.hpgl[index] ?? '');
-      return (['printed', 'cut', 'peeled'] as const).map(async (kind) => {
-        const image = sheet[kind];
-        if (image) writeInto(out, `${name}-${kind}.png`, await runPicture(image));
-      });
-    });
-    await Promise.all(pictures);
-    const sheets = report.sheets.map(({ registration, copies, stopped }) => ({
-      ...(registration
-        ? {
-            registration: {
-              residual: rounded(registration.residual),
-              confidence: rounded(registration.confidence),
-              found: registration.found.filter(Boolean).length,
-            },
-          }
-        : {}),
-      copies: copies.map(({ copy, deviation, bleedLeft, clean }) => ({
-        copy,
-        deviation: rounded(deviation),
-        bleedLeft: rounded(bleedLeft),
-        ...(clean ? {} : { torn: true }),
+    for (const one of reports) await writeReport(out, one);
+    const sheets = reports.flatMap(({ report, group }) =>
+      report.sheets.map((sheet) => ({
+        ...(group === undefined ? {} : { group }),
+        ...sheetDocument(sheet),
       })),
-      ...(stopped ? { stopped: problemLine(stopped) } : {}),
-    }));
+    );
     const worst = Math.max(
       0,
       ...sheets.flatMap(({ copies }) => copies.map(({ deviation }) => deviation)),
     );
-    const notes = report.notes.map(printNoteText);
+    const notes = [...new Set(reports.flatMap(({ report }) => report.notes.map(printNoteText)))];
     const told = cutter ? 'sent to the cutter' : `cuts off by ${worst.toFixed(2)} mm at most`;
     const stopped = sheets.flatMap((sheet) => sheet.stopped ?? []);
     return {
@@ -93,6 +75,68 @@ export const run: CliCommand = {
     };
   },
 };
+
+/** What came of one thing of a job. */
+interface GroupReport {
+  readonly group: string | undefined;
+  readonly report: RunReport;
+  /** The beginning of the names of its files. */
+  readonly stem: string;
+}
+
+const refusedBy = (blocked: Problem) => ({
+  exit: 1 as const,
+  document: { blocked: { ...blocked, ...problemText(blocked) } },
+  text: `Not run. ${problemLine(blocked)}`,
+});
+
+async function firstBlocked(
+  groups: readonly Group[],
+  accept: readonly string[],
+  calls: Calls,
+): Promise<Problem | undefined> {
+  for (const { job } of groups) {
+    const blockers = await calls.blockers({ job }, terminalTask());
+    const blocker = blockers.find(({ code }) => !accept.includes(code));
+    if (blocker)
+      return problem('run/blocked', {
+        finding: { code: blocker.code, values: blocker.values },
+      });
+  }
+  return undefined;
+}
+
+async function writeReport(out: string, { report, stem }: GroupReport): Promise<void> {
+  writeInto(out, `${stem}.pdf`, report.pdf);
+  const pictures = report.sheets.flatMap((sheet, index) => {
+    const name = `${stem}-${index + 1}`;
+    writeInto(out, `${name}.hpgl`, report.hpgl[index] ?? '');
+    return (['printed', 'cut', 'peeled'] as const).map(async (kind) => {
+      const image = sheet[kind];
+      if (image) writeInto(out, `${name}-${kind}.png`, await runPicture(image));
+    });
+  });
+  await Promise.all(pictures);
+}
+
+const sheetDocument = ({ registration, copies, stopped }: SheetRun) => ({
+  ...(registration
+    ? {
+        registration: {
+          residual: rounded(registration.residual),
+          confidence: rounded(registration.confidence),
+          found: registration.found.filter(Boolean).length,
+        },
+      }
+    : {}),
+  copies: copies.map(({ copy, deviation, bleedLeft, clean }) => ({
+    copy,
+    deviation: rounded(deviation),
+    bleedLeft: rounded(bleedLeft),
+    ...(clean ? {} : { torn: true }),
+  })),
+  ...(stopped ? { stopped: problemLine(stopped) } : {}),
+});
 
 /** The address of a device in the house; undefined for a simulated one. */
 function addressOf(kind: 'printer' | 'cutter', given: Given): string | undefined {

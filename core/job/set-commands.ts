@@ -48,6 +48,19 @@ export function asSet(job: Job, name: string): Job & { readonly set: JobSet } {
 /** The thing in the form in which a set has it. */
 const setThing = (id: string, name: string, job: Job): SetThing => ({ id, name, ...ownPart(job) });
 
+/** A name that no other thing of the set has. */
+function ownName(name: string, job: Job): string {
+  const taken = thingsOf(job).map((one) => one.name);
+  const plain = name.trim().slice(0, MOST_NAME - 3);
+  const base = plain || 'Label';
+  for (let number = 1; ; number++) {
+    const made = number === 1 ? base : `${base} ${number}`;
+    if (!taken.includes(made)) return made;
+  }
+}
+/** Letters of the name of a thing. */
+const MOST_NAME = 60;
+
 const idsOf = (job: Job): string[] => thingsOf(job).map(({ id }) => id);
 const hasThing = (job: Job, id: string): boolean => idsOf(job).includes(id);
 
@@ -193,7 +206,7 @@ export const SET_COMMANDS = {
       };
       const others = [
         ...set.set.others,
-        setThing(freeId('thing', idsOf(set)), name.slice(0, 60), made),
+        setThing(freeId('thing', idsOf(set)), ownName(name, set), made),
       ];
       return withArt({ ...set, set: { ...set.set, others } }, art);
     },
@@ -221,7 +234,7 @@ export const SET_COMMANDS = {
         const thing = asThing(other, one.id);
         const id = freeId('thing', idsOf(now));
         const own = {
-          ...setThing(id, one.name.slice(0, 60), thing),
+          ...setThing(id, ownName(one.name, now), thing),
           ...(one.own ? { own: one.own } : {}),
         };
         now = { ...now, set: { ...now.set, others: [...now.set.others, own] } };
@@ -266,7 +279,9 @@ export const SET_COMMANDS = {
       const trimmed = name.trim().slice(0, 60);
       if (trimmed === '') return refused('name-empty');
       if (!job.set || !hasThing(job, thing)) return notFound('thing');
-      return withNamed({ ...job, set: job.set }, thing, (one) => ({ ...one, name: trimmed }));
+      return withNamed({ ...job, set: job.set }, thing, (one) =>
+        one.name === trimmed ? one : { ...one, name: ownName(trimmed, job) },
+      );
     },
   } satisfies Command<{ thing: string; name: string }>,
 

@@ -75,6 +75,14 @@ test('another thing makes a set of a job: each is seen as a job of its own, in o
   expect(read.ok && read.value).toEqual(tin);
 });
 
+test('no two things of a set have one name', () => {
+  const named = (job: Job): string[] => thingsOf(job).map(({ name }) => name);
+  const twice = runAll(tin, addTag);
+  expect(named(twice)).toEqual(['Lid', 'Tag', 'Tag 2']);
+  const again = runAll(twice, { name: 'rename-thing', args: { thing: 'thing-3', name: 'Lid' } });
+  expect(named(again)).toEqual(['Lid', 'Tag', 'Lid 2']);
+});
+
 test('a shared colour is changed on all labels, but where one has its own; that can be shared again', () => {
   const green = runAll(tin, {
     name: 'change-look',

@@ -1,10 +1,11 @@
-import { doing, unwatched, type Platform, type Say, type Task } from '../base/index.ts';
+import { doing, freeId, unwatched, type Platform, type Say, type Task } from '../base/index.ts';
 import {
   asPrinted,
   pageOf,
   printedSides,
   type ArtBytes,
   type CompiledJob,
+  type Job,
   type JobResources,
 } from '../job/index.ts';
 import { USUAL_CHOICES, type ExportChoices } from './choices.ts';
@@ -15,6 +16,7 @@ import {
   type FormatWriter,
   type Writing,
   type WrittenFile,
+  type WrittenThing,
 } from './formats/index.ts';
 import { fileStem, sheetFiles, type SheetFiles } from './names.ts';
 import { printPdf } from './print-pdf.ts';
@@ -47,16 +49,23 @@ function onlySheets(whole: CompiledJob, sheets: readonly number[]): CompiledJob 
   };
 }
 
-function writingOf(whole: CompiledJob, options: ExportOptions): Writing {
+/** @param taken the beginnings of names that files of other things have already */
+function writingOf(
+  { compiled: whole, thing }: CompiledThing,
+  options: ExportOptions,
+  taken: Set<string>,
+): Writing {
   const { platform, resources, artBytes, say, task = unwatched } = options;
   const choices = { ...USUAL_CHOICES, ...options.choices };
   const seen = choices.sheets ? onlySheets(whole, choices.sheets) : whole;
   const printed = asPrinted(seen);
-  const stem = fileStem(printed.job.name);
+  const base = fileStem(thing ? `${printed.job.name} ${thing.name}` : printed.job.name);
+  const stem = taken.has(base) ? freeId(base, taken) : base;
+  taken.add(stem);
   const sides = printedSides(printed);
   const files = new Map<string, Promise<Uint8Array>>();
   return {
-    ...{ platform, resources, artBytes, task, say, choices, seen, printed, stem, sides },
+    ...{ platform, resources, artBytes, task, say, choices, seen, printed, thing, stem, sides },
     names: printed.sheets.map((_, index) => sheetFiles(stem, index, pageOf(sides, index))),
     printFile(as) {
       const key = JSON.stringify([as.cutLayer, as.smallPictures, as.side]);
@@ -68,10 +77,42 @@ function writingOf(whole: CompiledJob, options: ExportOptions): Writing {
 }
 
 /** Writes a compiled job in the formats asked for, each for the job, its sheets or their pages. */
-export async function exportFiles(whole: CompiledJob, options: ExportOptions): Promise<MadeFile[]> {
-  const writing = writingOf(whole, options);
+export const exportFiles = (whole: CompiledJob, options: ExportOptions): Promise<MadeFile[]> =>
+  exportThings({ job: whole.job, things: [{ compiled: whole, thing: undefined }] }, options);
+
+/** One thing of a job as it was compiled, and what it is called where there are several. */
+export interface CompiledThing {
+  readonly compiled: CompiledJob;
+  readonly thing: WrittenThing | undefined;
+}
+
+/** Writes things of a job one after the other, then what stands for all of it. */
+export async function exportThings(
+  { job, things }: { readonly job: Job; readonly things: readonly CompiledThing[] },
+  options: ExportOptions,
+): Promise<MadeFile[]> {
+  const stems = new Set<string>();
+  const writings = things.map((one) => writingOf(one, options, stems));
   const wanted = FORMATS.filter((format) => options.formats.includes(format));
-  const ofSheets = wanted.filter((format) => FORMAT_WRITERS[format].scope !== 'job');
+  const made: MadeFile[] = [];
+  for (const writing of writings) made.push(...(await filesOfThing(writing, wanted)));
+  const all = {
+    ...{ job, things: writings },
+    artBytes: options.artBytes,
+    stem: fileStem(job.name),
+  };
+  for (const format of wanted) {
+    const writer: FormatWriter = FORMAT_WRITERS[format];
+    if (writer.scope === 'all')
+      made.push(...(await writer.write(all)).map((file) => ({ ...file, format })));
+  }
+  return made;
+}
+
+async function filesOfThing(writing: Writing, wanted: readonly Format[]): Promise<MadeFile[]> {
+  const ofSheets = wanted.filter((format) =>
+    ['sheet', 'page'].includes(FORMAT_WRITERS[format].scope),
+  );
   const made: MadeFile[] = [];
   writing.task.progress(0, doing('writing-print', {}));
   await writing.task.yieldNow();

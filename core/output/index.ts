@@ -2,7 +2,7 @@ export { cutDxf } from './dxf.ts';
 export { formPlaceholders, type FormChoices } from './form-fields.ts';
 export { cutSvg } from './cut-svg.ts';
 export { USUAL_CHOICES, type ExportChoices } from './choices.ts';
-export { exportFiles, type MadeFile } from './export.ts';
+export { exportFiles, exportThings, type MadeFile } from './export.ts';
 export { FORMATS, type Format } from './formats/index.ts';
 export { formPdf, pdfSources, printPdf } from './print-pdf.ts';
 export { cutHpgl, HPGL_PENS, HPGL_UNITS, settingCommands } from './hpgl.ts';

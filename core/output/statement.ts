@@ -1,9 +1,10 @@
 import { apply, flatten, mapRing, type Ring } from '../geometry/index.ts';
-import { printedSides, type CompiledJob } from '../job/index.ts';
+import { printedSides } from '../job/index.ts';
 import { shapePath } from '../shape/index.ts';
 import type { CompiledSheet, SheetCopy } from '../sheet/index.ts';
 import { knifeRings, orderCuts } from '../cutting/index.ts';
 import { sideFile, type SheetFiles } from './names.ts';
+import type { Writing } from './formats/format.ts';
 import { HPGL_UNITS } from './hpgl.ts';
 
 const rounded = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
@@ -11,15 +12,27 @@ const pairs = (rings: readonly Ring[]): number[][][] =>
   rings.map((ring) => ring.map(({ x, y }) => [rounded(x), rounded(y)]));
 
 /** States where everything is, so that an outsider can verify all other files: mm, y down. */
-export function statement(job: CompiledJob, files: readonly SheetFiles[]): unknown {
-  return {
-    sheets: printedSides(job).map(({ sheet, of, side }, page) =>
-      side === 'front'
-        ? sheetStatement(sheet, files[of])
-        : { side, ...sheetStatement(sheet, backFiles(files[of], page)) },
-    ),
-    hpgl: HPGL_UNITS,
+export function statement(things: readonly StatedThing[]): unknown {
+  return { sheets: things.flatMap(sheetsOf), hpgl: HPGL_UNITS };
+}
+
+/** One thing of a job as it is printed, and the files that its sheets stand in. */
+type StatedThing = Pick<Writing, 'printed' | 'names' | 'thing'>;
+
+function sheetsOf({ printed, names, thing }: StatedThing): object[] {
+  const { stock, material } = printed.job;
+  const of = thing && {
+    group: thing.name,
+    thing: printed.job.thing.kind,
+    stock: stock.name,
+    material: material.name,
   };
+  return printedSides(printed).map(({ sheet, of: front, side }, page) => ({
+    ...of,
+    ...(side === 'front'
+      ? sheetStatement(sheet, names[front])
+      : { side, ...sheetStatement(sheet, backFiles(names[front], page)) }),
+  }));
 }
 
 /** The files that the other side of a sheet stands in, on a page counted from 0. */

@@ -147,7 +147,10 @@ export async function openBlockers(
 }
 
 /** Whether a finding stops a run, and nobody has taken it as it is. */
-export const isOpenBlocker = ({ severity, accepted }: Finding): boolean =>
+export const isOpenBlocker = ({
+  severity,
+  accepted,
+}: Pick<Finding, 'severity' | 'accepted'>): boolean =>
   severity === 'blocker' && accepted === undefined;
 
 /** All findings, with the contrast of words measured. Blockers come first. */

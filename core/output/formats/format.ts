@@ -1,9 +1,14 @@
 import type { Platform, Say, Task } from '../../base/index.ts';
-import type { ArtBytes, CompiledJob, JobResources, PrintedSide } from '../../job/index.ts';
+import type { ArtBytes, CompiledJob, Job, JobResources, PrintedSide } from '../../job/index.ts';
 import type { CompiledSheet } from '../../sheet/index.ts';
 import type { PaperSide } from '../../stock/index.ts';
 import type { ExportChoices } from '../choices.ts';
 import type { SheetFiles } from '../names.ts';
+
+/** Which of several things of a set is written, as files and the statement name it. */
+export interface WrittenThing {
+  readonly name: string;
+}
 
 /** What is written: a job as it was compiled, and all that writers share. */
 export interface Writing {
@@ -20,6 +25,8 @@ export interface Writing {
   /** The same sheets as they are printed. */
   readonly printed: CompiledJob;
   readonly sides: readonly PrintedSide[];
+  /** The thing of a set that it is; undefined for a job of one thing. */
+  readonly thing: WrittenThing | undefined;
   /** The beginning of every file's name. */
   readonly stem: string;
   /** The names of each sheet's files. */
@@ -44,8 +51,22 @@ export interface WrittenPage {
   readonly names: SheetFiles;
 }
 
-/** A kind of file: one for the job, one for each sheet, or one for each side of a sheet. */
+/** All that is written of a job: each of its things, and what stands for all of them. */
+export interface WritingAll {
+  /** The whole job. */
+  readonly job: Job;
+  readonly things: readonly Writing[];
+  readonly artBytes: ArtBytes | undefined;
+  /** The beginning of the name of a file of all things. */
+  readonly stem: string;
+}
+
+/**
+ * A kind of file: one for the whole job, one for each of its things, one for each sheet, or one for each
+ * side of a sheet.
+ */
 export type FormatWriter =
+  | { readonly scope: 'all'; write(writing: WritingAll): Promise<readonly WrittenFile[]> }
   | { readonly scope: 'job'; write(writing: Writing): Promise<readonly WrittenFile[]> }
   | {
       readonly scope: 'sheet';

@@ -50,7 +50,8 @@ test('every format is in the table, and each says what it is written for', () =>
   expect(FORMATS).toHaveLength(12);
   const of = (scope: string): Format[] =>
     FORMATS.filter((format) => FORMAT_WRITERS[format].scope === scope);
-  expect(of('job')).toEqual(['pdf', 'form', 'artwork', 'approval', 'contact', 'peel', 'json']);
+  expect(of('all')).toEqual(['peel', 'json']);
+  expect(of('job')).toEqual(['pdf', 'form', 'artwork', 'approval', 'contact']);
   expect(of('sheet')).toEqual(['svg', 'dxf', 'hpgl']);
   expect(of('page')).toEqual(['png', 'jpeg']);
 });

@@ -29,4 +29,4 @@ export const FORMAT_WRITERS = {
 
 export type Format = keyof typeof FORMAT_WRITERS;
 export const FORMATS = Object.keys(FORMAT_WRITERS) as readonly Format[];
-export type { FormatWriter, WrittenFile, Writing } from './format.ts';
+export type { FormatWriter, WrittenFile, WrittenThing, Writing } from './format.ts';

@@ -3,9 +3,9 @@ import { utf8, type FormatWriter } from './format.ts';
 
 /** The statement of all sheets and copies, for other programs. */
 export const json: FormatWriter = {
-  scope: 'job',
-  write: ({ printed, names, stem }) => {
-    const text = `${JSON.stringify(statement(printed, names), null, 1)}\n`;
+  scope: 'all',
+  write: ({ things, stem }) => {
+    const text = `${JSON.stringify(statement(things), null, 1)}\n`;
     return Promise.resolve([{ name: `${stem}.json`, bytes: utf8(text) }]);
   },
 };

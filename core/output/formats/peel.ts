@@ -3,9 +3,7 @@ import type { FormatWriter } from './format.ts';
 
 /** The job itself, with its art; nothing where no art is at hand. */
 export const peel: FormatWriter = {
-  scope: 'job',
-  write: async ({ seen, artBytes, stem }) =>
-    artBytes
-      ? [{ name: `${stem}.peel`, bytes: writePeel(await jobWithArt(seen.job, artBytes)) }]
-      : [],
+  scope: 'all',
+  write: async ({ job, artBytes, stem }) =>
+    artBytes ? [{ name: `${stem}.peel`, bytes: writePeel(await jobWithArt(job, artBytes)) }] : [],
 };
