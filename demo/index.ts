@@ -1,5 +1,6 @@
 import type { Platform } from '../core/base/index.ts';
 import type { JobWithArt } from '../core/job/index.ts';
+import { balmTins } from './jobs/balm-tins.ts';
 import { basilPotWrap } from './jobs/basil-pot-wrap.ts';
 import { bulbBoxBands } from './jobs/bulb-box-bands.ts';
 import { hedgerowSheet } from './jobs/hedgerow-sheet.ts';
@@ -16,6 +17,7 @@ import { woodlandStickers } from './jobs/woodland-stickers.ts';
 /** The jobs of the demo workshop, the plant nursery Thistle & Fen, in the order of its shelf. */
 export function demoJobs(platform: Platform): Promise<JobWithArt[]> {
   return Promise.all([
+    balmTins(platform),
     potLidSeals(platform),
     seedPacketFronts(platform),
     peatFreeDots(platform),

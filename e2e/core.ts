@@ -2,7 +2,13 @@
 export { drawingToSvg, pathData } from '../core/drawing/index.ts';
 export { expectOk, isProblem } from '../core/base/index.ts';
 export { ORNAMENTS, ornamentOf, PATTERNS, readArt } from '../core/art/index.ts';
-export { compilePieces, createJob, loadResources, runCommand } from '../core/job/index.ts';
+export {
+  compilePieces,
+  createJob,
+  eachThing,
+  loadResources,
+  runCommand,
+} from '../core/job/index.ts';
 export { pdfSources, writePdf } from '../core/output/index.ts';
 export { renderPdf } from '../core/pdf/index.ts';
 export { createCompiler } from '../core/piece/index.ts';
