@@ -34,7 +34,12 @@ useJobKeys(store);
         {{ texts.lock.reader }}
         <LinkButton @click="store.takeOver">{{ texts.lock.take }}</LinkButton>
       </p>
-      <div class="desk"><router-view /></div>
+      <div class="desk">
+        <router-view v-slot="{ Component }">
+          <!-- Another thing of a set has its desks to itself. -->
+          <component :is="Component" :key="store.thing" />
+        </router-view>
+      </div>
     </div>
   </div>
 </template>

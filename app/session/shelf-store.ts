@@ -249,18 +249,25 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
-  function lastRun(job: string): RunRecord | undefined {
-    return runs.value.find((run) => run.job === job && !run.open);
+  /** Runs of a job, or of one thing of it; what was run before it was a set counts for all. */
+  const runsOf = (job: string, thing?: string): readonly RunRecord[] =>
+    runs.value.filter(
+      (run) =>
+        run.job === job && (thing === undefined || run.thing === undefined || run.thing === thing),
+    );
+
+  function lastRun(job: string, thing?: string): RunRecord | undefined {
+    return runsOf(job, thing).find((run) => !run.open);
   }
 
-  /** The run of a job that is under way. */
-  function openRun(job: string): RunRecord | undefined {
-    return runs.value.find((run) => run.job === job && run.open);
+  /** The run of a job, or of one thing of it, that is under way. */
+  function openRun(job: string, thing?: string): RunRecord | undefined {
+    return runsOf(job, thing).find((run) => run.open);
   }
 
   /** What each copy of a job looked like when it was last printed. */
-  function printedBefore(job: string): Record<string, string> {
-    const own = runs.value.filter((run) => run.job === job && !run.open);
+  function printedBefore(job: string, thing?: string): Record<string, string> {
+    const own = runsOf(job, thing).filter((run) => !run.open);
     return Object.assign({}, ...own.map(({ printed }) => printed).reverse()) as Record<
       string,
       string

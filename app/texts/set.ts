@@ -35,6 +35,7 @@ export const set = {
   own: (name: string): string => `Only on ${name}`,
   share: 'As the set has it',
   isOwn: (name: string): string => `${name} has its own`,
+  ofAll: 'Files of all things of the set',
   count: 'Of the whole set',
   countLong: 'How many of the whole set: of each thing as many, unless it is counted by itself',
   summary: (

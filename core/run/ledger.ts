@@ -7,6 +7,8 @@ const count = z.number().int().min(0).max(1_000_000);
 export const runRecordSchema = z.object({
   id: text,
   job: text,
+  /** Which thing of a set it was; undefined for a job of one. */
+  thing: text.optional(),
   /** ISO time at which it was begun. */
   at: z.string().max(40),
   sheets: count,

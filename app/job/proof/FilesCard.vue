@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { formPlaceholders, type Format } from '../../../core/output/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
+import CheckRow from '../../ui/CheckRow.vue';
 import { useMessages } from '../../ui/messages-store.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -16,6 +17,7 @@ const store = useJobStore();
 const messages = useMessages();
 const making = useMaking();
 const open = ref(false);
+const ofAll = ref(false);
 const say = texts.proof;
 const offered = computed<readonly Format[]>(() => [
   'pdf',
@@ -27,7 +29,7 @@ const offered = computed<readonly Format[]>(() => [
 ]);
 
 async function save(format: Format): Promise<void> {
-  const files = await making.make([format]);
+  const files = await making.make([format], {}, ofAll.value);
   const { committed: job } = store;
   if (!files || !job) return;
   const [only] = files;
@@ -47,6 +49,7 @@ async function save(format: Format): Promise<void> {
       </LinkButton>
       <span class="quiet">{{ say.formats[format].purpose }}</span>
     </div>
+    <CheckRow v-if="store.whole?.set" v-model="ofAll" :label="texts.set.ofAll" />
     <LinkButton @click="open = true">{{ say.allFiles }}</LinkButton>
     <MakingRow
       v-if="making.busy.value && !open"

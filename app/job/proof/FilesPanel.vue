@@ -44,6 +44,7 @@ const choices = ref<ExportChoices>({ ...USUAL_CHOICES, ...settings.files.choices
 /** Which sheets are meant, as it is typed. */
 const pages = ref('');
 const count = computed(() => store.committedLayout?.sheets.length ?? 0);
+const ofAll = ref(store.whole?.set !== undefined);
 const made = shallowRef<readonly MadeFile[]>();
 const has = (...some: Format[]): boolean => some.some((one) => formats.value.includes(one));
 /** The tray of the printer that pages are put right for. */
@@ -93,8 +94,12 @@ async function save(): Promise<void> {
   settings.files = { formats: [...wanted.value], choices: kept };
   const sheets = parsePages(pages.value, count.value);
   if (!sheets.ok) return messages.sayProblem(sheets.problem);
-  const only = pages.value.trim() ? { sheets: sheets.value } : {};
-  const files = await making.make(formats.value, { ...kept, ...only, shared: [...shared] });
+  const only = pages.value.trim() && !ofAll.value ? { sheets: sheets.value } : {};
+  const files = await making.make(
+    formats.value,
+    { ...kept, ...only, shared: [...shared] },
+    ofAll.value,
+  );
   if (!files) return;
   made.value = files;
   give();
@@ -129,7 +134,8 @@ function give(): void {
       </fieldset>
       <fieldset>
         <legend>{{ say.how }}</legend>
-        <FactRow as="label" :label="say.sheets"
+        <CheckRow v-if="store.whole?.set" v-model="ofAll" :label="texts.set.ofAll" />
+        <FactRow v-if="!ofAll" as="label" :label="say.sheets"
           ><input v-model="pages" class="well pages" :placeholder="say.allSheets(count)"
         /></FactRow>
         <PrinterRow v-if="has('pdf', 'png', 'jpeg')" />

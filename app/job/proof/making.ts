@@ -17,20 +17,25 @@ export function useMaking() {
   const share = ref(0);
   let ongoing: Ongoing<'exportFiles'> | undefined;
 
-  /** The files; undefined when it was stopped or went wrong, which is told. */
+  /**
+   * The files of the thing that is worked on, or of all things of the set; undefined when it was stopped or went
+   * wrong, which is told.
+   */
   async function make(
     formats: readonly Format[],
     choices: Partial<ExportChoices> = {},
+    ofAll = false,
   ): Promise<readonly MadeFile[] | undefined> {
-    const { committed: job } = store;
+    const { whole: job, thing } = store;
     if (!job) return undefined;
+    const of = ofAll || !job.set ? {} : { thing };
     busy.value = true;
     share.value = 0;
     try {
       const printer = await correctionFor(settings.printer);
       ongoing = calls.call(
         'exportFiles',
-        { job, formats, choices: printer ? { ...choices, printer } : choices },
+        { job, ...of, formats, choices: printer ? { ...choices, printer } : choices },
         (part) => (share.value = part),
       );
       return await ongoing.answer;

@@ -69,7 +69,7 @@ export function useRealRun(active: () => boolean) {
   /** Goes on with a run of this job that was interrupted. */
   async function resume(): Promise<boolean> {
     await shelf.readRuns();
-    const open = shelf.openRun(store.job?.id ?? '');
+    const open = shelf.openRun(store.job?.id ?? '', store.thing);
     record.value = open;
     return open !== undefined;
   }
@@ -95,6 +95,12 @@ export function useRealRun(active: () => boolean) {
     return material.pack ?? onHand?.material.pack ?? kept?.pack ?? null;
   }
 
+  /** What the ledger calls it: of a set with the thing that is made. */
+  function thingOfRun(name: string): Pick<RunRecord, 'jobName' | 'thing'> {
+    const one = store.whole?.set && store.things.find(({ id }) => id === store.thing);
+    return one ? { jobName: `${name}: ${one.name}`, thing: one.id } : { jobName: name };
+  }
+
   async function begin(): Promise<void> {
     const job = store.committed;
     if (!job || !printed.value) return;
@@ -110,7 +116,7 @@ export function useRealRun(active: () => boolean) {
       sheets: sheets.length,
       copies: names.length,
       printed: Object.fromEntries(names.map((copy) => [copy, keys[copy] ?? ''])),
-      jobName: job.name,
+      ...thingOfRun(job.name),
       stock: job.stock.name,
       material: job.material.name,
       ...(pack && pack.price > 0 ? { sheetPrice: pack.price / pack.sheets } : {}),

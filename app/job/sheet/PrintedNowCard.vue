@@ -19,7 +19,7 @@ onMounted(() => {
   if (!shelf.ready) void shelf.refresh().catch(messages.sayError);
 });
 const job = computed(() => store.committed);
-const last = computed(() => job.value && shelf.lastRun(job.value.id));
+const last = computed(() => job.value && shelf.lastRun(job.value.id, store.thing));
 const counts = computed(() => {
   const { value } = job;
   if (!value?.plan.printOnly) return undefined;
@@ -38,7 +38,7 @@ function print(copies: readonly string[] | undefined): void {
 function printChanged(): void {
   const { value } = job;
   if (!value) return;
-  const changed = changedSince(value, shelf.printedBefore(value.id));
+  const changed = changedSince(value, shelf.printedBefore(value.id, store.thing));
   if (changed.length) print(changed);
   else messages.say(say.nothingChanged);
 }

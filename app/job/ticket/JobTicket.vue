@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
+import { eachThing } from '../../../core/job/index.ts';
+import { copyCount } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { dayOf } from '../../ui/dates.ts';
 import { useSettings } from '../../ui/settings-store.ts';
@@ -17,11 +19,11 @@ const route = useRoute();
 onMounted(() => void shelf.refresh());
 
 const lastRun = computed(() => {
-  const run = store.committed && shelf.lastRun(store.committed.id);
+  const run = store.committed && shelf.lastRun(store.committed.id, store.thing);
   return run && `${dayOf(run.at)} · ${run.copies} copies`;
 });
 const openRun = computed(() => {
-  const run = store.committed && shelf.openRun(store.committed.id);
+  const run = store.committed && shelf.openRun(store.committed.id, store.thing);
   return run?.open && texts.ticket.underWay(run.open.done.length);
 });
 const lines = computed(() =>
@@ -47,6 +49,16 @@ const summary = computed(() => {
   const sheets = store.layout?.sheets.length ?? 0;
   return texts.ticket.summary(copies.value, sheets, store.layout?.freePlaces ?? 0);
 });
+/** What is made of each thing of a set, and on what. */
+const groups = computed(() =>
+  store.whole?.set
+    ? eachThing(store.whole).map(({ name, job }) => ({
+        name,
+        copies: job.pieces.reduce((sum, { id }) => sum + copyCount(job, id), 0),
+        on: `${job.stock.name}, ${job.material.name.toLowerCase()}`,
+      }))
+    : [],
+);
 const next = computed(() => {
   if (store.committed?.pieces.every(({ elements }) => elements.length === 0))
     return { label: texts.ticket.nextArtwork, desk: 'artwork' };
@@ -96,6 +108,7 @@ function rename(event: Event): void {
     <footer>
       <p class="display large">{{ texts.ticket.perSheet(store.layout?.perSheet ?? 0) }}</p>
       <p class="quiet">{{ summary }}</p>
+      <p v-if="groups.length" class="quiet groups">{{ texts.set.summary(groups) }}</p>
       <v-btn block color="primary" height="40" :to="{ name: next.desk }">{{ next.label }}</v-btn>
     </footer>
   </nav>
