@@ -1,5 +1,5 @@
 // Measures what the project promises and prints each figure beside a baseline of the same run.
-// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `subject`, `stickers`, `pack`, `nest`, `sheets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
+// `npm run bench -- art`, `svg`, `typefaces`, `photographs`, `subject`, `stickers`, `pack`, `nest`, `sheets`, `sets`, `pdf`, `list`, `stock`, `cutting`, `rehearsal`, `page`, `desk` or `peel` runs one part.
 import { benchArt } from './art.ts';
 import { benchCutting } from './cutting.ts';
 import { benchDesk } from './desk.ts';
@@ -10,6 +10,7 @@ import { benchPdf } from './pdf.ts';
 import { benchPeel } from './peel.ts';
 import { benchPhotographs } from './photographs.ts';
 import { benchRehearsal } from './rehearsal.ts';
+import { benchSets } from './sets.ts';
 import { benchSheets } from './sheets.ts';
 import { benchStickers } from './stickers.ts';
 import { benchStock } from './stock.ts';
@@ -29,6 +30,7 @@ const BENCHES = {
   pack: benchPack,
   nest: benchNest,
   sheets: benchSheets,
+  sets: benchSets,
   pdf: benchPdf,
   list: benchList,
   stock: benchStock,

@@ -10,6 +10,7 @@ import { BROWSER, visit } from './browser.ts';
 const PORT = 4377;
 const URL = `http://localhost:${PORT}`;
 const JOB = `${URL}/job/demo-pot-lid-seals`;
+const SET = `${URL}/job/demo-balm-tins`;
 
 /** Drawings that come in beside photographs. */
 const DRAWINGS = {
@@ -76,23 +77,22 @@ try {
   await shoot('size');
   await page.locator('[data-line="stock"]').click();
   await shoot('stock');
-  await page.locator('[data-line="artwork"]').click();
-  await page.locator('[data-element="words-3"] .hit').click();
+  await page.goto(`${SET}/artwork`);
+  await proofIsDone();
   await shoot('artwork');
-  await page.keyboard.press('Escape');
   await page.goto(`${URL}/job/demo-bulb-box-bands/artwork`);
   await page.getByRole('button', { name: 'Start from' }).click();
   await page.getByRole('combobox', { name: 'For', exact: true }).selectOption('plants');
   await page.waitForTimeout(2500);
   await shoot('designs');
-  await page.goto(`${JOB}/artwork`);
+  await page.goto(`${SET}/artwork`);
   await page.locator('[data-line="copies"]').click();
   await page.locator('[data-copy]').nth(4).click();
   await shoot('sheet');
   await page.locator('[data-line="proof"]').click();
   await page.locator('.page canvas').waitFor();
   await shoot('proof');
-  await page.locator('[data-line="run"]').click();
+  await page.goto(`${JOB}/run`);
   await page.getByRole('button', { name: 'Rehearse it' }).click();
   await page.locator('[data-report]').waitFor({ timeout: 120_000 });
   await shoot('run-report');

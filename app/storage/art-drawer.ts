@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { artSchema, type Art } from '../../core/art/index.ts';
-import { artOfJob, withArtReplaced, type Job } from '../../core/job/index.ts';
+import { artOfJob, withArtReplacedInAll, type Job } from '../../core/job/index.ts';
 import { database } from './database.ts';
 import { allJobs, artBytes, changeJob, keepArt } from './jobs.ts';
 
@@ -100,7 +100,7 @@ export async function replaceArtEverywhere(
 ): Promise<ChangedJobs> {
   return changeJobs(
     (job) => artOfJob(job).includes(from),
-    (job) => withArtReplaced(job, from, to),
+    (job) => withArtReplacedInAll(job, from, to),
     now,
   );
 }

@@ -6,7 +6,7 @@ import { LIST_COMMANDS } from './list-commands.ts';
 import { withOwnFaces, type Look } from './look.ts';
 import type { Job } from './schema.ts';
 import { SET_COMMANDS, withLook } from './set-commands.ts';
-import { asThing, lookOfThing, thingsOf, withThing } from './set.ts';
+import { asThing, lookOfThing, thingsOf, withMarkReplaced, withThing } from './set.ts';
 
 /** Whether a change is of a job as a whole, not of one of its things. */
 export const isOfTheSet = ({ name }: CommandCall): boolean => name in SET_COMMANDS;
@@ -38,7 +38,11 @@ export function changeThing(
   const own = look && made !== before ? withFacesOfItsOwn(made, look) : made;
   const changed = withThing(job, id, own);
   const others = OF_ALL_THINGS.has(call.name) ? inOthers(job, changed, id, call) : changed;
-  return saidInAll(others, { id, before, after: own });
+  const marked =
+    call.name === 'replace-art'
+      ? withMarkReplaced(others, call.args.from, call.args.to.id)
+      : others;
+  return saidInAll(marked, { id, before, after: own });
 }
 
 function withFacesOfItsOwn(job: Job, look: Look): Job {
@@ -53,9 +57,8 @@ function inOthers(before: Job, after: Job, id: string, call: CommandCall): Job {
     const made = runCommand(asThing(before, one.id), call);
     if (isProblem(made)) return now;
     const { list, fields } = now;
-    const shared: Job = { ...made, art: { ...made.art, ...now.art } };
     return withThing(now, one.id, {
-      ...shared,
+      ...made,
       ...(list ? { list } : {}),
       ...(fields ? { fields } : {}),
     });

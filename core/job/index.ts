@@ -93,6 +93,7 @@ export {
   lookOfThing,
   ONLY,
   thingsOf,
+  withArtReplacedInAll,
   withThing,
   type ThingOfSet,
 } from './set.ts';

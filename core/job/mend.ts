@@ -12,6 +12,7 @@ import {
   type ValuePath,
 } from '../base/index.ts';
 import { createJob } from './create.ts';
+import { withEachThing } from './set.ts';
 import { tooMuchIn, withoutTooMuch } from './too-much.ts';
 import { tryMigrate, type Plain } from './migrations.ts';
 import { jobPlace } from './job-place.ts';
@@ -69,7 +70,11 @@ function drawable(job: Job, leftOut: JobPlace[]): MendedJob {
   for (const [at, { elements }] of job.pieces.entries())
     for (const [place, element] of elements.entries())
       if (tooMuch.has(element)) leftOut.push(jobPlace(job, ['pieces', at, 'elements', place]));
-  return { job: withoutTooMuch(job, tooMuch), leftOut };
+  const mended = withoutTooMuch(job, tooMuch);
+  return {
+    job: mended.set ? withEachThing(mended, (thing) => withoutTooMuch(thing)) : mended,
+    leftOut,
+  };
 }
 
 /** The document with a value made fit where that says what it was meant to; undefined where not. */

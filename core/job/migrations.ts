@@ -6,6 +6,7 @@ import {
   USUAL_MARKS,
 } from '../stock/index.ts';
 import { typefaceFromVersion12 } from '../type/index.ts';
+import { withEachThing } from './set.ts';
 import { withoutTooMuch } from './too-much.ts';
 import { jobSchema, VERSION, type Job } from './schema.ts';
 
@@ -116,7 +117,7 @@ export function parseJob(document: unknown, source: JobSource = { kind: 'job' })
   if (!migrated.ok) return migrated;
   const read = jobSchema.safeParse(migrated.value);
   // What cannot be drawn is as if it was not there.
-  if (read.success) return ok(withoutTooMuch(read.data));
+  if (read.success) return ok(withEachThing(read.data, (thing) => withoutTooMuch(thing)));
   const [issue] = read.error.issues;
   return err(
     'job/unread',

@@ -2,7 +2,6 @@ import { artSchema, type Art } from '../art/index.ts';
 import { freeId, isProblem, isSame, type Problem } from '../base/index.ts';
 import type { ColorRole, Fill, LabelField, PieceElement } from '../piece/index.ts';
 import { thingSchema, trySize, type MeasuredThing } from '../things/index.ts';
-import { withArtReplaced } from './art-use.ts';
 import { insertElements } from './insert-elements.ts';
 import { withArt, type Command } from './command.ts';
 import { invalidBySchema, notFound, refused } from './command-problems.ts';
@@ -23,7 +22,16 @@ import {
   type OwnLook,
 } from './look.ts';
 import { MOST_OTHER_THINGS, type Job, type SetThing } from './schema.ts';
-import { asThing, ONLY, ownPart, sharedPart, thingsOf, withEachThing, withThing } from './set.ts';
+import {
+  asThing,
+  ONLY,
+  ownPart,
+  sharedPart,
+  thingsOf,
+  withArtReplacedInAll,
+  withEachThing,
+  withThing,
+} from './set.ts';
 import { withoutNested } from '../sheet/index.ts';
 import { settled } from './settled.ts';
 import { recoloredIn } from './variants.ts';
@@ -305,15 +313,11 @@ export const SET_COMMANDS = {
     run: (job, { to }) => {
       if (!job.set) return refused('no-set');
       if (!artSchema.safeParse(to).success) return refused('art-damaged');
-      const { mark } = job.set.look;
-      const known = { ...job, art: { ...job.art, [to.id]: to } };
-      const made =
-        mark === undefined
-          ? known
-          : withEachThing(known, (thing) => withArtReplaced(thing, mark, to));
-      return made.set
-        ? { ...made, set: { ...made.set, look: { ...made.set.look, mark: to.id } } }
-        : made;
+      const { set } = job;
+      const { mark } = set.look;
+      if (mark !== undefined) return withArtReplacedInAll(job, mark, to);
+      const look = { ...set.look, mark: to.id };
+      return { ...job, art: { ...job.art, [to.id]: to }, set: { ...set, look } };
     },
   } satisfies Command<{ to: Art }>,
 

@@ -11,6 +11,7 @@ import {
   parseJob,
   runCommand,
   thingsOf,
+  withArtReplacedInAll,
   type CommandCall,
   type Job,
 } from './index.ts';
@@ -266,6 +267,23 @@ test('a picture is replaced on every label, and what only another label shows st
     },
   );
   const made = runAll(set, { name: 'change-mark', args: { to: picture('c') } });
+  // The picture of one is replaced from its own desk, or from the drawer: on all labels, and as the mark.
+  for (const again of [
+    ok(
+      changeThing(set, 'thing-2', {
+        name: 'replace-art',
+        args: { from: 'a'.repeat(64), to: picture('d') },
+      }),
+    ),
+    withArtReplacedInAll(set, 'a'.repeat(64), picture('d')),
+  ]) {
+    expect(again.set?.look.mark?.[0]).toBe('d');
+    expect(
+      Object.keys(again.art)
+        .map((id) => id[0])
+        .sort(),
+    ).toEqual(['b', 'd']);
+  }
   const artIn = (id: string): string[] =>
     elementsOf(made, id).map((one) => (one.kind === 'picture' ? one.art.slice(0, 1) : ''));
   expect([artIn('thing-1'), artIn('thing-2')]).toEqual([['c'], ['c', 'b']]);

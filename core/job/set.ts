@@ -1,5 +1,6 @@
 import { onceForEach } from '../base/index.ts';
-import { artOfJob } from './art-use.ts';
+import type { Art } from '../art/index.ts';
+import { artOfJob, withArtReplaced } from './art-use.ts';
 import { ownedLook, type Look, type OwnLook } from './look.ts';
 import type { Job, SetThing } from './schema.ts';
 
@@ -125,3 +126,17 @@ function usedElsewhere(job: Job, id: string): Job['art'] {
 /** A job with each of its things as `map` gives it. */
 export const withEachThing = (job: Job, map: (thing: Job, of: ThingOfSet) => Job): Job =>
   thingsOf(job).reduce((now, one) => withThing(now, one.id, map(asThing(now, one.id), one)), job);
+
+/** A set whose mark is another picture, where it was a certain one. */
+export const withMarkReplaced = (job: Job, from: string, to: string): Job =>
+  job.set?.look.mark === from
+    ? { ...job, set: { ...job.set, look: { ...job.set.look, mark: to } } }
+    : job;
+
+/** A job with one art in the place of another on all labels of all of its things. */
+export const withArtReplacedInAll = (job: Job, from: string, to: Art): Job =>
+  withMarkReplaced(
+    withEachThing(job, (thing) => withArtReplaced(thing, from, to)),
+    from,
+    to.id,
+  );
