@@ -84,7 +84,7 @@ test('a tin in three varieties: groups on two stocks, files of all, one thing pr
   await openDesk(page, 'balm-tins', 'artwork');
   await expect(page.getByRole('tab')).toHaveText(['Lid', 'Wall', 'Underside', 'Card']);
   await expect(page.locator('.ticket .groups')).toHaveText(
-    'Lid: 12 on A4, matt paper · Wall: 12 on A4, matt paper · Underside: 12 on A4, matt paper · Card: 12 on A4, brown kraft paper',
+    'Lid 12, Wall 12, Underside 12 on A4, matt paper · Card 12 on A4, brown kraft paper',
   );
   // A row of the list fills every thing.
   await page.getByRole('button', { name: 'Row after' }).click();
@@ -96,8 +96,8 @@ test('a tin in three varieties: groups on two stocks, files of all, one thing pr
   await page.locator('[data-line="copies"]').click();
   await page.getByLabel(/^How many of the whole set/).fill('2');
   await page.getByLabel(/^How many of the whole set/).press('Enter');
-  await expect(page.locator('.ticket .groups')).toContainText('Lid: 6 on A4, matt paper');
-  await expect(page.locator('.ticket .groups')).toContainText('Card: 6 on A4, brown kraft paper');
+  await expect(page.locator('.ticket .groups')).toContainText('Lid 6, Wall 6, Underside 6 on A4');
+  await expect(page.locator('.ticket .groups')).toContainText('Card 6 on A4, brown kraft paper');
 
   await page.locator('[data-line="proof"]').click();
   await page.getByLabel('Files of all things of the set').check();

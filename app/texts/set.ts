@@ -38,7 +38,14 @@ export const set = {
   ofAll: 'Files of all things of the set',
   count: 'Of the whole set',
   countLong: 'How many of the whole set: of each thing as many, unless it is counted by itself',
+  /** What is made on each kind of sheet: `Lid 12, Wrap 12 on A4, matt paper`. */
   summary: (
     groups: readonly { readonly name: string; readonly copies: number; readonly on: string }[],
-  ): string => groups.map(({ name, copies, on }) => `${name}: ${copies} on ${on}`).join(' · '),
+  ): string =>
+    [...new Set(groups.map(({ on }) => on))]
+      .map((sheet) => {
+        const made = groups.filter(({ on }) => on === sheet);
+        return `${made.map(({ name, copies }) => `${name} ${copies}`).join(', ')} on ${sheet}`;
+      })
+      .join(' · '),
 };

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { frontsOf } from '../../../core/job/index.ts';
+import { eachThing, frontsOf } from '../../../core/job/index.ts';
 import { isByRow, copyCount } from '../../../core/sheet/index.ts';
 import type { Piece } from '../../../core/piece/index.ts';
 import PieceThumbnail from '../../session/PieceThumbnail.vue';
@@ -29,6 +29,19 @@ const fillers = computed(() => {
   return wanted.length ? wanted : counted;
 });
 const MOST_FILLERS = 8;
+
+/** How many of the whole set are wanted: what was said, or what is wanted of each thing where that is one number. */
+const ofSet = computed(() => {
+  if (!store.whole?.set) return 0;
+  const { count } = store.whole.set;
+  const counts = new Set(
+    eachThing(store.whole).flatMap(({ job: { plan } }) =>
+      Object.entries(plan.wanted).map(([piece, wanted]) => plan.copiesPerRow?.[piece] ?? wanted),
+    ),
+  );
+  const [only] = counts;
+  return count ?? (counts.size === 1 ? (only ?? 0) : 0);
+});
 
 /** Has the rows of the list say how many copies of a piece there are, or not. */
 function byRow(piece: string): void {
@@ -63,7 +76,7 @@ function fill(piece: string): void {
       v-if="store.whole?.set"
       :label="texts.set.count"
       :name="texts.set.countLong"
-      :model-value="store.whole.set.count ?? 0"
+      :model-value="ofSet"
       :min="0"
       :max="5000"
       @update:model-value="store.act({ name: 'want-sets', args: { count: $event } }, 'want-sets')"

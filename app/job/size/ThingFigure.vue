@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue';
 import type { Piece } from '../../../core/piece/index.ts';
 import type { FlatSize, MeasuredThing } from '../../../core/things/index.ts';
-import { pageCompiler } from '../../session/page-resources.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
 import ChoiceRow from '../../ui/ChoiceRow.vue';
@@ -20,7 +19,7 @@ const looked = ref<SeenFrom>('front');
 /** Another thing may not be seen from where the last one was. */
 const seen = computed(() => (looked.value in sides.value ? looked.value : 'front'));
 const label = useLabelCanvas(
-  () => store.job && pageCompiler.compile(props.piece, store.job),
+  () => store.job && store.compiled(store.job, props.piece),
   () => store.job?.material.color ?? '#ffffff',
 );
 </script>

@@ -76,7 +76,12 @@ function rename(event: Event): void {
 </script>
 
 <template>
-  <nav v-if="store.committed" class="ticket" :aria-label="texts.ticket.jobTicket">
+  <nav
+    v-if="store.committed"
+    class="ticket"
+    :class="{ several: groups.length }"
+    :aria-label="texts.ticket.jobTicket"
+  >
     <header>
       <input
         class="name display"
@@ -204,6 +209,14 @@ footer p {
 footer .quiet {
   margin-bottom: 12px;
   font-size: 12.5px;
+}
+/* Tabs and what is made of each take their room from the lines. */
+.several .line {
+  min-height: 47px;
+  padding-block: 3px;
+}
+.groups {
+  margin-bottom: 10px;
 }
 @media (max-width: 1100px) {
   .ticket {

@@ -82,8 +82,17 @@ async function takeOut(id: string, name: string): Promise<void> {
           </v-list>
         </v-menu>
       </span>
+      <button
+        class="plus"
+        type="button"
+        :title="say.add"
+        :aria-label="say.add"
+        @click="adding = true"
+      >
+        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPlus" /></svg>
+      </button>
     </div>
-    <button class="add" type="button" :title="say.addHint" @click="adding = true">
+    <button v-else class="add" type="button" :title="say.addHint" @click="adding = true">
       <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPlus" /></svg>{{ say.add }}
     </button>
     <AddThing v-if="adding" @close="adding = false" />
@@ -138,6 +147,15 @@ svg {
   width: 17px;
   height: 17px;
   fill: var(--plum);
+}
+.tabs .plus {
+  display: inline-flex;
+  align-items: center;
+  border-radius: var(--r-field);
+  padding: 3px 5px;
+}
+.tabs .plus:hover {
+  background: var(--apricot-soft);
 }
 .tabs input {
   width: 110px;

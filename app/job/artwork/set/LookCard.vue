@@ -125,7 +125,15 @@ input {
   background: var(--well);
   cursor: pointer;
 }
+/* A name is never broken for the sake of a long typeface. */
+.row :deep(.row) {
+  flex-wrap: nowrap;
+}
+.row :deep(.row > span) {
+  white-space: nowrap;
+}
 select {
-  width: 124px;
+  flex: none;
+  width: 116px;
 }
 </style>
