@@ -129,7 +129,19 @@ export function withLook(job: Job, look: Look): Job {
   if (!job.set) return job;
   const before = job.set.look;
   const changed = withEachThing(job, (thing, { own }) => inLook(thing, before, look, own));
-  return changed.set ? { ...changed, set: { ...changed.set, look } } : changed;
+  const bound = withBoundColors(changed, colorSwaps(before.colors, look.colors));
+  return bound.set ? { ...bound, set: { ...bound.set, look } } : bound;
+}
+
+/** A job whose rows give their colours in the place of the shared ones as these are now. */
+function withBoundColors(job: Job, swaps: Readonly<Record<string, string>>): Job {
+  const { list } = job;
+  if (!list?.colors?.some(({ color }) => swaps[color])) return job;
+  const colors = list.colors.map((one) => ({
+    ...one,
+    color: (swaps[one.color] ?? one.color).toLowerCase(),
+  }));
+  return { ...job, list: { ...list, colors } };
 }
 
 function checkedLook(look: Look): Look | Problem {

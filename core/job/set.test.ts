@@ -192,6 +192,20 @@ test('a column of the shared list is renamed on every label of the set', () => {
   for (const id of ['thing-1', 'thing-2']) expect(wordsIn(renamed, id, 'name').text).toBe('{herb}');
 });
 
+test('a shared colour in whose place rows have theirs is theirs as it is now', () => {
+  const list = { columns: ['colour'], rows: [{ key: 'r1', fields: ['#112233'] }] };
+  const calls: CommandCall[] = [
+    { name: 'set-list', args: { list } },
+    { name: 'bind-color', args: { color: GREEN, column: 'colour' } },
+  ];
+  const bound = calls.reduce((now, call) => ok(changeThing(now, 'thing-1', call)), tin);
+  const made = runAll(bound, {
+    name: 'change-look',
+    args: { changes: { colors: { main: '#ABCDEF' } } },
+  });
+  expect(made.list?.colors).toEqual([{ column: 'colour', color: '#abcdef' }]);
+});
+
 test('one number is wanted of the whole set, unless a thing is counted by itself', () => {
   const wantedOf = (job: Job): number[] =>
     eachThing(job).map((one) => one.job.plan.wanted['piece-1'] ?? 0);
