@@ -5,12 +5,15 @@ export interface Canvas {
   readonly context: CanvasRenderingContext2D;
 }
 
-/** An empty canvas of so many pixels, which may be broken numbers. */
-export function canvasOf(width: number, height: number): Canvas {
+/**
+ * An empty canvas of so many pixels, which may be broken numbers.
+ * @param isRead whether its pixels are read again and again
+ */
+export function canvasOf(width: number, height: number, isRead = false): Canvas {
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(width));
   canvas.height = Math.max(1, Math.round(height));
-  return { canvas, context: contextOf(canvas) };
+  return { canvas, context: contextOf(canvas, isRead) };
 }
 
 /** A canvas with these pixels. */
@@ -28,8 +31,8 @@ export function paint(canvas: HTMLCanvasElement, { width, height, data }: RgbaIm
   contextOf(canvas).putImageData(pixels, 0, 0);
 }
 
-function contextOf(canvas: HTMLCanvasElement): CanvasRenderingContext2D {
-  const context = canvas.getContext('2d');
+function contextOf(canvas: HTMLCanvasElement, isRead = false): CanvasRenderingContext2D {
+  const context = canvas.getContext('2d', { willReadFrequently: isRead });
   if (!context) throw new Error('This browser draws no pictures.');
   return context;
 }

@@ -15,7 +15,7 @@ export interface LabelOnSheet {
 /** The picture of one label out of that of a sheet. */
 export function peeledLabel(sheet: RgbaImage, label: LabelOnSheet): Canvas {
   const perMm = sheet.width / label.sheet;
-  const made = canvasOf(label.width * perMm, label.height * perMm);
+  const made = canvasOf(label.width * perMm, label.height * perMm, true);
   const middle = translation(made.canvas.width / 2, made.canvas.height / 2);
   made.context.setTransform(
     ...nested(middle, scaling(perMm), invert(label.map), scaling(1 / perMm)),
