@@ -2,23 +2,25 @@
 import { computed, useId } from 'vue';
 import { pathData } from '../../core/drawing/index.ts';
 import { boxAbout } from '../../core/geometry/index.ts';
-import type { PieceSource } from '../../core/piece/index.ts';
+import { compileAsRow, type Job } from '../../core/job/index.ts';
+import { rowInTurn } from '../../core/sheet/index.ts';
 import type { ZoneRoom } from '../../core/things/index.ts';
 import { pageCompiler, pageSources, resourceVersion } from './page-resources.ts';
 import DrawnPicture from '../ui/DrawnPicture.vue';
 
 /**
- * A piece as it will be in the hand: cut along its edge, on the paper's colour; of a label that is divided a
- * room of it as that is read. Lines over it go into the slot, in mm.
+ * A piece as it will be in the hand: filled by the first row of a list, cut along its edge, on the paper's
+ * colour; of a label that is divided a room of it as that is read. Lines over it go into the slot, in mm.
  */
 const props = defineProps<{
-  job: PieceSource & { material: { color: string } };
+  job: Job;
   piece: string;
   room?: ZoneRoom | undefined;
 }>();
 const compiled = computed(() => {
   const found = props.job.pieces.find(({ id }) => id === props.piece);
-  return found && pageCompiler.compile(found, props.job);
+  const row = rowInTurn(props.job.list, 1);
+  return found && compileAsRow(props.job, pageCompiler, { piece: found, row });
 });
 const box = computed(
   () => compiled.value && boxAbout({ x: 0, y: 0 }, compiled.value.width, compiled.value.height),
