@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiClose, mdiLinkVariant, mdiLinkVariantOff } from '@mdi/js';
+import { mdiClose } from '@mdi/js';
 import { computed, ref } from 'vue';
 import {
   fieldsSaid,
@@ -16,6 +16,7 @@ import CardPanel from '../../../ui/CardPanel.vue';
 import IconButton from '../../../ui/IconButton.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
+import ShareButton from '../set/ShareButton.vue';
 import AnotherField from './AnotherField.vue';
 import FieldColumns from './FieldColumns.vue';
 import { newField } from '../../artwork-state/new-elements.ts';
@@ -125,12 +126,11 @@ function emphasize(event: Event): void {
         />
       </label>
       <span class="tools">
-        <IconButton
+        <ShareButton
           v-if="isShared(field)"
-          :icon="isOwn(field) ? mdiLinkVariantOff : mdiLinkVariant"
-          :name="isOwn(field) ? texts.set.share : texts.set.own(thing?.name ?? '')"
-          :pressed="isOwn(field)"
-          @click="share(field)"
+          :own="isOwn(field)"
+          :thing="thing?.name ?? ''"
+          @toggle="share(field)"
         />
         <IconButton :icon="mdiClose" :name="say.drop(say.names[field])" @click="drop(field)" />
       </span>

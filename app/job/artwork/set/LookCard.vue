@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiLinkVariant, mdiLinkVariantOff } from '@mdi/js';
 import { computed } from 'vue';
 import { lookOfThing, type CommandCall } from '../../../../core/job/index.ts';
 import {
@@ -11,9 +10,9 @@ import {
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import FactRow from '../../../ui/FactRow.vue';
-import IconButton from '../../../ui/IconButton.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { faceChoices } from './face-choices.ts';
+import ShareButton from './ShareButton.vue';
 
 /** What all labels of a set share, and what this one has for itself. */
 const props = defineProps<{ desk: DeskState }>();
@@ -49,8 +48,6 @@ function toggle(role: ColorRole | FaceRole): void {
 }
 
 const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
-const toggleName = (role: ColorRole | FaceRole): string =>
-  isOwn(role) ? say.share : say.own(thing.value?.name ?? '');
 </script>
 
 <template>
@@ -66,12 +63,7 @@ const toggleName = (role: ColorRole | FaceRole): string =>
           @change="store.act(callFor(role, valueOf($event)))"
         />
       </FactRow>
-      <IconButton
-        :icon="isOwn(role) ? mdiLinkVariantOff : mdiLinkVariant"
-        :name="toggleName(role)"
-        :pressed="isOwn(role)"
-        @click="toggle(role)"
-      />
+      <ShareButton :own="isOwn(role)" :thing="thing?.name ?? ''" @toggle="toggle(role)" />
     </div>
     <div v-for="role in faces" :key="role" class="row" :class="{ own: isOwn(role) }">
       <FactRow as="label" :label="say.faces[role]">
@@ -90,12 +82,7 @@ const toggleName = (role: ColorRole | FaceRole): string =>
           </option>
         </select>
       </FactRow>
-      <IconButton
-        :icon="isOwn(role) ? mdiLinkVariantOff : mdiLinkVariant"
-        :name="toggleName(role)"
-        :pressed="isOwn(role)"
-        @click="toggle(role)"
-      />
+      <ShareButton :own="isOwn(role)" :thing="thing?.name ?? ''" @toggle="toggle(role)" />
     </div>
   </CardPanel>
 </template>
