@@ -3,7 +3,9 @@ import FactRow from './FactRow.vue';
 
 /** A named colour in a card. */
 defineProps<{ modelValue: string; label: string }>();
-const emit = defineEmits<{ 'update:modelValue': [value: string] }>();
+/** `preview` comes with each colour that is passed over while one is chosen. */
+const emit = defineEmits<{ 'update:modelValue': [value: string]; preview: [value: string] }>();
+const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
@@ -11,7 +13,8 @@ const emit = defineEmits<{ 'update:modelValue': [value: string] }>();
     ><input
       type="color"
       :value="modelValue"
-      @change="emit('update:modelValue', ($event.target as HTMLInputElement).value)"
+      @input="emit('preview', valueOf($event))"
+      @change="emit('update:modelValue', valueOf($event))"
   /></FactRow>
 </template>
 

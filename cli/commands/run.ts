@@ -1,10 +1,10 @@
-import { expectOk, ok, problem, type Problem } from '../../core/base/index.ts';
+import { expectOk, ok, type Problem } from '../../core/base/index.ts';
 import type { Calls } from '../../core/calls.ts';
 import type { Point } from '../../core/geometry/index.ts';
-import type { Devices, RunReport, SheetRun } from '../../core/run/index.ts';
+import { blockedBy, type Devices, type RunReport, type SheetRun } from '../../core/run/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
 import { ippPrinter, nodePlatform, parseAddress, tcpCutter } from '../../devices/wire/index.ts';
-import { fileStem } from '../../core/output/index.ts';
+import { thingStem } from '../../core/output/index.ts';
 import { printNoteText, problemLine, problemText } from '../../messages/index.ts';
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
@@ -47,12 +47,16 @@ export const run: CliCommand = {
     // Nothing of a set is sent while one of its things may not be.
     const blocked = groups.length > 1 ? await firstBlocked(groups, accept, calls) : undefined;
     if (blocked) return refusedBy(blocked);
+    const stems = new Set<string>();
     const reports: GroupReport[] = [];
     for (const { job: seen, group } of groups) {
       const done = await calls.run({ job: seen, ...order }, terminalTask());
       if (!done.ok && done.problem.code === 'run/blocked') return refusedBy(done.problem);
-      const name = group === undefined ? job.job.name : `${job.job.name} ${group}`;
-      reports.push({ group, report: expectOk(done), stem: fileStem(name) });
+      reports.push({
+        group,
+        report: expectOk(done),
+        stem: thingStem(job.job.name, group, stems),
+      });
     }
     for (const one of reports) await writeReport(out, one);
     const sheets = reports.flatMap(({ report, group }) =>
@@ -97,11 +101,8 @@ async function firstBlocked(
 ): Promise<Problem | undefined> {
   for (const { job } of groups) {
     const blockers = await calls.blockers({ job }, terminalTask());
-    const blocker = blockers.find(({ code }) => !accept.includes(code));
-    if (blocker)
-      return problem('run/blocked', {
-        finding: { code: blocker.code, values: blocker.values },
-      });
+    const blocked = blockedBy(blockers, accept);
+    if (blocked) return blocked;
   }
   return undefined;
 }

@@ -28,16 +28,22 @@ export const artOfJob = (
   job: Pick<Job, 'pieces' | 'oneOffs' | 'list' | 'art' | 'set'>,
 ): string[] => [...new Set([...artNamedBy(piecesAndOneOffs(job)), ...artOfRows(job)])];
 
-/** The job's art without what nothing uses: originals of what is used stay. */
-export function withUsedArt(job: Job): Job {
+/** Some of the art of a job, with what that was made from. */
+export function artWithOrigins(all: Job['art'], ids: readonly string[]): Job['art'] {
   const kept: Record<string, Art> = {};
   const keep = (id: string): void => {
-    const art = job.art[id];
+    const art = all[id];
     if (!art || kept[id]) return;
     kept[id] = art;
     if (art.made) keep(art.made.from);
   };
-  artOfJob(job).forEach(keep);
+  ids.forEach(keep);
+  return kept;
+}
+
+/** The job's art without what nothing uses: originals of what is used stay. */
+export function withUsedArt(job: Job): Job {
+  const kept = artWithOrigins(job.art, artOfJob(job));
   return Object.keys(kept).length === Object.keys(job.art).length ? job : { ...job, art: kept };
 }
 

@@ -77,16 +77,10 @@ export {
   type SheetWay,
   type SizeStep,
 } from './sheet-ways.ts';
+export { lookOfJob } from './set-commands.ts';
 export { changeThing, isOfTheSet } from './in-thing.ts';
-export {
-  lookOfPieces,
-  withFieldsGuessed,
-  ownedLook,
-  type Look,
-  type LookChanges,
-  type OwnLook,
-} from './look.ts';
-export { jobSchema, VERSION, type Job, type SetThing } from './schema.ts';
+export { ownedLook, type Look, type LookChanges, type OwnLook } from './look.ts';
+export { jobSchema, THING_NAME_LETTERS, VERSION, type Job, type SetThing } from './schema.ts';
 export {
   asThing,
   eachThing,

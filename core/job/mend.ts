@@ -70,11 +70,7 @@ function drawable(job: Job, leftOut: JobPlace[]): MendedJob {
   for (const [at, { elements }] of job.pieces.entries())
     for (const [place, element] of elements.entries())
       if (tooMuch.has(element)) leftOut.push(jobPlace(job, ['pieces', at, 'elements', place]));
-  const mended = withoutTooMuch(job, tooMuch);
-  return {
-    job: mended.set ? withEachThing(mended, (thing) => withoutTooMuch(thing)) : mended,
-    leftOut,
-  };
+  return { job: withEachThing(job, (thing) => withoutTooMuch(thing)), leftOut };
 }
 
 /** The document with a value made fit where that says what it was meant to; undefined where not. */

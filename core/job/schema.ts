@@ -52,10 +52,13 @@ const thingFields = {
   accepted: z.record(z.string(), acceptedSchema).optional(),
 };
 
+/** How long the name of a thing may be. */
+export const THING_NAME_LETTERS = 60;
+
 const setThingName = {
   id: plainId,
   /** What it is called among the others: `Lid`. */
-  name: z.string().min(1).max(60),
+  name: z.string().min(1).max(THING_NAME_LETTERS),
   /** What it has in the place of what is shared. */
   own: ownLookSchema.optional(),
 };

@@ -21,7 +21,7 @@ import {
   type LookChanges,
   type OwnLook,
 } from './look.ts';
-import { MOST_OTHER_THINGS, type Job, type SetThing } from './schema.ts';
+import { MOST_OTHER_THINGS, THING_NAME_LETTERS, type Job, type SetThing } from './schema.ts';
 import {
   asThing,
   ONLY,
@@ -44,14 +44,17 @@ type JobSet = NonNullable<Job['set']>;
 /** The job as a set: of its one thing where it was none, with the look that this has. */
 export function asSet(job: Job, name: string): Job & { readonly set: JobSet } {
   if (job.set) return { ...job, set: job.set };
-  const pieces = job.pieces.map(withFieldsGuessed);
-  const look = lookOfPieces(pieces);
+  const look = lookOfJob(job);
   return {
     ...job,
-    pieces: pieces.map((piece) => withFaceRoles(piece, look)),
-    set: { id: ONLY, name: name.trim().slice(0, 60) || job.name.slice(0, 60), others: [], look },
+    pieces: job.pieces.map(withFieldsGuessed).map((piece) => withFaceRoles(piece, look)),
+    set: { id: ONLY, name: cut(name.trim() || job.name), others: [], look },
   };
 }
+
+/** The look of a set, or the one that a job would have as a set. */
+export const lookOfJob = (job: Job): Look =>
+  job.set?.look ?? lookOfPieces(job.pieces.map(withFieldsGuessed));
 
 /** The thing in the form in which a set has it. */
 const setThing = (id: string, name: string, job: Job): SetThing => ({ id, name, ...ownPart(job) });
@@ -59,15 +62,14 @@ const setThing = (id: string, name: string, job: Job): SetThing => ({ id, name, 
 /** A name that no other thing of the set has. */
 function ownName(name: string, job: Job): string {
   const taken = thingsOf(job).map((one) => one.name);
-  const plain = name.trim().slice(0, MOST_NAME - 3);
+  const plain = name.trim().slice(0, THING_NAME_LETTERS - 3);
   const base = plain || 'Label';
   for (let number = 1; ; number++) {
     const made = number === 1 ? base : `${base} ${number}`;
     if (!taken.includes(made)) return made;
   }
 }
-/** Letters of the name of a thing. */
-const MOST_NAME = 60;
+const cut = (name: string): string => name.slice(0, THING_NAME_LETTERS);
 
 const idsOf = (job: Job): string[] => thingsOf(job).map(({ id }) => id);
 const hasThing = (job: Job, id: string): boolean => idsOf(job).includes(id);
@@ -296,7 +298,7 @@ export const SET_COMMANDS = {
 
   'rename-thing': {
     run: (job, { thing, name }) => {
-      const trimmed = name.trim().slice(0, 60);
+      const trimmed = cut(name.trim());
       if (trimmed === '') return refused('name-empty');
       if (!job.set || !hasThing(job, thing)) return notFound('thing');
       return withNamed({ ...job, set: job.set }, thing, (one) =>

@@ -1,6 +1,6 @@
 import { onceForEach } from '../base/index.ts';
 import type { Art } from '../art/index.ts';
-import { artOfJob, withArtReplaced } from './art-use.ts';
+import { artOfJob, artWithOrigins, withArtReplaced } from './art-use.ts';
 import { ownedLook, type Look, type OwnLook } from './look.ts';
 import type { Job, SetThing } from './schema.ts';
 
@@ -112,15 +112,11 @@ const named = ({ id, name, own }: ThingOfSet): Pick<SetThing, 'id' | 'name' | 'o
 
 /** The art that the other things of a set use, and what that was made from: no change of one drops it. */
 function usedElsewhere(job: Job, id: string): Job['art'] {
-  const kept: Job['art'] = {};
-  const keep = (hash: string): void => {
-    const art = job.art[hash];
-    if (!art || kept[hash]) return;
-    kept[hash] = art;
-    if (art.made) keep(art.made.from);
-  };
-  for (const one of eachThing(job)) if (one.id !== id) artOfJob(one.job).forEach(keep);
-  return kept;
+  const others = eachThing(job).filter((one) => one.id !== id);
+  return artWithOrigins(
+    job.art,
+    others.flatMap((one) => artOfJob(one.job)),
+  );
 }
 
 /** A job with each of its things as `map` gives it. */

@@ -1,4 +1,4 @@
-import { doing, freeId, unwatched, type Platform, type Say, type Task } from '../base/index.ts';
+import { doing, unwatched, type Platform, type Say, type Task } from '../base/index.ts';
 import {
   asPrinted,
   pageOf,
@@ -18,7 +18,7 @@ import {
   type WrittenFile,
   type WrittenThing,
 } from './formats/index.ts';
-import { fileStem, sheetFiles, type SheetFiles } from './names.ts';
+import { fileStem, sheetFiles, thingStem, type SheetFiles } from './names.ts';
 import { printPdf } from './print-pdf.ts';
 
 /** A file that was made. */
@@ -59,9 +59,7 @@ function writingOf(
   const choices = { ...USUAL_CHOICES, ...options.choices };
   const seen = choices.sheets ? onlySheets(whole, choices.sheets) : whole;
   const printed = asPrinted(seen);
-  const base = fileStem(thing ? `${printed.job.name} ${thing.name}` : printed.job.name);
-  const stem = taken.has(base) ? freeId(base, taken) : base;
-  taken.add(stem);
+  const stem = thingStem(printed.job.name, thing?.name, taken);
   const sides = printedSides(printed);
   const files = new Map<string, Promise<Uint8Array>>();
   return {

@@ -6,7 +6,7 @@ export { exportFiles, exportThings, type MadeFile } from './export.ts';
 export { FORMATS, type Format } from './formats/index.ts';
 export { formPdf, pdfSources, printPdf } from './print-pdf.ts';
 export { cutHpgl, HPGL_PENS, HPGL_UNITS, settingCommands } from './hpgl.ts';
-export { fileStem, sheetFiles, type SheetFiles } from './names.ts';
+export { fileStem, sheetFiles, thingStem, type SheetFiles } from './names.ts';
 export { parsePages } from './pages.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';
 export { statement } from './statement.ts';

@@ -1,3 +1,4 @@
+import { freeId } from '../base/index.ts';
 import type { PaperSide } from '../stock/index.ts';
 
 /** The files that a sheet stands in. */
@@ -21,6 +22,17 @@ export function fileStem(name: string): string {
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
   return plain.slice(0, 60) || 'job';
+}
+
+/**
+ * The beginning of the names of a thing’s files, and of a job’s of one thing: no other thing has it.
+ * @param taken those of other things; this one is added
+ */
+export function thingStem(job: string, thing: string | undefined, taken: Set<string>): string {
+  const base = fileStem(thing === undefined ? job : `${job} ${thing}`);
+  const stem = taken.has(base) ? freeId(base, taken) : base;
+  taken.add(stem);
+  return stem;
 }
 
 /** The name of a picture of one side of a sheet. */

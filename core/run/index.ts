@@ -27,7 +27,7 @@ export {
   type LoadedSheet,
   type SeenLoaded,
 } from './locate-sheet.ts';
-export { runJob, type RunOrder, type RunReport, type SheetRun } from './run.ts';
+export { blockedBy, runJob, type RunOrder, type RunReport, type SheetRun } from './run.ts';
 export {
   CUTTER_SPREAD,
   grainOf,

@@ -1,6 +1,5 @@
 import {
   doing,
-  err,
   expectOk,
   ok,
   problem,
@@ -19,7 +18,7 @@ import {
   type JobResources,
 } from '../job/index.ts';
 import { cutHpgl, printPdf } from '../output/index.ts';
-import { openBlockers } from '../proof/index.ts';
+import { openBlockers, type Finding } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { whyNotTrusted, type Registration } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
@@ -65,6 +64,22 @@ export interface RunOrder {
   readonly task?: Task;
 }
 
+/** Why a run is not begun: the first blocker whose code nobody accepts; undefined where there is none. */
+export function blockedBy(
+  blockers: readonly Finding[],
+  accept: readonly string[],
+): Problem | undefined {
+  const blocker = blockers.find(({ code }) => !accept.includes(code));
+  return (
+    blocker &&
+    problem(
+      'run/blocked',
+      { finding: { code: blocker.code, values: blocker.values } },
+      blocker.code,
+    )
+  );
+}
+
 /**
  * Prints and cuts a job. Blockers stop it before anything is sent. The devices get bytes, the mark
  * layout and the sheet's size, and nothing else.
@@ -73,13 +88,8 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   const { platform, resources, devices, accept, align, task = unwatched } = order;
   task.progress(0, doing('proofing', {}));
   const blockers = await openBlockers(whole, { platform, resources });
-  const blocker = blockers.find(({ code }) => !accept.includes(code));
-  if (blocker)
-    return err(
-      'run/blocked',
-      { finding: { code: blocker.code, values: blocker.values } },
-      blocker.code,
-    );
+  const blocked = blockedBy(blockers, accept);
+  if (blocked) return { ok: false, problem: blocked };
   await task.yieldNow();
   const compiled = asPrinted(whole);
   const pages = printedSides(compiled);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref } from 'vue';
-import { asThing } from '../../../core/job/index.ts';
+import { asThing, THING_NAME_LETTERS } from '../../../core/job/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { useShelf } from '../../session/shelf-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -52,7 +52,7 @@ async function takeOut(id: string, name: string): Promise<void> {
           ref="field"
           class="well"
           :value="name"
-          maxlength="60"
+          :maxlength="THING_NAME_LETTERS"
           :aria-label="say.rename"
           @keydown.enter="rename"
           @keydown.esc="renaming = undefined"

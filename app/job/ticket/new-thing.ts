@@ -7,13 +7,7 @@ import {
 } from '../../../core/designs/index.ts';
 import { mixed } from '../../../core/color/index.ts';
 import { artSize } from '../../../core/art/index.ts';
-import {
-  edgeFor,
-  lookOfPieces,
-  withFieldsGuessed,
-  type CommandCall,
-  type Job,
-} from '../../../core/job/index.ts';
+import { edgeFor, lookOfJob, type CommandCall, type Job } from '../../../core/job/index.ts';
 import { firstStock } from '../../../core/stock/index.ts';
 import { usualThing, type MeasuredThing } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
@@ -44,8 +38,7 @@ export function callForThing(
   house: HouseStyle,
 ): CommandCall {
   const thing = usualThing(kind);
-  const { colors, faces, says, mark } =
-    job.set?.look ?? lookOfPieces(job.pieces.map(withFieldsGuessed));
+  const { colors, faces, says, mark } = lookOfJob(job);
   const edge = edgeFor(thing, job.stock.spots ? firstStock(false) : job.stock);
   const ground = colors.ground ?? PAPER;
   const ink = colors.main ?? INK;

@@ -1,6 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { lookOfThing, type CommandCall } from '../../../../core/job/index.ts';
+import {
+  lookOfThing,
+  type CommandCall,
+  type LookChanges,
+  type OwnLook,
+} from '../../../../core/job/index.ts';
 import {
   COLOR_ROLES,
   FACE_ROLES,
@@ -9,7 +14,8 @@ import {
 } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
-import FactRow from '../../../ui/FactRow.vue';
+import ColorRow from '../../../ui/ColorRow.vue';
+import SelectRow from '../../../ui/SelectRow.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { faceChoices } from './face-choices.ts';
 import ShareButton from './ShareButton.vue';
@@ -26,62 +32,50 @@ const faces = computed(() => FACE_ROLES.filter((role) => look.value?.faces[role]
 const isOwn = (role: ColorRole | FaceRole): boolean =>
   role in { ...own.value?.colors, ...own.value?.faces };
 
+const facesFor = (role: FaceRole): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    faceChoices(role, look.value?.faces[role], store.typefaces).map(({ id, name }) => [id, name]),
+  );
+const changesOf = (role: ColorRole | FaceRole, value: string): LookChanges => ({
+  [COLOR_ROLES.some((one) => one === role) ? 'colors' : 'faces']: { [role]: value },
+});
+const ownCall = (role: ColorRole | FaceRole, value: string): CommandCall => ({
+  name: 'own-look',
+  args: { thing: store.thing, own: changesOf(role, value) as OwnLook },
+});
+
 /** Shared by all, unless this label has its own. */
-function callFor(role: ColorRole | FaceRole, value: string): CommandCall {
-  const part = COLOR_ROLES.some((one) => one === role) ? 'colors' : 'faces';
-  const changes = { [part]: { [role]: value } };
-  return isOwn(role)
-    ? { name: 'own-look', args: { thing: store.thing, own: changes } }
-    : { name: 'change-look', args: { changes } };
-}
+const callFor = (role: ColorRole | FaceRole, value: string): CommandCall =>
+  isOwn(role)
+    ? ownCall(role, value)
+    : { name: 'change-look', args: { changes: changesOf(role, value) } };
 
 function toggle(role: ColorRole | FaceRole): void {
-  if (isOwn(role)) {
-    store.act({ name: 'share-look', args: { thing: store.thing, role } });
-    return;
-  }
   const value = { ...look.value?.colors, ...look.value?.faces }[role];
-  if (value === undefined) return;
-  const part = COLOR_ROLES.some((one) => one === role) ? 'colors' : 'faces';
-  const mine = { [part]: { [role]: value } };
-  store.act({ name: 'own-look', args: { thing: store.thing, own: mine } });
+  if (isOwn(role)) store.act({ name: 'share-look', args: { thing: store.thing, role } });
+  else if (value !== undefined) store.act(ownCall(role, value));
 }
-
-const valueOf = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
   <CardPanel :title="say.look">
     <p class="quiet">{{ say.lookHint }}</p>
     <div v-for="role in colors" :key="role" class="row" :class="{ own: isOwn(role) }">
-      <FactRow as="label" :label="say.colors[role]">
-        <input
-          type="color"
-          :value="look?.colors[role]"
-          :aria-label="say.colors[role]"
-          @input="store.preview(callFor(role, valueOf($event)))"
-          @change="store.act(callFor(role, valueOf($event)))"
-        />
-      </FactRow>
+      <ColorRow
+        :label="say.colors[role]"
+        :model-value="look?.colors[role] ?? ''"
+        @preview="store.preview(callFor(role, $event))"
+        @update:model-value="store.act(callFor(role, $event))"
+      />
       <ShareButton :own="isOwn(role)" :thing="thing?.name ?? ''" @toggle="toggle(role)" />
     </div>
     <div v-for="role in faces" :key="role" class="row" :class="{ own: isOwn(role) }">
-      <FactRow as="label" :label="say.faces[role]">
-        <select
-          class="well"
-          :aria-label="say.faces[role]"
-          :value="look?.faces[role]"
-          @change="store.act(callFor(role, valueOf($event)))"
-        >
-          <option
-            v-for="one in faceChoices(role, look?.faces[role], store.typefaces)"
-            :key="one.id"
-            :value="one.id"
-          >
-            {{ one.name }}
-          </option>
-        </select>
-      </FactRow>
+      <SelectRow
+        :label="say.faces[role]"
+        :model-value="look?.faces[role] ?? ''"
+        :choices="facesFor(role)"
+        @update:model-value="store.act(callFor(role, $event))"
+      />
       <ShareButton :own="isOwn(role)" :thing="thing?.name ?? ''" @toggle="toggle(role)" />
     </div>
   </CardPanel>
@@ -103,15 +97,6 @@ p {
 .own {
   border-left-color: var(--apricot);
 }
-input {
-  width: 44px;
-  height: 28px;
-  border: 1px solid var(--field-line);
-  border-radius: var(--r-field);
-  padding: 2px;
-  background: var(--well);
-  cursor: pointer;
-}
 /* A name is never broken for the sake of a long typeface. */
 .row :deep(.row) {
   flex-wrap: nowrap;
@@ -119,7 +104,7 @@ input {
 .row :deep(.row > span) {
   white-space: nowrap;
 }
-select {
+.row :deep(select) {
   flex: none;
   width: 116px;
 }
