@@ -1,27 +1,28 @@
-import { eachThing, type Job, type ThingOfSet } from '../core/job/index.ts';
+import { groupsOf, thingsOf, type Job, type SheetGroup } from '../core/job/index.ts';
 import { refuse, type Given } from './arguments.ts';
 
-/** One thing of a job, seen as a job of its own; `group` is what files and answers call it in a set. */
+/** A group of sheets of a job, seen as a job of its own; `group` is what files and answers call it in a set. */
 export interface Group {
-  readonly id: ThingOfSet['id'];
+  readonly id: SheetGroup['id'];
   readonly job: Job;
   readonly group: string | undefined;
 }
 
-/** The things of a job that are wanted: the one that `--group` names, or all in their order. */
-export function groupsOf(job: Job, { options }: Given): readonly Group[] {
-  const groups = eachThing(job).map(({ id, name, job: seen }) => ({
+/** The groups of a job that are wanted: the one that `--group` names by itself or a thing on it, or all in their order. */
+export function wantedGroups(job: Job, { options }: Given): readonly Group[] {
+  const all = groupsOf(job).map(({ id, name, job: seen, things }) => ({
     id,
     job: seen,
     group: job.set ? name : undefined,
     name,
+    called: [name, ...thingsOf(job).flatMap((one) => (things.includes(one.id) ? [one.name] : []))],
   }));
   const wanted = options.group;
-  if (wanted === undefined) return groups;
+  if (wanted === undefined) return all;
   const called = String(wanted).toLowerCase();
-  const found = groups.filter(({ name }) => name.toLowerCase() === called);
+  const found = all.filter((one) => one.called.some((name) => name.toLowerCase() === called));
   if (found.length) return found;
-  const names = groups.map(({ name }) => name).join(', ');
+  const names = all.map(({ name }) => name).join(', ');
   return refuse(
     `--group: there is no “${String(wanted).slice(0, 80)}” in this job.`,
     `Accepted: ${names}.`,

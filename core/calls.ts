@@ -33,7 +33,7 @@ import {
 import {
   compareSheets,
   compileJob,
-  eachThing,
+  groupsOf,
   loadResources,
   runCommand,
   type ArtBytes,
@@ -300,8 +300,8 @@ export function createCalls(ground: CallGround): Calls {
     async exportFiles({ job, formats, choices, thing }, task) {
       const resources = await loadResources(platform, job, ground.artBytes);
       const compiler = createCompiler(resources);
-      const things = eachThing(job)
-        .filter(({ id }) => thing === undefined || id === thing)
+      const things = groupsOf(job)
+        .filter((group) => thing === undefined || group.things.includes(thing))
         .map(({ name, job: seen }) => ({
           compiled: compileJob(seen, compiler),
           thing: job.set && { name },

@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import { onBeforeUnmount, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { texts } from '../texts/index.ts';
 import { useJobStore } from '../session/job-store.ts';
 import { useJobKeys } from './common/job-keys.ts';
+import { isOfSheets } from './common/desks-of-sheets.ts';
 import JobTicket from './ticket/JobTicket.vue';
 import LinkButton from '../ui/LinkButton.vue';
 
 const props = defineProps<{ id: string }>();
 const store = useJobStore();
+const route = useRoute();
+/** A thing that lies on the sheets of another is laid out, proved and run with it. */
+watch(
+  () => [route.name, store.thing, store.host] as const,
+  ([desk, thing, host]) => {
+    if (isOfSheets(desk) && host !== thing) store.showThing(host);
+  },
+  { flush: 'sync' },
+);
 watch(
   () => props.id,
   (id) => void store.open(id),

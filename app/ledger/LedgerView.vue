@@ -219,7 +219,10 @@ async function forget(run: RunRecord): Promise<void> {
             <td>
               {{ run.stock }} <span class="quiet">{{ run.material }}</span>
             </td>
-            <td>{{ run.sheets }}</td>
+            <td v-if="run.guestOf === undefined">{{ run.sheets }}</td>
+            <td v-else class="quiet" :title="words.guestOfLong(run.guestOf)">
+              {{ words.guestOf }}
+            </td>
             <td>{{ goodOf(run) }}</td>
             <td>{{ run.copies - goodOf(run) }}</td>
             <td>{{ took(run) }}</td>

@@ -16,10 +16,13 @@ const props = defineProps<{
   job: Job;
   piece: string;
   room?: ZoneRoom | undefined;
+  /** The row that fills it, by its key: the first unless given. */
+  row?: string | undefined;
 }>();
 const compiled = computed(() => {
   const found = props.job.pieces.find(({ id }) => id === props.piece);
-  const row = rowInTurn(props.job.list, 1);
+  const { list } = props.job;
+  const row = list?.rows.find(({ key }) => key === props.row) ?? rowInTurn(list, 1);
   return found && compileAsRow(props.job, pageCompiler, { piece: found, row });
 });
 const box = computed(

@@ -5,6 +5,8 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { isProblem, type Problem } from '../../core/base/index.ts';
 import {
   afterStep,
+  asThing,
+  ownPieces,
   redo,
   startHistory,
   undo,
@@ -15,7 +17,6 @@ import {
   type Job,
 } from '../../core/job/index.ts';
 import type { CompiledPiece } from '../../core/piece/index.ts';
-import { arrange, copiesKey, type Layout } from '../../core/sheet/index.ts';
 import {
   askToKeep,
   askToWrite,
@@ -35,6 +36,7 @@ import { autosave } from './autosave.ts';
 import { loadFor } from './page-resources.ts';
 import { doneAlone, useShownCopy, type Done } from './shown-copy.ts';
 import { doneInThing, useShownThing } from './shown-thing.ts';
+import { useLayouts } from './layouts.ts';
 import { useFindings } from './findings.ts';
 import { useOwnTypefaces } from './own-typefaces.ts';
 
@@ -48,7 +50,7 @@ export type KeepState = 'kept' | 'keeping' | 'failed' | 'reading';
 /** The open job: its value, its history, and what follows from it. Replaced whole at every change. */
 export const useJobStore = defineStore('job', () => {
   const messages = useMessages();
-  const own = useOwnTypefaces();
+  const ownTypefaces = useOwnTypefaces();
   const history = shallowRef<History>();
   /** The value during a gesture, before it becomes one step. */
   const gesture = shallowRef<Job>();
@@ -76,34 +78,23 @@ export const useJobStore = defineStore('job', () => {
       value?.pieces.map((piece) => [piece.id, shown.compiled(value, piece)]),
     );
   });
-  let arranged: { uses: readonly unknown[]; layout: Layout } | undefined;
-  /** Laid out anew only when something that it depends on is another: not for each step of a drag. */
-  const layout = computed(() => {
-    if (!job.value) return undefined;
-    const { pieces: all, plan, stock, material, list } = job.value;
-    const uses = [
-      plan,
-      stock,
-      material,
-      copiesKey(list),
-      ...all.flatMap(({ id, edge, bleed }) => [id, edge, bleed]),
-    ];
-    const same =
-      arranged?.uses.length === uses.length && uses.every((one, at) => one === arranged?.uses[at]);
-    if (!arranged || !same) arranged = { uses, layout: arrange(job.value) };
-    return arranged.layout;
+  /** The thing on whose sheets the one that is worked on lies: mostly itself. */
+  const onSheets = computed(() => {
+    const { value: host } = things.host;
+    const value = gesture.value ?? history.value?.now;
+    return value && host !== things.id.value ? asThing(value, host) : job.value;
   });
-  let stood: Layout | undefined;
-  /** The layout without what a gesture is just doing: cards beside the sheet keep still while it is shown. */
-  const committedLayout = computed(() => {
-    if (!gesture.value) stood = layout.value;
-    return stood;
-  });
+  const { layout, committedLayout } = useLayouts(
+    () => onSheets.value,
+    () => gesture.value !== undefined,
+  );
+  /** The pieces that are its own: no guests on its sheets. */
+  const own = computed(() => (committed.value ? ownPieces(committed.value) : []));
   /** The typefaces that can be set in here beside those that ship: the workshop's, and what the job brought. */
   const typefaces = computed(() => {
-    const ids = own.list.map(({ id }) => id);
+    const ids = ownTypefaces.list.map(({ id }) => id);
     const brought = Object.values(committed.value?.typefaces ?? {});
-    return [...own.list, ...brought.filter(({ id }) => !ids.includes(id))];
+    return [...ownTypefaces.list, ...brought.filter(({ id }) => !ids.includes(id))];
   });
   const machine = useChosenCutter();
   const findings = useFindings(
@@ -148,7 +139,7 @@ export const useJobStore = defineStore('job', () => {
       state.value = 'missing';
       return;
     }
-    void own.load();
+    void ownTypefaces.load();
     show(found.value.job);
     state.value = 'open';
     things.remembered(found.value.job.id);
@@ -240,7 +231,7 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function accept(next: History): void {
-    const now = withTypefaces(next.now, own.list);
+    const now = withTypefaces(next.now, ownTypefaces.list);
     if (next === history.value && now === next.now) return;
     history.value = { ...next, now };
     gesture.value = undefined;
@@ -253,7 +244,7 @@ export const useJobStore = defineStore('job', () => {
 
   // What is noted of the workshop's typefaces goes for the job that is open, too.
   watch(
-    () => own.list,
+    () => ownTypefaces.list,
     () => {
       if (history.value && keepState.value !== 'reading') accept(history.value);
     },
@@ -385,6 +376,9 @@ export const useJobStore = defineStore('job', () => {
     /** The things of the set, and which of them is worked on. */
     things: things.all,
     thing: things.id,
+    host: things.host,
+    onSheets,
+    own,
     showThing,
     row: shown.row,
     showRow,

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import {
   asThing,
   changeThing,
+  hostOf,
   isOfTheSet,
   runCommand,
   thingsOf,
@@ -27,6 +28,11 @@ export function useShownThing(job: () => Job | undefined) {
     () => (all.value.find((one) => one.id === wanted.value) ?? all.value[0])?.id ?? '',
   );
 
+  const host = computed(() => {
+    const value = job();
+    return value ? hostOf(value, id.value) : id.value;
+  });
+
   const seen = (value: Job | undefined): Job | undefined => value && asThing(value, id.value);
 
   function show(next: string): void {
@@ -37,7 +43,7 @@ export function useShownThing(job: () => Job | undefined) {
 
   const remembered = (jobId: string): void => void (wanted.value = last.get(jobId));
 
-  return { all, id, seen, show, remembered };
+  return { all, id, host, seen, show, remembered };
 }
 
 /** A job after a change of one of its things, or of all of it. */

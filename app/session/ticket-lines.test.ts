@@ -14,6 +14,7 @@ const lines = (
   Object.fromEntries(
     ticketLines({
       job: value,
+      onSheets: value,
       layout: arrange(value),
       findings,
       looking: more.looking ?? false,

@@ -1,4 +1,4 @@
-import { sizesOf, type Job } from '../../core/job/index.ts';
+import { ownPieces, sizesOf, type Job } from '../../core/job/index.ts';
 import { gatherFindings, type Finding } from '../../core/proof/index.ts';
 import {
   isByRow,
@@ -28,6 +28,8 @@ export interface TicketLine {
 /** What the ticket is written from. */
 export interface TicketFacts {
   readonly job: Job;
+  /** The thing on whose sheets it lies: mostly itself. */
+  readonly onSheets: Job;
   readonly layout: Layout;
   readonly findings: readonly Finding[];
   readonly looking: boolean;
@@ -70,7 +72,8 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
     fact,
     state,
   });
-  const elements = job.pieces.reduce((sum, piece) => sum + piece.elements.length, 0);
+  const own = ownPieces(job);
+  const elements = own.reduce((sum, piece) => sum + piece.elements.length, 0);
   const stateAt = (id: LineId): LineState =>
     stateOf(findings.filter(({ code }) => (LINE_OF[code] ?? 'artwork') === id));
   return [
@@ -85,7 +88,7 @@ export function ticketLines(facts: TicketFacts): TicketLine[] {
     line(
       'artwork',
       'artwork',
-      texts.ticket.pieces(job.pieces.length, elements),
+      texts.ticket.pieces(own.length, elements),
       elements === 0 ? 'open' : stateAt('artwork'),
     ),
     line('edge', 'edge', edgeFact(job, unit), stateAt('edge')),
@@ -154,7 +157,7 @@ export function sizeFact(job: Arrangeable, unit: Unit): string {
   return edge ? shapeWords(edge, unit) : '';
 }
 
-function copiesFact({ job, layout }: TicketFacts): string {
+function copiesFact({ onSheets: job, layout }: TicketFacts): string {
   const numbers = job.pieces.map(({ id }) =>
     isByRow(job, id) ? copyCount(job, id) : (job.plan.wanted[id] ?? 0),
   );

@@ -8,6 +8,7 @@ import { edge } from './edge.ts';
 import { exact } from './exact.ts';
 import { fields } from './fields.ts';
 import { fill } from './fill.ts';
+import { guests } from './guests.ts';
 import { history } from './history.ts';
 import { ledger } from './ledger.ts';
 import { list } from './list.ts';
@@ -123,6 +124,7 @@ export const texts = {
   exact,
   fields,
   fill,
+  guests,
   history,
   ledger,
   list,

@@ -33,6 +33,8 @@ export const ledger = {
       ? `lasts about ${Math.round(days)} days`
       : `lasts about ${Math.round(days / 30)} months`,
   noTelling: 'no telling yet',
+  guestOf: 'guest',
+  guestOfLong: (job: string): string => `On the sheets of “${job}”`,
   sheetsLeft: (count: number): string => (count === 1 ? '1 sheet' : `${count} sheets`),
   forget: (job: string): string => `Take the run of “${job}” out`,
   forgotten: 'The run is out of the ledger.',

@@ -4,7 +4,7 @@ import type { CliCommand } from '../command.ts';
 import { readJob } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
 import { findingsOfGroups } from '../finding-documents.ts';
-import { groupsOf } from '../groups.ts';
+import { wantedGroups } from '../groups.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 export const check: CliCommand = {
@@ -15,7 +15,7 @@ export const check: CliCommand = {
     const given = readOptions(argv, ['group', 'today']);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const calls = callsFor(job);
-    const findings = await findingsOfGroups(groupsOf(job.job, given), (seen) =>
+    const findings = await findingsOfGroups(wantedGroups(job.job, given), (seen) =>
       calls.findings({ job: seen }, terminalTask()),
     );
     const lines = findings.map(

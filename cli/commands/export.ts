@@ -4,7 +4,7 @@ import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
 import { findingsOfGroups } from '../finding-documents.ts';
-import { groupsOf } from '../groups.ts';
+import { wantedGroups } from '../groups.ts';
 import { terminalTask } from '../terminal-task.ts';
 
 function formats(list: string | boolean | undefined): Format[] {
@@ -33,7 +33,7 @@ export const exportCommand: CliCommand = {
     const wanted = formats(given.options.formats);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const calls = callsFor(job);
-    const groups = groupsOf(job.job, given);
+    const groups = wantedGroups(job.job, given);
     const only = given.options.group === undefined ? {} : { thing: groups[0]?.id ?? '' };
     const files = await calls.exportFiles(
       { job: job.job, formats: wanted, ...only },

@@ -9,7 +9,7 @@ import { printNoteText, problemLine, problemText } from '../../messages/index.ts
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
 import { readJob, writeInto } from '../files.ts';
-import { groupsOf, type Group } from '../groups.ts';
+import { wantedGroups, type Group } from '../groups.ts';
 import { runPicture } from '../png-file.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
 import { terminalTask } from '../terminal-task.ts';
@@ -42,7 +42,7 @@ export const run: CliCommand = {
     const align = placesOf(given);
     const made = (seed: number): Devices => chosenDevices(seed, { printer, cutter });
     const calls = callsFor(job, made);
-    const groups = groupsOf(job.job, given);
+    const groups = wantedGroups(job.job, given);
     const order = { seed: whole(given, 'seed', 1), accept, ...(align ? { align } : {}) };
     // Nothing of a set is sent while one of its things may not be.
     const blocked = groups.length > 1 ? await firstBlocked(groups, accept, calls) : undefined;

@@ -182,6 +182,8 @@ export interface RefusedChanges {
   'find-empty': NoValues;
   'find-nowhere': { find: string };
   'ground-unfit': NoValues;
+  'guest-changed': NoValues;
+  'guest-of-itself': NoValues;
   'itself-or-too-much': { most: number };
   'last-thing': NoValues;
   'list-issue': { row?: number; issue: ValueIssue };
@@ -197,11 +199,13 @@ export interface RefusedChanges {
   'one-part': NoValues;
   'only-column': NoValues;
   'only-piece': NoValues;
+  'other-sheets': NoValues;
   'own-size': NoValues;
   'print-none': NoValues;
   'rows-without-list': NoValues;
   'scale-unfit': NoValues;
   'set-full': { most: number };
+  'sheets-with-labels': NoValues;
   'size-of-stock': NoValues;
   'size-unfit': { from: number; to: number };
   'third-side': NoValues;

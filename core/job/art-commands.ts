@@ -7,7 +7,7 @@ import { withArtReplaced } from './art-use.ts';
 import { withPiece, type Command, type Of } from './command.ts';
 import { withBuild, withBuiltSize } from './edges.ts';
 import { refused, invalidBySchema } from './command-problems.ts';
-import type { Job } from './schema.ts';
+import { MOST_PIECES, type Job } from './schema.ts';
 
 /** The changes that go from art to edges and pieces. */
 export const ART_COMMANDS = {
@@ -67,7 +67,7 @@ export const ART_COMMANDS = {
       }
       const all = [...kept, ...added];
       if (all.length === 0 || all.length > 200)
-        return refused('too-many-pieces', { count: all.length, most: 200 });
+        return refused('too-many-pieces', { count: all.length, most: MOST_PIECES });
       const counts = Object.fromEntries(added.map(({ id }) => [id, wanted]));
       const moved = Object.fromEntries(
         added.flatMap(({ id }, at) => {

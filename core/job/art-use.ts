@@ -67,11 +67,16 @@ export function withArtReplaced(job: Job, from: string, to: Art, also: readonly 
   return withUsedArt({
     ...job,
     ...(job.oneOffs ? { oneOffs: renamedArt(job.oneOffs, from, to.id) } : {}),
-    pieces: job.pieces.map((piece) => ({
-      ...piece,
-      ground: piece.ground && filled(piece.ground),
-      elements: piece.elements.map(swap),
-    })),
+    // Guests show what they show where they belong.
+    pieces: job.pieces.map((piece) =>
+      piece.guest
+        ? piece
+        : {
+            ...piece,
+            ground: piece.ground && filled(piece.ground),
+            elements: piece.elements.map(swap),
+          },
+    ),
     art: { ...job.art, ...added },
   });
 }

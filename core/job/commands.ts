@@ -11,7 +11,7 @@ import {
 import { thingSchema, trySize, type Thing } from '../things/index.ts';
 import { edgeFor } from './create.ts';
 import { refused, invalidBySchema, invalidJob } from './command-problems.ts';
-import { jobSchema, type Job } from './schema.ts';
+import { jobSchema, MOST_PIECES, type Job } from './schema.ts';
 import { ACCEPT_COMMANDS } from './accept-commands.ts';
 import { ART_COMMANDS } from './art-commands.ts';
 import { ARTWORK_COMMANDS } from './artwork-commands.ts';
@@ -23,6 +23,7 @@ import { eachThing } from './set.ts';
 import { SET_COMMANDS } from './set-commands.ts';
 import { tooMuchIn } from './too-much.ts';
 import { FIELD_COMMANDS } from './field-commands.ts';
+import { GUEST_COMMANDS, withGuestsKept } from './guest-commands.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { PIECE_COMMANDS } from './piece-commands.ts';
@@ -37,6 +38,7 @@ export const COMMANDS = {
   ...ARTWORK_COMMANDS,
   ...COMBINE_COMMANDS,
   ...FIELD_COMMANDS,
+  ...GUEST_COMMANDS,
   ...LIST_COMMANDS,
   ...ONE_OFF_COMMANDS,
   ...PIECE_COMMANDS,
@@ -126,15 +128,18 @@ export function runCommand(job: Job, call: CommandCall): Job | Problem {
   const command = COMMANDS[call.name] as unknown as Command<unknown>;
   const changed = command.run(job, call.args);
   if (isProblem(changed)) return changed;
-  const made = settled(changed);
-  return tryJob(made) ?? made;
+  const made = withGuestsKept(job, settled(changed), call);
+  return isProblem(made) ? made : (tryJob(made) ?? made);
 }
 
 /** Why a job could not be read again if it were kept; undefined where it can be. */
 export function tryJob(job: Job): Problem | undefined {
   const fault = findFault(jobSchema, job);
   if (fault) return invalidJob(job, fault);
-  return eachThing(job).every((one) => tooMuchIn(one.job).size === 0)
+  const things = eachThing(job);
+  const count = Math.max(...things.map((one) => one.job.pieces.length));
+  if (count > MOST_PIECES) return refused('too-many-pieces', { count, most: MOST_PIECES });
+  return things.every((one) => tooMuchIn(one.job).size === 0)
     ? undefined
     : refused('itself-or-too-much', { most: MOST_DRAWN });
 }

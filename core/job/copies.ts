@@ -53,7 +53,8 @@ const asRows = new WeakMap<Piece, AsRow>();
 
 /** A piece in the colours and with the pictures that a row says; the piece itself where it says none. */
 export function asRow({ list, art }: Job, piece: Piece, row: ListRow | undefined): Piece {
-  if (!list || !row) return piece;
+  // A guest of another job is filled with a row of that job's list.
+  if (!list || !row || piece.guest?.job !== undefined) return piece;
   const colors = list.colors ?? [];
   const pictures = list.pictures?.filter((one) => one.piece === piece.id) ?? [];
   if (colors.length + pictures.length === 0) return piece;

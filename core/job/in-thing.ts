@@ -46,7 +46,7 @@ export function changeThing(
 }
 
 function withFacesOfItsOwn(job: Job, look: Look): Job {
-  const pieces = job.pieces.map((piece) => withOwnFaces(piece, look));
+  const pieces = job.pieces.map((piece) => (piece.guest ? piece : withOwnFaces(piece, look)));
   return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }
 

@@ -96,6 +96,8 @@ const MIGRATIONS: Readonly<Record<number, (old: Plain) => Plain>> = {
   }),
   /** A job can be a set of several things; nothing that was there changed. */
   13: (old) => ({ ...old, version: 14 }),
+  /** Things share sheets, and pieces of other jobs are guests on them; nothing that was there changed. */
+  14: (old) => ({ ...old, version: 15 }),
 };
 
 const withSentences = (accepted: Readonly<Record<string, Plain>>): Plain =>

@@ -161,7 +161,8 @@ export const PIECE_COMMANDS = {
       const left = job.pieces.filter(
         ({ id, variant, behind }) => id !== piece && variant?.base !== piece && behind !== piece,
       );
-      if (!left.some(({ variant, behind }) => !variant && !behind)) return refused('only-piece');
+      if (!left.some(({ variant, behind, guest }) => !variant && !behind && !guest))
+        return refused('only-piece');
       const wanted = Object.fromEntries(
         Object.entries(job.plan.wanted).filter(([id]) => left.some((one) => one.id === id)),
       );

@@ -10,7 +10,7 @@ import { thingSchema } from '../things/index.ts';
 import { emphasisSchema, ownTypefaceSchema } from '../type/index.ts';
 
 /** The one version of `.peel` files, backups and storage. */
-export const VERSION = 14;
+export const VERSION = 15;
 
 /** How much of what a finding names is kept when it is accepted. */
 export const ACCEPTED_LIMITS = { letters: 200, items: 20 } as const;
@@ -35,10 +35,13 @@ export const labelFieldsSchema = z.object({
   emphasis: emphasisSchema.optional(),
 });
 
+/** How many pieces a thing may have. */
+export const MOST_PIECES = 200;
+
 /** What each thing of a job has for itself. Lengths in mm. */
 const thingFields = {
   thing: thingSchema,
-  pieces: z.array(pieceSchema).min(1).max(200).check(apart('id')),
+  pieces: z.array(pieceSchema).min(1).max(MOST_PIECES).check(apart('id')),
   /** A copy of the stock as it was when it was chosen. */
   stock: stockSchema,
   /** A copy of what the sheets are made of. */
@@ -63,7 +66,12 @@ const setThingName = {
   own: ownLookSchema.optional(),
 };
 
-const setThingSchema = z.object({ ...setThingName, ...thingFields });
+const setThingSchema = z.object({
+  ...setThingName,
+  /** The thing on whose sheets it lies, of whose stock and material it then is. */
+  on: plainId.optional(),
+  ...thingFields,
+});
 /** One of the things of a set, with all that it has for itself. */
 export type SetThing = z.infer<typeof setThingSchema>;
 

@@ -2,6 +2,7 @@ import { artSchema, type Art } from '../art/index.ts';
 import { freeId, isProblem, isSame, type Problem } from '../base/index.ts';
 import type { ColorRole, Fill, LabelField, PieceElement } from '../piece/index.ts';
 import { thingSchema, trySize, type MeasuredThing } from '../things/index.ts';
+import { ownPieces } from './guests.ts';
 import { insertElements } from './insert-elements.ts';
 import { withArt, type Command } from './command.ts';
 import { invalidBySchema, notFound, refused } from './command-problems.ts';
@@ -24,9 +25,11 @@ import {
 import { MOST_OTHER_THINGS, THING_NAME_LETTERS, type Job, type SetThing } from './schema.ts';
 import {
   asThing,
+  hostOf,
   ONLY,
   ownPart,
   sharedPart,
+  thingAlone,
   thingsOf,
   withArtReplacedInAll,
   withEachThing,
@@ -47,14 +50,16 @@ export function asSet(job: Job, name: string): Job & { readonly set: JobSet } {
   const look = lookOfJob(job);
   return {
     ...job,
-    pieces: job.pieces.map(withFieldsGuessed).map((piece) => withFaceRoles(piece, look)),
+    pieces: job.pieces.map((piece) =>
+      piece.guest ? piece : withFaceRoles(withFieldsGuessed(piece), look),
+    ),
     set: { id: ONLY, name: cut(name.trim() || job.name), others: [], look },
   };
 }
 
 /** The look of a set, or the one that a job would have as a set. */
 export const lookOfJob = (job: Job): Look =>
-  job.set?.look ?? lookOfPieces(job.pieces.map(withFieldsGuessed));
+  job.set?.look ?? lookOfPieces(ownPieces(job).map(withFieldsGuessed));
 
 /** The thing in the form in which a set has it. */
 const setThing = (id: string, name: string, job: Job): SetThing => ({ id, name, ...ownPart(job) });
@@ -100,10 +105,11 @@ function inLook(thing: Job, before: Look, after: Look, own: OwnLook = {}): Job {
   const [was, is] = [ownedLook(before, own), ownedLook(after, own)];
   const swaps = colorSwaps(was.colors, is.colors);
   const recolored = Object.keys(swaps).length
-    ? thing.pieces.map((piece) => recoloredIn(piece, swaps, () => true))
+    ? thing.pieces.map((piece) => (piece.guest ? piece : recoloredIn(piece, swaps, () => true)))
     : thing.pieces;
   const said = saidAnew(before.says, after.says, own.says);
   const pieces = recolored.map((piece) => {
+    if (piece.guest) return piece;
     const faced = isSame(was.faces, is.faces) ? piece : withFaces(piece, is);
     return said.length === 0 || piece.variant ? faced : withSays(faced, said);
   });
@@ -166,6 +172,7 @@ function owning(job: Job, id: string, own: OwnLook): Job | Problem {
   const kept: OwnLook = { ...own, colors };
   const returned = (before?.says ?? []).filter((field) => !own.says?.includes(field));
   const pieces = thing.pieces.map((piece) => {
+    if (piece.guest) return piece;
     const made = withFaces(
       recoloredIn(piece, swaps, () => true),
       checked,
@@ -250,14 +257,17 @@ export const SET_COMMANDS = {
       if (other.list && job.list && !isSame(other.list, job.list)) return refused('two-lists');
       const set = asSet(job, first ?? job.name);
       let now: Job & { set: JobSet } = set;
+      const ids = new Map<string, string>();
       for (const one of thingsOf(other)) {
         if (idsOf(now).length > MOST_OTHER_THINGS)
           return refused('set-full', { most: MOST_OTHER_THINGS + 1 });
-        const thing = asThing(other, one.id);
         const id = freeId('thing', idsOf(now));
+        ids.set(one.id, id);
+        const on = ids.get(hostOf(other, one.id));
         const own = {
-          ...setThing(id, ownName(one.name, now), thing),
+          ...setThing(id, ownName(one.name, now), thingAlone(other, one.id)),
           ...(one.own ? { own: one.own } : {}),
+          ...(on === undefined || on === id ? {} : { on }),
         };
         now = { ...now, set: { ...now.set, others: [...now.set.others, own] } };
       }
@@ -280,13 +290,20 @@ export const SET_COMMANDS = {
       if (!job.set || !hasThing(job, thing)) return notFound('thing');
       const { set } = job;
       if (set.others.length === 0) return refused('last-thing');
-      const [next] = set.others;
+      const left =
+        withHost(
+          job,
+          idsOf(job).filter((id) => hostOf(job, id) === thing),
+          undefined,
+        ).set?.others ?? [];
+      const [next] = left;
       if (set.id !== thing || !next) {
-        const others = set.others.filter(({ id }) => id !== thing);
+        const others = left.filter(({ id }) => id !== thing);
         return others.length ? { ...job, set: { ...set, others } } : alone(job);
       }
-      const others = set.others.slice(1);
-      const { id, name, own, ...part } = next;
+      const others = left.slice(1);
+      const { id, name, own, on, ...part } = next;
+      void on; // the first has sheets of its own
       const kept: Job = {
         ...sharedPart(job),
         ...ownPart(part),
@@ -295,6 +312,24 @@ export const SET_COMMANDS = {
       return others.length ? kept : alone(kept);
     },
   } satisfies Command<{ thing: string }>,
+
+  /** A thing lies on the sheets of another that is on the same stock and material; on its own ones again without one. */
+  'share-sheets': {
+    run: (job, { thing, on }) => {
+      if (!job.set || !hasThing(job, thing)) return notFound('thing');
+      if (on === undefined) return withHost(job, [thing], undefined);
+      if (!hasThing(job, on)) return notFound('thing');
+      const [one, other] = [thing, on].map((id) => hostOf(job, id)) as [string, string];
+      if (one === other) return job;
+      const [a, b] = [thingAlone(job, one), thingAlone(job, other)];
+      if (!isSame([a.stock, a.material], [b.stock, b.material])) return refused('other-sheets');
+      if (a.stock.spots) return refused('sheets-with-labels');
+      // The first of the set has sheets of its own: the others come onto them.
+      const [host, guest] = one === job.set.id ? [one, other] : [other, one];
+      const moved = idsOf(job).filter((id) => hostOf(job, id) === guest);
+      return withHost(job, moved, host);
+    },
+  } satisfies Command<{ thing: string; on: string | undefined }>,
 
   'rename-thing': {
     run: (job, { thing, name }) => {
@@ -388,6 +423,21 @@ export const SET_COMMANDS = {
     },
   } satisfies Command<{ count: number }>,
 };
+
+/** A set with some of its things on the sheets of another, or on their own, whose stock they then have. */
+function withHost(job: Job, ids: readonly string[], host: string | undefined): Job {
+  if (!job.set) return job;
+  const others = job.set.others.map((one) => {
+    if (!ids.includes(one.id) || hostOf(job, one.id) === (host ?? one.id)) return one;
+    const { on, ...kept } = one;
+    const { stock, material } = thingAlone(job, one.id);
+    void on; // chosen anew
+    return { ...kept, stock, material, ...(host ? { on: host } : {}) };
+  });
+  return others.every((one, at) => one === job.set?.others[at])
+    ? job
+    : { ...job, set: { ...job.set, others } };
+}
 
 /** The job of the one thing that a set has left. */
 function alone(job: Job): Job {

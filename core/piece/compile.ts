@@ -126,7 +126,8 @@ export function createCompiler(resources: Resources): PieceCompiler {
   /** What was drawn last of each element of a piece: one that only moves is drawn alike. */
   const drawings = new Map<string, DrawingCacheEntry>();
 
-  const compile = (piece: Piece, source: PieceSource, context: CompileContext): CompiledPiece => {
+  const compile = (piece: Piece, of: PieceSource, context: CompileContext): CompiledPiece => {
+    const source = piece.guest?.job === undefined ? of : withoutList(of);
     const differs = differences(piece, source);
     const numbered = differs.counts || differs.fields;
     // Within another piece it is counted as that one is.
@@ -192,6 +193,12 @@ export function createCompiler(resources: Resources): PieceCompiler {
   return {
     compile: (piece, source, copy = FIRST_COPY) => compile(piece, source, { ...copy, depth: 0 }),
   };
+}
+
+/** What fills guests from other jobs: they were filled where they come from. */
+function withoutList({ list, ...source }: PieceSource): PieceSource {
+  void list;
+  return source;
 }
 
 /** An element without what only says where and how clearly it is drawn. */

@@ -132,5 +132,6 @@ export {
   pieceSchema,
   pieceSize,
   thingOf,
+  type Guest,
   type Piece,
 } from './piece.ts';

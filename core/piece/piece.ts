@@ -10,6 +10,21 @@ const creaseEnd = z.object({ x: z.number(), y: z.number() });
 /** How long the name of a piece may be. */
 export const PIECE_NAME_LETTERS = 120;
 
+/** Where a piece comes from that belongs to another thing, or to another job. */
+const guestSchema = z.object({
+  /** The other job and what it is called; another thing of the same set where there is none. */
+  job: plainId.optional(),
+  jobName: z.string().max(120).optional(),
+  /** Which thing it is there. */
+  thing: plainId.optional(),
+  piece: plainId,
+  /** The row of the list there that fills it, by its key. */
+  row: z.string().max(12).optional(),
+  /** What it is measured for. */
+  measured: thingSchema,
+});
+export type Guest = z.infer<typeof guestSchema>;
+
 /** One label, sticker or tag: an edge with print inside. Elements print from first to last. */
 export const pieceSchema = z.object({
   id: plainId,
@@ -38,6 +53,8 @@ export const pieceSchema = z.object({
     .optional(),
   /** The piece whose other side this one is: printed behind it, in its edge as seen from behind. */
   behind: z.string().optional(),
+  /** It lies on these sheets as a guest: it is as it is where it comes from, and is not changed here. */
+  guest: guestSchema.optional(),
   /** A piece that follows another, its base, but for what was changed on it alone. */
   variant: z
     .object({
@@ -71,6 +88,6 @@ export function pieceSize(piece: Piece): { width: number; height: number } {
 
 /** The thing that a piece goes onto: one of its own, or that of its job. */
 export const thingOf = <T extends Thing | undefined>(
-  { variant }: Pick<Piece, 'variant'>,
+  { variant, guest }: Pick<Piece, 'variant' | 'guest'>,
   ofJob: T,
-): Thing | T => variant?.thing ?? ofJob;
+): Thing | T => variant?.thing ?? guest?.measured ?? ofJob;

@@ -9,8 +9,8 @@ import { parse } from 'date-fns/parse';
 export interface CopyFacts {
   /** The job's calendar date, YYYY-MM-DD. */
   readonly today: string;
-  /** Which copy of its piece it is, from 1. */
-  readonly number: number;
+  /** Which copy of its piece it is, from 1; what counts up stays as it is typed where none is given. */
+  readonly number: number | undefined;
   /** The fields of its row in a list, by their names. */
   readonly row?: Readonly<Record<string, string>>;
 }
@@ -43,7 +43,8 @@ export const fieldsOf = (text: string): string[] =>
 export function filledText(text: string, facts: CopyFacts): string {
   if (!text.includes('{')) return text;
   return text
-    .replace(COUNTER, (_, from: string, step?: string) => {
+    .replace(COUNTER, (whole: string, from: string, step?: string) => {
+      if (facts.number === undefined) return whole;
       // Numbers of any length: lot numbers have more digits than a double holds.
       const count = BigInt(from) + BigInt(facts.number - 1) * BigInt(step ?? 1);
       return String(count).padStart(from.length, '0');

@@ -48,6 +48,7 @@ export {
   type Rehearsed,
 } from './rehearsal.ts';
 export {
+  bookedRuns,
   byPack,
   costPerGood,
   daysLeft,

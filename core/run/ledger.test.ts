@@ -1,4 +1,5 @@
 import {
+  bookedRuns,
   byPack,
   costPerGood,
   daysLeft,
@@ -38,6 +39,39 @@ test('a run keeps a small picture of its first sheet, and nothing that is none',
   expect(of('data:image/svg+xml,<svg/>')).toBe(false);
   expect(of('https://a.example/sheet.png')).toBe(false);
   expect(of(`data:image/png;base64,${'A'.repeat(400_000)}`)).toBe(false);
+});
+
+test('a run with guests is booked to each of its jobs, the paper by the labels', () => {
+  const copies = ['piece-1#1', 'piece-1#2', 'guest-1#1', 'guest-2#1'];
+  const booked = bookedRuns(
+    run({
+      copies: 4,
+      printed: Object.fromEntries(copies.map((copy) => [copy, 'k'])),
+      spoiled: ['piece-1#2', 'guest-2#1'],
+      guests: [
+        { job: 'honey', jobName: 'Honey', pieces: ['guest-1', 'guest-2'] },
+        { job: 'tins', jobName: 'Tins', thing: 'thing-2', pieces: ['guest-9'] },
+      ],
+    }),
+  );
+  expect(booked).toMatchObject([
+    { id: 'r', job: 'seals', sheets: 2, copies: 2, spoiled: ['piece-1#2'], paidSheets: 1 },
+    {
+      id: 'r/1',
+      job: 'honey',
+      jobName: 'Honey',
+      guestOf: 'Pot-lid seals',
+      sheets: 0,
+      copies: 2,
+      spoiled: ['guest-2#1'],
+      paidSheets: 1,
+    },
+  ]);
+  expect(booked.every((one) => runRecordSchema.safeParse(one).success)).toBe(true);
+  expect(booked.map((one) => costPerGood([one]))).toEqual([0.3, 0.3]);
+  expect(byPack(booked)).toMatchObject([{ runs: 1, sheets: 2, good: 2, spoiled: 2, cost: 0.3 }]);
+  // Without guests it is the run itself.
+  expect(bookedRuns(run({}))).toEqual([run({})]);
 });
 
 test('a run without a price does not make the others cheaper', () => {

@@ -20,6 +20,22 @@ export const runRecordSchema = z.object({
   printed: z.record(z.string(), z.string()).optional(),
   /** The copies that were spoiled. */
   spoiled: z.array(z.string()).optional(),
+  /** Labels of other jobs among them, and which pieces these are; apart from it once it is done. */
+  guests: z
+    .array(
+      z.object({
+        job: text,
+        jobName: text,
+        thing: text.optional(),
+        pieces: z.array(text).max(200),
+      }),
+    )
+    .max(200)
+    .optional(),
+  /** The run on whose sheets these labels lay as guests: the job as it was called. */
+  guestOf: text.optional(),
+  /** How many sheets are paid for by these labels, where labels of other jobs lay on them, too. */
+  paidSheets: z.number().min(0).optional(),
   /** The job, its stock and its material as they were called. */
   jobName: text.optional(),
   stock: text.optional(),
@@ -49,11 +65,59 @@ export const spoilage = (runs: readonly RunRecord[]): number => {
   return made ? (made - good) / made : 0;
 };
 
+/**
+ * A run that is done as each of its jobs has it: the job that was run, with its sheets, and those whose
+ * labels lay on them, each with its own good and spoiled ones and its part of the paper.
+ */
+export function bookedRuns({ guests = [], ...run }: RunRecord): RunRecord[] {
+  if (guests.length === 0) return [run];
+  const names = Object.keys(run.printed ?? {});
+  const of = (copies: readonly string[], pieces: readonly string[]): string[] =>
+    copies.filter((copy) => pieces.includes(copy.slice(0, copy.lastIndexOf('#'))));
+  const paid = (copies: number): number => (run.sheets * copies) / Math.max(1, run.copies);
+  const all = guests.flatMap(({ pieces }) => pieces);
+  const isOwn = (copy: string): boolean => of([copy], all).length === 0;
+  const booked = guests.map(({ job, jobName, thing, pieces }, at): RunRecord => {
+    const copies = of(names, pieces).length;
+    const { stock, material, sheetPrice } = run;
+    return {
+      id: `${run.id}/${at + 1}`,
+      job,
+      jobName,
+      ...(thing === undefined ? {} : { thing }),
+      at: run.at,
+      sheets: 0,
+      copies,
+      spoiled: of(run.spoiled ?? [], pieces),
+      guestOf: run.jobName ?? '',
+      paidSheets: paid(copies),
+      ...(stock === undefined ? {} : { stock }),
+      ...(material === undefined ? {} : { material }),
+      ...(sheetPrice === undefined ? {} : { sheetPrice }),
+    };
+  });
+  const copies = run.copies - booked.reduce((sum, one) => sum + one.copies, 0);
+  const own = Object.entries(run.printed ?? {}).filter(([copy]) => isOwn(copy));
+  return [
+    {
+      ...run,
+      copies,
+      printed: Object.fromEntries(own),
+      ...(run.spoiled ? { spoiled: run.spoiled.filter(isOwn) } : {}),
+      paidSheets: paid(copies),
+    },
+    ...booked.filter((one) => one.copies > 0),
+  ];
+}
+
 /** What a good label cost in paper; undefined where no price was known, or nothing came out. */
 export function costPerGood(runs: readonly RunRecord[]): number | undefined {
   const priced = runs.filter(({ sheetPrice }) => sheetPrice !== undefined);
   const good = priced.reduce((sum, run) => sum + goodOf(run), 0);
-  const cost = priced.reduce((sum, { sheets, sheetPrice = 0 }) => sum + sheets * sheetPrice, 0);
+  const cost = priced.reduce(
+    (sum, { sheets, paidSheets = sheets, sheetPrice = 0 }) => sum + paidSheets * sheetPrice,
+    0,
+  );
   return good > 0 ? cost / good : undefined;
 }
 
@@ -85,7 +149,7 @@ export function byPack(runs: readonly RunRecord[]): PackTotal[] {
         stock: all[0]?.stock ?? '',
         material: all[0]?.material ?? '',
         sheetPrice: all[0]?.sheetPrice,
-        runs: all.length,
+        runs: all.filter(({ guestOf }) => guestOf === undefined).length,
         sheets: all.reduce((sum, { sheets }) => sum + sheets, 0),
         good,
         spoiled: all.reduce((sum, { copies }) => sum + copies, 0) - good,

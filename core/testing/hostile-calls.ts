@@ -39,7 +39,7 @@ const text = oneof(
   ),
   fc.string({ maxLength: 12 }),
 );
-const piece = constantFrom('piece-1', 'piece-2', 'piece-3', 'gone', '');
+const piece = constantFrom('piece-1', 'piece-2', 'piece-3', 'guest-1', 'gone', '');
 const element = constantFrom('words-1', 'words-2', 'picture-1', 'plate-1', 'combined-1', 'gone');
 const elements = array(element, { maxLength: 6 });
 const copy = constantFrom(
@@ -311,6 +311,12 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'add-thing': record({ name: text, thing, elements: times(anyElement, 20), ground: color }),
   'join-job': record({ other: constantFrom('lid', 'tag').map(otherJob), first: text }),
   'remove-thing': record({ thing: setThing }),
+  'share-sheets': record({ thing: setThing, on: maybe(setThing) }),
+  'bring-guests': record({
+    source: constantFrom('lid', 'tag').map(otherJob),
+    picks: few(record({ piece, row: maybe(row), count: number })),
+  }),
+  'update-guests': record({ source: constantFrom('lid', 'tag').map(otherJob) }),
   'rename-thing': record({ thing: setThing, name: text }),
   'change-look': record({ changes: lookChanges }),
   'change-mark': record({ to: someArt }),

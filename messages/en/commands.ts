@@ -80,6 +80,7 @@ const COMMANDS: Said = {
   'bind-picture': ({ column }) =>
     column ? `take a picture from ${column}` : 'take a picture from no column',
   'bind-quantity': ({ column }) => (column ? `count copies by ${column}` : 'count one copy a row'),
+  'bring-guests': ({ source }) => `bring labels of ${quoted(source.name)}`,
   'build-edge': ({ doing }) => doingOf(doing) ?? 'change the edge',
   'change-elements': ({ piece, changes, doing }, job) =>
     `${doingOf(doing) ?? 'change'} ${titleOf(job, piece, Object.keys(changes))}`,
@@ -144,6 +145,10 @@ const COMMANDS: Said = {
   'set-artwork': ({ from }) => (from === undefined ? 'start again' : `start from “${from}”`),
   'set-bleed': ({ bleed }) => `bleed of ${bleed} mm`,
   'set-list': ({ list }) => (list ? `take a list of ${list.rows.length}` : 'take the list away'),
+  'share-sheets': ({ thing, on }, job) =>
+    on === undefined
+      ? `give ${thingTitle(job, thing)} sheets of its own`
+      : `lay ${thingTitle(job, thing)} on the sheets of ${thingTitle(job, on)}`,
   'share-look': () => 'share it with the set again',
   'share-edge': ({ pieces }) => `change the edge of ${piecesOf(pieces.length)}`,
   'size-edge': () => 'size the piece',
@@ -152,6 +157,7 @@ const COMMANDS: Said = {
   'stop-following': () => 'let it go its own way',
   'switch-rows': ({ rows, on }) => `${on ? 'print' : 'leave out'} ${rowsOf(rows.length)}`,
   'take-apart': () => 'take a shape apart',
+  'update-guests': ({ source }) => `update the labels of ${quoted(source.name)}`,
   'use-on-all': () => 'use on all copies',
   'want-pieces': ({ each, sum }) =>
     each === undefined ? `want ${sum} in all` : `want ${each} of each`,

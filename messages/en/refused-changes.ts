@@ -14,6 +14,9 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
   'find-empty': () => 'There is nothing to find: type what shall be replaced',
   'find-nowhere': ({ find }) => `“${find}” stands in no words of this job`,
   'ground-unfit': () => 'This cannot fill a label',
+  'guest-changed': () =>
+    'This label is a guest on these sheets: change it where it belongs, and it changes here',
+  'guest-of-itself': () => 'A job cannot be a guest of its own: want more of its labels',
   'itself-or-too-much': ({ most }) =>
     `A piece cannot hold itself, or more than ${count(most)} letters and shapes`,
   'last-thing': () => 'A job keeps at least one thing',
@@ -31,11 +34,15 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
   'one-part': () => 'One shape is made of two elements or more',
   'only-column': () => 'A list keeps at least one column',
   'only-piece': () => 'A job keeps at least one piece',
+  'other-sheets': () =>
+    'Only things on the same stock and material share sheets: choose the same for both first',
   'own-size': () => 'Only a piece as large as its base can stand alone',
   'print-none': () => 'Choose at least one copy to print',
   'rows-without-list': () => 'Copies of each row need a list, and this job has none',
   'scale-unfit': () => 'This size is too small or too large',
   'set-full': ({ most }) => `A set has at most ${most} things`,
+  'sheets-with-labels': () =>
+    'These sheets have labels of one size: things share plain sheets only',
   'size-of-stock': () => 'The bought sheet decides the size of its labels',
   'size-unfit': ({ from, to }) => `A piece is between ${from} mm and ${to / 1000} m wide`,
   'third-side': () => 'A label has a front and one other side',

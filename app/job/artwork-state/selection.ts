@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { Job } from '../../../core/job/index.ts';
+import { ownPieces, type Job } from '../../../core/job/index.ts';
 import { colorsOfPieces, thingOf, type PieceElement } from '../../../core/piece/index.ts';
 import { dividingZones, zonesOf, type Zone } from '../../../core/things/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
@@ -15,7 +15,8 @@ export function useSelection() {
 
   const pieceOf = (job: Job | undefined) => {
     const wanted = String(route.query.piece ?? '');
-    return job?.pieces.find(({ id }) => id === wanted) ?? job?.pieces[0];
+    const own = job ? ownPieces(job) : [];
+    return own.find(({ id }) => id === wanted) ?? own[0];
   };
   const piece = computed(() => pieceOf(store.job));
   const committedPiece = computed(() => pieceOf(store.committed));

@@ -66,14 +66,14 @@ async function keepAsArt(): Promise<void> {
 function addVariety(name: 'copy-piece' | 'add-variant'): void {
   const { piece, store } = props.desk;
   if (!piece.value) return;
-  const count = (store.job?.pieces.length ?? 0) + 1;
+  const count = store.own.length + 1;
   if (
     store.act({
       name,
       args: { piece: piece.value.id, name: `${piece.value.name} ${count}`.slice(0, 120) },
     })
   ) {
-    props.desk.show(store.job?.pieces[count - 1]?.id ?? '');
+    props.desk.show(store.own[count - 1]?.id ?? '');
   }
 }
 
@@ -134,11 +134,11 @@ function remove(): void {
   <CardPanel
     v-if="desk.store.job"
     :title="texts.artwork.varieties"
-    :aside="String(desk.store.job.pieces.length)"
+    :aside="String(desk.store.own.length)"
   >
     <div class="pieces">
       <button
-        v-for="piece in desk.store.job.pieces"
+        v-for="piece in desk.store.own"
         :key="piece.id"
         type="button"
         :aria-pressed="piece.id === desk.piece.value?.id"
@@ -162,7 +162,7 @@ function remove(): void {
       <LinkButton v-if="desk.piece.value && !back" @click="addBack">
         {{ texts.artwork.addBack }}
       </LinkButton>
-      <LinkButton v-if="desk.store.job.pieces.length > 1" @click="remove">
+      <LinkButton v-if="desk.store.own.length > 1" @click="remove">
         {{ texts.artwork.deleteThisOne }}
       </LinkButton>
     </div>

@@ -56,7 +56,7 @@ export function useTakeFiles(desk: DeskState) {
     const { pieces, art } = await stickersFrom(reads, choices, (at) =>
       messages.say(texts.shelf.sticker.cutting(at, reads.length)),
     );
-    const [only, ...others] = store.committed?.pieces ?? [];
+    const [only, ...others] = store.own;
     // The empty piece that a job begins with was there to bring them in.
     const isEmpty = only && others.length === 0 && only.elements.length === 0;
     const doing = texts.artwork.addPieces(pieces.length);

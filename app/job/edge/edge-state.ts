@@ -89,6 +89,7 @@ export function useEdgeState(desk: DeskState) {
         (other) =>
           other.id !== one.id &&
           !other.variant &&
+          !other.guest &&
           isSame(other.edge, one.edge) &&
           isSame(other.build, one.build),
       )

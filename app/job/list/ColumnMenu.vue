@@ -36,7 +36,7 @@ const shownIn = computed(() =>
   ),
 );
 /** The colours of the pieces, and whether the column says any. */
-const colors = computed(() => (open.value ? colorsOfPieces(store.committed?.pieces ?? []) : []));
+const colors = computed(() => (open.value ? colorsOfPieces(store.own) : []));
 const saysColors = computed(() =>
   list.value?.rows.some(
     (row) => list.value && findNamedColor(fieldOf(list.value, row, props.column)) !== undefined,

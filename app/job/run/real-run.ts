@@ -1,9 +1,9 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { Cancelled, type Doing, type Result } from '../../../core/base/index.ts';
-import { asPrinted, compileJob, printKeys, type Job } from '../../../core/job/index.ts';
+import { asPrinted, compileJob, groupsOf, printKeys, type Job } from '../../../core/job/index.ts';
 import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
-import { alignToMarks, type RunRecord } from '../../../core/run/index.ts';
+import { alignToMarks, bookedRuns, type RunRecord } from '../../../core/run/index.ts';
 import type { Material } from '../../../core/stock/index.ts';
 import { doingText } from '../../../messages/index.ts';
 import { calls } from '../../calls/index.ts';
@@ -97,8 +97,22 @@ export function useRealRun(active: () => boolean) {
 
   /** What the ledger calls it: of a set with the thing that is made. */
   function thingOfRun(name: string): Pick<RunRecord, 'jobName' | 'thing'> {
-    const one = store.whole?.set && store.things.find(({ id }) => id === store.thing);
+    const groups = store.whole?.set ? groupsOf(store.whole) : [];
+    const one = groups.find(({ id }) => id === store.thing);
     return one ? { jobName: `${name}: ${one.name}`, thing: one.id } : { jobName: name };
+  }
+
+  /** Whose labels lie on the sheets beside those of the job. */
+  function guestsOfRun(job: Job): Pick<RunRecord, 'guests'> {
+    const guests = new Map<string, NonNullable<RunRecord['guests']>[number]>();
+    for (const { id, guest } of job.pieces) {
+      if (guest?.job === undefined) continue;
+      const key = JSON.stringify([guest.job, guest.thing]);
+      const { job: from, jobName = '', thing } = guest;
+      const of = guests.get(key) ?? { job: from, jobName, ...(thing ? { thing } : {}), pieces: [] };
+      guests.set(key, { ...of, pieces: [...of.pieces, id] });
+    }
+    return guests.size ? { guests: [...guests.values()] } : {};
   }
 
   async function begin(): Promise<void> {
@@ -117,6 +131,7 @@ export function useRealRun(active: () => boolean) {
       copies: names.length,
       printed: Object.fromEntries(names.map((copy) => [copy, keys[copy] ?? ''])),
       ...thingOfRun(job.name),
+      ...guestsOfRun(job),
       stock: job.stock.name,
       material: job.material.name,
       ...(pack && pack.price > 0 ? { sheetPrice: pack.price / pack.sheets } : {}),
@@ -258,7 +273,7 @@ export function useRealRun(active: () => boolean) {
     const { open, ...whole } = value;
     void open; // it is under way no more
     const seconds = Math.min(LONGEST, (Date.now() - Date.parse(value.at)) / 1000);
-    await keepRun({ ...whole, seconds });
+    for (const one of bookedRuns({ ...whole, seconds })) await keepRun(one);
     record.value = undefined;
     await takeStock();
     await shelf.readRuns();

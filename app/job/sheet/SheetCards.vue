@@ -6,6 +6,7 @@ import FindingCard from '../common/FindingCard.vue';
 import ArrangementCard from './ArrangementCard.vue';
 import CopiesCard from './CopiesCard.vue';
 import CopyCard from './CopyCard.vue';
+import GuestsCard from './GuestsCard.vue';
 import MarksCard from './MarksCard.vue';
 import OneOffCard from './OneOffCard.vue';
 import OneOffsCard from './OneOffsCard.vue';
@@ -54,6 +55,7 @@ function showCopy(copy: string, sheet: number): void {
   <FindingCard v-for="finding in findings" :key="finding.code" :finding="finding" />
   <PrintedNowCard />
   <WantedCard />
+  <GuestsCard />
   <OneOffsCard @show="showCopy" />
   <ArrangementCard :sheet="current" :shown="committed" />
   <SheetCard

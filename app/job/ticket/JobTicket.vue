@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
-import { eachThing } from '../../../core/job/index.ts';
+import { thingAlone, thingsOf } from '../../../core/job/index.ts';
 import { copyCount } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { dayOf } from '../../ui/dates.ts';
@@ -19,17 +19,18 @@ const route = useRoute();
 onMounted(() => void shelf.refresh());
 
 const lastRun = computed(() => {
-  const run = store.committed && shelf.lastRun(store.committed.id, store.thing);
+  const run = store.committed && shelf.lastRun(store.committed.id, store.host);
   return run && `${dayOf(run.at)} · ${run.copies} copies`;
 });
 const openRun = computed(() => {
-  const run = store.committed && shelf.openRun(store.committed.id, store.thing);
+  const run = store.committed && shelf.openRun(store.committed.id, store.host);
   return run?.open && texts.ticket.underWay(run.open.done.length);
 });
 const lines = computed(() =>
   store.committed && store.layout
     ? ticketLines({
         job: store.committed,
+        onSheets: store.onSheets ?? store.committed,
         layout: store.layout,
         findings: store.findings.list,
         looking: store.findings.looking,
@@ -50,15 +51,18 @@ const summary = computed(() => {
   return texts.ticket.summary(copies.value, sheets, store.layout?.freePlaces ?? 0);
 });
 /** What is made of each thing of a set, and on what. */
-const groups = computed(() =>
-  store.whole?.set
-    ? eachThing(store.whole).map(({ name, job }) => ({
-        name,
-        copies: job.pieces.reduce((sum, { id }) => sum + copyCount(job, id), 0),
-        on: `${job.stock.name}, ${job.material.name.toLowerCase()}`,
-      }))
-    : [],
-);
+const groups = computed(() => {
+  const { whole } = store;
+  if (!whole?.set) return [];
+  return thingsOf(whole).map(({ id, name }) => {
+    const job = thingAlone(whole, id);
+    return {
+      name,
+      copies: job.pieces.reduce((sum, piece) => sum + copyCount(job, piece.id), 0),
+      on: `${job.stock.name}, ${job.material.name.toLowerCase()}`,
+    };
+  });
+});
 const next = computed(() => {
   if (store.committed?.pieces.every(({ elements }) => elements.length === 0))
     return { label: texts.ticket.nextArtwork, desk: 'artwork' };

@@ -1,22 +1,31 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal, mdiPlus } from '@mdi/js';
 import { computed, nextTick, ref } from 'vue';
-import { asThing, THING_NAME_LETTERS } from '../../../core/job/index.ts';
+import { useRoute } from 'vue-router';
+import { groupsOf, THING_NAME_LETTERS, thingAlone } from '../../../core/job/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { useShelf } from '../../session/shelf-store.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
+import { isOfSheets } from '../common/desks-of-sheets.ts';
 import AddThing from './AddThing.vue';
 
 /** The things of the job beside each other; the one that is worked on has a menu. */
 const say = texts.set;
 const store = useJobStore();
 const shelf = useShelf();
+const route = useRoute();
 const messages = useMessages();
 const adding = ref(false);
 const renaming = ref<string>();
 const field = ref<HTMLInputElement[]>([]);
+/** On desks that show sheets, things that lie on the same ones are one. */
+const tabs = computed(() =>
+  store.whole && isOfSheets(route.name) ? groupsOf(store.whole) : store.things,
+);
 const isSet = computed(() => store.whole?.set !== undefined);
+
+const nameOf = (id: string): string => store.things.find((one) => one.id === id)?.name ?? '';
 
 async function startRename(id: string): Promise<void> {
   renaming.value = id;
@@ -38,7 +47,7 @@ function remove(id: string, name: string): void {
 
 async function takeOut(id: string, name: string): Promise<void> {
   const { whole } = store;
-  if (!whole || !(await shelf.takeOut(asThing(whole, id), `${whole.name}: ${name}`))) return;
+  if (!whole || !(await shelf.takeOut(thingAlone(whole, id), `${whole.name}: ${name}`))) return;
   if (store.act({ name: 'remove-thing', args: { thing: id } })) messages.say(say.takenOut(name));
 }
 </script>
@@ -46,12 +55,12 @@ async function takeOut(id: string, name: string): Promise<void> {
 <template>
   <div class="things">
     <div v-if="isSet" class="tabs" role="tablist" :aria-label="say.things">
-      <span v-for="{ id, name } in store.things" :key="id" :class="{ here: id === store.thing }">
+      <span v-for="{ id, name } in tabs" :key="id" :class="{ here: id === store.thing }">
         <input
           v-if="renaming === id"
           ref="field"
           class="well"
-          :value="name"
+          :value="nameOf(id)"
           :maxlength="THING_NAME_LETTERS"
           :aria-label="say.rename"
           @keydown.enter="rename"
@@ -71,14 +80,14 @@ async function takeOut(id: string, name: string): Promise<void> {
         </button>
         <v-menu v-if="id === store.thing && renaming !== id" location="bottom end">
           <template #activator="{ props: menu }">
-            <button v-bind="menu" class="more" type="button" :aria-label="say.menu(name)">
+            <button v-bind="menu" class="more" type="button" :aria-label="say.menu(nameOf(id))">
               <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiDotsHorizontal" /></svg>
             </button>
           </template>
           <v-list>
             <v-list-item :title="say.rename" @click="startRename(id)" />
-            <v-list-item :title="say.takeOut" @click="takeOut(id, name)" />
-            <v-list-item :title="say.remove" @click="remove(id, name)" />
+            <v-list-item :title="say.takeOut" @click="takeOut(id, nameOf(id))" />
+            <v-list-item :title="say.remove" @click="remove(id, nameOf(id))" />
           </v-list>
         </v-menu>
       </span>

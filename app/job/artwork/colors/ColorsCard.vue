@@ -37,10 +37,10 @@ const PASSING = 600; // ms
 const everywhere = ref(false);
 const chosen = ref<string>();
 const committed = computed(() => props.desk.store.committed);
-const several = computed(() => (committed.value?.pieces.length ?? 0) > 1);
+const several = computed(() => props.desk.store.own.length > 1);
 const pieces = computed(() => {
   const piece = props.desk.committedPiece.value;
-  if (everywhere.value) return committed.value?.pieces ?? [];
+  if (everywhere.value) return props.desk.store.own;
   return piece ? [piece] : [];
 });
 const used = computed(() => colorsOfPieces(pieces.value));

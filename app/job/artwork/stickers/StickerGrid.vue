@@ -8,9 +8,7 @@ import type { DeskState } from '../../artwork-state/desk-state.ts';
 /** The other pieces of the job; a click puts one on this piece as a sticker. */
 const props = defineProps<{ desk: DeskState }>();
 const others = computed(() =>
-  (props.desk.store.committed?.pieces ?? []).filter(
-    ({ id }) => id !== props.desk.committedPiece.value?.id,
-  ),
+  props.desk.store.own.filter(({ id }) => id !== props.desk.committedPiece.value?.id),
 );
 
 function add(other: Piece): void {

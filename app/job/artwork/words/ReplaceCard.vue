@@ -13,7 +13,7 @@ const find = ref('');
 const by = ref('');
 
 const all = computed(() =>
-  (props.desk.store.committed?.pieces ?? []).flatMap(({ elements }) =>
+  props.desk.store.own.flatMap(({ elements }) =>
     elements.flatMap((one) => (one.kind === 'code' ? [] : textsOf(one))),
   ),
 );

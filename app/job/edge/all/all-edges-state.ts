@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue';
 import { isSame } from '../../../../core/base/index.ts';
 import {
+  ownPieces,
   pieceArea,
   sharedEdgeSchema,
   type CommandCall,
@@ -37,7 +38,7 @@ export function useAllEdges() {
 
   /** Those that have an edge of their own: sizes, varieties and other sides have that of another piece. */
   const pieces = computed(() =>
-    (store.job?.pieces ?? []).filter(({ variant, behind }) => !variant && !behind),
+    (store.job ? ownPieces(store.job) : []).filter(({ variant, behind }) => !variant && !behind),
   );
   const before = new Map(pieces.value.map((piece) => [piece.id, piece]));
   const chosen = computed(() => {
