@@ -6,6 +6,7 @@ import { isProblem, type Problem } from '../../core/base/index.ts';
 import {
   afterStep,
   asThing,
+  groupsOf,
   ownPieces,
   redo,
   startHistory,
@@ -97,11 +98,15 @@ export const useJobStore = defineStore('job', () => {
     return [...ownTypefaces.list, ...brought.filter(({ id }) => !ids.includes(id))];
   });
   const machine = useChosenCutter();
-  const findings = useFindings(
-    () => things.seen(history.value?.now),
-    () => machine.value,
-    () => things.id.value,
-  );
+  const findings = useFindings({
+    job: () => things.seen(history.value?.now),
+    machine: () => machine.value,
+    thing: () => things.id.value,
+    others: () => {
+      const { value } = whole;
+      return value?.set ? groupsOf(value).filter(({ id }) => id !== things.host.value) : [];
+    },
+  });
   // What an earlier version accepted by its sentence is known by its values from now on: no step.
   watch(findings.found, (found) => {
     const now = history.value;

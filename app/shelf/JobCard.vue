@@ -11,6 +11,7 @@ import { useSettings } from '../ui/settings-store.ts';
 import { sizeFact } from '../session/ticket-lines.ts';
 import PieceThumbnail from '../session/PieceThumbnail.vue';
 import { useShelf } from '../session/shelf-store.ts';
+import PrintAgain from './PrintAgain.vue';
 
 const props = defineProps<{
   job: Job;
@@ -21,6 +22,8 @@ const shelf = useShelf();
 const settings = useSettings();
 const messages = useMessages();
 const renaming = ref(false);
+/** Whether it is asked what of a set is printed again. */
+const printing = ref(false);
 const name = ref('');
 const field = ref<HTMLInputElement | null>(null);
 
@@ -115,13 +118,15 @@ function endRename(keep: boolean): void {
         </button>
       </template>
       <v-list>
-        <v-list-item :title="texts.shelf.printAgain" :to="`/job/${job.id}/run`" />
+        <v-list-item v-if="job.set" :title="texts.shelf.printAgainWhich" @click="printing = true" />
+        <v-list-item v-else :title="texts.shelf.printAgain" :to="`/job/${job.id}/run`" />
         <v-list-item :title="texts.shelf.rename" @click="startRename" />
         <v-list-item :title="texts.shelf.duplicate" @click="shelf.duplicate(job)" />
         <v-list-item :title="texts.shelf.export" @click="shelf.exportJob(job)" />
         <v-list-item :title="texts.shelf.delete" @click="shelf.remove(job)" />
       </v-list>
     </v-menu>
+    <PrintAgain v-if="printing" :job="job" @close="printing = false" />
   </article>
 </template>
 

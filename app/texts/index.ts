@@ -1,3 +1,4 @@
+import { again } from './again.ts';
 import { allEdges } from './all-edges.ts';
 import { art } from './art.ts';
 import { artwork } from './artwork.ts';
@@ -104,6 +105,7 @@ export const texts = {
     export: 'Export as .peel',
     delete: 'Delete',
     printAgain: 'Print again',
+    printAgainWhich: 'Print again …',
     menu: (name: string): string => `More for ${name}`,
     copyOf: (name: string): string => `${name}, copy`,
     drop: 'Drop pictures, .peel files or a backup here',
@@ -124,6 +126,7 @@ export const texts = {
   exact,
   fields,
   fill,
+  again,
   guests,
   history,
   ledger,

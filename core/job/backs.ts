@@ -9,7 +9,7 @@ export const backOf = (job: Pick<Job, 'pieces'>, piece: string): Piece | undefin
   job.pieces.find(({ behind }) => behind === piece);
 
 /** The pieces that are made: other sides are printed with their fronts. */
-export const frontsOf = ({ pieces }: Pick<Job, 'pieces'>): Piece[] =>
+export const frontsOf = ({ pieces }: { readonly pieces: readonly Piece[] }): Piece[] =>
   pieces.filter(({ behind }) => behind === undefined);
 
 /** The edge of a front as its other side has it; the same value for the same edge. */

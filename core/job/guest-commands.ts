@@ -115,7 +115,9 @@ export function withGuestsKept(
   const known = new Map(guests.map((one) => [one.id, one]));
   const isMore = made.pieces.some(({ id, guest }) => guest && !known.has(id));
   const others = made.pieces.filter((one) => known.has(one.id) && known.get(one.id) !== one);
-  if (isMore || others.some(({ id }) => names(args, id))) return refused('guest-changed');
+  const isOfOwn = made.pieces.some(({ id, guest }) => !guest && names(args, id));
+  if (isMore || (!isOfOwn && others.some(({ id }) => names(args, id))))
+    return refused('guest-changed');
   return others.length
     ? { ...made, pieces: made.pieces.map((one) => known.get(one.id) ?? one) }
     : made;

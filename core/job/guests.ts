@@ -12,7 +12,7 @@ import {
   type Piece,
 } from '../piece/index.ts';
 import type { Thing } from '../things/index.ts';
-import { backOf } from './backs.ts';
+import { backOf, frontsOf } from './backs.ts';
 import { asRow } from './copies.ts';
 import type { Job } from './schema.ts';
 
@@ -132,7 +132,8 @@ function snapshotOf(
 
 /** How a guest is called: like its job where that has one piece, and by what its row says first. */
 function guestName(job: Job, piece: Piece, row: ListRow | undefined): string {
-  const name = job.pieces.length > 1 ? `${job.name}: ${piece.name}` : job.name;
+  const name =
+    frontsOf({ pieces: ownPieces(job) }).length > 1 ? `${job.name}: ${piece.name}` : job.name;
   const said = row?.fields.find((field) => field.trim() !== '');
   return (said ? `${said} · ${name}` : name).slice(0, PIECE_NAME_LETTERS);
 }

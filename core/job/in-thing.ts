@@ -5,7 +5,8 @@ import { FIELD_COMMANDS } from './field-commands.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { withOwnFaces, type Look } from './look.ts';
 import type { Job } from './schema.ts';
-import { SET_COMMANDS, withLook } from './set-commands.ts';
+import { withLook } from './look-commands.ts';
+import { SET_COMMANDS } from './set-commands.ts';
 import { asThing, lookOfThing, thingsOf, withMarkReplaced, withThing } from './set.ts';
 
 /** Whether a change is of a job as a whole, not of one of its things. */

@@ -16,6 +16,7 @@ import {
 import { withArt, type Command } from './command.ts';
 import { refused } from './command-problems.ts';
 import type { Job } from './schema.ts';
+import { MOST_A_ROW } from './sheet-commands.ts';
 
 /** The job with another list; one that its schema refuses is told. */
 function withList(job: Job, list: List): Job | Problem {
@@ -333,7 +334,7 @@ export const LIST_COMMANDS = {
   'want-rows': {
     run: (job, { piece, each }) => {
       if (!job.list) return refused('rows-without-list');
-      if (each !== undefined && !(Number.isInteger(each) && each >= 1 && each <= 500))
+      if (each !== undefined && !(Number.isInteger(each) && each >= 1 && each <= MOST_A_ROW))
         return refused('copies-of-row', { count: each });
       const { [piece]: before, ...others } = job.plan.copiesPerRow ?? {};
       void before;

@@ -138,6 +138,41 @@ const STANDS_OUT = 1.8; // contrast with the ground
 const contrastOn = (ground: string, color: string): number =>
   contrastRatio(luminance(rgbOf(ground)), luminance(rgbOf(color)));
 
+/**
+ * What a label that comes into a set has in the place of what is shared: its colours and typefaces by role
+ * and what it says, where these are others. A colour that another role has already is not named.
+ */
+export function ownOfJoined(
+  shared: Look,
+  look: Look,
+  pieces: readonly Piece[],
+): OwnLook | undefined {
+  const colors: Partial<Record<ColorRole, string>> = {};
+  for (const role of COLOR_ROLES) {
+    const [from, to] = [shared.colors[role], look.colors[role]];
+    const others = { ...shared.colors, ...colors, [role]: undefined };
+    if (from && to && from !== to && !Object.values(others).includes(to)) colors[role] = to;
+  }
+  const differs = FACE_ROLES.flatMap((role) => {
+    const [from, to] = [shared.faces[role], look.faces[role]];
+    return from && to && from !== to ? [[role, to] as const] : [];
+  });
+  const faces: OwnLook['faces'] = Object.fromEntries(differs);
+  const said = fieldsSaid(pieces[0]?.elements ?? []);
+  const says = LABEL_FIELDS.filter(
+    (field) =>
+      said[field] !== undefined &&
+      shared.says[field] !== undefined &&
+      said[field] !== shared.says[field],
+  );
+  const own = {
+    ...(Object.keys(colors).length ? { colors } : {}),
+    ...(differs.length ? { faces } : {}),
+    ...(says.length ? { says } : {}),
+  };
+  return Object.keys(own).length ? own : undefined;
+}
+
 /** A piece that says nothing in fields, with those that its words plainly are: what is largest is its name. */
 export function withFieldsGuessed(piece: Piece): Piece {
   if (piece.elements.some(({ field }) => field)) return piece;

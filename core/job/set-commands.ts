@@ -1,46 +1,35 @@
-import { artSchema, type Art } from '../art/index.ts';
-import { freeId, isProblem, isSame, type Problem } from '../base/index.ts';
-import type { ColorRole, Fill, LabelField, PieceElement } from '../piece/index.ts';
+import type { Art } from '../art/index.ts';
+import { freeId, isProblem, isSame } from '../base/index.ts';
+import type { Fill, PieceElement } from '../piece/index.ts';
+import { withoutNested } from '../sheet/index.ts';
 import { thingSchema, trySize, type MeasuredThing } from '../things/index.ts';
-import { ownPieces } from './guests.ts';
-import { insertElements } from './insert-elements.ts';
 import { withArt, type Command } from './command.ts';
 import { invalidBySchema, notFound, refused } from './command-problems.ts';
 import { createJob, edgeFor } from './create.ts';
+import { ownPieces } from './guests.ts';
+import { insertElements } from './insert-elements.ts';
+import { LOOK_COMMANDS } from './look-commands.ts';
 import {
-  colorSwaps,
-  distinctColors,
   lookOfPieces,
-  lookSchema,
   ownedLook,
+  ownOfJoined,
   withFaceRoles,
   withFieldsGuessed,
-  withFaces,
-  withSays,
-  type SaidAnew,
   type Look,
-  type LookChanges,
-  type OwnLook,
 } from './look.ts';
 import { MOST_OTHER_THINGS, THING_NAME_LETTERS, type Job, type SetThing } from './schema.ts';
 import {
-  asThing,
+  hasThing,
   hostOf,
   ONLY,
   ownPart,
   sharedPart,
   thingAlone,
   thingsOf,
-  withArtReplacedInAll,
   withEachThing,
-  withThing,
+  withNamed,
 } from './set.ts';
-import { withoutNested } from '../sheet/index.ts';
-import { settled } from './settled.ts';
-import { recoloredIn } from './variants.ts';
-
-/** How many copies a row of the list gives at most. */
-const MOST_A_ROW = 500;
+import { MOST_A_ROW } from './sheet-commands.ts';
 
 type JobSet = NonNullable<Job['set']>;
 
@@ -77,129 +66,11 @@ function ownName(name: string, job: Job): string {
 const cut = (name: string): string => name.slice(0, THING_NAME_LETTERS);
 
 const idsOf = (job: Job): string[] => thingsOf(job).map(({ id }) => id);
-const hasThing = (job: Job, id: string): boolean => idsOf(job).includes(id);
-
-/** The set with what it says of one of its things changed. */
-function withNamed(
-  job: Job & { readonly set: JobSet },
-  id: string,
-  change: (one: { name: string; own?: OwnLook | undefined }) => {
-    name: string;
-    own?: OwnLook | undefined;
-  },
-): Job {
-  const { set } = job;
-  const made = <T extends { name: string; own?: OwnLook | undefined }>(one: T): T => {
-    const { own, ...next } = { ...one, ...change(one) };
-    return (own && Object.keys(own).length ? { ...next, own } : next) as T;
-  };
-  if (set.id === id) return { ...job, set: made(set) };
-  return {
-    ...job,
-    set: { ...set, others: set.others.map((one) => (one.id === id ? made(one) : one)) },
-  };
-}
-
-/** One thing in another look: what it has from the one before is in the new one. */
-function inLook(thing: Job, before: Look, after: Look, own: OwnLook = {}): Job {
-  const [was, is] = [ownedLook(before, own), ownedLook(after, own)];
-  const swaps = colorSwaps(was.colors, is.colors);
-  const recolored = Object.keys(swaps).length
-    ? thing.pieces.map((piece) => (piece.guest ? piece : recoloredIn(piece, swaps, () => true)))
-    : thing.pieces;
-  const said = saidAnew(before.says, after.says, own.says);
-  const pieces = recolored.map((piece) => {
-    if (piece.guest) return piece;
-    const faced = isSame(was.faces, is.faces) ? piece : withFaces(piece, is);
-    return said.length === 0 || piece.variant ? faced : withSays(faced, said);
-  });
-  return pieces.every((piece, at) => piece === thing.pieces[at])
-    ? thing
-    : settled({ ...thing, pieces });
-}
-
-/** What fields say anew, each with what they said before. */
-function saidAnew(
-  before: Look['says'],
-  after: Look['says'],
-  own: readonly LabelField[] = [],
-): readonly SaidAnew[] {
-  return (Object.keys(after) as LabelField[]).flatMap((field) => {
-    const [from, to] = [before[field], after[field]];
-    return from === undefined || to === undefined || from === to || own.includes(field)
-      ? []
-      : [{ field, from, to }];
-  });
-}
-
-/** A set with another look, which all of its labels take as far as they have nothing of their own. */
-export function withLook(job: Job, look: Look): Job {
-  if (!job.set) return job;
-  const before = job.set.look;
-  const changed = withEachThing(job, (thing, { own }) => inLook(thing, before, look, own));
-  const bound = withBoundColors(changed, colorSwaps(before.colors, look.colors));
-  return bound.set ? { ...bound, set: { ...bound.set, look } } : bound;
-}
-
-/** A job whose rows give their colours in the place of the shared ones as these are now. */
-function withBoundColors(job: Job, swaps: Readonly<Record<string, string>>): Job {
-  const { list } = job;
-  if (!list?.colors?.some(({ color }) => swaps[color])) return job;
-  const colors = list.colors.map((one) => ({
-    ...one,
-    color: (swaps[one.color] ?? one.color).toLowerCase(),
-  }));
-  return { ...job, list: { ...list, colors } };
-}
-
-function checkedLook(look: Look): Look | Problem {
-  const read = lookSchema.safeParse({ ...look, colors: distinctColors(look.colors) });
-  return read.success ? read.data : invalidBySchema(read.error, look);
-}
-
-/** A thing seen alone, with values of its own in the place of shared ones, or with the shared ones again. */
-function owning(job: Job, id: string, own: OwnLook): Job | Problem {
-  if (!job.set || !hasThing(job, id)) return notFound('thing');
-  const before = thingsOf(job).find((one) => one.id === id)?.own;
-  const { look } = job.set;
-  const checked = checkedLook(ownedLook(look, own));
-  if (isProblem(checked)) return checked;
-  const thing = asThing(job, id);
-  const swaps = colorSwaps(ownedLook(look, before).colors, checked.colors);
-  const colors = Object.fromEntries(
-    Object.keys(own.colors ?? {}).map((role) => [role, checked.colors[role as ColorRole]]),
-  );
-  const kept: OwnLook = { ...own, colors };
-  const returned = (before?.says ?? []).filter((field) => !own.says?.includes(field));
-  const pieces = thing.pieces.map((piece) => {
-    if (piece.guest) return piece;
-    const made = withFaces(
-      recoloredIn(piece, swaps, () => true),
-      checked,
-    );
-    const back = returned.flatMap((field) => {
-      const to = look.says[field];
-      return to === undefined || piece.variant ? [] : [{ field, from: undefined, to }];
-    });
-    return back.length ? withSays(made, back) : made;
-  });
-  const made = withThing(job, id, settled({ ...thing, pieces }));
-  return made.set
-    ? withNamed({ ...made, set: made.set }, id, (one) => ({ ...one, own: tidy(kept) }))
-    : made;
-}
-
-/** Without what is empty. */
-function tidy({ colors = {}, faces = {}, says = [] }: OwnLook): OwnLook {
-  return {
-    ...(Object.keys(colors).length ? { colors } : {}),
-    ...(Object.keys(faces).length ? { faces } : {}),
-    ...(says.length ? { says } : {}),
-  };
-}
 
 /** The changes of a job that is, or becomes, a set of several things. They are of the job as a whole. */
 export const SET_COMMANDS = {
+  ...LOOK_COMMANDS,
+
   /** Another thing with a label of its own, on the same stock as the first; its artwork may come with it. */
   'add-thing': {
     run: (job, { name, thing, first, ground, elements, art = [], design }) => {
@@ -264,9 +135,16 @@ export const SET_COMMANDS = {
         const id = freeId('thing', idsOf(now));
         ids.set(one.id, id);
         const on = ids.get(hostOf(other, one.id));
+        // Its colours and typefaces are its own until they are shared.
+        const look = ownedLook(lookOfJob(other), one.own);
+        const seen = thingAlone(other, one.id);
+        const pieces = seen.pieces.map((piece) =>
+          piece.guest ? piece : withFaceRoles(withFieldsGuessed(piece), look),
+        );
+        const kept = ownOfJoined(set.set.look, look, pieces);
         const own = {
-          ...setThing(id, ownName(one.name, now), thingAlone(other, one.id)),
-          ...(one.own ? { own: one.own } : {}),
+          ...setThing(id, ownName(one.name, now), { ...seen, pieces }),
+          ...(kept ? { own: kept } : {}),
           ...(on === undefined || on === id ? {} : { on }),
         };
         now = { ...now, set: { ...now.set, others: [...now.set.others, own] } };
@@ -331,72 +209,24 @@ export const SET_COMMANDS = {
     },
   } satisfies Command<{ thing: string; on: string | undefined }>,
 
+  /** Nothing but one thing of the set is left. */
+  'split-set': {
+    run: (job, { keep }) => {
+      if (!job.set) return refused('no-set');
+      return hasThing(job, keep) ? thingAlone(job, keep) : notFound('thing');
+    },
+  } satisfies Command<{ keep: string }>,
+
   'rename-thing': {
     run: (job, { thing, name }) => {
       const trimmed = cut(name.trim());
       if (trimmed === '') return refused('name-empty');
       if (!job.set || !hasThing(job, thing)) return notFound('thing');
-      return withNamed({ ...job, set: job.set }, thing, (one) =>
+      return withNamed(job, thing, (one) =>
         one.name === trimmed ? one : { ...one, name: ownName(trimmed, job) },
       );
     },
   } satisfies Command<{ thing: string; name: string }>,
-
-  /** What all labels of the set share is another: those with a value of their own keep it. */
-  'change-look': {
-    run: (job, { changes }) => {
-      if (!job.set) return refused('no-set');
-      const { look } = job.set;
-      const next = checkedLook({
-        ...look,
-        colors: { ...look.colors, ...changes.colors },
-        faces: { ...look.faces, ...changes.faces },
-        says: { ...look.says, ...changes.says },
-      });
-      return isProblem(next) ? next : isSame(next, look) ? job : withLook(job, next);
-    },
-  } satisfies Command<{ changes: LookChanges }>,
-
-  /** Another picture for the maker on all labels. */
-  'change-mark': {
-    run: (job, { to }) => {
-      if (!job.set) return refused('no-set');
-      if (!artSchema.safeParse(to).success) return refused('art-damaged');
-      const { set } = job;
-      const { mark } = set.look;
-      if (mark !== undefined) return withArtReplacedInAll(job, mark, to);
-      const look = { ...set.look, mark: to.id };
-      return { ...job, art: { ...job.art, [to.id]: to }, set: { ...set, look } };
-    },
-  } satisfies Command<{ to: Art }>,
-
-  /** Values of its own for one thing, in the place of shared ones. */
-  'own-look': {
-    run: (job, { thing, own }) => {
-      const before = thingsOf(job).find(({ id }) => id === thing)?.own;
-      const says = [...new Set([...(before?.says ?? []), ...(own.says ?? [])])];
-      return owning(job, thing, {
-        colors: { ...before?.colors, ...own.colors },
-        faces: { ...before?.faces, ...own.faces },
-        ...(says.length ? { says } : {}),
-      });
-    },
-  } satisfies Command<{ thing: string; own: OwnLook }>,
-
-  /** One thing takes the shared value again. */
-  'share-look': {
-    run: (job, { thing, role }) => {
-      const { colors, faces, says = [] } = thingsOf(job).find(({ id }) => id === thing)?.own ?? {};
-      const without = <R extends object>(roles: R | undefined): R =>
-        Object.fromEntries(Object.entries(roles ?? {}).filter(([key]) => key !== role)) as R;
-      const left = says.filter((field) => field !== role);
-      return owning(job, thing, {
-        colors: without(colors),
-        faces: without(faces),
-        ...(left.length ? { says: left } : {}),
-      });
-    },
-  } satisfies Command<{ thing: string; role: string }>,
 
   /** So many of the whole set: each piece that was counted like the set is counted so. */
   'want-sets': {
@@ -404,11 +234,15 @@ export const SET_COMMANDS = {
       if (!job.set) return refused('no-set');
       const before = job.set.count;
       const follows = (now: number): boolean => before === undefined || now === before;
-      const counted = (wanted: Readonly<Record<string, number>>, to: number) =>
-        Object.fromEntries(
-          Object.entries(wanted).map(([piece, now]) => [piece, follows(now) ? to : now]),
-        );
       const made = withEachThing(job, (thing) => {
+        const foreign = new Set(thing.pieces.flatMap(({ id, guest }) => (guest?.job ? [id] : [])));
+        const counted = (wanted: Readonly<Record<string, number>>, to: number) =>
+          Object.fromEntries(
+            Object.entries(wanted).map(([piece, now]) => [
+              piece,
+              follows(now) && !foreign.has(piece) ? to : now,
+            ]),
+          );
         const { copiesPerRow } = thing.plan;
         const plan = {
           ...withoutNested(thing.plan),

@@ -304,3 +304,95 @@ test('a picture is replaced on every label, and what only another label shows st
   expect(Object.keys(made.art).map((id) => id[0])).toEqual(expect.arrayContaining(['b', 'c']));
   expect(made.set?.look.mark).toBe('c'.repeat(64));
 });
+
+test('a job that joins keeps its colours, typefaces and words as its own, until it takes those of the set', () => {
+  const tag = runAll(createJob('tag', { id: 'tag', today: '2026-04-18' }), {
+    name: 'set-artwork',
+    args: {
+      piece: 'piece-1',
+      ground: '#102030',
+      elements: [
+        exampleWords({
+          text: 'Sage',
+          field: 'name',
+          typeface: 'lobster-regular',
+          color: '#ffeecc',
+          size: 20,
+        }),
+        small,
+      ],
+    },
+  });
+  const joined = runAll(lid, { name: 'join-job', args: { other: tag, first: 'Lid' } });
+  const own = thingsOf(joined)[1]?.own;
+  expect(own).toEqual({
+    colors: { ground: '#102030', main: '#ffeecc' },
+    faces: { title: 'lobster-regular' },
+    says: ['name'],
+  });
+  expect(asThing(joined, 'thing-2').pieces[0]?.ground).toBe('#102030');
+  const changed = runAll(joined, {
+    name: 'change-look',
+    args: { changes: { colors: { ground: '#ddeeff', accent: '#008800' } } },
+  });
+  expect(asThing(changed, 'thing-2').pieces[0]?.ground).toBe('#102030');
+  expect(wordsIn(changed, 'thing-2', 'ingredients').color).toBe('#008800');
+  const shared = runAll(changed, {
+    name: 'share-look',
+    args: { thing: 'thing-2', role: undefined },
+  });
+  expect(thingsOf(shared)[1]?.own).toBeUndefined();
+  expect(asThing(shared, 'thing-2').pieces[0]?.ground).toBe('#ddeeff');
+  expect(wordsIn(shared, 'thing-2', 'name')).toMatchObject({
+    text: 'Marigold balm',
+    color: GREEN,
+    typeface: 'fraunces-semibold',
+  });
+});
+
+test('all things take one design, whose look is the shared one then, as one step', () => {
+  const owning = runAll(tin, {
+    name: 'own-look',
+    args: { thing: 'thing-2', own: { colors: { ground: '#000000' } } },
+  });
+  const label = (size: number) => ({
+    ground: '#e0f0e0',
+    elements: [
+      exampleWords({
+        text: 'Marigold balm',
+        field: 'name',
+        typeface: 'lobster-regular',
+        color: '#203040',
+        size,
+      }),
+    ],
+  });
+  const made = runAll(owning, {
+    name: 'design-things',
+    args: {
+      labels: [
+        { thing: 'thing-1', ...label(20) },
+        { thing: 'thing-2', ...label(12) },
+      ],
+      design: 'quiet',
+    },
+  });
+  expect(thingsOf(made).map(({ own }) => own)).toEqual([undefined, undefined]);
+  expect(made.set?.look).toMatchObject({
+    colors: { ground: '#e0f0e0', main: '#203040' },
+    faces: { title: 'lobster-regular' },
+    says: { name: 'Marigold balm', ingredients: 'beeswax, oil' },
+  });
+  for (const { job } of eachThing(made))
+    expect(job.pieces[0]).toMatchObject({ ground: '#e0f0e0', startedFrom: 'quiet' });
+  expect(wordsIn(made, 'thing-2', 'name')).toMatchObject({ size: 12, role: 'title' });
+});
+
+test('a set that is taken apart is the job of its first thing', () => {
+  const apart = runAll(tin, { name: 'split-set', args: { keep: 'thing-1' } });
+  expect(apart.set).toBeUndefined();
+  expect(apart.pieces).toEqual(tin.pieces);
+  expect(runCommand(lid, { name: 'split-set', args: { keep: 'thing-1' } })).toMatchObject({
+    values: { code: 'no-set' },
+  });
+});

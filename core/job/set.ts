@@ -206,3 +206,29 @@ export const withArtReplacedInAll = (job: Job, from: string, to: Art): Job =>
     from,
     to.id,
   );
+
+/** Whether a job has a thing of that id. */
+export const hasThing = (job: Job, id: string): boolean =>
+  thingsOf(job).some((one) => one.id === id);
+
+/** The set with what it says of one of its things changed. */
+export function withNamed(
+  job: Job,
+  id: string,
+  change: (one: { name: string; own?: OwnLook | undefined }) => {
+    name: string;
+    own?: OwnLook | undefined;
+  },
+): Job {
+  const { set } = job;
+  if (!set) return job;
+  const made = <T extends { name: string; own?: OwnLook | undefined }>(one: T): T => {
+    const { own, ...next } = { ...one, ...change(one) };
+    return (own && Object.keys(own).length ? { ...next, own } : next) as T;
+  };
+  if (set.id === id) return { ...job, set: made(set) };
+  return {
+    ...job,
+    set: { ...set, others: set.others.map((one) => (one.id === id ? made(one) : one)) },
+  };
+}

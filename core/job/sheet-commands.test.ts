@@ -216,3 +216,22 @@ test('whichever copies of a nested sheet are taken away, the others stay where t
     { numRuns: 60 },
   );
 });
+
+test('so many of every label: counted ones, those of rows, and all of them are printed', () => {
+  const list = { columns: ['name'], rows: [{ key: 'r1', fields: ['Mint'] }] };
+  const listed = job(
+    { name: 'copy-piece', args: { piece: PIECE, name: 'Other' } },
+    { name: 'set-list', args: { list } },
+    { name: 'want-rows', args: { piece: PIECE, each: 2 } },
+    { name: 'print-only', args: { copies: [`${PIECE}#r1`] } },
+  );
+  const again = runAll(listed, { name: 'want-labels', args: { count: 9 } });
+  expect(again.plan.copiesPerRow).toEqual({ [PIECE]: 9 });
+  expect(again.plan.wanted['piece-2']).toBe(9);
+  expect(again.plan.wanted[PIECE]).toBe(listed.plan.wanted[PIECE]);
+  expect(again.plan.printOnly).toBeUndefined();
+  for (const count of [0, 501, NaN])
+    expect(runCommand(listed, { name: 'want-labels', args: { count } })).toMatchObject({
+      values: { code: 'copies-of-row' },
+    });
+});

@@ -12,6 +12,7 @@ import {
   planSchema,
   stockOf,
   surroundingsOf,
+  withoutNested,
   type CopyId,
   type HandPlace,
   type NestedCopy,
@@ -21,10 +22,14 @@ import {
 import type { Command, Of } from './command.ts';
 import type { Stock } from '../stock/index.ts';
 import { refused, invalidBySchema } from './command-problems.ts';
+import { frontsOf } from './backs.ts';
 import { copiesOn } from './outlines.ts';
 import { withoutCopies, withoutRows, withoutSpares } from './remove-copies.ts';
 import type { Job } from './schema.ts';
 import { stickerSheet } from './sticker-sheet.ts';
+
+/** How many copies a row of the list, or a label, gives at most. */
+export const MOST_A_ROW = 500;
 
 /** How sheets are filled, and single copies on them. */
 export const SHEET_COMMANDS = {
@@ -77,6 +82,28 @@ export const SHEET_COMMANDS = {
       return { ...job, plan: { ...job.plan, wanted: { ...job.plan.wanted, [piece]: whole } } };
     },
   } satisfies Command<Of & { count: number }>,
+
+  /** So many of every label, all of them to be printed: of those that rows of the list give so many a row. */
+  'want-labels': {
+    run: (job, { count }) => {
+      const whole = Math.round(count);
+      if (!(whole >= 1 && whole <= MOST_A_ROW)) return refused('copies-of-row', { count });
+      const { printOnly, ...plan } = withoutNested(job.plan);
+      void printOnly; // all of them
+      const counts = (byRow: boolean): Record<string, number> =>
+        Object.fromEntries(
+          frontsOf(job).flatMap(({ id, guest }) =>
+            guest?.job === undefined && isByRow(job, id) === byRow ? [[id, whole]] : [],
+          ),
+        );
+      const wanted = { ...plan.wanted, ...counts(false) };
+      const copiesPerRow = { ...plan.copiesPerRow, ...counts(true) };
+      return {
+        ...job,
+        plan: { ...plan, wanted, ...(plan.copiesPerRow ? { copiesPerRow } : {}) },
+      };
+    },
+  } satisfies Command<{ count: number }>,
 
   /** Copies at places of their own. */
   'move-copies': {

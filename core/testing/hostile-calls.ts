@@ -311,6 +311,7 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'add-thing': record({ name: text, thing, elements: times(anyElement, 20), ground: color }),
   'join-job': record({ other: constantFrom('lid', 'tag').map(otherJob), first: text }),
   'remove-thing': record({ thing: setThing }),
+  'split-set': record({ keep: setThing }),
   'share-sheets': record({ thing: setThing, on: maybe(setThing) }),
   'bring-guests': record({
     source: constantFrom('lid', 'tag').map(otherJob),
@@ -323,9 +324,14 @@ const ARGS: { [N in CommandName]: fc.Arbitrary<CommandArgs<N>> } = {
   'own-look': record({ thing: setThing, own: lookChanges.map(asOwn) }),
   'share-look': record({
     thing: setThing,
-    role: constantFrom('ground', 'main', 'accent', 'title', 'text', 'name', 'gone'),
+    role: maybe(constantFrom('ground', 'main', 'accent', 'title', 'text', 'name', 'gone')),
+  }),
+  'design-things': record({
+    labels: few(record({ thing: setThing, ground: color, elements: times(anyElement, 6) })),
+    design: text,
   }),
   'want-sets': record({ count: number }),
+  'want-labels': record({ count: number }),
   'rename-job': record({ name: text }),
   'measure-thing': record({ thing }),
   'choose-stock': record({ stock, used: few(number) }),

@@ -103,6 +103,7 @@ const COMMANDS: Said = {
   'delete-elements': ({ piece, elements }, job) => `delete ${titleOf(job, piece, elements)}`,
   'delete-piece': () => 'delete variety',
   'delete-rows': ({ rows }) => `delete ${rowsOf(rows.length)}`,
+  'design-things': ({ from }) => `start all labels from “${from ?? ''}”`,
   'duplicate-elements': ({ piece, elements }, job) => `duplicate ${titleOf(job, piece, elements)}`,
   'follow-again': () => 'follow the base again',
   'free-copies': () => 'move copies to free places',
@@ -149,16 +150,19 @@ const COMMANDS: Said = {
     on === undefined
       ? `give ${thingTitle(job, thing)} sheets of its own`
       : `lay ${thingTitle(job, thing)} on the sheets of ${thingTitle(job, on)}`,
-  'share-look': () => 'share it with the set again',
+  'share-look': ({ role }) =>
+    role === undefined ? 'take the look of the set' : 'share it with the set again',
   'share-edge': ({ pieces }) => `change the edge of ${piecesOf(pieces.length)}`,
   'size-edge': () => 'size the piece',
   'size-pieces': ({ pieces }) => `size ${piecesOf(pieces.length)}`,
+  'split-set': () => 'take the set apart',
   'sort-list': ({ column, down }) => `sort by ${column}${down ? ', from the end' : ''}`,
   'stop-following': () => 'let it go its own way',
   'switch-rows': ({ rows, on }) => `${on ? 'print' : 'leave out'} ${rowsOf(rows.length)}`,
   'take-apart': () => 'take a shape apart',
   'update-guests': ({ source }) => `update the labels of ${quoted(source.name)}`,
   'use-on-all': () => 'use on all copies',
+  'want-labels': ({ count }) => `want ${count} of every label`,
   'want-pieces': ({ each, sum }) =>
     each === undefined ? `want ${sum} in all` : `want ${each} of each`,
   'want-sets': ({ count }) => `want ${count} of the set`,

@@ -4,6 +4,7 @@ import { findingKey, type Finding } from '../../../core/proof/index.ts';
 import { findingText, fixText } from '../../../messages/index.ts';
 import LinkButton from '../../ui/LinkButton.vue';
 import FindingFrame from './FindingFrame.vue';
+import { usePieceHome } from './piece-home.ts';
 import { useShownSteps } from './shown-steps.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
@@ -13,6 +14,8 @@ const props = defineProps<{ finding: Finding; show?: boolean }>();
 defineEmits<{ show: [finding: Finding] }>();
 const steps = useShownSteps();
 const store = useJobStore();
+const { homeOf, goHome } = usePieceHome();
+const home = computed(() => homeOf(props.finding.where.piece));
 const says = computed(() => findingText(props.finding));
 const accepting = ref(false);
 const note = ref('');
@@ -27,11 +30,14 @@ function accept(): void {
 <template>
   <FindingFrame :finding="finding" :what="says.what" :why="says.why">
     <LinkButton
-      v-if="finding.fix"
+      v-if="finding.fix && home === undefined"
       v-on="steps.pointed(finding.fix.call)"
       @click="steps.act(finding.fix.call)"
     >
       {{ fixText(finding.fix) }}
+    </LinkButton>
+    <LinkButton v-if="home !== undefined" @click="goHome(finding.where.piece ?? '')">
+      {{ texts.set.changeAt(home) }}
     </LinkButton>
     <LinkButton v-if="show" @click="$emit('show', finding)">
       {{ texts.proof.showMe }}

@@ -18,6 +18,7 @@ import { pageCompiler } from '../../session/page-resources.ts';
 import FilesCard from './FilesCard.vue';
 import FindingGroups from './FindingGroups.vue';
 import { lookOfMaterial, type Layer } from './layers.ts';
+import OtherThings from './OtherThings.vue';
 import ProofLayers from './ProofLayers.vue';
 import ShownCards from './ShownCards.vue';
 import WritingTray from './WritingTray.vue';
@@ -167,6 +168,7 @@ function show(finding: Finding): void {
         </p>
       </CardPanel>
       <FindingGroups @show="show" />
+      <OtherThings />
       <FilesCard />
       <v-btn
         v-if="findings.every(({ severity }) => severity !== 'blocker')"

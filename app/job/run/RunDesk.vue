@@ -9,6 +9,7 @@ import ChoiceRow from '../../ui/ChoiceRow.vue';
 import PixelPicture from '../../ui/PixelPicture.vue';
 import FindingCard from '../common/FindingCard.vue';
 import PrintedNowCard from '../sheet/PrintedNowCard.vue';
+import { usePrintAgain } from '../../session/print-again.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import ChancesCard from './ChancesCard.vue';
 import DevicesCard from './DevicesCard.vue';
@@ -28,6 +29,7 @@ const mode = ref<'rehearse' | 'real'>('rehearse');
 const look = ref<keyof typeof texts.run.seen>('peeled');
 const { report, running, share, doing, sheet, faults, marksByHand, rehearse, cutByHand, cancel } =
   useRehearsal(() => (look.value = 'peeled'));
+const again = usePrintAgain();
 const run = useRealRun(() => mode.value === 'real');
 
 const blockers = computed(() => store.findings.list.filter(isOpenBlocker));
@@ -47,7 +49,16 @@ const cuts = computed(
 const resumed = ref(false);
 const interrupted = computed(() => run.record.value?.open?.done.length ?? 0);
 
+/** Those that are to be printed again after this one. */
+const then = computed(() => again.left(store.whole?.id ?? ''));
+
 onMounted(async () => {
+  const { whole } = store;
+  const first = again.begin(whole?.id ?? '');
+  if (first !== undefined && first !== store.thing) return store.showThing(first);
+  const due = whole && again.take(whole.id, store.thing);
+  if (due) mode.value = 'real';
+  if (due?.count !== undefined) store.act({ name: 'want-labels', args: { count: due.count } });
   // A run that is under way is what one has come back for.
   resumed.value = await run.resume().catch(() => false);
   if (resumed.value) mode.value = 'real';
@@ -126,6 +137,13 @@ onBeforeUnmount(cancel);
           <LinkButton @click="run.giveUp">{{ texts.run.giveUp }}</LinkButton>
         </CardPanel>
         <PrintedNowCard v-else />
+        <CardPanel v-if="then.length" :title="texts.again.then">
+          <p v-for="one in then" :key="one.thing">
+            <LinkButton @click="store.showThing(one.thing)">{{
+              texts.again.next(one.name)
+            }}</LinkButton>
+          </p>
+        </CardPanel>
         <DevicesCard :cuts="cuts" />
       </template>
       <template v-else>

@@ -38,7 +38,7 @@ const jobs = computed(() =>
 );
 
 function offersOf(job: Job, thing: string | undefined, called: string): Offer[] {
-  const fronts = frontsOf({ pieces: [...ownPieces(job)] });
+  const fronts = frontsOf({ pieces: ownPieces(job) });
   return fronts.flatMap((piece): Offer[] => {
     const name = fronts.length > 1 ? piece.name : called || piece.name;
     const one = { job, thing, piece: piece.id };

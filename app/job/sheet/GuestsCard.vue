@@ -9,7 +9,7 @@ import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 import BringGuests from './BringGuests.vue';
-import { sourceOf, sourcesOutdated } from './guest-sources.ts';
+import { sourcesOutdated } from './guest-sources.ts';
 
 /** What else lies on these sheets: other things of the set, and labels of other jobs. */
 const store = useJobStore();
@@ -68,7 +68,6 @@ const update = (source: (typeof outdated.value)[number]): boolean =>
     <ul v-if="guests.length">
       <li v-for="piece in guests" :key="piece.id">
         <span class="name" :title="piece.name">{{ piece.name }}</span>
-        <span class="quiet">{{ sourceOf(piece) }}</span>
         <LinkButton
           :aria-label="say.takeOffOne(piece.name)"
           @click="store.act({ name: 'delete-piece', args: { piece: piece.id } })"
@@ -101,18 +100,11 @@ li {
   align-items: center;
   min-height: var(--row);
 }
-.name,
-li .quiet {
+.name {
+  flex: 1;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.name {
-  flex: 2;
-}
-li .quiet {
-  flex: 1;
-  font-size: 12.5px;
 }
 p {
   margin: 2px 0 6px;

@@ -7,12 +7,15 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 import { useJobStore } from '../../session/job-store.ts';
+import { usePieceHome } from '../common/piece-home.ts';
 import { ownWords } from '../common/one-off-facts.ts';
 
 /** What one copy has of its own beside its piece: its words to be typed, all else on the Artwork desk. */
 const props = defineProps<{ copy: SheetCopy }>();
 const store = useJobStore();
 const say = texts.sheet;
+const { homeOf, goHome } = usePieceHome();
+const home = computed(() => homeOf(props.copy.placement.piece));
 const name = computed(() => props.copy.placement.copy);
 const found = computed(() => store.committed && copyOf(store.committed, name.value));
 const own = computed(() => store.committed?.oneOffs?.[name.value]);
@@ -46,7 +49,7 @@ function type(element: string, event: Event): void {
 <template>
   <CardPanel :title="say.onThisCopy" :data-own="differs !== ''">
     <p v-if="own?.out" class="quiet">{{ say.emptyPlace }}</p>
-    <template v-else>
+    <template v-else-if="home === undefined">
       <p v-if="differs" class="differs"><span class="mark" />{{ say.differs(differs) }}</p>
       <textarea
         v-for="(one, at) in words"
@@ -61,13 +64,16 @@ function type(element: string, event: Event): void {
     </template>
     <p class="actions">
       <router-link
-        v-if="!own?.out"
+        v-if="!own?.out && home === undefined"
         class="link"
         :to="{ name: 'artwork', query: { piece: copy.placement.piece, copy: name } }"
         >{{ say.changeAlone }}</router-link
       >
+      <LinkButton v-if="home !== undefined" @click="goHome(copy.placement.piece)">
+        {{ texts.set.changeAt(home) }}
+      </LinkButton>
       <LinkButton
-        v-if="differs && !own?.out"
+        v-if="differs && !own?.out && home === undefined"
         @click="store.act({ name: 'use-on-all', args: { copy: name } })"
       >
         {{ say.toAll }}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { eachThing, frontsOf } from '../../../core/job/index.ts';
+import { frontsOf, ownPieces, thingAlone, thingsOf } from '../../../core/job/index.ts';
 import { isByRow, copyCount } from '../../../core/sheet/index.ts';
 import type { Piece } from '../../../core/piece/index.ts';
 import PieceThumbnail from '../../session/PieceThumbnail.vue';
@@ -18,8 +18,19 @@ const total = computed(() => {
   return job ? job.pieces.reduce((sum, { id }) => sum + copyCount(job, id), 0) : 0;
 });
 /** Other sides are printed with their fronts. */
-const fronts = computed(() => (store.committed ? frontsOf(store.committed) : []));
+const fronts = computed(() =>
+  store.committed
+    ? frontsOf(store.committed).sort((a, b) => Number(isForeign(a)) - Number(isForeign(b)))
+    : [],
+);
+/** Whether a piece is a guest from another job. */
+const isForeign = ({ guest }: Piece): boolean => guest?.job !== undefined;
 const free = computed(() => store.committedLayout?.freePlaces ?? 0);
+/** What a piece is called here: the only one of a thing of a set as that is. */
+const nameOf = ({ name, guest }: Piece): string =>
+  !guest && store.own.length === 1
+    ? (store.things.find(({ id }) => store.whole?.set && id === store.thing)?.name ?? name)
+    : name;
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
   const { committed: job } = store;
@@ -33,11 +44,16 @@ const MOST_FILLERS = 8;
 /** How many of the whole set are wanted: what was said, or what is wanted of each thing where that is one number. */
 const ofSet = computed(() => {
   if (!store.whole?.set) return 0;
+  const { whole } = store;
   const { count } = store.whole.set;
   const counts = new Set(
-    eachThing(store.whole).flatMap(({ job: { plan } }) =>
-      Object.entries(plan.wanted).map(([piece, wanted]) => plan.copiesPerRow?.[piece] ?? wanted),
-    ),
+    thingsOf(whole).flatMap(({ id }) => {
+      const job = thingAlone(whole, id);
+      const { wanted, copiesPerRow } = job.plan;
+      return frontsOf({ pieces: ownPieces(job) }).map(
+        (one) => copiesPerRow?.[one.id] ?? wanted[one.id],
+      );
+    }),
   );
   const [only] = counts;
   return count ?? (counts.size === 1 ? (only ?? 0) : 0);
@@ -50,10 +66,11 @@ function byRow(piece: string): void {
     store.act({ name: 'want-rows', args: { piece, each: isByRow(job, piece) ? undefined : 1 } });
 }
 
-function rowsLink({ id, name }: Piece): string {
+function rowsLink(piece: Piece): string {
   const { committed: job } = store;
   if (!job) return '';
-  const of = job.pieces.length > 1 ? name : '';
+  const { id } = piece;
+  const of = job.pieces.length > 1 ? nameOf(piece) : '';
   return isByRow(job, id) ? say.countCopies(of) : say.oneARow(of);
 }
 
@@ -83,11 +100,11 @@ function fill(piece: string): void {
     />
     <label v-for="piece in fronts" :key="piece.id" class="row">
       <PieceThumbnail :job="store.committed" :piece="piece.id" />
-      <span class="name" :title="piece.name">{{ piece.name }}</span>
+      <span class="name" :title="nameOf(piece)">{{ nameOf(piece) }}</span>
       <template v-if="isByRow(store.committed, piece.id)">
         <span class="quiet">{{ say.eachRow }}</span>
         <NumberField
-          :label="say.eachRowOf(piece.name)"
+          :label="say.eachRowOf(nameOf(piece))"
           :model-value="store.committed.plan.copiesPerRow?.[piece.id] ?? 1"
           :min="1"
           :max="500"
@@ -101,7 +118,7 @@ function fill(piece: string): void {
       </template>
       <NumberField
         v-else
-        :label="texts.sheet.wantedOf(piece.name)"
+        :label="texts.sheet.wantedOf(nameOf(piece))"
         :model-value="store.committed.plan.wanted[piece.id] ?? 0"
         :min="0"
         :max="5000"
@@ -111,7 +128,7 @@ function fill(piece: string): void {
       />
     </label>
     <p v-if="store.committed.list" class="lists">
-      <template v-for="piece in fronts" :key="piece.id">
+      <template v-for="piece in fronts.filter((one) => !isForeign(one))" :key="piece.id">
         <LinkButton @click="byRow(piece.id)">
           {{ rowsLink(piece) }}
         </LinkButton>
@@ -147,8 +164,8 @@ function fill(piece: string): void {
         v-for="piece in fillers.slice(0, MOST_FILLERS)"
         :key="piece.id"
         type="button"
-        :title="piece.name"
-        :aria-label="say.fillWithOne(free, piece.name)"
+        :title="nameOf(piece)"
+        :aria-label="say.fillWithOne(free, nameOf(piece))"
         @click="fill(piece.id)"
       >
         <PieceThumbnail :job="store.committed" :piece="piece.id" />

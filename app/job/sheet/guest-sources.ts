@@ -1,8 +1,4 @@
 import { guestsOf, isOutdated, thingAlone, type Job } from '../../../core/job/index.ts';
-import type { Piece } from '../../../core/piece/index.ts';
-
-/** The job that a guest is of, as it is called. */
-export const sourceOf = ({ guest }: Piece): string => guest?.jobName ?? '';
 
 /** The jobs of which a label is another now than as a guest on the sheets of a job. */
 export function sourcesOutdated(host: Job, jobs: readonly Job[]): Job[] {

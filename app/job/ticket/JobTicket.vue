@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
-import { thingAlone, thingsOf } from '../../../core/job/index.ts';
+import { ownPieces, thingAlone, thingsOf } from '../../../core/job/index.ts';
 import { copyCount } from '../../../core/sheet/index.ts';
 import { texts } from '../../texts/index.ts';
 import { dayOf } from '../../ui/dates.ts';
@@ -58,7 +58,7 @@ const groups = computed(() => {
     const job = thingAlone(whole, id);
     return {
       name,
-      copies: job.pieces.reduce((sum, piece) => sum + copyCount(job, piece.id), 0),
+      copies: ownPieces(job).reduce((sum, piece) => sum + copyCount(job, piece.id), 0),
       on: `${job.stock.name}, ${job.material.name.toLowerCase()}`,
     };
   });

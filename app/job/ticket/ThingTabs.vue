@@ -5,9 +5,11 @@ import { useRoute } from 'vue-router';
 import { groupsOf, THING_NAME_LETTERS, thingAlone } from '../../../core/job/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { useShelf } from '../../session/shelf-store.ts';
+import { stateOf, type LineState } from '../../session/ticket-lines.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import { isOfSheets } from '../common/desks-of-sheets.ts';
+import StateMark from '../../ui/StateMark.vue';
 import AddThing from './AddThing.vue';
 
 /** The things of the job beside each other; the one that is worked on has a menu. */
@@ -26,6 +28,10 @@ const tabs = computed(() =>
 const isSet = computed(() => store.whole?.set !== undefined);
 
 const nameOf = (id: string): string => store.things.find((one) => one.id === id)?.name ?? '';
+
+/** How another thing stands, where there is something to mend on it. */
+const stateAt = (id: string): LineState =>
+  stateOf(store.findings.ofOthers.find((one) => one.id === id)?.list ?? []);
 
 async function startRename(id: string): Promise<void> {
   renaming.value = id;
@@ -49,6 +55,16 @@ async function takeOut(id: string, name: string): Promise<void> {
   const { whole } = store;
   if (!whole || !(await shelf.takeOut(thingAlone(whole, id), `${whole.name}: ${name}`))) return;
   if (store.act({ name: 'remove-thing', args: { thing: id } })) messages.say(say.takenOut(name));
+}
+
+/** Makes a job of each thing but the first, which stays in this one. */
+async function split(): Promise<void> {
+  const { whole } = store;
+  if (!whole?.set) return;
+  const { id: keep, others } = whole.set;
+  for (const { id, name } of others)
+    if (!(await shelf.takeOut(thingAlone(whole, id), `${whole.name}: ${name}`))) return;
+  if (store.act({ name: 'split-set', args: { keep } })) messages.say(say.wasSplit(others.length));
 }
 </script>
 
@@ -76,7 +92,7 @@ async function takeOut(id: string, name: string): Promise<void> {
           @click="store.showThing(id)"
           @dblclick="startRename(id)"
         >
-          {{ name }}
+          <StateMark v-if="stateAt(id) !== 'done'" class="state" :state="stateAt(id)" />{{ name }}
         </button>
         <v-menu v-if="id === store.thing && renaming !== id" location="bottom end">
           <template #activator="{ props: menu }">
@@ -87,6 +103,7 @@ async function takeOut(id: string, name: string): Promise<void> {
           <v-list>
             <v-list-item :title="say.rename" @click="startRename(id)" />
             <v-list-item :title="say.takeOut" @click="takeOut(id, nameOf(id))" />
+            <v-list-item v-if="store.things.length > 2" :title="say.split" @click="split" />
             <v-list-item :title="say.remove" @click="remove(id, nameOf(id))" />
           </v-list>
         </v-menu>
@@ -147,6 +164,11 @@ button {
 .here button[role='tab'] {
   padding-right: 3px;
   font-weight: 600;
+}
+.tabs .state {
+  width: 11px;
+  height: 11px;
+  margin-right: 5px;
 }
 .tabs .more {
   display: inline-flex;

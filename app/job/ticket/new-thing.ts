@@ -1,17 +1,15 @@
 import {
   designsFor,
   labelRooms,
-  makeDesign,
   type DesignName,
   type HouseStyle,
 } from '../../../core/designs/index.ts';
 import { mixed } from '../../../core/color/index.ts';
-import { artSize } from '../../../core/art/index.ts';
 import { edgeFor, lookOfJob, type CommandCall, type Job } from '../../../core/job/index.ts';
 import { firstStock } from '../../../core/stock/index.ts';
 import { usualThing, type MeasuredThing } from '../../../core/things/index.ts';
 import { texts } from '../../texts/index.ts';
-import { printedFields } from '../artwork/fields/printed-fields.ts';
+import { designedLabel } from '../artwork/start/designed-label.ts';
 
 const PAPER = '#ffffff';
 const INK = '#2a1b2e';
@@ -43,26 +41,22 @@ export function callForThing(
   const ground = colors.ground ?? PAPER;
   const ink = colors.main ?? INK;
   const art = mark === undefined ? undefined : job.art[mark];
-  const size = art && artSize(art);
   const title = faces.title ?? 'fraunces-semibold';
   const design = designOf(job, art !== undefined);
-  const made = makeDesign(
-    design,
-    {
-      says: { name: job.name, ...says },
-      ...printedFields(job, house),
-      colors: {
-        name: '',
-        ground,
-        ink,
-        accent: colors.accent ?? ink,
-        soft: colors.second ?? mixed(ground, ink, FAINT),
-      },
-      faces: { name: '', display: title, text: faces.text ?? title },
-      picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
+  const look = {
+    colors: {
+      name: '',
+      ground,
+      ink,
+      accent: colors.accent ?? ink,
+      soft: colors.second ?? mixed(ground, ink, FAINT),
     },
-    labelRooms(thing, edge, SAFE),
-  );
+    faces: { name: '', display: title, text: faces.text ?? title },
+  };
+  const made = designedLabel(design, labelRooms(thing, edge, SAFE), {
+    ...{ job, house, look, art },
+    says: { name: job.name, ...says },
+  });
   return {
     name: 'add-thing',
     args: {

@@ -15,6 +15,7 @@ import {
 import { texts } from '../../../texts/index.ts';
 import CardPanel from '../../../ui/CardPanel.vue';
 import ColorRow from '../../../ui/ColorRow.vue';
+import LinkButton from '../../../ui/LinkButton.vue';
 import SelectRow from '../../../ui/SelectRow.vue';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { faceChoices } from './face-choices.ts';
@@ -31,6 +32,11 @@ const colors = computed(() => COLOR_ROLES.filter((role) => look.value?.colors[ro
 const faces = computed(() => FACE_ROLES.filter((role) => look.value?.faces[role]));
 const isOwn = (role: ColorRole | FaceRole): boolean =>
   role in { ...own.value?.colors, ...own.value?.faces };
+
+/** How much of the look this one has for itself. */
+const owned = computed(() => Object.keys({ ...own.value?.colors, ...own.value?.faces }).length);
+const shareAll = (): boolean =>
+  store.act({ name: 'share-look', args: { thing: store.thing, role: undefined } });
 
 const facesFor = (role: FaceRole): Readonly<Record<string, string>> =>
   Object.fromEntries(
@@ -78,6 +84,7 @@ function toggle(role: ColorRole | FaceRole): void {
       />
       <ShareButton :own="isOwn(role)" :thing="thing?.name ?? ''" @toggle="toggle(role)" />
     </div>
+    <LinkButton v-if="owned > 1" @click="shareAll">{{ say.shareAll }}</LinkButton>
   </CardPanel>
 </template>
 

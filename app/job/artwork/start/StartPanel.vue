@@ -6,6 +6,7 @@ import PieceThumbnail from '../../../session/PieceThumbnail.vue';
 import { texts } from '../../../texts/index.ts';
 import { useGradually } from '../../../ui/gradually.ts';
 import { useMessages } from '../../../ui/messages-store.ts';
+import CheckRow from '../../../ui/CheckRow.vue';
 import IconButton from '../../../ui/IconButton.vue';
 import SidePanel from '../../../ui/SidePanel.vue';
 import LinkButton from '../../../ui/LinkButton.vue';
@@ -96,6 +97,11 @@ onMounted(() => {
         </label>
         <span class="quiet">{{ fields.found(start.designs.value.length) }}</span>
       </div>
+      <CheckRow
+        v-if="start.isSet.value"
+        v-model="start.forAll.value"
+        :label="texts.set.designAll"
+      />
       <div class="tools">
         <LinkButton @click="start.shuffle('colors')">
           <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiPaletteOutline" /></svg

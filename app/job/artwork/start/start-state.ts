@@ -1,11 +1,9 @@
 import { computed, ref, shallowRef } from 'vue';
-import { artSize, type Art } from '../../../../core/art/index.ts';
+import type { Art } from '../../../../core/art/index.ts';
 import {
   DESIGN_COLORS,
   DESIGN_FACES,
   designsFor,
-  labelRooms,
-  makeDesign,
   type DesignColors,
   type DesignFaces,
   type DesignFamily,
@@ -18,12 +16,12 @@ import {
   type Job,
   type OwnDesign,
 } from '../../../../core/job/index.ts';
-import { thingOf, type LabelSays } from '../../../../core/piece/index.ts';
+import type { LabelSays } from '../../../../core/piece/index.ts';
 import { texts } from '../../../texts/index.ts';
 import type { DeskState } from '../../artwork-state/desk-state.ts';
 import { useOwnDesigns } from '../../../session/own-designs.ts';
 import { useHouseStyle } from '../../../session/house-style-store.ts';
-import { printedFields } from '../fields/printed-fields.ts';
+import { designedLabel, designedSet, roomsOf, type DesignedFrom } from './designed-label.ts';
 import { useLabelSays } from '../fields/label-says.ts';
 import { useWhenQuiet } from '../../../ui/when-quiet.ts';
 
@@ -45,6 +43,9 @@ export function useStart(desk: DeskState) {
   const colorsAt = ref(0);
   const facesAt = ref(0);
   const chosen = ref<DesignName>();
+  const isSet = computed(() => desk.store.whole?.set !== undefined);
+  /** Whether all things of the set get the design. */
+  const forAll = ref(false);
 
   function firstName(): string {
     const piece = desk.piece.value;
@@ -73,8 +74,8 @@ export function useStart(desk: DeskState) {
   ]);
   const rooms = computed(() => {
     const { value: piece } = desk.committedPiece;
-    const thing = piece && thingOf(piece, desk.store.committed?.thing);
-    return thing ? labelRooms(thing, piece.edge, piece.safe) : undefined;
+    const thing = desk.store.committed?.thing;
+    return piece && thing ? roomsOf(piece, thing) : undefined;
   });
   const label = useLabelSays(desk.committedPiece.value, {
     name: firstName(),
@@ -105,16 +106,24 @@ export function useStart(desk: DeskState) {
     if (design === 'blank')
       return { name: 'set-artwork', args: { piece: piece.id, ground: null, elements: [], from } };
     const { value: art } = picture;
-    const size = art && artSize(art);
-    const given = {
-      ...lookOf(design),
-      ...printedFields(desk.store.committed, house.style),
-      says,
-      picture: art && size ? { art: art.id, ratio: size.width / size.height } : undefined,
-    };
-    const made = makeDesign(design, given, rooms.value);
+    const made = designedLabel(design, rooms.value, { ...designedFrom(design), says });
     const args = { piece: piece.id, ...made, ...(art ? { art: [art] } : {}), from, design };
     return { name: 'set-artwork', args };
+  }
+
+  const designedFrom = (design: DesignName): DesignedFrom => ({
+    job: desk.store.committed,
+    house: house.style,
+    look: lookOf(design),
+    art: picture.value,
+  });
+
+  /** The same for all things of the set. */
+  function callForAll(design: DesignName): CommandCall | undefined {
+    const { whole, thing: here } = desk.store;
+    const { value: says } = label.says;
+    const args = whole && designedSet(whole, design, { ...designedFrom(design), here, says });
+    return args && { name: 'design-things', args: { ...args, from: words.names[design] } };
   }
 
   /** The job with a design, to be looked at only. */
@@ -152,7 +161,8 @@ export function useStart(desk: DeskState) {
   }
 
   function use(design: DesignName | 'blank'): void {
-    const call = callFor(design, label.says.value);
+    const isForAll = forAll.value && isSet.value && design !== 'blank';
+    const call = isForAll ? callForAll(design) : callFor(design, label.says.value);
     if (!call || !desk.store.act(call, `start:${desk.piece.value?.id ?? ''}`)) return;
     chosen.value = design === 'blank' ? undefined : design;
     desk.clear();
@@ -171,6 +181,8 @@ export function useStart(desk: DeskState) {
 
   return {
     label,
+    isSet,
+    forAll,
     family,
     refresh,
     rooms,
