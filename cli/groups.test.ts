@@ -128,3 +128,22 @@ test('nothing of a set is sent while one of its things may not be', async () => 
   expect(done.exit).toBe(1);
   expect(done.text).toContain('Not run.');
 });
+
+test('things that share sheets are one group, found by its name and by that of each of them', async () => {
+  const { job, art } = await exampleJob();
+  const together = runAll(
+    job,
+    { name: 'want', args: { piece: 'piece-1', count: 2 } },
+    { name: 'add-thing', args: { name: 'Gift tag', first: 'Lid', thing: usualThing('tag') } },
+    { name: 'want-sets', args: { count: 2 } },
+    { name: 'share-sheets', args: { thing: 'thing-2', on: 'thing-1' } },
+  );
+  const file = into('together.peel');
+  writeFileSync(file, writePeel({ job: together, art }));
+  for (const [at, name] of ['lid + gift tag', 'gift tag'].entries()) {
+    await exportCommand.run([file, '--out', into(`shared-${at}`), '--group', name], plainReader);
+    const { sheets } = stated(`shared-${at}`, 'pot-lid-seals.json');
+    expect(sheets.map(({ group }) => group)).toEqual(['Lid + Gift tag']);
+    expect(readdirSync(into(`shared-${at}`))).toContain('pot-lid-seals-lid-gift-tag.pdf');
+  }
+});

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import {
+  bringSamples,
   countActions,
   emptyWorkshop,
   expect,
@@ -152,3 +153,92 @@ test('a thing is taken out as a job of its own, another job is joined, and a las
   await page.getByRole('button', { name: 'Undo take away “Card”', exact: false }).click();
   await expect(page.getByRole('tab')).toHaveText(['Lid', 'Card']);
 });
+
+test('things share sheets with each other and with a guest, which is counted in its own job and updated from there', async ({
+  page,
+}) => {
+  await bringSamples(page, ['balm-tins', 'peat-free-dots']);
+  await page.goto('/job/demo-balm-tins/sheet');
+  await page.getByLabel('Underside on these sheets, too').check();
+  await expect(page.getByRole('tab')).toHaveText(['Lid + Underside', 'Wall', 'Card']);
+  await expect(page.locator('[data-line="copies"]')).toContainText('24 wanted · 12 of each');
+  await page.getByRole('button', { name: 'Bring labels of another job' }).click();
+  await page.locator('.jobs button', { hasText: 'Peat-free dots' }).click();
+  await page.locator('.offers input').first().fill('3');
+  await page.locator('.offers input').first().press('Enter');
+  await page.getByRole('button', { name: 'Bring 3 labels' }).click();
+  await expect(page.locator('[data-line="copies"]')).toContainText('27 wanted');
+
+  // On the desks of one label each is by itself, and guests are not there.
+  await page.locator('[data-line="artwork"]').click();
+  await expect(page.getByRole('tab')).toHaveText(['Lid', 'Wall', 'Underside', 'Card']);
+  await tab(page, 'Underside').click();
+  await expect(page.locator('.card', { hasText: 'Varieties' })).not.toContainText('Peat');
+  await page.locator('[data-line="run"]').click();
+  await expect(tab(page, 'Lid + Underside')).toHaveAttribute('aria-selected', 'true');
+
+  // The run counts all of them, and books each to its own job.
+  await page.getByRole('radio', { name: 'For real' }).click();
+  await toCounting(page);
+  await expect(page.locator('[data-good]')).toHaveText('27 of 27 good');
+  await finishRun(page);
+  await page.goto('/ledger');
+  const run = page.locator('[data-run]');
+  await expect(run).toHaveCount(2);
+  await expect(run.filter({ hasText: 'Balm tins: Lid + Underside' })).toContainText('24');
+  await expect(run.filter({ hasText: 'Peat-free dots' })).toContainText('guest');
+
+  // The guest is changed where it belongs: here it is offered.
+  await page.goto('/job/demo-peat-free-dots/artwork');
+  await page.getByRole('group', { name: 'Ground' }).getByRole('button').nth(2).click();
+  await expect(page.getByText('Kept just now')).toBeVisible();
+  await page.goto('/job/demo-balm-tins/sheet');
+  await expect(page.getByText('“Peat-free dots” has changed since.')).toBeVisible();
+  await page.getByRole('button', { name: 'Update', exact: true }).click();
+  await expect(page.getByText('“Peat-free dots” has changed since.')).toBeHidden();
+  await page.getByRole('button', { name: /^Take .* off these sheets$/ }).click();
+  await expect(page.locator('[data-line="copies"]')).toContainText('24 wanted');
+});
+
+test('what of a set is printed again is asked on the shelf, and comes one after the other', async ({
+  page,
+}) => {
+  await openDesk(page, 'balm-tins', 'artwork');
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await page.getByRole('button', { name: 'More for Balm tins' }).click();
+  await page.getByText('Print again …').click();
+  const panel = page.getByRole('dialog', { name: 'Print “Balm tins” again' });
+  await panel.getByRole('checkbox').nth(0).uncheck();
+  await panel.getByRole('checkbox').nth(2).uncheck();
+  await panel.getByLabel('How many of Card').fill('2');
+  await panel.getByLabel('How many of Card').press('Enter');
+  await panel.getByRole('button', { name: 'Go to the run' }).click();
+  await expect(tab(page, 'Wall')).toHaveAttribute('aria-selected', 'true');
+  await expect(page.locator('[data-line="copies"]')).toContainText('12 wanted');
+  await page.getByRole('button', { name: 'Go on with Card' }).click();
+  await expect(tab(page, 'Card')).toHaveAttribute('aria-selected', 'true');
+  await expect(page.locator('[data-line="copies"]')).toContainText('6 wanted');
+  await expect(page.getByRole('button', { name: /^Go on with/ })).toHaveCount(0);
+});
+
+proofed(
+  'what is to be mended on the other things stands in one list with the way there',
+  async ({ page }) => {
+    await openDesk(page, 'balm-tins', 'artwork');
+    await tab(page, 'Card').click();
+    await page.getByRole('button', { name: 'Add another thing' }).click();
+    await page.locator('.kinds button', { hasText: 'Hangs or folds' }).click();
+    await page.locator('[data-line="artwork"]').click();
+    await page.getByRole('button', { name: 'Start from', exact: true }).click();
+    await page.getByLabel('On all things of the set').check();
+    await page.getByRole('button', { name: 'Quiet', exact: true }).click();
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
+    await expect(
+      page.getByRole('button', { name: /^Undo start all labels from “Quiet”/ }),
+    ).toBeVisible();
+    await tab(page, 'Lid').click();
+    await page.locator('[data-line="stock"]').click();
+    await page.locator('[data-line="proof"]').click();
+    await expect(page.locator('[data-other]').first()).toBeVisible();
+  },
+);

@@ -142,7 +142,7 @@ async function beginWith(page: Page, name: string, make: () => Promise<void>): P
 }
 
 /** The workshop with these samples alone: to bring in all of them takes its time. */
-async function bringSamples(page: Page, samples: readonly string[]): Promise<void> {
+export async function bringSamples(page: Page, samples: readonly string[]): Promise<void> {
   await page.addInitScript(
     (list) => {
       const { fetch } = window;

@@ -173,11 +173,11 @@ export const LOOK_COMMANDS = {
     },
   } satisfies Command<{ thing: string; own: OwnLook }>,
 
-  /** One thing takes a shared value again, or all of them. */
+  /** One thing takes a shared value again, or all colours and typefaces. */
   'share-look': {
     run: (job, { thing, role }) => {
-      if (role === undefined) return owning(job, thing, {});
       const { colors, faces, says = [] } = thingsOf(job).find(({ id }) => id === thing)?.own ?? {};
+      if (role === undefined) return owning(job, thing, says.length ? { says } : {});
       const without = <R extends object>(roles: R | undefined): R =>
         Object.fromEntries(Object.entries(roles ?? {}).filter(([key]) => key !== role)) as R;
       const left = says.filter((field) => field !== role);

@@ -341,10 +341,10 @@ test('a job that joins keeps its colours, typefaces and words as its own, until 
     name: 'share-look',
     args: { thing: 'thing-2', role: undefined },
   });
-  expect(thingsOf(shared)[1]?.own).toBeUndefined();
+  expect(thingsOf(shared)[1]?.own).toEqual({ says: ['name'] });
   expect(asThing(shared, 'thing-2').pieces[0]?.ground).toBe('#ddeeff');
   expect(wordsIn(shared, 'thing-2', 'name')).toMatchObject({
-    text: 'Marigold balm',
+    text: 'Sage',
     color: GREEN,
     typeface: 'fraunces-semibold',
   });
