@@ -6,7 +6,6 @@ import {
   VERSION,
   afterStep,
   createJob,
-  groupsOf,
   parseBackup,
   parseJob,
   parsePeel,
@@ -318,13 +317,6 @@ test('a typeface of the twelfth version has the weight and slope that its style 
       ...{ weight: 700, width: 100, italic: true },
     },
   ]);
-});
-
-test('a set of the fourteenth version is what it was, each thing on sheets of its own', () => {
-  const old = JSON.parse(readFileSync('core/job/examples/version-14.json', 'utf8')) as Job;
-  const read = parseJob(old);
-  expect(read.ok && read.value).toEqual({ ...old, version: VERSION });
-  expect(read.ok && groupsOf(read.value).map(({ name }) => name)).toEqual(['Lid', 'Tag']);
 });
 
 test('newer, damaged and foreign files are each refused in a sentence', () => {

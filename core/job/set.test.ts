@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Art } from '../art/index.ts';
 import { examplePicture, exampleWords, runAll } from '../testing/example-job.ts';
 import { isProblem } from '../base/index.ts';
@@ -8,9 +9,11 @@ import {
   changeThing,
   createJob,
   eachThing,
+  groupsOf,
   parseJob,
   runCommand,
   thingsOf,
+  VERSION,
   withArtReplacedInAll,
   type CommandCall,
   type Job,
@@ -395,4 +398,11 @@ test('a set that is taken apart is the job of its first thing', () => {
   expect(runCommand(lid, { name: 'split-set', args: { keep: 'thing-1' } })).toMatchObject({
     values: { code: 'no-set' },
   });
+});
+
+test('a set of the fourteenth version is what it was, each thing on sheets of its own', () => {
+  const old = JSON.parse(readFileSync('core/job/examples/version-14.json', 'utf8')) as Job;
+  const read = parseJob(old);
+  expect(read.ok && read.value).toEqual({ ...old, version: VERSION });
+  expect(read.ok && groupsOf(read.value).map(({ name }) => name)).toEqual(['Lid', 'Tag']);
 });
