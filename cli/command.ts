@@ -1,13 +1,19 @@
 import type { Reader } from './reader.ts';
 
+/** Where a command prints. */
+export interface Lines {
+  out(line: string): void;
+  err(line: string): void;
+}
+
 /** What a command says when it is done. */
 export interface Answer {
   /** 0: done. 1: done, but there are blockers. */
   readonly exit: 0 | 1;
   /** Printed under `--json`. */
   readonly document: unknown;
-  /** Printed without. */
-  readonly text: string;
+  /** Printed without; nothing where all was said on the way. */
+  readonly text: string | undefined;
 }
 
 /** One command of `peel`. */
@@ -17,5 +23,5 @@ export interface CliCommand {
   readonly does: string;
   /** A call as somebody would write it. */
   readonly example: string;
-  run(argv: readonly string[], reader: Reader): Promise<Answer>;
+  run(argv: readonly string[], reader: Reader, lines?: Lines): Promise<Answer>;
 }

@@ -2,7 +2,7 @@ import settings from '../package.json';
 import { ProblemError } from '../core/base/index.ts';
 import { problemLine } from '../messages/index.ts';
 import { InputError, refuse } from './arguments.ts';
-import type { CliCommand } from './command.ts';
+import type { CliCommand, Lines } from './command.ts';
 import { check } from './commands/check.ts';
 import { clear } from './commands/clear.ts';
 import { demo } from './commands/demo.ts';
@@ -10,6 +10,7 @@ import { exportCommand } from './commands/export.ts';
 import { free } from './commands/free.ts';
 import { pack } from './commands/pack.ts';
 import { run } from './commands/run.ts';
+import { simulate } from './commands/simulate.ts';
 import { size } from './commands/size.ts';
 import { split } from './commands/split.ts';
 import { take } from './commands/take.ts';
@@ -27,6 +28,7 @@ const COMMANDS: Readonly<Record<string, CliCommand>> = {
   export: exportCommand,
   check,
   run,
+  simulate,
   demo,
 };
 
@@ -38,12 +40,6 @@ function usage(): string {
 
 const helpOf = ({ does, usage, example }: CliCommand): string =>
   [does, '', usage, '', 'For example:', `  ${example}`].join('\n');
-
-/** Where a command prints. */
-export interface Lines {
-  out(line: string): void;
-  err(line: string): void;
-}
 
 /** What is said of bad input; undefined for an error of the program. */
 function lineOf(error: unknown): string | undefined {
@@ -77,9 +73,9 @@ export async function main(
       lines.out(helpOf(command));
       return 0;
     }
-    const answer = await command.run(rest, reader);
-    lines.out(rest.includes('--json') ? JSON.stringify(answer.document) : answer.text);
-    return answer.exit;
+    const { exit, document, text } = await command.run(rest, reader, lines);
+    if (text !== undefined) lines.out(rest.includes('--json') ? JSON.stringify(document) : text);
+    return exit;
   } catch (error) {
     const line = lineOf(error);
     if (line === undefined) throw error;

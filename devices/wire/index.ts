@@ -15,5 +15,6 @@ export {
   type PrintPages,
   type NetworkPrintJob,
 } from './simulated-network-printer.ts';
+export { SimulatedNetworkDevices } from './simulated-network-devices.ts';
 export { nodePlatform } from './node-platform.ts';
 export { ippPrinter, tcpCutter } from './devices.ts';

@@ -8,6 +8,9 @@ export const OPERATION = {
   getJobAttributes: 0x09,
   getJobs: 0x0a,
   getPrinterAttributes: 0x0b,
+  cancelMyJobs: 0x39,
+  closeJob: 0x3b,
+  identifyPrinter: 0x3c,
 } as const;
 
 /** Statuses of answers (RFC 8011, appendix B); those from `badRequest` on are errors. */

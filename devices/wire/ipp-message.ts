@@ -70,6 +70,26 @@ export const ipp = {
   charset: of(TAG.charset),
   language: of(TAG.language),
   mime: of(TAG.mime),
+  octets: (...texts: readonly string[]): IppAttribute =>
+    of(TAG.octets)(...texts.map((text) => new TextEncoder().encode(text))),
+  /** A moment in universal time (RFC 2579, DateAndTime). */
+  dateTime: (at: Date): IppAttribute =>
+    of(TAG.dateTime)(
+      Uint8Array.of(
+        at.getUTCFullYear() >> 8,
+        at.getUTCFullYear() & 255,
+        at.getUTCMonth() + 1,
+        at.getUTCDate(),
+        at.getUTCHours(),
+        at.getUTCMinutes(),
+        at.getUTCSeconds(),
+        0,
+        0x2b, // before: plus
+        0,
+        0,
+      ),
+    ),
+  unknown: (): IppAttribute => of(TAG.unknown)(''),
   noValue: (): IppAttribute => of(TAG.noValue)(''),
   collection: (members: Readonly<Record<string, IppAttribute>>): IppAttribute =>
     of(TAG.collection)(new Map(Object.entries(members))),

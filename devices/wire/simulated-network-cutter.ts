@@ -18,9 +18,12 @@ export class SimulatedNetworkCutter {
   losesAfter: number | undefined;
   private readonly cuts: NetworkCut[] = [];
   private readonly server: Server;
+  private readonly heard: (cut: NetworkCut) => void;
   private readonly open = new Set<Socket>();
 
-  constructor() {
+  /** @param heard told of each cut */
+  constructor(heard: (cut: NetworkCut) => void = () => undefined) {
+    this.heard = heard;
     this.server = createServer((socket) => this.take(socket));
     this.server.maxConnections = 4;
   }
@@ -50,7 +53,9 @@ export class SimulatedNetworkCutter {
     let size = 0;
     const keep = (torn: boolean): void => {
       if (!this.open.delete(socket) || size === 0) return;
-      this.cuts.push({ hpgl: Buffer.concat(parts).toString('latin1'), torn });
+      const cut = { hpgl: Buffer.concat(parts).toString('latin1'), torn };
+      this.cuts.push(cut);
+      this.heard(cut);
       if (this.cuts.length > MOST_JOBS) this.cuts.shift();
     };
     socket.setTimeout(SILENT, () => socket.destroy());

@@ -13,15 +13,17 @@ import {
 } from './ipp-message.ts';
 import { OPERATION, STATUS } from './ipp-codes.ts';
 import { listenHere } from './listen.ts';
+import { printerIcon } from './printer-icon.ts';
 import { mediaName } from './media.ts';
+import { ANY_FORMAT, formatOf, PRINT_FORMATS, type PrintFormat } from './print-formats.ts';
 import { printerAttributes, supports } from './simulated-printer-attributes.ts';
 
 /** What can keep a printer from printing until somebody sees to it. */
 export const PRINTER_STOPS = ['media-jam-error', 'media-empty-error', 'media-needed'] as const;
 export type PrinterStop = (typeof PRINTER_STOPS)[number];
 
-/** A page that came out, as PNG. */
-export type PrintPages = (pdf: Uint8Array) => AsyncIterable<Uint8Array>;
+/** The pages that come out of a document, as PNG. */
+export type PrintPages = (document: Uint8Array, format: PrintFormat) => AsyncIterable<Uint8Array>;
 
 /** A job of the printer. */
 export interface NetworkPrintJob {
@@ -40,7 +42,9 @@ interface Job {
   media: string;
   state: number;
   reasons: string[];
-  pdf: Uint8Array;
+  user: string;
+  document: Uint8Array;
+  format: PrintFormat | undefined;
   pages: Uint8Array[];
   asked: ReadonlyMap<string, IppAttribute>;
 }
@@ -77,8 +81,10 @@ export class SimulatedNetworkPrinter {
         () => request.destroy(),
       );
     });
-    this.server.requestTimeout = 30_000;
-    this.server.headersTimeout = 10_000;
+    // While it draws a page it hears nothing: connections that rest are kept for longer than that.
+    this.server.keepAliveTimeout = 60_000;
+    this.server.requestTimeout = 120_000;
+    this.server.headersTimeout = 60_000;
   }
 
   /** Begins to listen, to this computer alone; 0 takes a free port. */
@@ -107,6 +113,10 @@ export class SimulatedNetworkPrinter {
       request.resume();
       return { status, type: 'text/plain', body: new TextEncoder().encode(text) };
     };
+    if (request.method === 'GET' && request.url === '/icon.png') {
+      request.resume();
+      return { status: 200, type: 'image/png', body: printerIcon() };
+    }
     if (request.method !== 'POST') return plain(405, 'method not allowed\n');
     if (!request.headers['content-type']?.startsWith('application/ipp'))
       return plain(415, 'unsupported media type\n');
@@ -149,9 +159,10 @@ export class SimulatedNetworkPrinter {
         if (!job) return { code: STATUS.notFound };
         if (typeof firstValue(message, GROUP.operation, 'last-document') !== 'boolean')
           return { code: STATUS.badRequest };
-        if (job.pdf.length || job.state >= DONE_STATE) return { code: STATUS.notPossible };
-        if (!isPdf(document)) return { code: STATUS.badFormat };
-        job.pdf = document.slice();
+        if (job.format || job.state >= DONE_STATE) return { code: STATUS.notPossible };
+        const format = formatOf(document);
+        if (!format) return { code: STATUS.badFormat };
+        [job.document, job.format] = [document.slice(), format];
         void this.work();
         return { code: STATUS.ok, groups: [jobGroup(job, this.uri(job))] };
       }
@@ -164,8 +175,10 @@ export class SimulatedNetworkPrinter {
       case OPERATION.getJobs: {
         const which = firstValue(message, GROUP.operation, 'which-jobs') ?? 'not-completed';
         const limit = Number(firstValue(message, GROUP.operation, 'limit') ?? MOST_JOBS);
+        const mine = firstValue(message, GROUP.operation, 'my-jobs') === true;
         const listed = this.jobs
           .filter(({ state }) => state >= DONE_STATE === (which === 'completed'))
+          .filter(({ user }) => !mine || user === userOf(message))
           .slice(0, limit);
         return {
           code: STATUS.ok,
@@ -176,10 +189,22 @@ export class SimulatedNetworkPrinter {
         const job = this.find(message);
         if (!job) return { code: STATUS.notFound };
         if (job.state >= DONE_STATE) return { code: STATUS.notPossible };
-        job.state = 7;
-        job.reasons = ['job-canceled-by-user'];
+        cancelled(job);
         return { code: STATUS.ok };
       }
+      case OPERATION.cancelMyJobs: {
+        const user = userOf(message);
+        this.jobs.filter((job) => job.user === user && job.state < DONE_STATE).forEach(cancelled);
+        return { code: STATUS.ok };
+      }
+      case OPERATION.closeJob: {
+        const job = this.find(message);
+        return job
+          ? { code: STATUS.ok, groups: [jobGroup(job, this.uri(job))] }
+          : { code: STATUS.notFound };
+      }
+      case OPERATION.identifyPrinter:
+        return { code: STATUS.ok }; // there is nothing to see or to hear
       default:
         return { code: STATUS.unsupportedOperation };
     }
@@ -203,6 +228,7 @@ export class SimulatedNetworkPrinter {
       state: this.stop ? 5 : busy ? 4 : 3,
       reason: this.stop ?? this.remark ?? 'none',
       upTime: this.seconds(),
+      began: new Date(this.began),
       queued: busy,
     });
     return { code: STATUS.ok, groups: [asked(message, { tag: GROUP.printer, attributes })] };
@@ -218,14 +244,17 @@ export class SimulatedNetworkPrinter {
   ): { code: number; groups?: readonly IppGroup[] } {
     const { code, groups = [] } = judged(message);
     if (code >= STATUS.badRequest) return { code, groups };
-    if (document && !isPdf(document)) return { code: STATUS.badFormat };
+    const format = document && formatOf(document);
+    if (document && !format) return { code: STATUS.badFormat };
     const job: Job = {
       id: this.next++,
       name: String(firstValue(message, GROUP.operation, 'job-name') ?? 'Untitled').slice(0, 200),
       media: mediaOf(message),
       state: 3,
       reasons: [document ? 'none' : 'job-data-insufficient'],
-      pdf: document?.slice() ?? new Uint8Array(),
+      user: userOf(message),
+      document: document?.slice() ?? new Uint8Array(),
+      format,
       pages: [],
       asked: message.groups.find(({ tag }) => tag === GROUP.job)?.attributes ?? new Map(),
     };
@@ -241,18 +270,18 @@ export class SimulatedNetworkPrinter {
     this.working = true;
     try {
       for (;;) {
-        const job = this.jobs.find(({ state, pdf }) => state < DONE_STATE && pdf.length > 0);
-        if (!job) return;
-        await this.printJob(job);
+        const job = this.jobs.find(({ state, format }) => state < DONE_STATE && format);
+        if (!job?.format) return;
+        await this.printJob(job, job.format);
       }
     } finally {
       this.working = false;
     }
   }
 
-  private async printJob(job: Job): Promise<void> {
+  private async printJob(job: Job, format: PrintFormat): Promise<void> {
     try {
-      for await (const page of this.print(job.pdf)) {
+      for await (const page of this.print(job.document, format)) {
         while (this.stop && job.state < DONE_STATE) {
           job.state = 6;
           job.reasons = ['printer-stopped'];
@@ -273,8 +302,9 @@ export class SimulatedNetworkPrinter {
   }
 }
 
-const isPdf = (bytes: Uint8Array): boolean =>
-  new TextDecoder('latin1').decode(bytes.subarray(0, 5)) === '%PDF-';
+/** Who asks. */
+const userOf = (message: IppMessage): string =>
+  String(firstValue(message, GROUP.operation, 'requesting-user-name') ?? 'anonymous').slice(0, 200);
 
 /** The status of a request that no operation is asked for; undefined where it is in order. */
 function whatIsWrong({ version, groups, request }: IppMessage): number | undefined {
@@ -293,8 +323,8 @@ function whatIsWrong({ version, groups, request }: IppMessage): number | undefin
 /** Which of the attributes of a job are not as asked for. */
 function judged(message: IppMessage): { code: number; groups?: readonly IppGroup[] } {
   const format = firstValue(message, GROUP.operation, 'document-format');
-  if (format !== undefined && format !== 'application/pdf' && format !== 'application/octet-stream')
-    return { code: STATUS.badFormat };
+  const known: readonly unknown[] = [...PRINT_FORMATS, ANY_FORMAT, undefined];
+  if (!known.includes(format)) return { code: STATUS.badFormat };
   const wanted = message.groups.find(({ tag }) => tag === GROUP.job)?.attributes ?? new Map();
   const unmet = [...wanted].filter(
     ([name, attribute]) => !supports(name, attribute as IppAttribute),
@@ -305,6 +335,12 @@ function judged(message: IppMessage): { code: number; groups?: readonly IppGroup
     code: strict ? STATUS.unsupportedValues : STATUS.substituted,
     groups: [{ tag: GROUP.unsupported, attributes: new Map(unmet) }],
   };
+}
+
+/** A job that its sender does not want any more. */
+function cancelled(job: Job): void {
+  job.state = 7;
+  job.reasons = ['job-canceled-by-user'];
 }
 
 function mediaOf(message: IppMessage): string {
@@ -329,7 +365,7 @@ function jobGroup(job: Job, uri: string, began = 0): IppGroup {
       ['job-state', ipp.enum(job.state)],
       ['job-state-reasons', ipp.keyword(...job.reasons)],
       ['job-name', ipp.name(job.name)],
-      ['job-originating-user-name', ipp.name('anonymous')],
+      ['job-originating-user-name', ipp.name(job.user)],
       ['job-printer-uri', ipp.uri(uri.replace(/\/\d+$/, ''))],
       ['job-printer-up-time', ipp.integer(seconds)],
       ['job-impressions-completed', ipp.integer(job.pages.length)],

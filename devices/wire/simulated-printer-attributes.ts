@@ -1,6 +1,8 @@
-import { ipp, type IppAttribute } from './ipp-message.ts';
+import { ipp, type IppAttribute, type IppValue } from './ipp-message.ts';
 import { OPERATION } from './ipp-codes.ts';
 import { findMediaSize } from './media.ts';
+import { ANY_FORMAT, PRINT_FORMATS } from './print-formats.ts';
+import { RASTER_TYPES } from './pwg-raster.ts';
 
 const MEDIA = [
   'iso_a4_210x297mm',
@@ -19,6 +21,8 @@ const TAKEN: Readonly<Record<string, readonly (string | number)[]>> = {
   sides: ['one-sided', 'two-sided-long-edge', 'two-sided-short-edge'],
   'print-scaling': ['none', 'auto', 'auto-fit', 'fit', 'fill'],
   'print-quality': [3, 4, 5],
+  'print-content-optimize': ['auto'],
+  'print-rendering-intent': ['auto'],
   'print-color-mode': ['auto', 'color', 'monochrome'],
   'media-source': ['auto', 'main', 'manual'],
   'media-type': ['auto', 'stationery', 'labels', 'photographic', 'cardstock', 'transparency'],
@@ -29,6 +33,30 @@ const TAKEN: Readonly<Record<string, readonly (string | number)[]>> = {
   'job-priority': [50],
   'multiple-document-handling': ['separate-documents-uncollated-copies'],
 };
+
+const SUPPLIES = ['cyan', 'magenta', 'yellow', 'black'];
+/** Its own for as long as it exists: there is one in a computer. */
+const UUID = 'urn:uuid:6c697474-6c65-4065-a56c-000000000001';
+
+function sizeOf(media: string): IppAttribute | undefined {
+  const size = findMediaSize(media);
+  return (
+    size &&
+    ipp.collection({
+      'x-dimension': ipp.integer(Math.round(size.width * 100)),
+      'y-dimension': ipp.integer(Math.round(size.height * 100)),
+    })
+  );
+}
+
+/** A size of paper as it lies in the printer. */
+function mediaCol(media: string): readonly IppValue[] {
+  const size = sizeOf(media);
+  const margins = ['top', 'right', 'bottom', 'left'].map(
+    (side) => [`media-${side}-margin`, ipp.integer(MARGIN)] as const,
+  );
+  return size ? ipp.collection({ 'media-size': size, ...Object.fromEntries(margins) }).values : [];
+}
 
 /** Whether the printer prints a job as one of its attributes asks for. */
 export function supports(name: string, { values }: IppAttribute): boolean {
@@ -64,8 +92,11 @@ export function printerAttributes(now: {
   reason: string;
   upTime: number;
   queued: number;
+  /** When it was switched on. */
+  began: Date;
 }): ReadonlyMap<string, IppAttribute> {
   const name = 'Little-Peel-simulated-printer';
+  const host = now.address.replace(/^ipp:/, 'http:').replace(/\/ipp\/print$/, '');
   const kinds = (key: string): IppAttribute => ipp.keyword(...(TAKEN[key] ?? []));
   const numbers = (key: string): IppAttribute => ipp.enum(...(TAKEN[key] ?? []));
   return new Map<string, IppAttribute>([
@@ -76,15 +107,19 @@ export function printerAttributes(now: {
     ['copies-default', ipp.integer(1)],
     ['copies-supported', ipp.range(1, 99)],
     ['document-format-default', ipp.mime('application/pdf')],
-    ['document-format-supported', ipp.mime('application/pdf', 'application/octet-stream')],
+    ['document-format-supported', ipp.mime(...PRINT_FORMATS, ANY_FORMAT)],
     ['finishings-default', ipp.enum(3)],
     ['finishings-supported', numbers('finishings')],
     ['generated-natural-language-supported', ipp.language('en')],
+    ['identify-actions-default', ipp.keyword('display')],
+    ['identify-actions-supported', ipp.keyword('display')],
+    ['ipp-features-supported', ipp.keyword('ipp-everywhere')],
     ['ipp-versions-supported', ipp.keyword('1.1', '2.0')],
     [
       'job-creation-attributes-supported',
       ipp.keyword('copies', 'media', 'media-col', ...Object.keys(TAKEN)),
     ],
+    ['job-ids-supported', ipp.boolean(true)],
     ['media-default', ipp.keyword('iso_a4_210x297mm')],
     ['media-ready', ipp.keyword('iso_a4_210x297mm')],
     [
@@ -95,14 +130,12 @@ export function printerAttributes(now: {
         `custom_max_${LARGEST.width}x${LARGEST.height}mm`,
       ),
     ],
+    ['media-col-database', { ...ipp.collection({}), values: MEDIA.flatMap(mediaCol) }],
+    ['media-col-default', { ...ipp.collection({}), values: mediaCol('iso_a4_210x297mm') }],
+    ['media-col-ready', { ...ipp.collection({}), values: mediaCol('iso_a4_210x297mm') }],
     [
-      'media-col-default',
-      ipp.collection({
-        'media-size': ipp.collection({
-          'x-dimension': ipp.integer(21000),
-          'y-dimension': ipp.integer(29700),
-        }),
-      }),
+      'media-size-supported',
+      { ...ipp.collection({}), values: MEDIA.flatMap((media) => sizeOf(media)?.values ?? []) },
     ],
     ['media-col-supported', ipp.keyword('media-size', 'media-source', 'media-type')],
     ...['top', 'right', 'bottom', 'left'].map(
@@ -111,6 +144,8 @@ export function printerAttributes(now: {
     ['media-source-supported', kinds('media-source')],
     ['media-type-supported', kinds('media-type')],
     ['multiple-document-jobs-supported', ipp.boolean(false)],
+    ['multiple-operation-time-out', ipp.integer(60)],
+    ['multiple-operation-time-out-action', ipp.keyword('abort-job')],
     ['natural-language-configured', ipp.language('en')],
     ['number-up-default', ipp.integer(1)],
     ['number-up-supported', ipp.integer(1)],
@@ -119,31 +154,64 @@ export function printerAttributes(now: {
     ['orientation-requested-supported', numbers('orientation-requested')],
     ['output-bin-default', ipp.keyword('face-down')],
     ['output-bin-supported', kinds('output-bin')],
+    ['overrides-supported', ipp.keyword('document-number', 'pages')],
+    ['page-ranges-supported', ipp.boolean(true)],
     ['pages-per-minute', ipp.integer(10)],
     ['pages-per-minute-color', ipp.integer(10)],
     ['pdl-override-supported', ipp.keyword('attempted')],
     ['print-color-mode-default', ipp.keyword('auto')],
     ['print-color-mode-supported', kinds('print-color-mode')],
+    ['preferred-attributes-supported', ipp.boolean(false)],
+    ['print-content-optimize-default', ipp.keyword('auto')],
+    ['print-content-optimize-supported', kinds('print-content-optimize')],
     ['print-quality-default', ipp.enum(4)],
     ['print-quality-supported', numbers('print-quality')],
+    ['print-rendering-intent-default', ipp.keyword('auto')],
+    ['print-rendering-intent-supported', kinds('print-rendering-intent')],
     ['print-scaling-default', ipp.keyword('none')],
     ['print-scaling-supported', kinds('print-scaling')],
+    ['printer-config-change-date-time', ipp.dateTime(now.began)],
+    ['printer-config-change-time', ipp.integer(1)],
+    [
+      'printer-device-id',
+      ipp.text('MFG:Little Peel;MDL:Simulated printer;CMD:PDF,JPEG,PWGRaster;'),
+    ],
+    ['printer-geo-location', ipp.unknown()],
+    ['printer-get-attributes-supported', ipp.keyword('document-format')],
+    ['printer-icons', ipp.uri(`${host}/icon.png`)],
     ['printer-info', ipp.text('Simulated printer of Little Peel')],
     ['printer-is-accepting-jobs', ipp.boolean(true)],
     ['printer-location', ipp.text('In this computer')],
     ['printer-make-and-model', ipp.text('Simulated printer')],
     ['printer-more-info', ipp.uri(now.address.replace(/^ipp:/, 'http:'))],
     ['printer-name', ipp.name(name)],
+    ['printer-organization', ipp.text('')],
+    ['printer-organizational-unit', ipp.text('')],
     ['printer-resolution-default', ipp.resolution(300)],
     ['printer-resolution-supported', ipp.resolution(300)],
     ['printer-state', ipp.enum(now.state)],
+    ['printer-state-change-date-time', ipp.dateTime(now.began)],
+    ['printer-state-change-time', ipp.integer(1)],
     ['printer-state-reasons', ipp.keyword(now.reason)],
+    [
+      'printer-supply',
+      ipp.octets(
+        ...SUPPLIES.map((ink) => `type=ink;maxcapacity=100;level=80;colorantname=${ink};`),
+      ),
+    ],
+    ['printer-supply-description', ipp.text(...SUPPLIES.map((ink) => `${ink} ink`))],
+    ['printer-supply-info-uri', ipp.uri(host)],
     ['printer-up-time', ipp.integer(now.upTime)],
     ['printer-uri-supported', ipp.uri(now.address)],
+    ['printer-uuid', ipp.uri(UUID)],
+    ['pwg-raster-document-resolution-supported', ipp.resolution(300)],
+    ['pwg-raster-document-sheet-back', ipp.keyword('normal')],
+    ['pwg-raster-document-type-supported', ipp.keyword(...RASTER_TYPES)],
     ['queued-job-count', ipp.integer(now.queued)],
     ['sides-default', ipp.keyword('one-sided')],
     ['sides-supported', kinds('sides')],
     ['uri-authentication-supported', ipp.keyword('none')],
     ['uri-security-supported', ipp.keyword('none')],
+    ['which-jobs-supported', ipp.keyword('completed', 'not-completed')],
   ]);
 }

@@ -8,7 +8,13 @@ import {
   type Task,
 } from '../../core/base/index.ts';
 import { faultsSchema } from '../../core/run/index.ts';
-import { askPrinter, cutOverTcp, parseAddress, printOverIpp } from '../../devices/wire/index.ts';
+import {
+  askPrinter,
+  cutOverTcp,
+  parseAddress,
+  printOverIpp,
+  SimulatedNetworkDevices,
+} from '../../devices/wire/index.ts';
 import {
   addressSchema,
   deviceSchema,
@@ -17,7 +23,6 @@ import {
   printOrderSchema,
 } from '../../devices/protocol/index.ts';
 import { Guard } from './guard.ts';
-import { SimulatedDevices } from './simulated-devices.ts';
 
 const MOST_DEVICES = 40;
 const MOST_AT_ONCE = 4;
@@ -44,7 +49,7 @@ export async function bridge(
   options: { ports?: typeof PORTS },
 ): Promise<void> {
   const guard = new Guard();
-  const simulated = new SimulatedDevices();
+  const simulated = new SimulatedNetworkDevices();
   const confirmed = new Set<string>();
   let atOnce = 0;
   const { ports = PORTS } = options;
