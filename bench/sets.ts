@@ -1,9 +1,9 @@
-import { performance } from 'node:perf_hooks';
 import {
   compileJob,
   eachThing,
   loadResources,
   type Job,
+  writePeel,
   type JobResources,
 } from '../core/job/index.ts';
 import { unwatched } from '../core/base/index.ts';
@@ -14,6 +14,7 @@ import { runAll } from '../core/testing/example-job.ts';
 import { simulatedDevices, simulatedPhoto } from '../devices/simulated/index.ts';
 import { say } from '../messages/index.ts';
 import { demoJobs } from '../demo/index.ts';
+import { inBrowser, openPeel } from './browser.ts';
 import { median, type Row } from './row.ts';
 
 const ROUNDS = 9;
@@ -53,6 +54,41 @@ function recolored(job: Job, resources: JobResources): { changed: number; compil
   return { changed: median(times.changed), compiled: median(times.compiled) };
 }
 
+/** A shared colour changed on the Artwork desk until the frame in which the label shows it, ms. */
+async function seenInPage(job: Job, art: ReadonlyMap<string, Uint8Array>): Promise<number> {
+  return inBrowser(async (page) => {
+    const bytes = writePeel({ job: { ...job, id: 'bench-set' }, art: new Map(art) });
+    await openPeel(page, 'set.peel', Buffer.from(bytes));
+    await page.locator('a[href="/job/bench-set"]').first().click();
+    const main = page.getByLabel('Main', { exact: true });
+    await main.waitFor();
+    await page.waitForTimeout(SETTLED);
+    const times: number[] = [];
+    for (let round = 0; round < ROUNDS; round++) {
+      const shade = SHADES[round % 2] ?? SHADES[0];
+      times.push(await main.evaluate(untilSeen, shade));
+      await page.waitForTimeout(SETTLED / 4);
+    }
+    return median(times);
+  });
+}
+
+const SETTLED = 3000; // ms until nothing is loaded or proved any more
+
+/** Changes a field for a colour in the page; the time until the desk is drawn in it, ms. */
+async function untilSeen(field: Element, color: string): Promise<number> {
+  const started = performance.now();
+  Object.assign(field, { value: color });
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+  for (;;) {
+    await new Promise((go) => requestAnimationFrame(() => setTimeout(go, 0)));
+    // In the field, and where the label is drawn.
+    const drawn = document.querySelector('.desk')?.outerHTML.split(color).length ?? 0;
+    if (drawn > 2 || performance.now() - started > 5000) return performance.now() - started;
+  }
+}
+
 /** What a set costs, against its things as jobs of their own. */
 export async function benchSets(): Promise<Row[]> {
   const tin = (await demoJobs(nodePlatform)).find(({ job }) => job.set);
@@ -61,6 +97,7 @@ export async function benchSets(): Promise<Row[]> {
   const artBytes = (id: string) => Promise.resolve(tin.art.get(id));
   const resources = await loadResources(nodePlatform, job, artBytes);
   const shade = recolored(job, resources);
+  const seen = await seenInPage(job, tin.art);
   const calls = createCalls({
     platform: nodePlatform,
     say,
@@ -83,6 +120,13 @@ export async function benchSets(): Promise<Row[]> {
     apart.push(await timed(singles));
   }
   return [
+    {
+      what: 'set: a shared colour in the page, until it is seen',
+      measured: seen,
+      unit: 'ms',
+      baseline: shade.changed,
+      wanted: 'within 100 ms (baseline: the same in Node, without a page)',
+    },
     {
       what: 'set: a shared colour of four things, twelve varieties',
       measured: shade.changed,

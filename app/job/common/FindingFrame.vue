@@ -3,12 +3,12 @@ import type { Finding } from '../../../core/proof/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import StateMark from '../../ui/StateMark.vue';
+import { FINDING_STATES } from './finding-states.ts';
 
 /** The card of what the proof found: how grave it is, what it is and why it matters; what to do goes into the slot. */
 defineProps<{ finding: Finding; what: string; why: string; aside?: string }>();
 
 const TONES = { blocker: 'brick', warning: 'amber', note: undefined } as const;
-const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
 </script>
 
 <template>
@@ -18,7 +18,7 @@ const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
     :data-finding="finding.code"
     v-bind="aside === undefined ? {} : { aside }"
   >
-    <p><StateMark class="mark" :state="STATES[finding.severity]" />{{ what }}</p>
+    <p><StateMark class="mark" :state="FINDING_STATES[finding.severity]" />{{ what }}</p>
     <p class="why">{{ why }}</p>
     <div class="actions"><slot /></div>
     <slot name="foot" />

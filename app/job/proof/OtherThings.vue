@@ -7,10 +7,10 @@ import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 import StateMark from '../../ui/StateMark.vue';
+import { FINDING_STATES } from '../common/finding-states.ts';
 
 /** What the proof has to say of the other things of the set, each with the way there. */
 const store = useJobStore();
-const STATES = { blocker: 'stop', warning: 'look', note: 'open' } as const;
 const groups = computed(() =>
   store.findings.ofOthers
     .filter(({ list }) => list.length > 0)
@@ -27,7 +27,7 @@ const groups = computed(() =>
     :data-other="name"
   >
     <p v-for="one in gathered" :key="findingKey(one.findings[0])">
-      <StateMark class="mark" :state="STATES[one.findings[0].severity]" />{{
+      <StateMark class="mark" :state="FINDING_STATES[one.findings[0].severity]" />{{
         one.pieces > 1 ? manyText(one.findings[0], one.pieces) : findingText(one.findings[0]).what
       }}
     </p>

@@ -10,6 +10,7 @@ import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import NumberField from '../../ui/NumberField.vue';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
+import JobChips from '../common/JobChips.vue';
 
 /** Labels of another job for the room that is left on these sheets. */
 const emit = defineEmits<{ close: [] }>();
@@ -92,17 +93,7 @@ function bring(): void {
   <OverlayPanel :title="say.bring" @close="emit('close')">
     <p class="quiet">{{ free > 0 ? say.free(free) : say.hint }}</p>
     <p v-if="jobs.length === 0" class="quiet">{{ say.noJobs }}</p>
-    <div class="jobs">
-      <button
-        v-for="job in jobs"
-        :key="job.id"
-        type="button"
-        :aria-pressed="job.id === source?.id"
-        @click="choose(job)"
-      >
-        {{ job.name }}
-      </button>
-    </div>
+    <JobChips :jobs="jobs" :chosen="source?.id" @choose="choose" />
     <template v-if="source">
       <h3>{{ say.whichOf(source.name) }}</h3>
       <input
@@ -141,25 +132,6 @@ p {
 h3 {
   margin: 18px 0 8px;
   font-size: 14px;
-}
-.jobs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.jobs button {
-  border: 1px solid var(--line);
-  border-radius: var(--r-job);
-  padding: 5px 12px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-.jobs button:hover,
-.jobs button[aria-pressed='true'] {
-  border-color: var(--apricot);
-  background: var(--apricot-soft);
 }
 .find {
   width: 260px;

@@ -9,6 +9,7 @@ import { useShelf } from '../../session/shelf-store.ts';
 import { texts } from '../../texts/index.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import OverlayPanel from '../../ui/OverlayPanel.vue';
+import JobChips from '../common/JobChips.vue';
 import BeginningPicture from '../../ui/thing-pictures/BeginningPicture.vue';
 import { callForThing } from './new-thing.ts';
 
@@ -22,7 +23,9 @@ const messages = useMessages();
 const router = useRouter();
 onMounted(() => void Promise.all([house.load(), shelf.refresh()]));
 
-const others = computed(() => shelf.jobs.filter(({ job }) => job.id !== store.whole?.id));
+const others = computed(() =>
+  shelf.jobs.map(({ job }) => job).filter(({ id }) => id !== store.whole?.id),
+);
 
 /** Whether it is a part of the set now; it is shown. */
 function added(call: CommandCall): boolean {
@@ -58,11 +61,7 @@ function join(other: Job): void {
     </div>
     <h3>{{ say.join }}</h3>
     <p v-if="others.length === 0" class="quiet">{{ say.joinNone }}</p>
-    <div class="jobs">
-      <button v-for="{ job } in others" :key="job.id" type="button" @click="join(job)">
-        {{ job.name }}
-      </button>
-    </div>
+    <JobChips :jobs="others" @choose="join" />
   </OverlayPanel>
 </template>
 
@@ -101,13 +100,5 @@ button:hover {
 h3 {
   margin: 18px 0 8px;
   font-size: 14px;
-}
-.jobs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.jobs button {
-  padding: 5px 12px;
 }
 </style>
