@@ -88,6 +88,7 @@ try {
   await page.goto(`${SET}/artwork`);
   await page.locator('[data-line="copies"]').click();
   await page.locator('[data-copy]').nth(4).click();
+  await proofIsDone();
   await shoot('sheet');
   await page.locator('[data-line="proof"]').click();
   await page.locator('.page canvas').waitFor();

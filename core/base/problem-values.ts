@@ -184,6 +184,7 @@ export interface RefusedChanges {
   'ground-unfit': NoValues;
   'guest-changed': NoValues;
   'guest-of-itself': NoValues;
+  'guests-on-sheets': NoValues;
   'itself-or-too-much': { most: number };
   'last-thing': NoValues;
   'list-issue': { row?: number; issue: ValueIssue };

@@ -294,6 +294,14 @@ describe('guests from another job', () => {
     expect(off.pieces).toEqual(lid.pieces);
   });
 
+  test('keep their thing on sheets of its own until they are taken off', () => {
+    const set = on(tin, 'thing-2', bring);
+    const share: CommandCall = { name: 'share-sheets', args: { thing: 'thing-2', on: 'thing-1' } };
+    expect(runCommand(set, share)).toMatchObject({ values: { code: 'guests-on-sheets' } });
+    const off = on(set, 'thing-2', { name: 'delete-piece', args: { piece: 'guest-1' } });
+    expect(groupsOf(runAll(off, share)).map(({ name }) => name)).toEqual(['Lid + Tag', 'Jar']);
+  });
+
   test('stay as they are when the colours of the set that they lie in change', () => {
     const set = on(tin, 'thing-2', bring);
     expect(guestsOf(asThing(set, 'thing-2'))).toHaveLength(1);

@@ -205,6 +205,8 @@ export const SET_COMMANDS = {
       // The first of the set has sheets of its own: the others come onto them.
       const [host, guest] = one === job.set.id ? [one, other] : [other, one];
       const moved = idsOf(job).filter((id) => hostOf(job, id) === guest);
+      if (moved.some((id) => thingAlone(job, id).pieces.some((piece) => piece.guest)))
+        return refused('guests-on-sheets');
       return withHost(job, moved, host);
     },
   } satisfies Command<{ thing: string; on: string | undefined }>,

@@ -55,7 +55,15 @@ test('a run with guests is booked to each of its jobs, the paper by the labels',
     }),
   );
   expect(booked).toMatchObject([
-    { id: 'r', job: 'seals', sheets: 2, copies: 2, spoiled: ['piece-1#2'], paidSheets: 1 },
+    {
+      id: 'r',
+      job: 'seals',
+      sheets: 2,
+      copies: 2,
+      spoiled: ['piece-1#2'],
+      spoiledGuests: ['guest-2#1'],
+      paidSheets: 1,
+    },
     {
       id: 'r/1',
       job: 'honey',

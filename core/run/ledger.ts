@@ -32,6 +32,8 @@ export const runRecordSchema = z.object({
     )
     .max(200)
     .optional(),
+  /** The spoiled copies that are booked to other jobs. */
+  spoiledGuests: z.array(z.string()).optional(),
   /** The run on whose sheets these labels lay as guests: the job as it was called. */
   guestOf: text.optional(),
   /** How many sheets are paid for by these labels, where labels of other jobs lay on them, too. */
@@ -98,12 +100,14 @@ export function bookedRuns({ guests = [], ...run }: RunRecord): RunRecord[] {
   });
   const copies = run.copies - booked.reduce((sum, one) => sum + one.copies, 0);
   const own = Object.entries(run.printed ?? {}).filter(([copy]) => isOwn(copy));
+  const spoiledGuests = run.spoiled?.filter((copy) => !isOwn(copy)) ?? [];
   return [
     {
       ...run,
       copies,
       printed: Object.fromEntries(own),
       ...(run.spoiled ? { spoiled: run.spoiled.filter(isOwn) } : {}),
+      ...(spoiledGuests.length ? { spoiledGuests } : {}),
       paidSheets: paid(copies),
     },
     ...booked.filter((one) => one.copies > 0),

@@ -17,6 +17,8 @@ export const REFUSED_CHANGES: Words<RefusedChanges> = {
   'guest-changed': () =>
     'This label is a guest on these sheets: change it where it belongs, and it changes here',
   'guest-of-itself': () => 'A job cannot be a guest of its own: want more of its labels',
+  'guests-on-sheets': () =>
+    'Labels of another job lie on its sheets: take them off first, then lay it on these',
   'itself-or-too-much': ({ most }) =>
     `A piece cannot hold itself, or more than ${count(most)} letters and shapes`,
   'last-thing': () => 'A job keeps at least one thing',

@@ -5,6 +5,7 @@ import { findingText, fixText, manyText } from '../../../messages/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { texts } from '../../texts/index.ts';
 import LinkButton from '../../ui/LinkButton.vue';
+import { usePieceHome } from '../common/piece-home.ts';
 import FindingFrame from '../common/FindingFrame.vue';
 
 /** What is found in several pieces: once, with its places in turn and one press for all of them. */
@@ -13,7 +14,13 @@ const emit = defineEmits<{ show: [finding: Finding]; open: [] }>();
 const store = useJobStore();
 const say = texts.proof;
 const first = computed(() => props.group.findings[0]);
-const fixes = computed(() => props.group.findings.flatMap(({ fix }) => fix ?? []));
+const { homeOf } = usePieceHome();
+/** What can be mended here: guests are mended where they belong. */
+const fixes = computed(() =>
+  props.group.findings.flatMap(({ fix, where }) =>
+    fix && homeOf(where.piece) === undefined ? [fix] : [],
+  ),
+);
 const fixSays = computed(() => {
   const said = new Set(fixes.value.map(fixText));
   const [only] = said;

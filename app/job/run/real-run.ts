@@ -25,6 +25,7 @@ import { runSteps, type RunStep, type Ways } from './run-steps.ts';
 import { supplyAfter } from './supply-after.ts';
 
 const PICTURE = 150; // px across, of a sheet in the ledger
+const LONGEST_NAME = 300; // letters that the ledger takes
 const LONGEST = 6 * 60 * 60; // seconds that a run is counted as work
 
 /** A run for real: its devices, its steps, and how far it has come, which outlives a reload. */
@@ -99,7 +100,9 @@ export function useRealRun(active: () => boolean) {
   function thingOfRun(name: string): Pick<RunRecord, 'jobName' | 'thing'> {
     const groups = store.whole?.set ? groupsOf(store.whole) : [];
     const one = groups.find(({ id }) => id === store.thing);
-    return one ? { jobName: `${name}: ${one.name}`, thing: one.id } : { jobName: name };
+    return one
+      ? { jobName: `${name}: ${one.name}`.slice(0, LONGEST_NAME), thing: one.id }
+      : { jobName: name };
   }
 
   /** Whose labels lie on the sheets beside those of the job. */

@@ -20,6 +20,13 @@ onMounted(() => {
 });
 const job = computed(() => store.committed);
 const last = computed(() => job.value && shelf.lastRun(job.value.id, store.thing));
+/** What was spoiled on these sheets, guests too; what lay on the sheets of others is printed there. */
+const spoiled = computed(() => {
+  const { value: run } = last;
+  return run && run.guestOf === undefined
+    ? [...(run.spoiled ?? []), ...(run.spoiledGuests ?? [])]
+    : [];
+});
 const counts = computed(() => {
   const { value } = job;
   if (!value?.plan.printOnly) return undefined;
@@ -50,8 +57,8 @@ function printChanged(): void {
   </CardPanel>
   <CardPanel v-else-if="last" :title="say.title" :aside="dayOf(last.at)">
     <LinkButton @click="printChanged">{{ say.changed }}</LinkButton>
-    <LinkButton v-if="last.spoiled?.length" @click="print(last.spoiled)">
-      {{ say.spoiled(last.spoiled.length) }}
+    <LinkButton v-if="spoiled.length" @click="print(spoiled)">
+      {{ say.spoiled(spoiled.length) }}
     </LinkButton>
   </CardPanel>
 </template>
