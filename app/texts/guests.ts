@@ -11,6 +11,7 @@ export const guests = {
   noJobs: 'There is no other job on the shelf.',
   whichOf: (job: string): string => `How many of “${job}”`,
   find: 'Find a label',
+  noneFound: 'No label has this in its name.',
   countOf: (name: string): string => `How many of ${name}`,
   more: (count: number): string => `${count} more: type a part of the name to find them.`,
   doBring: (count: number): string => (count ? `Bring ${counted(count, 'label')}` : 'Bring them'),

@@ -117,6 +117,7 @@ function bring(): void {
           />
         </label>
       </div>
+      <p v-if="found.length === 0" class="quiet">{{ say.noneFound }}</p>
       <p v-if="found.length > MOST_SHOWN" class="quiet">
         {{ say.more(found.length - MOST_SHOWN) }}
       </p>
