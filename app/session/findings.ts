@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue';
-import { isSameItems } from '../../core/base/index.ts';
+import { isSame } from '../../core/base/index.ts';
 import type { Job, SheetGroup } from '../../core/job/index.ts';
 import type { Finding } from '../../core/proof/index.ts';
 import type { Cutter } from '../../core/stock/index.ts';
@@ -16,19 +16,12 @@ export interface Proved {
   readonly others?: () => readonly SheetGroup[];
 }
 
-/** What was found of another group, and of what. */
+/** What was found of another group, as it was then. */
 interface FoundOf {
-  readonly parts: readonly unknown[];
+  readonly job: Job;
+  readonly machine: Cutter | undefined;
   readonly found: readonly Finding[];
 }
-
-/** What the findings of a job depend on: the same values where nothing has changed. */
-const partsOf = (job: Job, machine: Cutter | undefined): readonly unknown[] => [
-  machine,
-  ...Object.entries(job)
-    .sort(([one], [other]) => (one < other ? -1 : 1))
-    .flatMap(([name, value]): unknown[] => [name, value]),
-];
 
 const isOpen = ({ accepted }: Finding): boolean => accepted === undefined;
 
@@ -82,12 +75,12 @@ export function useFindings({ job, machine, thing = () => '', others = () => [] 
   async function askOthers(): Promise<void> {
     for (const { id, job: seen } of others()) {
       if (next) return;
-      const parts = partsOf(seen, machine());
+      const asked = { job: seen, machine: machine() };
       const known = elsewhere.value.get(id);
-      if (known && isSameItems(known.parts, parts)) continue;
+      if (known && isSame([known.job, known.machine], [asked.job, asked.machine])) continue;
       const answer = await findingsOf(seen);
       if (answer && job()?.id === seen.id)
-        elsewhere.value = new Map([...elsewhere.value, [id, { parts, found: answer }]]);
+        elsewhere.value = new Map([...elsewhere.value, [id, { ...asked, found: answer }]]);
     }
   }
 

@@ -381,6 +381,7 @@ export const useJobStore = defineStore('job', () => {
     /** The things of the set, and which of them is worked on. */
     things: things.all,
     thing: things.id,
+    shownThing: things.current,
     host: things.host,
     onSheets,
     own,

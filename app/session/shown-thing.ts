@@ -24,9 +24,8 @@ export function useShownThing(job: () => Job | undefined) {
     return value ? thingsOf(value) : [];
   });
   /** One that is there: the first where the one that was shown was taken away. */
-  const id = computed(
-    () => (all.value.find((one) => one.id === wanted.value) ?? all.value[0])?.id ?? '',
-  );
+  const current = computed(() => all.value.find((one) => one.id === wanted.value) ?? all.value[0]);
+  const id = computed(() => current.value?.id ?? '');
 
   const host = computed(() => {
     const value = job();
@@ -43,7 +42,7 @@ export function useShownThing(job: () => Job | undefined) {
 
   const remembered = (jobId: string): void => void (wanted.value = last.get(jobId));
 
-  return { all, id, host, seen, show, remembered };
+  return { all, current, id, host, seen, show, remembered };
 }
 
 /** A job after a change of one of its things, or of all of it. */

@@ -1,4 +1,4 @@
-import type { SimulatedFaults } from '../../core/run/index.ts';
+import { PRINT_STOPS, type SimulatedFaults } from '../../core/run/index.ts';
 import { SimulatedNetworkDevices } from '../../devices/wire/index.ts';
 import { readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
@@ -8,9 +8,7 @@ const PORTS = { printer: 4631, cutter: 4632 };
 
 /** What can go wrong in the devices, by the name that is given. */
 const FAULTS: Readonly<Record<string, SimulatedFaults>> = {
-  jam: { stop: 'jam' },
-  empty: { stop: 'empty' },
-  media: { stop: 'media' },
+  ...Object.fromEntries(PRINT_STOPS.map((stop) => [stop, { stop }])),
   turned: { turned: true },
   missed: { missed: 1 },
   dull: { dull: true },

@@ -66,7 +66,7 @@ export const ART_COMMANDS = {
         added.push(read.data);
       }
       const all = [...kept, ...added];
-      if (all.length === 0 || all.length > 200)
+      if (all.length === 0 || all.length > MOST_PIECES)
         return refused('too-many-pieces', { count: all.length, most: MOST_PIECES });
       const counts = Object.fromEntries(added.map(({ id }) => [id, wanted]));
       const moved = Object.fromEntries(

@@ -14,6 +14,7 @@ import { textChanges } from '../type/index.ts';
 import { insertElements, withOwnPiece } from './insert-elements.ts';
 import { withArt, withPiece, type Command, type Of } from './command.ts';
 import { notFound, refused } from './command-problems.ts';
+import { mapPieces } from './map-pieces.ts';
 import type { Job } from './schema.ts';
 import { changedElement, type ElementChanges } from './changed-element.ts';
 import { recoloredIn } from './variants.ts';
@@ -172,7 +173,7 @@ export const ARTWORK_COMMANDS = {
   'replace-words': {
     run: (job, { find, by, exactly = false }) => {
       if (find === '') return refused('find-empty');
-      const changed = job.pieces.map((piece) => {
+      const changed = mapPieces(job, (piece) => {
         const elements = piece.elements.map((one): PieceElement => {
           const swapped = (text: string): string => replaced(text, { find, by, exactly });
           if (one.kind === 'code' || textsOf(one).every((text) => swapped(text) === text))
@@ -185,9 +186,7 @@ export const ARTWORK_COMMANDS = {
           ? piece
           : { ...piece, elements };
       });
-      return changed.every((piece, at) => piece === job.pieces[at])
-        ? refused('find-nowhere', { find })
-        : { ...job, pieces: changed };
+      return changed === job ? refused('find-nowhere', { find }) : changed;
     },
   } satisfies Command<{ find: string; by: string; exactly?: boolean }>,
 };

@@ -2,6 +2,7 @@ import { onceFor } from '../base/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { mirroredShape } from '../shape/index.ts';
 import { withEdge } from './edges.ts';
+import { mapPieces } from './map-pieces.ts';
 import type { Job } from './schema.ts';
 
 /** The piece that is printed on the other side of a piece. */
@@ -17,7 +18,7 @@ const behindOf = onceFor(mirroredShape);
 
 /** The job with every other side in the edge of its front, as it is seen from behind. */
 export function followFront(job: Job): Job {
-  const pieces = job.pieces.map((piece): Piece => {
+  return mapPieces(job, (piece) => {
     const front = job.pieces.find(({ id }) => id === piece.behind);
     if (!front) return piece;
     const edge = behindOf(front.edge);
@@ -28,5 +29,4 @@ export function followFront(job: Job): Job {
     const fitted = piece.edge === edge ? plain : withEdge(plain, edge);
     return { ...fitted, edge, bleed, safe };
   });
-  return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }

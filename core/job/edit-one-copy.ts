@@ -6,6 +6,7 @@ import { copyOf } from './copies.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
 import { ONE_OFF_COMMANDS } from './one-off-commands.ts';
 import { oneOffBetween, withOneOffs } from './one-offs.ts';
+import { mapPieces } from './map-pieces.ts';
 import { notFound } from './command-problems.ts';
 import type { Job } from './schema.ts';
 
@@ -15,10 +16,8 @@ export function asSeenByCopy(job: Job, copy: string): Job {
   return found ? withPieceAs(job, found.piece) : job;
 }
 
-function withPieceAs(job: Job, piece: Piece): Job {
-  const pieces = job.pieces.map((one) => (one.id === piece.id ? piece : one));
-  return pieces.every((one, at) => one === job.pieces[at]) ? job : { ...job, pieces };
-}
+const withPieceAs = (job: Job, piece: Piece): Job =>
+  mapPieces(job, (one) => (one.id === piece.id ? piece : one));
 
 const OF_THE_JOB = new Set([...Object.keys(LIST_COMMANDS), ...Object.keys(ONE_OFF_COMMANDS)]);
 

@@ -1,10 +1,11 @@
 import { isSame, type Problem } from '../base/index.ts';
 import type { Guest, Piece } from '../piece/index.ts';
-import { copyParts } from '../sheet/index.ts';
+import { copyParts, MOST_COPIES } from '../sheet/index.ts';
 import { artNamedBy, artWithOrigins } from './art-use.ts';
 import { notFound, refused } from './command-problems.ts';
 import type { Command } from './command.ts';
 import { freshGuestIds, guestNow, guestsOf, snapshot, type GuestPick } from './guests.ts';
+import { mapPieces } from './map-pieces.ts';
 import { MOST_PIECES, type Job } from './schema.ts';
 import { thingAlone } from './set.ts';
 
@@ -22,13 +23,34 @@ function withGuests(job: Job, pieces: readonly Piece[], source: Job): Job {
 const isOf = (guest: Guest | undefined, source: Job): guest is Guest & { job: string } =>
   guest?.job === source.id;
 
+/** The thing of a job that its guests are of, seen alone. */
+const sourceOf = (source: Job, thing: string | undefined): Job =>
+  thing === undefined ? source : thingAlone(source, thing);
+
+/** Those of some jobs of which a label is another now than as a guest on the sheets of a job. */
+export function outdatedSources(host: Job, jobs: readonly Job[]): Job[] {
+  const guests = guestsOf(host);
+  const isAsHere = (now: Piece): boolean =>
+    isSame(
+      now,
+      host.pieces.find(({ id }) => id === now.id),
+    );
+  return jobs.filter((source) =>
+    guests.some(
+      (one) =>
+        isOf(one.guest, source) &&
+        !guestNow(host, one, sourceOf(source, one.guest.thing)).every(isAsHere),
+    ),
+  );
+}
+
 /** Labels of other jobs on the sheets of this one. */
 export const GUEST_COMMANDS = {
   /** Labels of another job as they are now, so many of each; of those that are there already more. */
   'bring-guests': {
     run: (job, { source, thing, picks }) => {
       if (source.id === job.id) return refused('guest-of-itself');
-      const from = thing === undefined ? source : thingAlone(source, thing);
+      const from = sourceOf(source, thing);
       const of = {
         job: source.id,
         jobName: source.name,
@@ -46,7 +68,7 @@ export const GUEST_COMMANDS = {
         const id = known?.id ?? made[0]?.id;
         if (id === undefined) return notFound('piece');
         pieces = [...pieces, ...made];
-        wanted[id] = Math.min(5000, (wanted[id] ?? 0) + count);
+        wanted[id] = Math.min(MOST_COPIES, (wanted[id] ?? 0) + count);
       }
       if (pieces.length > MOST_PIECES)
         return refused('too-many-pieces', { count: pieces.length, most: MOST_PIECES });
@@ -65,9 +87,7 @@ export const GUEST_COMMANDS = {
       let { pieces } = job;
       for (const guest of guestsOf(job)) {
         if (!isOf(guest.guest, source)) continue;
-        const { thing } = guest.guest;
-        const from = thing === undefined ? source : thingAlone(source, thing);
-        const now = guestNow({ ...job, pieces }, guest, from);
+        const now = guestNow({ ...job, pieces }, guest, sourceOf(source, guest.guest.thing));
         const fresh = now.filter(({ id }) => !pieces.some((one) => one.id === id));
         pieces = [...pieces.map((one) => now.find(({ id }) => id === one.id) ?? one), ...fresh];
       }
@@ -75,9 +95,6 @@ export const GUEST_COMMANDS = {
     },
   } satisfies Command<{ source: Job }>,
 };
-
-/** Commands that may change guests: others leave them as they are where they come from. */
-const OF_GUESTS = new Set<string>([...Object.keys(GUEST_COMMANDS), 'delete-piece']);
 
 /** What a command names of the pieces of a job. */
 interface Named {
@@ -111,14 +128,12 @@ export function withGuestsKept(
     const gone = guests.find((one) => !made.pieces.includes(one));
     return gone && gone.guest?.job === undefined ? refused('guest-changed') : made;
   }
-  if (OF_GUESTS.has(name)) return made;
+  if (name in GUEST_COMMANDS) return made;
   const known = new Map(guests.map((one) => [one.id, one]));
   const isMore = made.pieces.some(({ id, guest }) => guest && !known.has(id));
   const others = made.pieces.filter((one) => known.has(one.id) && known.get(one.id) !== one);
   const isOfOwn = made.pieces.some(({ id, guest }) => !guest && names(args, id));
   if (isMore || (!isOfOwn && others.some(({ id }) => names(args, id))))
     return refused('guest-changed');
-  return others.length
-    ? { ...made, pieces: made.pieces.map((one) => known.get(one.id) ?? one) }
-    : made;
+  return mapPieces(made, (one) => known.get(one.id) ?? one);
 }

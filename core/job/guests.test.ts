@@ -18,7 +18,7 @@ import {
   guestNow,
   guestsOf,
   hostOf,
-  isOutdated,
+  outdatedSources,
   ownPieces,
   parseJob,
   runCommand,
@@ -255,12 +255,12 @@ describe('guests from another job', () => {
     expect(guestsOf(all)).toEqual([guest]);
 
     if (!guest) throw new Error('no guest');
-    expect(isOutdated(host, guest, source)).toBe(false);
+    expect(outdatedSources(host, [source])).toEqual([]);
     const later = runAll(source, {
       name: 'change-elements',
       args: { piece: 'piece-1', changes: { 'words-1': { text: '{kind} honey' } } },
     });
-    expect(isOutdated(host, guest, later)).toBe(true);
+    expect(outdatedSources(host, [source, later])).toEqual([later]);
     const updated = runAll(host, { name: 'update-guests', args: { source: later } });
     expect(guestsOf(updated)[0]).toMatchObject({
       id: 'guest-1',

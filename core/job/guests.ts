@@ -1,4 +1,4 @@
-import { freeId, isSame, latestFor, onceFor } from '../base/index.ts';
+import { freeId, latestFor, onceFor } from '../base/index.ts';
 import {
   fieldsOfRow,
   filledText,
@@ -86,13 +86,15 @@ function withBack(job: Job, piece: Piece): readonly Piece[] {
   return back ? [piece, back] : [piece];
 }
 
+/** The pieces that stand in a piece, by their ids. */
+const partsOf = ({ elements }: Piece): string[] =>
+  elements.flatMap((one) => (one.kind === 'piece' ? [one.piece] : []));
+
 /** Pieces with those that stand in them, each once. */
 function withParts(job: Job, pieces: readonly Piece[]): readonly Piece[] {
   const ids = new Set(pieces.map(({ id }) => id));
-  const parts = pieces.flatMap(({ elements }) =>
-    elements.flatMap((one) => (one.kind === 'piece' && !ids.has(one.piece) ? [one.piece] : [])),
-  );
-  const more = job.pieces.filter(({ id }) => parts.includes(id));
+  const parts = new Set(pieces.flatMap(partsOf));
+  const more = job.pieces.filter(({ id }) => parts.has(id) && !ids.has(id));
   return more.length ? withParts(job, [...pieces, ...more]) : pieces;
 }
 
@@ -134,13 +136,18 @@ function snapshotOf(
 function guestName(job: Job, piece: Piece, row: ListRow | undefined): string {
   const name =
     frontsOf({ pieces: ownPieces(job) }).length > 1 ? `${job.name}: ${piece.name}` : job.name;
+  return asOfRow(name, row).slice(0, PIECE_NAME_LETTERS);
+}
+
+/** A name with what a row says first before it. */
+export function asOfRow(name: string, row: ListRow | undefined): string {
   const said = row?.fields.find((field) => field.trim() !== '');
-  return (said ? `${said} · ${name}` : name).slice(0, PIECE_NAME_LETTERS);
+  return said === undefined ? name : `${said} · ${name}`;
 }
 
 /** Ids for guests that a job gets, each the same for the same piece. */
-export function freshGuestIds(job: Job, taken: readonly Piece[] = []): (piece: string) => string {
-  const used = [...job.pieces, ...taken].map(({ id }) => id);
+export function freshGuestIds({ pieces }: Pick<Job, 'pieces'>): (piece: string) => string {
+  const used = pieces.map(({ id }) => id);
   const known = new Map<string, string>();
   return (piece) => {
     const id = known.get(piece) ?? freeId('guest', used);
@@ -168,23 +175,9 @@ function companions(host: Job, guest: Piece): ReadonlyMap<string, string> {
   return new Map(all.map(({ id, guest: from }) => [from?.piece ?? '', id]));
 }
 
-/** Whether a guest is another at home now than it is here. */
-export const isOutdated = (host: Job, guest: Piece, source: Job): boolean =>
-  guestNow(host, guest, source).some(
-    (now) =>
-      !isSame(
-        now,
-        host.pieces.find(({ id }) => id === now.id),
-      ),
-  );
-
 /** The guests of a job that are made: other sides and what stands in others come with them. */
 export function guestsOf(job: Job): Piece[] {
-  const inner = new Set(
-    job.pieces.flatMap(({ guest, elements }) =>
-      guest ? elements.flatMap((one) => (one.kind === 'piece' ? [one.piece] : [])) : [],
-    ),
-  );
+  const inner = new Set(job.pieces.flatMap((piece) => (piece.guest ? partsOf(piece) : [])));
   return job.pieces.filter(
     ({ id, guest, behind }) => guest && behind === undefined && !inner.has(id),
   );

@@ -3,7 +3,8 @@ import type { LabelField } from '../piece/index.ts';
 import { runCommand, type CommandCall } from './commands.ts';
 import { FIELD_COMMANDS } from './field-commands.ts';
 import { LIST_COMMANDS } from './list-commands.ts';
-import { withOwnFaces, type Look } from './look.ts';
+import { withOwnFaces } from './look.ts';
+import { mapOwnPieces } from './map-pieces.ts';
 import type { Job } from './schema.ts';
 import { withLook } from './look-commands.ts';
 import { SET_COMMANDS } from './set-commands.ts';
@@ -36,7 +37,8 @@ export function changeThing(
   const made = run(before);
   if (isProblem(made)) return made;
   const look = lookOfThing(job, id);
-  const own = look && made !== before ? withFacesOfItsOwn(made, look) : made;
+  const own =
+    look && made !== before ? mapOwnPieces(made, (piece) => withOwnFaces(piece, look)) : made;
   const changed = withThing(job, id, own);
   const others = OF_ALL_THINGS.has(call.name) ? inOthers(job, changed, id, call) : changed;
   const marked =
@@ -44,11 +46,6 @@ export function changeThing(
       ? withMarkReplaced(others, call.args.from, call.args.to.id)
       : others;
   return saidInAll(marked, { id, before, after: own });
-}
-
-function withFacesOfItsOwn(job: Job, look: Look): Job {
-  const pieces = job.pieces.map((piece) => (piece.guest ? piece : withOwnFaces(piece, look)));
-  return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }
 
 /** The same change on the other things of a set, each as it was before; where one cannot take it, it stays. */

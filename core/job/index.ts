@@ -81,7 +81,8 @@ export { lookOfJob } from './set-commands.ts';
 export { changeThing, isOfTheSet } from './in-thing.ts';
 export { ownedLook, type Look, type LookChanges, type OwnLook } from './look.ts';
 export { jobSchema, THING_NAME_LETTERS, VERSION, type Job, type SetThing } from './schema.ts';
-export { guestNow, guestsOf, isOutdated, ownPieces, type GuestPick } from './guests.ts';
+export { outdatedSources } from './guest-commands.ts';
+export { asOfRow, guestNow, guestsOf, ownPieces, type GuestPick } from './guests.ts';
 export {
   asThing,
   eachThing,

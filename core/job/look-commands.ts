@@ -13,12 +13,14 @@ import {
   ownedLook,
   withFaceRoles,
   withFaces,
+  withoutEmpty,
   withSays,
   type Look,
   type LookChanges,
   type OwnLook,
   type SaidAnew,
 } from './look.ts';
+import { mapOwnPieces } from './map-pieces.ts';
 import type { Job } from './schema.ts';
 import {
   asThing,
@@ -36,18 +38,13 @@ import { recoloredIn } from './variants.ts';
 function inLook(thing: Job, before: Look, after: Look, own: OwnLook = {}): Job {
   const [was, is] = [ownedLook(before, own), ownedLook(after, own)];
   const swaps = colorSwaps(was.colors, is.colors);
-  const recolored = Object.keys(swaps).length
-    ? thing.pieces.map((piece) => (piece.guest ? piece : recoloredIn(piece, swaps, () => true)))
-    : thing.pieces;
   const said = saidAnew(before.says, after.says, own.says);
-  const pieces = recolored.map((piece) => {
-    if (piece.guest) return piece;
-    const faced = isSame(was.faces, is.faces) ? piece : withFaces(piece, is);
+  const made = mapOwnPieces(thing, (piece) => {
+    const recolored = Object.keys(swaps).length ? recoloredIn(piece, swaps, () => true) : piece;
+    const faced = isSame(was.faces, is.faces) ? recolored : withFaces(recolored, is);
     return said.length === 0 || piece.variant ? faced : withSays(faced, said);
   });
-  return pieces.every((piece, at) => piece === thing.pieces[at])
-    ? thing
-    : settled({ ...thing, pieces });
+  return made === thing ? thing : settled(made);
 }
 
 /** What fields say anew, each with what they said before. */
@@ -103,8 +100,7 @@ function owning(job: Job, id: string, own: OwnLook): Job | Problem {
   );
   const kept: OwnLook = { ...own, colors };
   const returned = (before?.says ?? []).filter((field) => !own.says?.includes(field));
-  const pieces = thing.pieces.map((piece) => {
-    if (piece.guest) return piece;
+  const owned = mapOwnPieces(thing, (piece) => {
     const made = withFaces(
       recoloredIn(piece, swaps, () => true),
       checked,
@@ -115,19 +111,8 @@ function owning(job: Job, id: string, own: OwnLook): Job | Problem {
     });
     return back.length ? withSays(made, back) : made;
   });
-  const made = withThing(job, id, settled({ ...thing, pieces }));
-  return made.set
-    ? withNamed({ ...made, set: made.set }, id, (one) => ({ ...one, own: tidy(kept) }))
-    : made;
-}
-
-/** Without what is empty. */
-function tidy({ colors = {}, faces = {}, says = [] }: OwnLook): OwnLook {
-  return {
-    ...(Object.keys(colors).length ? { colors } : {}),
-    ...(Object.keys(faces).length ? { faces } : {}),
-    ...(says.length ? { says } : {}),
-  };
+  const made = withThing(job, id, settled(owned));
+  return withNamed(made, id, (one) => ({ ...one, own: withoutEmpty(kept) }));
 }
 
 /** Changes of what the labels of a set share. They are of the job as a whole. */
@@ -208,10 +193,9 @@ export const LOOK_COMMANDS = {
         says: { ...job.set.look.says, ...shared.says },
         ...(job.set.look.mark ? { mark: job.set.look.mark } : {}),
       };
-      const faced = withEachThing(now, (thing) => ({
-        ...thing,
-        pieces: thing.pieces.map((piece) => (piece.guest ? piece : withFaceRoles(piece, look))),
-      }));
+      const faced = withEachThing(now, (thing) =>
+        mapOwnPieces(thing, (piece) => withFaceRoles(piece, look)),
+      );
       const plain = thingsOf(faced).reduce(
         (set, { id }) => withNamed(set, id, (one) => ({ ...one, own: undefined })),
         faced,

@@ -138,6 +138,15 @@ const STANDS_OUT = 1.8; // contrast with the ground
 const contrastOn = (ground: string, color: string): number =>
   contrastRatio(luminance(rgbOf(ground)), luminance(rgbOf(color)));
 
+/** What one label has of its own, without parts in which that is nothing. */
+export function withoutEmpty({ colors = {}, faces = {}, says = [] }: OwnLook): OwnLook {
+  return {
+    ...(Object.keys(colors).length ? { colors } : {}),
+    ...(Object.keys(faces).length ? { faces } : {}),
+    ...(says.length ? { says } : {}),
+  };
+}
+
 /**
  * What a label that comes into a set has in the place of what is shared: its colours and typefaces by role
  * and what it says, where these are others. A colour that another role has already is not named.
@@ -165,11 +174,7 @@ export function ownOfJoined(
       shared.says[field] !== undefined &&
       said[field] !== shared.says[field],
   );
-  const own = {
-    ...(Object.keys(colors).length ? { colors } : {}),
-    ...(differs.length ? { faces } : {}),
-    ...(says.length ? { says } : {}),
-  };
+  const own = withoutEmpty({ colors, faces, says });
   return Object.keys(own).length ? own : undefined;
 }
 

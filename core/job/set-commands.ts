@@ -17,6 +17,7 @@ import {
   withFieldsGuessed,
   type Look,
 } from './look.ts';
+import { mapOwnPieces } from './map-pieces.ts';
 import { MOST_OTHER_THINGS, THING_NAME_LETTERS, type Job, type SetThing } from './schema.ts';
 import {
   hasThing,
@@ -38,13 +39,14 @@ export function asSet(job: Job, name: string): Job & { readonly set: JobSet } {
   if (job.set) return { ...job, set: job.set };
   const look = lookOfJob(job);
   return {
-    ...job,
-    pieces: job.pieces.map((piece) =>
-      piece.guest ? piece : withFaceRoles(withFieldsGuessed(piece), look),
-    ),
+    ...withRoles(job, look),
     set: { id: ONLY, name: cut(name.trim() || job.name), others: [], look },
   };
 }
+
+/** A job whose words know which fields they are and what their typefaces do. */
+const withRoles = (job: Job, look: Look): Job =>
+  mapOwnPieces(job, (piece) => withFaceRoles(withFieldsGuessed(piece), look));
 
 /** The look of a set, or the one that a job would have as a set. */
 export const lookOfJob = (job: Job): Look =>
@@ -137,13 +139,10 @@ export const SET_COMMANDS = {
         const on = ids.get(hostOf(other, one.id));
         // Its colours and typefaces are its own until they are shared.
         const look = ownedLook(lookOfJob(other), one.own);
-        const seen = thingAlone(other, one.id);
-        const pieces = seen.pieces.map((piece) =>
-          piece.guest ? piece : withFaceRoles(withFieldsGuessed(piece), look),
-        );
-        const kept = ownOfJoined(set.set.look, look, pieces);
+        const seen = withRoles(thingAlone(other, one.id), look);
+        const kept = ownOfJoined(set.set.look, look, seen.pieces);
         const own = {
-          ...setThing(id, ownName(one.name, now), { ...seen, pieces }),
+          ...setThing(id, ownName(one.name, now), seen),
           ...(kept ? { own: kept } : {}),
           ...(on === undefined || on === id ? {} : { on }),
         };

@@ -89,10 +89,7 @@ export function partedFrom(
       wanted: rekeyed(kept.wanted, rest),
       ...(Object.keys(left).length ? { copiesPerRow: left } : {}),
     };
-    const ofHost = rekeyed(
-      host.oneOffs,
-      copyOn((piece) => (home.has(piece) ? undefined : piece)),
-    );
+    const ofHost = rekeyed(host.oneOffs, copyOn(rest));
     host = withOneOffs(
       {
         ...host,

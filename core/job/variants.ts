@@ -3,6 +3,7 @@ import { recoloredPiece, type Piece } from '../piece/index.ts';
 import { changedElement } from './changed-element.ts';
 import { edgeFor } from './create.ts';
 import { withEdge } from './edges.ts';
+import { mapPieces } from './map-pieces.ts';
 import type { Job } from './schema.ts';
 
 /** The pieces that follow a piece and are of another size than it. */
@@ -89,10 +90,9 @@ export function recoloredIn(
  * colours, with what was changed on it alone.
  */
 export function followBase(job: Job): Job {
-  const pieces = job.pieces.map((piece): Piece => {
+  return mapPieces(job, (piece) => {
     const { variant } = piece;
     const base = variant && job.pieces.find(({ id }) => id === variant.base);
     return base ? following(piece, variant, base, job.stock) : piece;
   });
-  return pieces.every((piece, at) => piece === job.pieces[at]) ? job : { ...job, pieces };
 }

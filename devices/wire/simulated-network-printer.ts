@@ -6,7 +6,6 @@ import {
   GROUP,
   ipp,
   parseIpp,
-  textsOf,
   type IppAttribute,
   type IppGroup,
   type IppMessage,
@@ -14,8 +13,14 @@ import {
 import { OPERATION, STATUS } from './ipp-codes.ts';
 import { listenHere } from './listen.ts';
 import { printerIcon } from './printer-icon.ts';
-import { mediaName } from './media.ts';
 import { ANY_FORMAT, formatOf, PRINT_FORMATS, type PrintFormat } from './print-formats.ts';
+import {
+  asked,
+  DONE_STATE,
+  jobGroup,
+  mediaOf,
+  type SimulatedPrintJob,
+} from './simulated-print-job.ts';
 import { printerAttributes, supports } from './simulated-printer-attributes.ts';
 
 /** What can keep a printer from printing until somebody sees to it. */
@@ -36,23 +41,9 @@ export interface NetworkPrintJob {
   readonly pages: readonly Uint8Array[];
 }
 
-interface Job {
-  id: number;
-  name: string;
-  media: string;
-  state: number;
-  reasons: string[];
-  user: string;
-  document: Uint8Array;
-  format: PrintFormat | undefined;
-  pages: Uint8Array[];
-  asked: ReadonlyMap<string, IppAttribute>;
-}
-
 const MOST_JOBS = 20;
 const MOST_BYTES = 64e6;
 const SOON = 40; // ms
-const DONE_STATE = 7; // from here on a job has ended
 
 /**
  * A printer that exists only in the computer and speaks the Internet Printing Protocol (RFC 8010, 8011)
@@ -64,7 +55,7 @@ export class SimulatedNetworkPrinter {
   /** What it says of itself though it prints on, as `toner-low-report`. */
   remark: string | undefined;
   private readonly print: PrintPages;
-  private readonly jobs: Job[] = [];
+  private readonly jobs: SimulatedPrintJob[] = [];
   private readonly began = Date.now();
   private next = 1;
   private working = false;
@@ -210,11 +201,11 @@ export class SimulatedNetworkPrinter {
     }
   }
 
-  private uri(job: Job): string {
+  private uri(job: SimulatedPrintJob): string {
     return `${this.address}/${job.id}`;
   }
 
-  private find(message: IppMessage): Job | undefined {
+  private find(message: IppMessage): SimulatedPrintJob | undefined {
     const byId = firstValue(message, GROUP.operation, 'job-id');
     const byUri = firstValue(message, GROUP.operation, 'job-uri');
     const id = byId ?? Number(/\/(\d+)$/.exec(String(byUri))?.[1]);
@@ -246,7 +237,7 @@ export class SimulatedNetworkPrinter {
     if (code >= STATUS.badRequest) return { code, groups };
     const format = document && formatOf(document);
     if (document && !format) return { code: STATUS.badFormat };
-    const job: Job = {
+    const job: SimulatedPrintJob = {
       id: this.next++,
       name: String(firstValue(message, GROUP.operation, 'job-name') ?? 'Untitled').slice(0, 200),
       media: mediaOf(message),
@@ -279,7 +270,7 @@ export class SimulatedNetworkPrinter {
     }
   }
 
-  private async printJob(job: Job, format: PrintFormat): Promise<void> {
+  private async printJob(job: SimulatedPrintJob, format: PrintFormat): Promise<void> {
     try {
       for await (const page of this.print(job.document, format)) {
         while (this.stop && job.state < DONE_STATE) {
@@ -338,54 +329,9 @@ function judged(message: IppMessage): { code: number; groups?: readonly IppGroup
 }
 
 /** A job that its sender does not want any more. */
-function cancelled(job: Job): void {
+function cancelled(job: SimulatedPrintJob): void {
   job.state = 7;
   job.reasons = ['job-canceled-by-user'];
-}
-
-function mediaOf(message: IppMessage): string {
-  const named = firstValue(message, GROUP.job, 'media');
-  if (typeof named === 'string') return named;
-  const column = firstValue(message, GROUP.job, 'media-col');
-  const size = column instanceof Map ? column.get('media-size')?.values[0] : undefined;
-  const side = (name: string): number =>
-    size instanceof Map ? Number(size.get(name)?.values[0] ?? 0) / 100 : 0;
-  const [wide, high] = [side('x-dimension'), side('y-dimension')];
-  return wide > 0 && high > 0 ? mediaName(wide, high) : mediaName(210, 297);
-}
-
-function jobGroup(job: Job, uri: string, began = 0): IppGroup {
-  const seconds = began ? 1 + Math.floor((Date.now() - began) / 1000) : 1;
-  const ended = job.state >= DONE_STATE;
-  return {
-    tag: GROUP.job,
-    attributes: new Map<string, IppAttribute>([
-      ['job-id', ipp.integer(job.id)],
-      ['job-uri', ipp.uri(uri)],
-      ['job-state', ipp.enum(job.state)],
-      ['job-state-reasons', ipp.keyword(...job.reasons)],
-      ['job-name', ipp.name(job.name)],
-      ['job-originating-user-name', ipp.name(job.user)],
-      ['job-printer-uri', ipp.uri(uri.replace(/\/\d+$/, ''))],
-      ['job-printer-up-time', ipp.integer(seconds)],
-      ['job-impressions-completed', ipp.integer(job.pages.length)],
-      ['time-at-creation', ipp.integer(1)],
-      ['time-at-processing', job.state > 3 ? ipp.integer(1) : ipp.noValue()],
-      ['time-at-completed', ended ? ipp.integer(1) : ipp.noValue()],
-      ...job.asked,
-    ]),
-  };
-}
-
-/** The attributes of a group that a request asks for; all of them where it names none. */
-function asked(message: IppMessage, group: IppGroup): IppGroup {
-  const names = textsOf(message, GROUP.operation, 'requested-attributes');
-  const everything = ['all', 'job-template', 'job-description', 'printer-description'];
-  const byDefault = message.code === OPERATION.getJobs ? ['job-id', 'job-uri'] : everything;
-  const wanted = names.length ? names : byDefault;
-  if (wanted.some((name) => everything.includes(name))) return group;
-  const kept = [...group.attributes].filter(([name]) => wanted.includes(name));
-  return { ...group, attributes: new Map(kept) };
 }
 
 /** The body of a request; undefined where it is too long. */

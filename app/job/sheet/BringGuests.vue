@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
-import { frontsOf, ownPieces, thingAlone, thingsOf, type Job } from '../../../core/job/index.ts';
+import {
+  asOfRow,
+  frontsOf,
+  ownPieces,
+  thingAlone,
+  thingsOf,
+  type Job,
+} from '../../../core/job/index.ts';
 import { rowsOn } from '../../../core/piece/index.ts';
 import PieceThumbnail from '../../session/PieceThumbnail.vue';
 import { loadFor } from '../../session/page-resources.ts';
@@ -49,7 +56,7 @@ function offersOf(job: Job, thing: string | undefined, called: string): Offer[] 
       ...one,
       key: `${key} ${row.key}`,
       row: row.key,
-      name: `${row.fields.find((field) => field.trim() !== '') ?? ''} · ${name}`,
+      name: asOfRow(name, row),
     }));
   });
 }

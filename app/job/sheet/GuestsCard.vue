@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { groupsOf, guestsOf, thingsOf } from '../../../core/job/index.ts';
+import { groupsOf, guestsOf, outdatedSources, thingsOf } from '../../../core/job/index.ts';
 import { isSame } from '../../../core/base/index.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { useShelf } from '../../session/shelf-store.ts';
@@ -9,14 +9,12 @@ import CardPanel from '../../ui/CardPanel.vue';
 import CheckRow from '../../ui/CheckRow.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 import BringGuests from './BringGuests.vue';
-import { sourcesOutdated } from './guest-sources.ts';
 
 /** What else lies on these sheets: other things of the set, and labels of other jobs. */
 const store = useJobStore();
 const shelf = useShelf();
 const say = texts.guests;
 const bringing = ref(false);
-onMounted(() => void shelf.refresh());
 
 /** Other things of the set on the same stock and material, and whether they lie on these sheets. */
 const others = computed(() => {
@@ -37,10 +35,12 @@ const others = computed(() => {
 const guests = computed(() =>
   store.committed ? guestsOf(store.committed).filter(({ guest }) => guest?.job) : [],
 );
+/** Their jobs may have been changed in another tab. */
+onMounted(() => guests.value.length > 0 && void shelf.refresh());
 /** The jobs whose labels are others now than they are here. */
 const outdated = computed(() =>
   store.committed
-    ? sourcesOutdated(
+    ? outdatedSources(
         store.committed,
         shelf.jobs.map(({ job }) => job),
       )

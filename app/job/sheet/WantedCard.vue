@@ -28,9 +28,7 @@ const isForeign = ({ guest }: Piece): boolean => guest?.job !== undefined;
 const free = computed(() => store.committedLayout?.freePlaces ?? 0);
 /** What a piece is called here: the only one of a thing of a set as that is. */
 const nameOf = ({ name, guest }: Piece): string =>
-  !guest && store.own.length === 1
-    ? (store.things.find(({ id }) => store.whole?.set && id === store.thing)?.name ?? name)
-    : name;
+  (!guest && store.own.length === 1 && store.whole?.set && store.shownThing?.name) || name;
 /** What the last sheet could still take: what is wanted, or all pieces when nothing is. */
 const fillers = computed(() => {
   const { committed: job } = store;

@@ -37,10 +37,7 @@ const languages = Object.fromEntries(
 const hasNamed = computed(() => present.value.some(isNamed));
 const columns = computed(() => props.desk.store.committed?.list?.columns ?? []);
 const active = ref<LabelField>();
-const thing = computed(() => {
-  const { things, thing: id } = props.desk.store;
-  return things.find((one) => one.id === id);
-});
+const thing = computed(() => props.desk.store.shownThing);
 const isOwn = (field: LabelField): boolean => thing.value?.own?.says?.includes(field) ?? false;
 /** Whether other labels of the set may say the same. */
 const isShared = (field: LabelField): boolean =>

@@ -25,7 +25,7 @@ import ShareButton from './ShareButton.vue';
 const props = defineProps<{ desk: DeskState }>();
 const { store } = props.desk;
 const say = texts.set;
-const thing = computed(() => store.things.find(({ id }) => id === store.thing));
+const thing = computed(() => store.shownThing);
 const look = computed(() => store.whole && lookOfThing(store.whole, store.thing));
 const own = computed(() => thing.value?.own);
 const colors = computed(() => COLOR_ROLES.filter((role) => look.value?.colors[role]));

@@ -38,7 +38,7 @@ export function designedLabel(
   return makeDesign(design, { ...look, ...printedFields(job, house), says, picture }, rooms);
 }
 
-/** The rooms of a piece on its thing; undefined where it goes onto none that has any. */
+/** The rooms of a piece on what it is for. */
 export const roomsOf = (piece: Piece, ofJob: Thing): LabelRooms =>
   labelRooms(thingOf(piece, ofJob), piece.edge, piece.safe);
 
