@@ -26,29 +26,31 @@ test('the first visit shows the samples and says so; one click removes them, one
   await expect(page.locator('article')).toHaveCount(SAMPLES);
 });
 
+/** Chooses an entry of the menu of a job on the shelf. */
+async function fromMenu(page: Page, job: string, entry: string): Promise<void> {
+  await page.getByRole('button', { name: `More for ${job}` }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: entry })
+    .or(page.getByText(entry, { exact: true }))
+    .first()
+    .click();
+}
+
 test('jobs are renamed, duplicated, deleted with undo, found, exported and brought in again', async ({
   page,
 }) => {
   await openShelf(page, 'peat-free-dots', 'tea-caddies');
-  const menu = async (job: string, entry: string): Promise<void> => {
-    await page.getByRole('button', { name: `More for ${job}` }).click();
-    await page
-      .getByRole('listitem')
-      .filter({ hasText: entry })
-      .or(page.getByText(entry, { exact: true }))
-      .first()
-      .click();
-  };
-  await menu('Peat-free dots', 'Rename');
+  await fromMenu(page, 'Peat-free dots', 'Rename');
   await page.getByRole('textbox', { name: 'Rename' }).fill('Dots');
   await page.keyboard.press('Enter');
   await expect(page.locator('article', { hasText: 'Dots' })).toBeVisible();
-  await menu('Dots', 'Duplicate');
+  await fromMenu(page, 'Dots', 'Duplicate');
   await expect(page.locator('article', { hasText: 'Dots, copy' })).toBeVisible();
   const download = page.waitForEvent('download');
-  await menu('Dots, copy', 'Export as .peel');
+  await fromMenu(page, 'Dots, copy', 'Export as .peel');
   const file = readFileSync(await (await download).path());
-  await menu('Dots, copy', 'Delete');
+  await fromMenu(page, 'Dots, copy', 'Delete');
   await expect(page.locator('article', { hasText: 'Dots, copy' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('article', { hasText: 'Dots, copy' })).toBeVisible();
@@ -58,6 +60,19 @@ test('jobs are renamed, duplicated, deleted with undo, found, exported and broug
   await expect(page.locator('article', { hasText: 'Dots, copy' })).toHaveCount(2);
   await page.getByRole('searchbox').fill('caddies');
   await expect(page.locator('article')).toHaveCount(1);
+});
+
+test('a message that takes the place of another stays for its whole time', async ({ page }) => {
+  await openShelf(page, 'peat-free-dots', 'tea-caddies');
+  await fromMenu(page, 'Peat-free dots', 'Duplicate');
+  await expect(page.getByText('“Peat-free dots, copy” is on the shelf.')).toBeVisible();
+  await page.waitForTimeout(5500);
+  await fromMenu(page, 'Tea caddies', 'Duplicate');
+  const second = page.getByText('“Tea caddies, copy” is on the shelf.');
+  await expect(second).toBeVisible();
+  // The time of the first is over by now.
+  await page.waitForTimeout(3000);
+  await expect(second).toBeVisible({ timeout: 1 });
 });
 
 /** Puts a value into what the browser keeps of a job, as damage or another version would. */

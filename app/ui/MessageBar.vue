@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { texts } from '../texts/index.ts';
 import { useMessages, type Message } from './messages-store.ts';
 
@@ -13,9 +13,14 @@ const open = computed({
 
 /** What is shown, also while the bar fades away. */
 const last = shallowRef<Message>();
+/** How often one took the place of another: each has a bar, and so its time, to itself. */
+const replaced = ref(0);
 watch(
   () => messages.shown,
-  (now) => (last.value = now ?? last.value),
+  (now, before) => {
+    last.value = now ?? last.value;
+    if (now && before) replaced.value++;
+  },
   { immediate: true },
 );
 
@@ -28,6 +33,7 @@ function run(): void {
 
 <template>
   <v-snackbar
+    :key="replaced"
     v-model="open"
     location="bottom"
     color="#44203d"
