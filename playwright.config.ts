@@ -1,3 +1,6 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { BROWSER } from './tools/browser.ts';
 
@@ -21,7 +24,8 @@ export default defineConfig({
   },
   webServer: {
     command: 'node dist/node/server.mjs',
-    env: { PORT: '4399' },
+    // What it knows of printers is kept apart from the user's own.
+    env: { PORT: '4399', XDG_CONFIG_HOME: mkdtempSync(join(tmpdir(), 'peel-config-')) },
     url: 'http://localhost:4399/api/health',
   },
 });

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { encodeJpegImage } from '../core/raster/index.ts';
 import { unwatched } from '../core/base/index.ts';
 import { askPrinter, cutOverTcp, nodePlatform } from '../devices/wire/index.ts';
-import { encodeIpp, GROUP, ipp, parseIpp } from '../devices/wire/ipp-message.ts';
+import { encodeIpp, GROUP, ipp, parseIpp } from '../devices/wire/ipp/ipp-message.ts';
 
 type Running = ChildProcessByStdio<null, Readable, null>;
 const started: Running[] = [];

@@ -16,3 +16,5 @@ export { block, disc, drawn } from '../core/testing/drawn.ts';
 export { nodePlatform } from '../core/testing/node-platform.ts';
 export { secondRendering } from '../core/testing/second-renderer.ts';
 export { demoJobs } from '../demo/index.ts';
+export { SimulatedNetworkPrinter } from '../devices/wire/index.ts';
+export { ownCertificate } from '../devices/wire/testing/certificate.ts';

@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { core } from './bundled-core.ts';
 import { discPng, expect, fromShelf, openShelf, test } from './workshop.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'peel-printers-'));
@@ -101,4 +102,50 @@ test('with a ruler: readings at four crosses give the correction, which can be t
   await expect(page.getByRole('radio', { name: /My printer/ })).toContainText('not measured');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('radio', { name: /My printer/ })).toContainText('1.12 mm off');
+});
+
+test('a printer over TLS is trusted by its fingerprint, and told who prints', async ({ page }) => {
+  const { fingerprint, ...tls } = core.ownCertificate();
+  const printer = new core.SimulatedNetworkPrinter(
+    async function* () {
+      await Promise.resolve();
+      yield Uint8Array.of(1);
+    },
+    { tls, login: { user: 'maker', password: 'gooseberry' } },
+  );
+  const port = await printer.listen(0);
+  await openShelf(page);
+  await page.getByRole('link', { name: 'Stock room' }).click();
+  await page.getByRole('radio', { name: 'Printers' }).click();
+  await page.getByRole('button', { name: 'Add a printer' }).click();
+  const address = page.getByLabel('Address of the printer');
+  await address.fill(printer.address);
+  await address.press('Enter');
+  const doubt = page.getByRole('group', { name: 'Is this your printer?' });
+  await expect(doubt).toContainText(fingerprint.replaceAll(':', ' '));
+  await doubt.getByRole('button', { name: 'Trust it' }).click();
+  const login = page.getByRole('form', { name: 'It asks who prints' });
+  await login.getByLabel('Name', { exact: true }).fill('maker');
+  await login.getByLabel('Password').fill('wrong');
+  await login.getByLabel('Password').press('Enter');
+  await expect(login).toContainText('It does not take this name and password.');
+  await login.getByLabel('Password').fill('gooseberry');
+  await login.getByLabel('Password').press('Enter');
+  await expect(page.getByText('Takes: A4, A5')).toBeVisible();
+  await expect(login).toHaveCount(0);
+  await printer.close();
+  // One that took its place shows another certificate.
+  const { fingerprint: next, ...other } = core.ownCertificate();
+  const replaced = new core.SimulatedNetworkPrinter(
+    async function* () {
+      /* never asked */
+    },
+    { tls: other },
+  );
+  await replaced.listen(port);
+  await page.getByRole('button', { name: 'Ask it what it can' }).click();
+  await expect(page.getByRole('group', { name: 'Another certificate than before' })).toContainText(
+    next.replaceAll(':', ' '),
+  );
+  await replaced.close();
 });

@@ -41,6 +41,8 @@ const TOOLS = {
   ipptool: 'cups-ipp-utils',
   'dbus-daemon': 'dbus',
   hp2xx: 'hp2xx',
+  openssl: 'openssl',
+  socat: 'socat',
 };
 
 async function installTools() {

@@ -110,8 +110,24 @@ export async function openDevice(kind: DeviceKind, address: string): Promise<Res
 
 /** Asks a confirmed printer what it can. */
 export async function askPrinter(address: string): Promise<Result<PrinterTold>> {
-  return answeredResult(await asked('ask', json({ address })), printerToldSchema);
+  const open = await openDevice('printer', address);
+  return open.ok ? answeredResult(await asked('ask', json({ address })), printerToldSchema) : open;
 }
+
+/** Trusts a certificate of a confirmed printer by its fingerprint, for this user of this computer. */
+export const trustPrinter = async (
+  address: string,
+  fingerprint: string,
+): Promise<Result<unknown>> =>
+  answeredResult(await asked('trust', json({ address, fingerprint })), ANYTHING);
+
+/** Gives the bridge the name and password that a confirmed printer asks for; it keeps them. */
+export const logInToPrinter = async (
+  address: string,
+  user: string,
+  password: string,
+): Promise<Result<unknown>> =>
+  answeredResult(await asked('login', json({ address, user, password })), ANYTHING);
 
 /** How a PDF is printed on a confirmed printer. */
 export type PrintAsked = Pick<PrintOrder, 'address' | 'name' | 'width' | 'height' | 'sides'> & {

@@ -6,6 +6,21 @@ export const devices = {
   address: 'Address of the printer',
   addressHint:
     'With an address the Run desk prints on it by itself, without scaling. Without one you print the PDF.',
+  askAgain: 'Ask it what it can',
+  unknownCertificate: 'Is this your printer?',
+  changedCertificate: 'Another certificate than before',
+  compare:
+    'It is reached over TLS, and nobody vouches for its certificate. The printer shows this fingerprint on its own page or display: where both are alike, it is yours.',
+  compareChanged:
+    'Nothing was sent. If the printer was replaced or set up anew, trust the new certificate; otherwise leave it.',
+  trust: 'Trust it',
+  trusted: 'This certificate is trusted from now on; another one stops the run.',
+  wantsLogin: 'It asks who prints',
+  loginHint: 'They stay in a file on this computer that only you can read, and go into no backup.',
+  wrongLogin: 'It does not take this name and password.',
+  user: 'Name',
+  password: 'Password',
+  logIn: 'Log in',
   printerExample: 'ipp://192.168.1.20/ipp/print',
   cutterExample: 'tcp://192.168.1.30:9100',
   confirm: (address: string): string =>

@@ -3,7 +3,13 @@ import type { Calls } from '../../core/calls.ts';
 import type { Point } from '../../core/geometry/index.ts';
 import { blockedBy, type Devices, type RunReport, type SheetRun } from '../../core/run/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
-import { ippPrinter, nodePlatform, parseAddress, tcpCutter } from '../../devices/wire/index.ts';
+import {
+  AccessFile,
+  ippPrinter,
+  nodePlatform,
+  parseAddress,
+  tcpCutter,
+} from '../../devices/wire/index.ts';
 import { thingStem } from '../../core/output/index.ts';
 import { printNoteText, problemLine, problemText } from '../../messages/index.ts';
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
@@ -20,7 +26,7 @@ export const run: CliCommand = {
   does: 'Prints and cuts a job; on simulated devices it is a rehearsal.',
   example: 'peel run seals.peel --out rehearsal --seed 7',
   usage:
-    'peel run JOB.peel --out DIR [--printer sim|ipp://…] [--cutter sim|tcp://…] [--group NAME] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
+    'peel run JOB.peel --out DIR [--printer sim|ipp://…|ipps://…] [--cutter sim|tcp://…] [--group NAME] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
   async run(argv) {
     const given = readOptions(argv, [
       'out',
@@ -155,7 +161,8 @@ function chosenDevices(
   { printer, cutter }: { printer: string | undefined; cutter: string | undefined },
 ): Devices {
   const simulated = simulatedDevices(nodePlatform, seed);
-  const real = printer === undefined ? undefined : ippPrinter(printer);
+  const real =
+    printer === undefined ? undefined : ippPrinter(printer, new AccessFile().of(printer));
   return {
     printer: real
       ? {

@@ -133,7 +133,10 @@ export interface ProblemValues {
   'palette/none': { file: string };
   'pdf/broken': NoValues;
   'pdf/too-many-paths': { most: number };
+  'printer/bare-password': { address: string };
   'printer/busy': NoValues;
+  'printer/certificate-changed': { address: string; fingerprint: string };
+  'printer/certificate-unknown': { address: string; fingerprint: string };
   'printer/empty': NoValues;
   'printer/jam': NoValues;
   'printer/media': { width?: number; height?: number };
@@ -141,6 +144,8 @@ export interface ProblemValues {
   'printer/refused': { says: string } | { status: string };
   'printer/stopped': { reason?: PrinterReason };
   'printer/unreachable': { address: string };
+  'printer/wants-login': { address: string; wrong: boolean };
+  'printer/wants-tls': { address: string };
   'printer/waits': { reason: PrinterReason };
   'run/align':
     | { places: number; marks: readonly Point[] }

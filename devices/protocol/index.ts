@@ -21,6 +21,22 @@ export type DeviceKind = z.infer<typeof deviceSchema>['kind'];
 
 export const addressSchema = z.strictObject({ address });
 
+/** Trusts a certificate at an address: SHA-256, as `AB:CD:…`. */
+export const trustSchema = z.strictObject({
+  address,
+  fingerprint: z.string().regex(/^([\dA-F]{2}:){31}[\dA-F]{2}$/),
+});
+
+/** The name and password that a printer asks for; an empty name forgets them. */
+export const loginSchema = z.strictObject({
+  address,
+  user: z
+    .string()
+    .max(200)
+    .regex(/^[^:]*$/),
+  password: z.string().max(200),
+});
+
 /** How a PDF is printed: mm, and trays and kinds of paper as the printer calls them. */
 export const printOrderSchema = z.strictObject({
   address,

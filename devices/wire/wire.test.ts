@@ -117,8 +117,21 @@ test('ours prints to a printer of another make, byte for byte', async () => {
   start('dbus-daemon', '--session', '--nofork', '--nopidfile', `--address=unix:path=${bus}`);
   await pause(300);
   const spool = mkdtempSync(join(tmpdir(), 'peel-spool-'));
-  const pdfs = ['-f', 'application/pdf', '-s', '20'];
-  start('ippeveprinter', '-r', 'off', '-k', '-d', spool, '-p', `${port}`, ...pdfs, 'Bench');
+  const pdfs = ['-f', 'application/pdf', '-c', '/bin/true'];
+  const keys = ['-K', mkdtempSync(join(tmpdir(), 'peel-keys-'))];
+  start(
+    'ippeveprinter',
+    '-r',
+    'off',
+    '-k',
+    ...keys,
+    '-d',
+    spool,
+    '-p',
+    `${port}`,
+    ...pdfs,
+    'Bench',
+  );
   const address = `ipp://localhost:${port}/ipp/print`;
   let told = await askPrinter(address);
   for (let tries = 0; tries < 40 && !told.ok; tries++) {
@@ -127,8 +140,20 @@ test('ours prints to a printer of another make, byte for byte', async () => {
   }
   expect(told).toMatchObject({ ok: true, value: { name: 'Bench', takesPdf: true } });
   expect(await printOverIpp(address, order(), unwatched)).toMatchObject({ ok: true });
-  const [name = ''] = readdirSync(spool);
+  const kept = (): string[] => readdirSync(spool).filter((file) => file.endsWith('.pdf'));
+  const [name = ''] = kept();
   expect(new Uint8Array(readFileSync(join(spool, name)))).toEqual(new Uint8Array(pdf));
+  // The same over TLS, once its certificate is trusted.
+  const secure = address.replace('ipp:', 'ipps:');
+  const doubted = await askPrinter(secure);
+  if (doubted.ok || doubted.problem.code !== 'printer/certificate-unknown')
+    throw new Error(JSON.stringify(doubted));
+  const { fingerprint } = doubted.problem.values;
+  expect(kept()).toHaveLength(1);
+  expect(await printOverIpp(secure, order(), unwatched, { fingerprint })).toMatchObject({
+    ok: true,
+  });
+  expect(kept()).toHaveLength(2);
   // Its paper is told apart from ours before anything is sent.
   expect(await printOverIpp(address, order({ width: 123, height: 97 }), unwatched)).toMatchObject({
     problem: { code: 'printer/media' },

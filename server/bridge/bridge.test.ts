@@ -1,11 +1,19 @@
 import { Agent, request } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import fastify from 'fastify';
 import { seededRandom } from '../../core/base/index.ts';
 import { exportedExample } from '../../core/testing/exported.ts';
-import { SimulatedNetworkCutter, SimulatedNetworkPrinter } from '../../devices/wire/index.ts';
+import {
+  AccessFile,
+  SimulatedNetworkCutter,
+  SimulatedNetworkPrinter,
+} from '../../devices/wire/index.ts';
+import { ownCertificate } from '../../devices/wire/testing/certificate.ts';
 import { bridge } from './index.ts';
 
 const HOST = 'localhost:4300';
@@ -21,7 +29,11 @@ let token: string;
 let pdf: Buffer;
 
 beforeAll(async () => {
-  await server.register(bridge, { prefix: '/api/bridge', ports: { printer: 0, cutter: 0 } });
+  await server.register(bridge, {
+    prefix: '/api/bridge',
+    ports: { printer: 0, cutter: 0 },
+    access: new AccessFile(join(mkdtempSync(join(tmpdir(), 'peel-bridge-')), 'printers.json')),
+  });
   await printer.listen(0);
   await cutter.listen(0);
   pdf = Buffer.from((await exportedExample(['pdf'])).file('pdf').bytes);
@@ -97,7 +109,7 @@ test.each([
   const told = await asked({ url: 'token', method: 'GET', headers: { ...OWN, ...headers } });
   expect(told.statusCode).toBe(403);
   expect(told.body).not.toContain(token);
-  for (const url of ['devices', 'ask', 'print', 'cut', 'simulated'])
+  for (const url of ['devices', 'ask', 'trust', 'login', 'print', 'cut', 'simulated'])
     expect((await send({ url, headers, payload: {} })).statusCode).toBe(403);
 });
 
@@ -156,6 +168,40 @@ test('a confirmed printer and cutter are sent what the page gives, and how far i
   });
   expect(cut.body).toContain('{"ok":true}');
   expect(cutter.done[0]?.hpgl).toBe('IN;SP1;PU0,0;PD40,0;');
+});
+
+test('a certificate is trusted and a password kept for a confirmed printer; neither is told again', async () => {
+  const { fingerprint, ...tls } = ownCertificate();
+  const login = { user: 'maker', password: 'gooseberry' };
+  const secure = new SimulatedNetworkPrinter(
+    async function* () {
+      await Promise.resolve();
+      yield Uint8Array.of(1);
+    },
+    { tls, login },
+  );
+  await secure.listen(0);
+  const { address } = secure;
+  const ask = async () => (await send({ url: 'ask', payload: { address } })).body;
+  const trust = { url: 'trust', payload: { address, fingerprint } };
+  expect((await send(trust)).statusCode).toBe(403);
+  await confirm('printer', address);
+  expect(await ask()).toContain(fingerprint);
+  for (const wrong of ['', 'AB', `${fingerprint}:00`])
+    expect(
+      (await send({ url: 'trust', payload: { address, fingerprint: wrong } })).statusCode,
+    ).toBe(400);
+  expect((await send(trust)).json()).toEqual({ ok: true });
+  expect(await ask()).toContain('printer/wants-login');
+  expect((await send({ url: 'login', payload: { address, ...login } })).json()).toEqual({
+    ok: true,
+  });
+  const told = await ask();
+  expect(told).toContain('"ok":true');
+  expect(told).not.toContain(login.password);
+  await send({ url: 'login', payload: { address, user: '', password: '' } });
+  expect(await ask()).toContain('printer/wants-login');
+  await secure.close();
 });
 
 test('the simulated devices start when asked, print what is sent, and show it as pictures', async () => {

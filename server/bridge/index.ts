@@ -9,6 +9,7 @@ import {
 } from '../../core/base/index.ts';
 import { faultsSchema } from '../../core/run/index.ts';
 import {
+  AccessFile,
   askPrinter,
   cutOverTcp,
   parseAddress,
@@ -19,8 +20,10 @@ import {
   addressSchema,
   deviceSchema,
   HPGL_TYPE,
+  loginSchema,
   PDF_TYPE,
   printOrderSchema,
+  trustSchema,
 } from '../../devices/protocol/index.ts';
 import { Guard } from './guard.ts';
 
@@ -46,13 +49,13 @@ interface RouteConfig {
  */
 export async function bridge(
   server: FastifyInstance,
-  options: { ports?: typeof PORTS },
+  options: { ports?: typeof PORTS; access?: AccessFile },
 ): Promise<void> {
   const guard = new Guard();
   const simulated = new SimulatedNetworkDevices();
   const confirmed = new Set<string>();
   let atOnce = 0;
-  const { ports = PORTS } = options;
+  const { ports = PORTS, access = new AccessFile() } = options;
   server.addHook('onClose', () => simulated.stop());
   server.addContentTypeParser(
     [PDF_TYPE, HPGL_TYPE],
@@ -121,7 +124,25 @@ export async function bridge(
     const read = addressSchema.safeParse(request.body);
     if (!read.success) return unread(reply);
     if (!isKnown('printer', read.data.address)) return unknown(reply);
-    return askPrinter(read.data.address);
+    return askPrinter(read.data.address, access.of(read.data.address));
+  });
+
+  server.post('/trust', { bodyLimit: 2000 }, (request, reply) => {
+    const read = trustSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    const { address, fingerprint } = read.data;
+    if (!isKnown('printer', address)) return unknown(reply);
+    access.trust(address, fingerprint);
+    return { ok: true };
+  });
+
+  server.post('/login', { bodyLimit: 2000 }, (request, reply) => {
+    const read = loginSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    const { address, user, password } = read.data;
+    if (!isKnown('printer', address)) return unknown(reply);
+    access.logIn(address, user ? { user, password } : undefined);
+    return { ok: true };
   });
 
   server.post('/print', { bodyLimit: MOST_PRINT }, async (request, reply) => {
@@ -132,7 +153,9 @@ export async function bridge(
     const { address, name, ...settings } = read.data;
     if (!isKnown('printer', address)) return unknown(reply);
     const order = { pdf: new Uint8Array(pdf), name, settings, patience: PATIENCE };
-    return watched(request, reply, (task) => printOverIpp(address, order, task));
+    return watched(request, reply, (task) =>
+      printOverIpp(address, order, task, access.of(address)),
+    );
   });
 
   server.post('/cut', { bodyLimit: MOST_CUT }, async (request, reply) => {

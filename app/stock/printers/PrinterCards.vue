@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { freeId } from '../../../core/base/index.ts';
+import { computed, shallowRef, watch } from 'vue';
+import { freeId, type Problem } from '../../../core/base/index.ts';
 import type { PrinterProfile } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -12,6 +12,7 @@ import { askPrinter } from '../../session/bridge.ts';
 import { useMessages } from '../../ui/messages-store.ts';
 import LinkButton from '../../ui/LinkButton.vue';
 import AddressField from '../AddressField.vue';
+import PrinterAccess from './PrinterAccess.vue';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
 import {
@@ -42,16 +43,29 @@ function keep(changes: Partial<PrinterProfile>): void {
   void room.keepPrinter({ ...props.printer, ...changes });
 }
 
+/** What keeps the printer from answering that is asked for on the card. */
+const refused = shallowRef<Problem>();
+watch(
+  () => props.printer.id,
+  () => (refused.value = undefined),
+);
+const isAsked = ({ code }: Problem): boolean =>
+  code === 'printer/certificate-unknown' ||
+  code === 'printer/certificate-changed' ||
+  code === 'printer/wants-login';
+
 /** Takes an address over, and asks the printer there what it can. */
 async function reach(address: string): Promise<void> {
-  const { address: before, offers: offered, ...others } = props.printer;
-  void [before, offered]; // replaced, or left out
-  await room.keepPrinter(address ? { ...others, address } : others);
+  const { address: before, offers, ...others } = props.printer;
+  const known = offers && address === before ? { offers } : {};
+  await room.keepPrinter(address ? { ...others, ...known, address } : others);
   if (!address) return;
   const answer = await askPrinter(address);
+  refused.value = !answer.ok && isAsked(answer.problem) ? answer.problem : undefined;
+  if (refused.value) return;
   if (!answer.ok) return messages.sayProblem(answer.problem);
-  const { name, duplex, takesPdf, unscaled, ...offers } = answer.value;
-  await room.keepPrinter({ ...others, address, duplex, offers: offersOf(offers) });
+  const { name, duplex, takesPdf, unscaled, ...told } = answer.value;
+  await room.keepPrinter({ ...others, address, duplex, offers: offersOf(told) });
   const say = texts.devices;
   messages.say([say.tells(name), takesPdf ? (unscaled ? '' : say.scales) : say.noPdf].join(' '));
 }
@@ -105,12 +119,21 @@ function removeTray(): void {
       :hint="texts.devices.addressHint"
       @confirmed="reach"
     />
+    <PrinterAccess
+      v-if="refused && printer.address"
+      :address="printer.address"
+      :refused="refused"
+      @open="reach(printer.address)"
+    />
     <template v-if="printer.offers">
       <p v-for="[name, value] in offeredFacts(printer.offers)" :key="name" class="quiet offered">
         {{ name }}: {{ value }}
       </p>
     </template>
     <div class="ways">
+      <LinkButton v-if="printer.address" @click="reach(printer.address)">
+        {{ texts.devices.askAgain }}
+      </LinkButton>
       <LinkButton @click="addTray">{{ words.addTray }}</LinkButton>
       <LinkButton v-if="printer.trays.length > 1" @click="removeTray">
         {{ words.removeTray }}

@@ -75,9 +75,23 @@ export const DEVICES: ProblemWords<'bridge' | 'cutter' | 'device' | 'ipp' | 'pri
     what: 'What answers does not speak the Internet Printing Protocol.',
     remedy: 'Check the address: it has to be that of a printer.',
   }),
+  'printer/bare-password': ({ address }) => ({
+    what: `The printer at ${address} wants a password, which would go over the line in the open.`,
+    remedy: `Write its address with ipps:// so that it is reached over TLS.`,
+  }),
   'printer/busy': () => ({
     what: 'The printer takes no jobs now.',
     remedy: 'Wait until it is ready, then print again.',
+  }),
+  'printer/certificate-changed': ({ address, fingerprint }) => ({
+    what: `The printer at ${address} shows another certificate than the one that is trusted: ${fingerprint}.`,
+    remedy:
+      'Nothing was sent. If it was replaced or set up anew, trust the new one in the Stock room.',
+  }),
+  'printer/certificate-unknown': ({ address, fingerprint }) => ({
+    what: `Nobody vouches for the certificate of the printer at ${address}: ${fingerprint}.`,
+    remedy:
+      'Nothing was sent. Compare it with what the printer shows, and trust it in the Stock room.',
   }),
   'printer/empty': () => ({
     what: 'The tray is empty.',
@@ -115,6 +129,16 @@ export const DEVICES: ProblemWords<'bridge' | 'cutter' | 'device' | 'ipp' | 'pri
   'printer/unreachable': ({ address }) => ({
     what: `The printer at ${address} does not answer.`,
     remedy: 'See that it is on and in the same network, and that the address is right.',
+  }),
+  'printer/wants-login': ({ address, wrong }) => ({
+    what: wrong
+      ? `The printer at ${address} does not take this name and password.`
+      : `The printer at ${address} wants a name and password.`,
+    remedy: 'Enter them in the Stock room.',
+  }),
+  'printer/wants-tls': ({ address }) => ({
+    what: `The printer at ${address} wants to be reached over TLS.`,
+    remedy: `Write its address as ${address.replace(/^ipp:/, 'ipps:')}.`,
   }),
   'printer/waits': ({ reason }) => ({
     what: wordsFor(REASONS, reason),

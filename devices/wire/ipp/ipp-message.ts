@@ -1,4 +1,4 @@
-import { err, ok, type ProblemValues, type Result } from '../../core/base/index.ts';
+import { err, ok, type ProblemValues, type Result } from '../../../core/base/index.ts';
 
 // Messages of the Internet Printing Protocol (RFC 8010): strict, since they come from strangers.
 

@@ -1,4 +1,4 @@
-import { isSame, type PrinterReason, type PrinterReasons } from '../../core/base/index.ts';
+import { isSame, type PrinterReason, type PrinterReasons } from '../../../core/base/index.ts';
 
 type Known = Exclude<keyof PrinterReasons, 'other'>;
 

@@ -1,4 +1,4 @@
-import { encodePngImage } from '../../core/raster/index.ts';
+import { encodePngImage } from '../../../core/raster/index.ts';
 
 const SIDE = 48;
 const PLUM = [93, 42, 83, 255];

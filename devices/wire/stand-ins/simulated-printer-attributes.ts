@@ -1,6 +1,6 @@
-import { ipp, type IppAttribute, type IppValue } from './ipp-message.ts';
-import { OPERATION } from './ipp-codes.ts';
-import { findMediaSize } from './media.ts';
+import { ipp, type IppAttribute, type IppValue } from '../ipp/ipp-message.ts';
+import { OPERATION } from '../ipp/ipp-codes.ts';
+import { findMediaSize } from '../ipp/media.ts';
 import { ANY_FORMAT, PRINT_FORMATS } from './print-formats.ts';
 import { RASTER_TYPES } from './pwg-raster.ts';
 

@@ -1,4 +1,5 @@
-import { createServer, type IncomingMessage, type Server } from 'node:http';
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import {
   encodeIpp,
@@ -9,9 +10,10 @@ import {
   type IppAttribute,
   type IppGroup,
   type IppMessage,
-} from './ipp-message.ts';
-import { OPERATION, STATUS } from './ipp-codes.ts';
-import { listenHere } from './listen.ts';
+} from '../ipp/ipp-message.ts';
+import type { Login } from '../ipp/ipp-line.ts';
+import { OPERATION, STATUS } from '../ipp/ipp-codes.ts';
+import { listenHere } from '../listen.ts';
 import { printerIcon } from './printer-icon.ts';
 import { ANY_FORMAT, formatOf, PRINT_FORMATS, type PrintFormat } from './print-formats.ts';
 import {
@@ -41,6 +43,12 @@ export interface NetworkPrintJob {
   readonly pages: readonly Uint8Array[];
 }
 
+/** Who comes in: over TLS with a certificate (PEM), and with a password. */
+export interface PrinterDoor {
+  readonly tls?: { readonly key: string; readonly cert: string };
+  readonly login?: Login;
+}
+
 const MOST_JOBS = 20;
 const MOST_BYTES = 64e6;
 const SOON = 40; // ms
@@ -55,15 +63,23 @@ export class SimulatedNetworkPrinter {
   /** What it says of itself though it prints on, as `toner-low-report`. */
   remark: string | undefined;
   private readonly print: PrintPages;
+  private readonly door: PrinterDoor;
   private readonly jobs: SimulatedPrintJob[] = [];
   private readonly began = Date.now();
   private next = 1;
   private working = false;
   private readonly server: Server;
 
-  constructor(print: PrintPages) {
+  /** @param door how it is reached; by everybody, without TLS, unless given */
+  constructor(print: PrintPages, door: PrinterDoor = {}) {
     this.print = print;
-    this.server = createServer((request, answer) => {
+    this.door = door;
+    const hear = (request: IncomingMessage, answer: ServerResponse): void => {
+      if (!this.mayEnter(request)) {
+        request.resume();
+        answer.writeHead(401, { 'WWW-Authenticate': 'Basic realm="printer"' }).end();
+        return;
+      }
       void this.answer(request).then(
         ({ status, type, body }) => {
           answer.writeHead(status, { 'Content-Type': type, 'Content-Length': body.length });
@@ -71,7 +87,8 @@ export class SimulatedNetworkPrinter {
         },
         () => request.destroy(),
       );
-    });
+    };
+    this.server = door.tls ? createSecureServer(door.tls, hear) : createServer(hear);
     // While it draws a page it hears nothing: connections that rest are kept for longer than that.
     this.server.keepAliveTimeout = 60_000;
     this.server.requestTimeout = 120_000;
@@ -94,7 +111,14 @@ export class SimulatedNetworkPrinter {
   }
 
   get address(): string {
-    return `ipp://127.0.0.1:${(this.server.address() as AddressInfo).port}/ipp/print`;
+    return `${this.door.tls ? 'ipps' : 'ipp'}://127.0.0.1:${(this.server.address() as AddressInfo).port}/ipp/print`;
+  }
+
+  private mayEnter({ headers }: IncomingMessage): boolean {
+    const { login } = this.door;
+    if (!login) return true;
+    const said = Buffer.from(headers.authorization?.replace(/^Basic /i, '') ?? '', 'base64');
+    return said.toString() === `${login.user}:${login.password}`;
   }
 
   private async answer(

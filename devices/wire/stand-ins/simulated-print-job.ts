@@ -6,9 +6,9 @@ import {
   type IppAttribute,
   type IppGroup,
   type IppMessage,
-} from './ipp-message.ts';
-import { OPERATION } from './ipp-codes.ts';
-import { mediaName } from './media.ts';
+} from '../ipp/ipp-message.ts';
+import { OPERATION } from '../ipp/ipp-codes.ts';
+import { mediaName } from '../ipp/media.ts';
 import type { PrintFormat } from './print-formats.ts';
 
 /** From here on a job has ended, as the protocol counts its states. */

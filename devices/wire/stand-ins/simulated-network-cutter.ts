@@ -1,5 +1,5 @@
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
-import { listenHere } from './listen.ts';
+import { listenHere } from '../listen.ts';
 
 const MOST_BYTES = 32e6;
 const MOST_JOBS = 20;

@@ -1,15 +1,6 @@
-import type { PrinterTold, PrintOrder } from '../protocol/index.ts';
-import type { PrintNote } from '../../core/run/index.ts';
-import { request as httpRequest } from 'node:http';
-import {
-  doing,
-  err,
-  ok,
-  problem,
-  ProblemError,
-  type Result,
-  type Task,
-} from '../../core/base/index.ts';
+import type { PrinterTold, PrintOrder } from '../../protocol/index.ts';
+import type { PrintNote } from '../../../core/run/index.ts';
+import { doing, err, ok, ProblemError, type Result, type Task } from '../../../core/base/index.ts';
 import {
   encodeIpp,
   firstValue,
@@ -22,6 +13,7 @@ import {
   type IppMessage,
 } from './ipp-message.ts';
 import { OPERATION, STATUS } from './ipp-codes.ts';
+import { IppLine, type Access } from './ipp-line.ts';
 import { mediaName } from './media.ts';
 import { readReasons } from './printer-reasons.ts';
 
@@ -44,8 +36,6 @@ export interface PrintDone {
   readonly notes: readonly PrintNote[];
 }
 
-const TIMEOUT = 20_000; // ms without an answer
-const MOST_ANSWER = 2e6; // bytes
 const PATIENCE = 15_000; // ms that a printer may wait for something unless more is given
 const POLL = 300; // ms between looks at a job
 const MISSED = 2; // looks in a row that a printer may leave unanswered: it has the job all the same
@@ -57,9 +47,26 @@ const JOB_STATE = { stopped: 6, canceled: 7, aborted: 8, completed: 9 } as const
 const PRINTER_STATES: Readonly<Record<number, string>> = { 3: 'idle', 4: 'printing', 5: 'stopped' };
 const STOPPED = 5; // of a printer
 
+/** Speaks to a printer, and hangs up. */
+async function speaking<T>(
+  address: string,
+  access: Access | undefined,
+  run: (line: IppLine) => Promise<T>,
+): Promise<T> {
+  const line = new IppLine(address, access);
+  try {
+    return await run(line);
+  } finally {
+    line.close();
+  }
+}
+
 /** Asks a printer what it is and what it can. */
-export async function askPrinter(address: string): Promise<Result<PrinterTold>> {
-  const answer = await exchange(address, OPERATION.getPrinterAttributes, {
+export const askPrinter = (address: string, access?: Access): Promise<Result<PrinterTold>> =>
+  speaking(address, access, askedOn);
+
+async function askedOn(line: IppLine): Promise<Result<PrinterTold>> {
+  const answer = await exchange(line, OPERATION.getPrinterAttributes, {
     'requested-attributes': ipp.keyword('all', 'media-col-database'),
   });
   if (!answer.ok) return answer;
@@ -68,7 +75,7 @@ export async function askPrinter(address: string): Promise<Result<PrinterTold>> 
   if (answer.value.code >= STATUS.badRequest) return refusal(answer.value);
   const margins = marginsOf(answer.value);
   return ok({
-    name: String(first('printer-info') || first('printer-name') || address),
+    name: String(first('printer-info') || first('printer-name') || line.address),
     state: PRINTER_STATES[Number(first('printer-state'))] ?? 'unknown',
     reasons: readReasons(told('printer-state-reasons')),
     media: told('media-supported'),
@@ -125,8 +132,15 @@ function jobAttributes(settings: PrintSettings): Record<string, IppAttribute> {
  * Prints a PDF over the Internet Printing Protocol (RFC 8011): validated first, then sent, then
  * followed to its end. What keeps the printer from it is told on the way; a cancel cancels the job.
  */
-export async function printOverIpp(
+export const printOverIpp = (
   address: string,
+  print: WirePrint,
+  task: Task,
+  access?: Access,
+): Promise<Result<PrintDone>> => speaking(address, access, (line) => printedOn(line, print, task));
+
+async function printedOn(
+  line: IppLine,
   { pdf, name, settings, patience = PATIENCE }: WirePrint,
   task: Task,
 ): Promise<Result<PrintDone>> {
@@ -136,7 +150,7 @@ export async function printOverIpp(
   };
   const job = jobAttributes(settings);
   task.progress(0, doing('asking-printer', {}));
-  const checked = await exchange(address, OPERATION.validateJob, operation, { job });
+  const checked = await exchange(line, OPERATION.validateJob, operation, { job });
   if (!checked.ok) return checked;
   const unmet = unmetOf(checked.value);
   if (unmet.includes('media') || unmet.includes('media-col'))
@@ -144,22 +158,22 @@ export async function printOverIpp(
   if (checked.value.code >= STATUS.badRequest) return refusal(checked.value);
   await task.yieldNow();
   task.progress(0.1, doing('sending-sheets', {}));
-  const sent = await exchange(address, OPERATION.printJob, operation, { job, document: pdf });
+  const sent = await exchange(line, OPERATION.printJob, operation, { job, document: pdf });
   if (!sent.ok) return sent;
   const id = firstValue(sent.value, GROUP.job, 'job-id');
   if (sent.value.code >= STATUS.badRequest || typeof id !== 'number') return refusal(sent.value);
   const notes = unmet.includes('print-scaling') ? (['may-scale'] as const) : [];
   try {
-    return await followed(address, { id, notes, patience }, task);
+    return await followed(line, { id, notes, patience }, task);
   } catch (error) {
-    await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
+    await exchange(line, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
     throw error;
   }
 }
 
 /** Follows a job to its end. */
 async function followed(
-  address: string,
+  line: IppLine,
   { id, notes, patience }: { id: number; notes: readonly PrintNote[]; patience: number },
   task: Task,
 ): Promise<Result<PrintDone>> {
@@ -170,7 +184,7 @@ async function followed(
   let waiting = 0;
   let missed = 0;
   for (;;) {
-    const asked = await exchange(address, OPERATION.getJobAttributes, {
+    const asked = await exchange(line, OPERATION.getJobAttributes, {
       'job-id': ipp.integer(id),
     });
     if (!asked.ok) {
@@ -184,7 +198,7 @@ async function followed(
     if (state === JOB_STATE.completed) return ok({ job: id, notes });
     if (state === JOB_STATE.canceled || state === JOB_STATE.aborted)
       return err('printer/stopped', reasons[0] ? { reason: reasons[0] } : {});
-    const printer = await exchange(address, OPERATION.getPrinterAttributes, {
+    const printer = await exchange(line, OPERATION.getPrinterAttributes, {
       'requested-attributes': ipp.keyword('printer-state', 'printer-state-reasons'),
     });
     const waits = printer.ok
@@ -197,7 +211,7 @@ async function followed(
     const waitsFor = stopped ? (waits[0] ?? reasons[0]) : undefined;
     waiting = waitsFor ? waiting + POLL : 0;
     if (waitsFor && waiting > patience) {
-      await exchange(address, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
+      await exchange(line, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
       return err('printer/waits', { reason: waitsFor });
     }
     task.progress(
@@ -227,13 +241,11 @@ let requests = 0;
 
 /** Sends a request and gives the answer; what keeps it from that is told. */
 async function exchange(
-  address: string,
+  line: IppLine,
   code: number,
   operation: Readonly<Record<string, IppAttribute>>,
   { job, document }: { job?: Readonly<Record<string, IppAttribute>>; document?: Uint8Array } = {},
 ): Promise<Result<IppMessage>> {
-  const target = new URL(address.replace(/^ipp:/, 'http:'));
-  if (/^ipp:/.test(address) && !target.port) target.port = '631';
   const head = encodeIpp({
     version: [1, 1],
     code,
@@ -245,7 +257,7 @@ async function exchange(
           Object.entries({
             'attributes-charset': ipp.charset('utf-8'),
             'attributes-natural-language': ipp.language('en'),
-            'printer-uri': ipp.uri(address),
+            'printer-uri': ipp.uri(line.address),
             // The target of an operation comes first.
             ...('job-id' in operation ? { 'job-id': operation['job-id'] as IppAttribute } : {}),
             'requesting-user-name': ipp.name(USER),
@@ -257,47 +269,10 @@ async function exchange(
     ],
   });
   try {
-    const answered = parseIpp(await post(target, document ? [head, document] : [head]));
+    const answered = parseIpp(await line.post(document ? [head, document] : [head]));
     return answered.ok ? ok(answered.value.message) : answered;
   } catch (error) {
     if (error instanceof ProblemError) return { ok: false, problem: error.problem };
-    return err(UNREACHABLE, { address });
+    return err(UNREACHABLE, { address: line.address });
   }
-}
-
-function post(target: URL, parts: readonly Uint8Array[]): Promise<Uint8Array> {
-  return new Promise((done, failed) => {
-    const length = parts.reduce((sum, part) => sum + part.length, 0);
-    const sent = httpRequest(
-      target,
-      {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/ipp', 'Content-Length': length },
-        timeout: TIMEOUT,
-      },
-      (answer) => {
-        if (answer.statusCode !== 200) {
-          answer.resume();
-          return failed(
-            new ProblemError(
-              problem('printer/not-ipp', { host: target.host, status: answer.statusCode ?? 0 }),
-            ),
-          );
-        }
-        const found: Buffer[] = [];
-        let size = 0;
-        answer.on('data', (part: Buffer) => {
-          size += part.length;
-          if (size > MOST_ANSWER) answer.destroy(new Error('too long'));
-          else found.push(part);
-        });
-        answer.on('end', () => done(new Uint8Array(Buffer.concat(found))));
-        answer.on('error', failed);
-      },
-    );
-    sent.on('timeout', () => sent.destroy(new Error('no answer')));
-    sent.on('error', failed);
-    for (const part of parts) sent.write(part);
-    sent.end();
-  });
 }

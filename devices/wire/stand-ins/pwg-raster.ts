@@ -1,4 +1,4 @@
-import type { RgbaImage } from '../../core/raster/index.ts';
+import type { RgbaImage } from '../../../core/raster/index.ts';
 
 /*
  * Pages of dots as printers take them: PWG Raster (PWG 5102.4), of one bit, grey or sRGB. A file is four

@@ -1,5 +1,5 @@
 import { connect } from 'node:net';
-import { doing, err, ok, type Result, type Task } from '../../core/base/index.ts';
+import { doing, err, ok, type Result, type Task } from '../../../core/base/index.ts';
 
 const CONNECT = 10_000; // ms
 const SILENT = 120_000; // ms in which a cutter takes nothing more

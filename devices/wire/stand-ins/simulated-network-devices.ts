@@ -1,10 +1,10 @@
-import { expectOk, unwatched } from '../../core/base/index.ts';
-import { countPdfPages } from '../../core/pdf/index.ts';
-import { decodePixels, encodePngImage, type RgbaImage } from '../../core/raster/index.ts';
-import type { SimulatedFaults, PrintStop } from '../../core/run/index.ts';
-import type { SimulatedDevicesState } from '../protocol/index.ts';
-import { drawnHpgl, simulatedDevices } from '../simulated/index.ts';
-import { nodePlatform } from './node-platform.ts';
+import { expectOk, unwatched } from '../../../core/base/index.ts';
+import { countPdfPages } from '../../../core/pdf/index.ts';
+import { decodePixels, encodePngImage, type RgbaImage } from '../../../core/raster/index.ts';
+import type { SimulatedFaults, PrintStop } from '../../../core/run/index.ts';
+import type { SimulatedDevicesState } from '../../protocol/index.ts';
+import { drawnHpgl, simulatedDevices } from '../../simulated/index.ts';
+import { nodePlatform } from '../node-platform.ts';
 import type { PrintFormat } from './print-formats.ts';
 import { rasterPages } from './pwg-raster.ts';
 import { SimulatedNetworkCutter } from './simulated-network-cutter.ts';
