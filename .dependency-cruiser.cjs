@@ -147,6 +147,7 @@ module.exports = {
     oneDoor('fit-curve', 'fit-curve', 'core/geometry/'),
     oneDoor('bidi', 'bidi-js', 'core/type/runs'),
     oneDoor('brotli', 'brotli', 'core/type/woff'),
+    oneDoor('serial', 'serialport', 'devices/wire/cutters/cable'),
     oneDoor('csv', 'papaparse', 'core/piece/read-list'),
     oneDoor('workbooks', 'read-excel-file', 'core/piece/read-list'),
     oneDoor('encodings', 'chardet', 'core/piece/read-list'),

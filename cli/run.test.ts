@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readHpgl } from '../devices/simulated/cutter.ts';
+import { readHpgl } from '../devices/simulated/read-cuts.ts';
 import { SimulatedNetworkCutter, SimulatedNetworkPrinter } from '../devices/wire/index.ts';
 import { writePeel } from '../core/job/index.ts';
 import { exampleJob } from '../core/testing/example-job.ts';
@@ -68,4 +68,30 @@ test('a printer that does not answer is told, and nothing is cut', async () => {
     peelRun('gone', '--printer', gone, '--cutter', cutter.address),
   ).rejects.toMatchObject({ problem: { code: 'printer/unreachable' } });
   expect(cutter.done).toHaveLength(2);
+});
+
+test('a profile says how the cutter is spoken to: G-code is followed by the simulated one as truly', async () => {
+  const profile = join(folder, 'beam.json');
+  writeFileSync(profile, '{ "language": "gcode", "origin": "top-right", "turned": true }');
+  const sheets = async (out: string, ...more: string[]) =>
+    ((await peelRun(out, '--seed', '3', ...more)).document as { sheets: object[] }).sheets;
+  // Both cut where the other does: a thousandth of a mm apart, as coordinates are rounded.
+  const [plain, beam] = [await sheets('plain'), await sheets('beam', '--profile', profile)];
+  const worst = (of: object[]): number[] =>
+    of.flatMap((one) =>
+      (one as { copies: { deviation: number }[] }).copies.map(({ deviation }) => deviation),
+    );
+  expect(worst(beam)).toHaveLength(worst(plain).length);
+  worst(beam).forEach((off, at) =>
+    expect(Math.abs(off - (worst(plain)[at] ?? NaN))).toBeLessThan(0.02),
+  );
+  const [name = ''] = readdirSync(join(folder, 'beam')).filter((file) => file.endsWith('.gcode'));
+  expect(readFileSync(join(folder, 'beam', name), 'utf8')).toMatch(/^G21\nG90\nM5\nG0 X/);
+  await peelRun('sent', '--cutter', cutter.address, '--profile', profile);
+  expect(cutter.done[0]?.hpgl).toContain('\nM3\nG1 X');
+  writeFileSync(profile, '{ "language": "gcode", "feed": 0 }');
+  await expect(peelRun('wrong', '--profile', profile)).rejects.toMatchObject({
+    problem: { code: 'profile/unread', values: { at: 'feed' } },
+  });
+  await expect(peelRun('wrong', '--cutter', 'serial:/etc/passwd')).rejects.toThrow(/names no port/);
 });

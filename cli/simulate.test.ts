@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { encodeJpegImage } from '../core/raster/index.ts';
 import { unwatched } from '../core/base/index.ts';
-import { askPrinter, cutOverTcp, nodePlatform } from '../devices/wire/index.ts';
+import { askPrinter, cutOn, nodePlatform } from '../devices/wire/index.ts';
 import { encodeIpp, GROUP, ipp, parseIpp } from '../devices/wire/ipp/ipp-message.ts';
 
 type Running = ChildProcessByStdio<null, Readable, null>;
@@ -69,7 +69,8 @@ test('the simulated devices run for other programs until they are ended, and kee
   );
   expect(await printed(said.printer, jpeg, 'image/jpeg')).toBe(0);
   expect(await printed(said.printer, jpeg, 'image/tiff')).toBe(0x040a);
-  expect(await cutOverTcp(said.cutter, 'IN;PU0,0;PD10,10;', unwatched)).toMatchObject({ ok: true });
+  const cuts = { start: 'IN;', cuts: ['PU0,0;PD10,10;'], end: '', stop: ';PU;' };
+  expect(await cutOn(said.cutter, { program: cuts }, unwatched)).toMatchObject({ ok: true });
   const there = (name: string): boolean => existsSync(join(out, name));
   for (let waited = 0; waited < 100 && !(there('print-1-1.png') && there('cut-1.hpgl')); waited++)
     await new Promise((go) => setTimeout(go, 50));

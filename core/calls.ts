@@ -31,6 +31,7 @@ import {
   type StickerCut,
 } from './prepare/index.ts';
 import {
+  asPrinted,
   compareSheets,
   compileJob,
   groupsOf,
@@ -45,11 +46,14 @@ import {
   type OnHand,
 } from './job/index.ts';
 import {
+  cutProgram,
   exportThings,
   pieceAsArt,
+  type CutProgram,
   type ExportChoices,
   type Format,
   type MadeFile,
+  type SheetProgramChoices,
 } from './output/index.ts';
 import { renderPdf, type RenderRequest } from './pdf/index.ts';
 import { createCompiler, readListFile, type ListChoices, type ReadList } from './piece/index.ts';
@@ -112,7 +116,7 @@ export interface CallGround {
 }
 
 /** A run on the devices of the ground. */
-export interface RunArgs extends Pick<RunOrder, 'accept' | 'align' | 'only'> {
+export interface RunArgs extends Pick<RunOrder, 'accept' | 'align' | 'only' | 'profile'> {
   readonly job: Job;
   readonly seed: number;
   readonly faults?: SimulatedFaults;
@@ -177,6 +181,11 @@ export interface Calls {
   ): Promise<NestedJob>;
   /** Ways to fill the sheets side by side, and copies against size. */
   compareSheets(args: { job: Job; onHand: readonly OnHand[] }, task: Task): Promise<ComparedSheets>;
+  /** How a sheet of a job, by its number from 0, is cut; undefined where there is none. */
+  cutProgram(
+    args: { job: Job; sheet: number; choices: SheetProgramChoices },
+    task: Task,
+  ): Promise<CutProgram | undefined>;
   exportFiles(
     args: {
       job: Job;
@@ -309,6 +318,12 @@ export function createCalls(ground: CallGround): Calls {
       await task.yieldNow();
       const where = { platform, resources, artBytes: ground.artBytes };
       return exportThings({ job, things }, { ...where, formats, choices, task, say });
+    },
+    async cutProgram({ job, sheet, choices }, task) {
+      const { compiled } = await ready(job);
+      await task.yieldNow();
+      const found = asPrinted(compiled).sheets[sheet];
+      return found && cutProgram(found, choices);
     },
     calibrationSheet: (sheet) => calibrationPdf(platform, sheet, say),
     readCalibration: (picture) => readCalibration(platform, picture),

@@ -35,8 +35,8 @@ test.each<[Problem, string]>([
     'The label would be 2100 mm x 20 mm.',
   ],
   [
-    problem('cutter/lost', { share: 0.345 }),
-    'The connection to the cutter was lost after 35 % of the cut lines.',
+    problem('cutter/lost', { from: 13, of: 40 }),
+    'The connection to the cutter was lost; of 40 cuts number 13 may be the first that is not made.',
   ],
   [problem('printer/stopped', {}), 'The printer gave the job up.'],
   [

@@ -1,3 +1,4 @@
+import { USUAL_CUTTER } from '../../core/stock/index.ts';
 import { Cancelled } from '../../core/base/index.ts';
 import '../testing/page-globals.ts';
 
@@ -72,9 +73,9 @@ beforeAll(async () => {
 });
 
 test('a printer is asked with the token, and what it says of itself is read', async () => {
-  const sent = answering({ ok: true, value: TOLD });
+  const sent = answering({ ok: true, value: PRINTER }, { ok: true, value: TOLD });
   expect(await askPrinter(PRINTER)).toEqual({ ok: true, value: TOLD });
-  expect(sent).toEqual([
+  expect(sent.slice(1)).toEqual([
     { path: 'ask', token: 'secret', body: JSON.stringify({ address: PRINTER }) },
   ]);
 });
@@ -150,22 +151,25 @@ test('how far a print is comes line by line, choices that are left to the printe
   });
 });
 
+const cutter = { id: 'bench', name: 'Bench', ...USUAL_CUTTER, address: CUTTER };
+const program = { start: 'IN;', cuts: ['PU0,0;PD9,9;'], end: 'SP0;', stop: ';PU;' };
+
 test('a cutter that is lost on the way says so, and a line that breaks off is a lost server', async () => {
-  const problem = { code: 'cutter/lost', values: { share: 0.4 } };
+  const problem = { code: 'cutter/lost', values: { from: 2, of: 3 } };
   answering({ ok: true, value: CUTTER }, lines({ ok: false, problem }));
-  const cut = cutOn(CUTTER, new TextEncoder().encode('IN;'), () => undefined);
+  const cut = cutOn(cutter, { program }, () => undefined);
   expect(await cut.done).toEqual({ ok: false, problem });
   answering(
     { ok: true, value: CUTTER },
-    lines({ share: 0.2, doing: { code: 'sending-cuts', values: {} } }),
+    lines({ share: 0.2, doing: { code: 'sending-cut', values: { cut: 1, of: 3 } } }),
   );
-  const broken = cutOn(CUTTER, new TextEncoder().encode('IN;'), () => undefined);
+  const broken = cutOn(cutter, { program }, () => undefined);
   expect(await broken.done).toMatchObject({ problem: { code: 'bridge/gone' } });
 });
 
 test('a cutter that has nothing to say of what it did has cut', async () => {
   answering({ ok: true, value: CUTTER }, lines({ ok: true }));
-  const cut = cutOn(CUTTER, new TextEncoder().encode('IN;'), () => undefined);
+  const cut = cutOn(cutter, { program }, () => undefined);
   expect(await cut.done).toMatchObject({ ok: true });
 });
 

@@ -10,7 +10,8 @@ import {
 } from '../../core/base/index.ts';
 import {
   BRIDGE_PATH,
-  HPGL_TYPE,
+  cablePortSchema,
+  cutterHelloSchema,
   PDF_TYPE,
   printerToldSchema,
   problemSchema,
@@ -19,6 +20,9 @@ import {
   simulatedStateSchema,
   TOKEN_HEADER,
   tokenSchema,
+  type CablePort,
+  type CutterHello,
+  type CutterOrder,
   type DeviceKind,
   type PrinterTold,
   type PrintOrder,
@@ -26,7 +30,8 @@ import {
 } from '../../devices/protocol/index.ts';
 import { hasWords, isDoing } from '../../messages/index.ts';
 import type { SimulatedFaults } from '../../core/run/index.ts';
-import type { PrintChoices } from '../../core/stock/index.ts';
+import type { CutProgram } from '../../core/output/index.ts';
+import type { Cutter, PrintChoices } from '../../core/stock/index.ts';
 import { blobOf, confirmedAddresses, keepConfirmed } from '../storage/index.ts';
 
 type Progress = Task['progress'];
@@ -155,19 +160,66 @@ export function printOn(
   });
 }
 
-/** Sends HPGL to a confirmed cutter. */
-export function cutOn(address: string, hpgl: Uint8Array, progress: Progress): AtWork {
-  const type = HPGL_TYPE;
-  const query = new URLSearchParams({ address });
-  const body = blobOf(hpgl, type);
-  return working(address, 'cutter', `cut?${query}`, { body, type, progress });
+/** How the wire of a cutter is set, as its profile has it. */
+const lineOf = ({ profile }: Cutter): Pick<CutterOrder, 'line'> => {
+  if (!profile) return {};
+  const { line, buffer } = profile;
+  const answers = profile.language === 'gcode' && profile.answers;
+  return { line: { line, buffer, ...(answers ? { answers } : {}) } };
+};
+
+/** A cutter at work, which can also rest between cuts. */
+export interface CutterAtWork extends AtWork {
+  rest(rests: boolean): Promise<void>;
+}
+
+/** Sends a program to a confirmed cutter. @param done how many cuts were made before */
+export function cutOn(
+  cutter: Cutter,
+  { program, done = 0 }: { readonly program: CutProgram; readonly done?: number },
+  progress: Progress,
+): CutterAtWork {
+  const { address } = cutter;
+  const work = crypto.randomUUID();
+  const { start, end, stop, cuts } = program;
+  const order: CutterOrder = {
+    ...{ address, done, work, ...lineOf(cutter) },
+    program: { start, end, stop, cuts: [...cuts] },
+  };
+  return {
+    ...working(address, 'cutter', 'cut', {
+      body: JSON.stringify(order),
+      type: 'application/json',
+      progress,
+    }),
+    async rest(rests) {
+      await asked('rest', json({ work, rests }));
+    },
+  };
+}
+
+/** Asks a confirmed cutter who it is and where it stands. */
+export async function helloCutter(cutter: Cutter): Promise<Result<CutterHello>> {
+  const { address } = cutter;
+  const open = await openDevice('cutter', address);
+  if (!open.ok) return open;
+  return answeredResult(
+    await asked('hello', json({ address, ...lineOf(cutter) })),
+    cutterHelloSchema,
+  );
+}
+
+/** The ports of the computer that serves this page; none where it does not tell. */
+export async function cablePorts(): Promise<readonly CablePort[]> {
+  const told = await answered(await asked('ports'), z.object({ ports: z.array(cablePortSchema) }));
+  return told.ok ? told.value.ports : [];
 }
 
 function working(
   address: string,
   kind: DeviceKind,
   path: string,
-  { body, type, progress }: { body: Blob; type: string; progress: Progress },
+  { body, type, progress }: { body: Blob | string; type: string; progress: Progress },
 ): AtWork {
   const stop = new AbortController();
   const run = async (): Promise<Result<unknown>> => {

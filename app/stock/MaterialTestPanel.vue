@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Cutter, Material } from '../../core/stock/index.ts';
-import { fileStem } from '../../core/output/index.ts';
+import { fileStem, programText } from '../../core/output/index.ts';
 import {
-  materialTestHpgl,
+  materialTestProgram,
   TEST_SHEET,
   TEST_SIZE,
   testCells,
@@ -56,10 +56,14 @@ async function print(): Promise<void> {
 }
 
 async function cut(): Promise<void> {
-  const bytes = new TextEncoder().encode(materialTestHpgl(plan.value));
-  const address = cutter.value?.address;
-  if (!address) return download(`${stem.value}.hpgl`, bytes, 'application/vnd.hp-hpgl');
-  const done = await cutOn(address, bytes, () => undefined).done;
+  const { value } = cutter;
+  const program = materialTestProgram(plan.value, value?.profile);
+  if (!value?.address) {
+    const bytes = new TextEncoder().encode(programText(program));
+    const end = value?.profile?.language ?? 'hpgl';
+    return download(`${stem.value}.${end}`, bytes, 'application/octet-stream');
+  }
+  const done = await cutOn(value, { program }, () => undefined).done;
   if (done.ok) messages.say(words.sent);
   else messages.sayProblem(done.problem);
 }

@@ -14,6 +14,9 @@ export const run = {
   run: 'Run',
   looks: 'What is seen',
   stopped: 'The run can start when these are mended.',
+  rest: 'Pause after this cut',
+  restOver: 'Go on',
+  dryRun: 'Go along the lines without cutting',
   cancel: 'Cancel',
   simulated:
     'The simulated printer and cutter get the very files that real ones would, and are as far off as real ones are.',

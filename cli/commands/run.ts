@@ -2,19 +2,20 @@ import { expectOk, ok, type Problem } from '../../core/base/index.ts';
 import type { Calls } from '../../core/calls.ts';
 import type { Point } from '../../core/geometry/index.ts';
 import { blockedBy, type Devices, type RunReport, type SheetRun } from '../../core/run/index.ts';
+import { parseCutProfile, type CutProfile } from '../../core/stock/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
 import {
   AccessFile,
   ippPrinter,
   nodePlatform,
   parseAddress,
-  tcpCutter,
+  realCutter,
 } from '../../devices/wire/index.ts';
-import { thingStem } from '../../core/output/index.ts';
+import { programText, thingStem } from '../../core/output/index.ts';
 import { printNoteText, problemLine, problemText } from '../../messages/index.ts';
 import { needed, readOptions, refuse, whole, type Given } from '../arguments.ts';
 import type { CliCommand } from '../command.ts';
-import { readJob, writeInto } from '../files.ts';
+import { readBytes, readJob, writeInto } from '../files.ts';
 import { wantedGroups, type Group } from '../groups.ts';
 import { runPicture } from '../png-file.ts';
 import { callsFor, withKnownAcceptances } from '../ready.ts';
@@ -26,12 +27,13 @@ export const run: CliCommand = {
   does: 'Prints and cuts a job; on simulated devices it is a rehearsal.',
   example: 'peel run seals.peel --out rehearsal --seed 7',
   usage:
-    'peel run JOB.peel --out DIR [--printer sim|ipp://…|ipps://…] [--cutter sim|tcp://…] [--group NAME] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
+    'peel run JOB.peel --out DIR [--printer sim|ipp://…|ipps://…] [--cutter sim|tcp://…|serial:PORT] [--profile FILE.json] [--group NAME] [--align x,y;x,y;x,y] [--accept CODE] [--seed N] [--json]',
   async run(argv) {
     const given = readOptions(argv, [
       'out',
       'printer',
       'cutter',
+      'profile',
       'align',
       'accept',
       'group',
@@ -41,6 +43,7 @@ export const run: CliCommand = {
     const out = needed(given, 'out');
     const printer = addressOf('printer', given);
     const cutter = addressOf('cutter', given);
+    const profile = profileOf(given);
     const job = await withKnownAcceptances(readJob(given.rest[0], given.options.today));
     const accept = String(given.options.accept ?? '')
       .split(',')
@@ -49,7 +52,7 @@ export const run: CliCommand = {
     const made = (seed: number): Devices => chosenDevices(seed, { printer, cutter });
     const calls = callsFor(job, made);
     const groups = wantedGroups(job.job, given);
-    const order = { seed: whole(given, 'seed', 1), accept, ...(align ? { align } : {}) };
+    const order = { seed: whole(given, 'seed', 1), accept, profile, ...(align ? { align } : {}) };
     // Nothing of a set is sent while one of its things may not be.
     const blocked = groups.length > 1 ? await firstBlocked(groups, accept, calls) : undefined;
     if (blocked) return refusedBy(blocked);
@@ -64,7 +67,7 @@ export const run: CliCommand = {
         stem: thingStem(job.job.name, group, stems),
       });
     }
-    for (const one of reports) await writeReport(out, one);
+    for (const one of reports) await writeReport(out, one, profile?.language ?? 'hpgl');
     const sheets = reports.flatMap(({ report, group }) =>
       report.sheets.map((sheet) => ({
         ...(group === undefined ? {} : { group }),
@@ -113,11 +116,16 @@ async function firstBlocked(
   return undefined;
 }
 
-async function writeReport(out: string, { report, stem }: GroupReport): Promise<void> {
+async function writeReport(
+  out: string,
+  { report, stem }: GroupReport,
+  language: CutProfile['language'],
+): Promise<void> {
   writeInto(out, `${stem}.pdf`, report.pdf);
   const pictures = report.sheets.flatMap((sheet, index) => {
     const name = `${stem}-${index + 1}`;
-    writeInto(out, `${name}.hpgl`, report.hpgl[index] ?? '');
+    const program = report.programs[index];
+    if (program) writeInto(out, `${name}.${language}`, programText(program));
     return (['printed', 'cut', 'peeled'] as const).map(async (kind) => {
       const image = sheet[kind];
       if (image) writeInto(out, `${name}-${kind}.png`, await runPicture(image));
@@ -155,6 +163,13 @@ function addressOf(kind: 'printer' | 'cutter', given: Given): string | undefined
   return refuse(`--${kind}: ${what}`, `${remedy} Or: sim.`, `--${kind}`);
 }
 
+/** How the cutter is spoken to, by the file that is named; undefined where none is. */
+function profileOf({ options: { profile } }: Given): CutProfile | undefined {
+  if (profile === undefined) return undefined;
+  const path = String(profile);
+  return expectOk(parseCutProfile(new TextDecoder().decode(readBytes(path)), path));
+}
+
 /** Devices at addresses, and simulated ones where none is given. */
 function chosenDevices(
   seed: number,
@@ -174,7 +189,7 @@ function chosenDevices(
           },
         }
       : simulated.printer,
-    cutter: cutter === undefined ? simulated.cutter : tcpCutter(cutter),
+    cutter: cutter === undefined ? simulated.cutter : realCutter(cutter),
   };
 }
 

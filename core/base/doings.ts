@@ -17,7 +17,8 @@ export interface Doings {
   'reading-file': { file: number; of: number };
   rehearsing: { time: number; of: number };
   rendering: NoValues;
-  'sending-cuts': NoValues;
+  'cutter-rests': NoValues;
+  'sending-cut': { cut: number; of: number };
   'sending-sheets': NoValues;
   'waiting-for-printer': { reason: PrinterReason };
   'writing-print': NoValues;

@@ -65,13 +65,16 @@ export interface ProblemValues {
   'code/empty': { symbology: 'qr' | 'code-128' };
   'code/long': { bytes: number; most: number };
   'code/unread': { text: string };
-  'cutter/lost': { share: number } | { lines: number; of: number };
+  /** Cuts are counted from 1; lines are those that a simulated cutter made. */
+  'cutter/lost': { from: number; of: number } | { lines: number; of: number };
+  'cutter/port': { port: string; because: 'no-port' | 'busy' | 'not-allowed'; group?: string };
+  'cutter/says': { says: string; from: number; of: number };
   'cutter/unreachable': { address: string };
   'device/address': {
     kind: 'printer' | 'cutter';
     typed: string;
     example: string;
-    because: 'no-address' | 'other-device' | 'no-host' | 'too-much' | 'no-port';
+    because: 'no-address' | 'other-device' | 'no-host' | 'other-port' | 'too-much' | 'no-port';
   };
   'edge/no-outline': { name: string };
   'edge/nothing-left': NoValues;
@@ -147,6 +150,7 @@ export interface ProblemValues {
   'printer/wants-login': { address: string; wrong: boolean };
   'printer/wants-tls': { address: string };
   'printer/waits': { reason: PrinterReason };
+  'profile/unread': { name: string; at: string };
   'run/align':
     | { places: number; marks: readonly Point[] }
     | { off: number | undefined; marks: readonly Point[] };

@@ -1,5 +1,3 @@
-import type { Knife } from '../cutting/index.ts';
-import type { Affine } from '../geometry/index.ts';
 import type { Correction, PaperSide } from '../stock/index.ts';
 import type { FormChoices } from './form-fields.ts';
 
@@ -21,12 +19,6 @@ export interface ExportChoices extends FormChoices {
   readonly printer?: Correction;
   /** Which side of the paper a print file has, where not both. */
   readonly side?: PaperSide;
-  /** How the knife of the cutter trails; it sees to that itself unless given. */
-  readonly knife?: Knife;
-  /** From mm of a sheet to where the cutter has it, when a hand has told it. */
-  readonly lies?: Affine;
-  /** How many cuts of a sheet, in their order, were made before and are left out of HPGL. */
-  readonly cutBefore?: number;
   /** Of which sheets, by their numbers from 0; all of them unless given. */
   readonly sheets?: readonly number[];
 }

@@ -5,7 +5,17 @@ export { USUAL_CHOICES, type ExportChoices } from './choices.ts';
 export { exportFiles, exportThings, type MadeFile } from './export.ts';
 export { FORMATS, type Format } from './formats/index.ts';
 export { formPdf, pdfSources, printPdf } from './print-pdf.ts';
-export { cutHpgl, HPGL_PENS, HPGL_UNITS, settingCommands } from './hpgl.ts';
+export {
+  cutProgram,
+  cutterAxes,
+  HPGL_PENS,
+  HPGL_UNITS,
+  moveProgram,
+  programText,
+  writeProgram,
+  type CutProgram,
+  type SheetProgramChoices,
+} from './cut-program/index.ts';
 export { fileStem, sheetFiles, thingStem, type SheetFiles } from './names.ts';
 export { parsePages } from './pages.ts';
 export { writePdf, type PdfPage, type PdfSources } from './pdf/index.ts';

@@ -2,7 +2,7 @@ import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
 import { exportedExample, keep, tool } from '../testing/exported.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { orderCuts } from '../cutting/index.ts';
-import { cutHpgl } from './hpgl.ts';
+import { cutProgram, programText, type SheetProgramChoices } from './index.ts';
 import { createJob } from '../job/index.ts';
 import { countPdfPages, renderPdf } from '../pdf/index.ts';
 import { boxOf, ellipsePath, rectanglePath, translation } from '../geometry/index.ts';
@@ -281,17 +281,18 @@ test('cuts go by kind, folds first and what falls out last, and nearest next', (
 test('a cutter that is told gets speed and force with each pen, each line as often as it takes passes, and moved lines', () => {
   const [sheet] = made.compiled.sheets;
   if (!sheet) throw new Error('no sheet');
-  const plain = cutHpgl(sheet);
+  const hpgl = (choices?: SheetProgramChoices): string => programText(cutProgram(sheet, choices));
+  const plain = hpgl();
   expect(plain).not.toMatch(/VS|FS/);
   const settings = { kiss: { force: 80, speed: 200, passes: 2 } };
-  const told = cutHpgl(sheet, { offset: 0, overcut: 0, settings });
+  const told = hpgl({ knife: { offset: 0, overcut: 0, settings } });
   expect(told).toContain('SP1;VS20;FS80;');
   expect(told.match(/PU\d/g)).toHaveLength(6 * 2 + 1);
   // What was cut before is left out.
-  expect(cutHpgl(sheet, undefined, undefined, 4).match(/PD/g)).toHaveLength(2);
-  const first = (hpgl: string): number[] =>
-    (/PU(\d+),(\d+);PD/.exec(hpgl) ?? []).slice(1).map(Number);
-  const moved = first(cutHpgl(sheet, undefined, [1, 0, 0, 1, 2, -1]));
+  expect(hpgl({ done: 4 }).match(/PD/g)).toHaveLength(2);
+  const first = (text: string): number[] =>
+    (/PU(\d+),(\d+);PD/.exec(text) ?? []).slice(1).map(Number);
+  const moved = first(hpgl({ lies: [1, 0, 0, 1, 2, -1] }));
   const [x = 0, y = 0] = first(plain);
   // 2 mm to the right and 1 mm up: HPGL counts upwards.
   expect(moved).toEqual([x + 80, y + 40]);

@@ -5,7 +5,7 @@ import type { CompiledSheet, SheetCopy } from '../sheet/index.ts';
 import { knifeRings, orderCuts } from '../cutting/index.ts';
 import { sideFile, type SheetFiles } from './names.ts';
 import type { Writing } from './formats/format.ts';
-import { HPGL_UNITS } from './hpgl.ts';
+import { HPGL_UNITS } from './cut-program/index.ts';
 
 const rounded = (value: number): number => Math.round(value * 1e4) / 1e4 + 0;
 const pairs = (rings: readonly Ring[]): number[][][] =>

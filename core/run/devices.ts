@@ -1,5 +1,7 @@
 import type { Problem, Result, Task } from '../base/index.ts';
 import type { Affine, Ring } from '../geometry/index.ts';
+import type { CutProgram } from '../output/index.ts';
+import type { CutProfile } from '../stock/index.ts';
 import type { MarkPlace, Registration, SheetPicture } from '../register/index.ts';
 
 /** What is worth telling of a print though it went well: that the printer may have scaled it. */
@@ -37,7 +39,9 @@ export interface Printer {
 export interface CutOrder {
   /** Which sheet of the run it is, from 0. */
   readonly number: number;
-  readonly hpgl: string;
+  readonly program: CutProgram;
+  /** How the cutter is spoken to; as cut files are exported unless given. */
+  readonly profile?: CutProfile | undefined;
   readonly marks: readonly MarkPlace[];
   readonly sheet: { readonly width: number; readonly height: number };
   /** What is laid in, where that is known. */

@@ -1,6 +1,7 @@
 import { compose, ellipsePath, flatten, placed, scaling, translation } from '../geometry/index.ts';
 import { simulatedDevices } from '../../devices/simulated/index.ts';
-import { readHpgl } from '../../devices/simulated/cutter.ts';
+import { readHpgl } from '../../devices/simulated/read-cuts.ts';
+import { programText, type CutProgram } from '../output/index.ts';
 import { createJob } from '../job/index.ts';
 import { compiled, exampleJob, runAll } from '../testing/example-job.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
@@ -190,7 +191,7 @@ test('copies that share their cut lines are cut once and come out as large as th
   });
   if (!done.ok) throw new Error(done.problem.code);
   const [sheet] = done.value.sheets;
-  expect(readHpgl(done.value.hpgl[0] ?? '')).toHaveLength(lines.length);
+  expect(readHpgl(programText(done.value.programs[0] as CutProgram))).toHaveLength(lines.length);
   expect(sheet?.copies).toHaveLength(6);
   for (const copy of sheet?.copies ?? []) expect(copy.deviation).toBeLessThan(0.12);
 });

@@ -17,11 +17,12 @@ import {
   type CompiledJob,
   type JobResources,
 } from '../job/index.ts';
-import { cutHpgl, printPdf } from '../output/index.ts';
+import { cutProgram, printPdf, type CutProgram } from '../output/index.ts';
 import { openBlockers, type Finding } from '../proof/index.ts';
 import type { RgbaImage } from '../raster/index.ts';
 import { whyNotTrusted, type Registration } from '../register/index.ts';
 import type { CompiledSheet } from '../sheet/index.ts';
+import type { CutProfile } from '../stock/index.ts';
 import { alignToMarks } from './align-to-marks.ts';
 import { cutCopies } from './cut-copies.ts';
 import { copyOutcome, type CopyOutcome } from './deviation.ts';
@@ -45,7 +46,8 @@ export interface SheetRun {
 export interface RunReport {
   readonly sheets: readonly SheetRun[];
   readonly pdf: Uint8Array;
-  readonly hpgl: readonly string[];
+  /** What each sheet's cutting was, in their order. */
+  readonly programs: readonly CutProgram[];
   /** What is worth telling though it went well. */
   readonly notes: readonly PrintNote[];
 }
@@ -59,6 +61,8 @@ export interface RunOrder {
   readonly accept: readonly string[];
   /** Where the first marks are in the cutter, mm, when a hand has told it. */
   readonly align?: readonly Point[];
+  /** How the cutter is spoken to; as cut files are exported unless given. */
+  readonly profile?: CutProfile | undefined;
   /** Of which sheets, by their numbers from 0; all of them unless given. */
   readonly only?: readonly number[];
   readonly task?: Task;
@@ -85,7 +89,7 @@ export function blockedBy(
  * layout and the sheet's size, and nothing else.
  */
 export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Result<RunReport>> {
-  const { platform, resources, devices, accept, align, task = unwatched } = order;
+  const { platform, resources, devices, accept, align, profile, task = unwatched } = order;
   task.progress(0, doing('proofing', {}));
   const blockers = await openBlockers(whole, { platform, resources });
   const blocked = blockedBy(blockers, accept);
@@ -98,7 +102,9 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   const wrong = aligned?.find(({ ok }) => !ok);
   if (wrong && !wrong.ok) return wrong;
   const sheetToBed = aligned?.map(expectOk);
-  const hpgl = compiled.sheets.map((sheet, at) => cutHpgl(sheet, undefined, sheetToBed?.[at]));
+  const programs = compiled.sheets.map((sheet, at) =>
+    cutProgram(sheet, { profile, lies: sheetToBed?.[at] }),
+  );
   const { width, height } = compiled.sheets[0]?.drawing ?? compiled.job.stock;
   const printed = await devices.printer.print(
     { pdf, name: compiled.job.name, sheet: { width, height } },
@@ -109,18 +115,18 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
   const only = order.only ?? compiled.sheets.map((_, at) => at);
   for (const [turn, index] of only.entries()) {
     const sheet = compiled.sheets[index];
-    if (!sheet) continue;
+    const program = programs[index];
+    if (!sheet || !program) continue;
     const place = { sheet: index + 1, of: compiled.sheets.length };
     const part = within(task, turn / only.length, 1 / only.length);
     const page = pageOf(pages, index);
-    const lines = hpgl[index] ?? '';
     const done = await runSheet(
       {
         sheet,
         number: index,
         page,
         place,
-        hpgl: lines,
+        program,
         printed: printed.value,
         sheetToBed: sheetToBed?.[index],
       },
@@ -130,7 +136,7 @@ export async function runJob(whole: CompiledJob, order: RunOrder): Promise<Resul
     sheets.push(done.value);
   }
   task.progress(1, doing('done', {}));
-  return ok({ sheets, pdf, hpgl, notes: printed.value.notes });
+  return ok({ sheets, pdf, programs, notes: printed.value.notes });
 }
 
 /** A part of a task, as a task of its own. */
@@ -145,14 +151,14 @@ interface SheetOrder {
   readonly page: number;
   /** Which of the sheets it is, from 1. */
   readonly place: { readonly sheet: number; readonly of: number };
-  readonly hpgl: string;
+  readonly program: CutProgram;
   readonly printed: Printed;
   readonly sheetToBed: Affine | undefined;
 }
 
 async function runSheet(
-  { sheet, number, page, place, hpgl, printed, sheetToBed }: SheetOrder,
-  { platform, devices, task = unwatched }: RunOrder,
+  { sheet, number, page, place, program, printed, sheetToBed }: SheetOrder,
+  { platform, devices, profile, task = unwatched }: RunOrder,
 ): Promise<Result<SheetRun>> {
   task.progress(0.1, doing('printing-sheet', place));
   await task.yieldNow();
@@ -163,7 +169,8 @@ async function runSheet(
   const done = await devices.cutter.cut(
     {
       number,
-      hpgl,
+      program,
+      profile,
       marks,
       sheet: drawing,
       ...(paper ? { printed: paper.picture } : {}),

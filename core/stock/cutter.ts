@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { cutProfileSchema } from './cut-profile.ts';
 
 /** A cutter of the workshop and what is known of it. */
 export const cutterSchema = z.object({
@@ -18,6 +19,8 @@ export const cutterSchema = z.object({
   /** Grams. */
   leastForce: z.number().min(0).max(5000),
   mostForce: z.number().min(1).max(5000),
+  /** How it is spoken to, where it does not take cut files as they are exported. */
+  profile: cutProfileSchema.optional(),
 });
 export type Cutter = z.infer<typeof cutterSchema>;
 

@@ -93,3 +93,17 @@ export {
   usualChoices,
   type PrintChoices,
 } from './print-choices.ts';
+export {
+  CUT_ORIGINS,
+  gcodeProfileSchema,
+  hpglProfileSchema,
+  LINE_ENDS,
+  parseCutProfile,
+  serialLineSchema,
+  USUAL_PROFILE,
+  writeCutProfile,
+  type CutProfile,
+  type GcodeProfile,
+  type HpglProfile,
+  type SerialLine,
+} from './cut-profile.ts';

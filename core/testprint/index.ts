@@ -8,7 +8,7 @@ export {
 export { fitTestPdf, stepSize, type FitTest } from './fit-test.ts';
 export { templatePdf, type TemplateDrawing } from './template-print.ts';
 export {
-  materialTestHpgl,
+  materialTestProgram,
   materialTestPdf,
   TEST_SHEET,
   TEST_SIZE,

@@ -1,8 +1,9 @@
-import { readHpgl } from '../../devices/simulated/cutter.ts';
+import { readHpgl } from '../../devices/simulated/read-cuts.ts';
 import { keep, tool } from '../testing/exported.ts';
+import { programText } from '../output/index.ts';
 import { nodePlatform } from '../testing/node-platform.ts';
 import { say } from '../../messages/index.ts';
-import { materialTestHpgl, materialTestPdf, testCells, type MaterialTest } from './index.ts';
+import { materialTestPdf, materialTestProgram, testCells, type MaterialTest } from './index.ts';
 
 const TEST: MaterialTest = {
   ...{ kind: 'kiss', force: 100, speed: 200, least: 70, most: 130, name: 'Satin film' },
@@ -16,14 +17,14 @@ test('force and speed are stepped around what is known, within what the cutter c
 });
 
 test('each square is cut with its own force and speed, 14 mm wide, where its words are printed', async () => {
-  const hpgl = materialTestHpgl(TEST);
+  const hpgl = programText(materialTestProgram(TEST));
   const lines = readHpgl(hpgl);
   expect(lines).toHaveLength(15);
   const [first] = lines;
   const xs = first?.line.map(({ x }) => x) ?? [];
   expect(Math.max(...xs) - Math.min(...xs)).toBe(14 * 40);
-  expect(hpgl).toContain('VS10;FS70;PU');
-  expect(hpgl).toContain('VS30;FS130;PU');
+  expect(hpgl).toContain('VS10;FS70;\nPU');
+  expect(hpgl).toContain('VS30;FS130;\nPU');
   const path = keep('material.pdf', await materialTestPdf(nodePlatform, TEST, say));
   const words = tool('pdftotext', '-layout', path, '-');
   expect(words).toContain('Satin film: which one peels cleanly?');

@@ -1,6 +1,7 @@
 import type { Platform, Say } from '../base/index.ts';
 import { rectanglePath } from '../geometry/index.ts';
-import { HPGL_PENS, HPGL_UNITS, settingCommands, writePdf } from '../output/index.ts';
+import { writePdf, writeProgram, type CutProgram } from '../output/index.ts';
+import type { CutProfile } from '../stock/index.ts';
 import { loadShipped } from '../type/index.ts';
 import { FACE, line, wordsAt } from './parts.ts';
 
@@ -77,19 +78,17 @@ export async function materialTestPdf(
 }
 
 /** What is cut: each square with its own force and speed, from the sheet's top left corner. */
-export function materialTestHpgl(test: MaterialTest): string {
-  const units = (x: number, y: number): string =>
-    [x, TEST_SHEET.height - y].map((mm) => Math.round(mm * HPGL_UNITS.unitsPerMm)).join(',');
+export function materialTestProgram(test: MaterialTest, profile?: CutProfile): CutProgram {
   const half = TEST_SIZE / 2;
-  const squares = testCells(test).map(({ x, y, force, speed }) => {
-    const [start, ...others] = [
-      units(x - half, y - half),
-      units(x + half, y - half),
-      units(x + half, y + half),
-      units(x - half, y + half),
+  const cuts = testCells(test).map(({ x, y, force, speed }) => {
+    const corners = [
+      { x: x - half, y: y - half },
+      { x: x + half, y: y - half },
+      { x: x + half, y: y + half },
+      { x: x - half, y: y + half },
     ];
-    const commands = settingCommands({ force, speed, passes: 1 });
-    return `${commands}PU${start};PD${[...others, start].join(',')};`;
+    const way = [...corners, ...corners.slice(0, 1)];
+    return { kind: test.kind, setting: { force, speed, passes: 1 }, ways: [way] };
   });
-  return ['IN;', 'PA;', `SP${HPGL_PENS[test.kind]};`, ...squares, 'PU0,0;SP0;', ''].join('\n');
+  return writeProgram(cuts, TEST_SHEET, { profile });
 }

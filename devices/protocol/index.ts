@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { serialLineSchema } from '../../core/stock/index.ts';
 import { faultsSchema } from '../../core/run/index.ts';
 
 /** What a page and the bridge to its devices say to each other, read by both with the same schemas. */
@@ -8,7 +9,6 @@ export const BRIDGE_PATH = '/api/bridge';
 /** The header that carries the token of a page of one's own. */
 export const TOKEN_HEADER = 'x-little-peel';
 export const PDF_TYPE = 'application/pdf';
-export const HPGL_TYPE = 'application/vnd.hp-hpgl';
 
 const address = z.string().max(300);
 /** A number, also as it stands in an address. */
@@ -36,6 +36,56 @@ export const loginSchema = z.strictObject({
     .regex(/^[^:]*$/),
   password: z.string().max(200),
 });
+
+/** Commands for a cutter: printable letters of ASCII, and ends of lines. */
+const commands = (most: number): z.ZodString =>
+  z
+    .string()
+    .max(most)
+    .regex(/^[\x20-\x7e\r\n]*$/);
+
+/** What a cutter is sent, and how: as the card of the cutter says. */
+export const cutOrderSchema = z.strictObject({
+  address,
+  program: z.strictObject({
+    start: commands(2000),
+    cuts: z.array(commands(4_000_000)).max(100_000),
+    end: commands(2000),
+    stop: commands(2000),
+  }),
+  line: z
+    .strictObject({
+      line: serialLineSchema,
+      buffer: z.int().min(0).max(1_000_000),
+      answers: z.boolean().optional(),
+    })
+    .optional(),
+  /** How many cuts were made before. */
+  done: z.int().min(0).max(1_000_000).optional(),
+  /** By which a page tells it to rest. */
+  work: z
+    .string()
+    .regex(/^[\w-]{1,64}$/)
+    .optional(),
+});
+export type CutterOrder = z.infer<typeof cutOrderSchema>;
+
+export const restSchema = z.strictObject({
+  work: z.string().max(64),
+  rests: z.boolean(),
+});
+
+/** Who is asked for its identity and place: a cutter, and how its wire is set. */
+export const helloSchema = cutOrderSchema.pick({ address: true, line: true });
+export const cutterHelloSchema = z.object({
+  identity: z.string().optional(),
+  position: z.string().optional(),
+});
+export type CutterHello = z.infer<typeof cutterHelloSchema>;
+
+/** A port of the computer that serves the page. */
+export const cablePortSchema = z.object({ address: z.string(), name: z.string() });
+export type CablePort = z.infer<typeof cablePortSchema>;
 
 /** How a PDF is printed: mm, and trays and kinds of paper as the printer calls them. */
 export const printOrderSchema = z.strictObject({

@@ -9,7 +9,6 @@ import {
   scaling,
   translation,
   type Affine,
-  type Point,
 } from '../../core/geometry/index.ts';
 import {
   findMarks,
@@ -18,6 +17,7 @@ import {
   type Registration,
   type SheetPicture,
 } from '../../core/register/index.ts';
+import { cutterAxes, programText } from '../../core/output/index.ts';
 import { warpImage } from '../../core/raster/index.ts';
 import {
   grainOf,
@@ -29,8 +29,9 @@ import {
   type Cutter,
   type SimulatedFaults,
 } from '../../core/run/index.ts';
+import { USUAL_PROFILE, type CutProfile } from '../../core/stock/index.ts';
+import { readGcode, readHpgl } from './read-cuts.ts';
 
-const UNITS_PER_MM = 40;
 const BED = [232, 229, 224, 255] as const;
 const GRAINS = 65_521; // a prime, so that rows of no picture repeat
 const TORN = 4; // of how many lines a dull blade tears one
@@ -47,7 +48,7 @@ const UNAIDED: Registration = {
 /** A cutter that sees its sheet, finds the marks by itself and follows the HPGL it is given. */
 export function simulatedCutter(seed: number, faults: SimulatedFaults = NO_FAULTS): Cutter {
   return {
-    cut({ number, hpgl, marks, sheet, printed, sheetToBed }) {
+    cut({ number, program, profile = USUAL_PROFILE, marks, sheet, printed, sheetToBed }) {
       // The same sheet is always laid in alike, also when it is cut once more.
       const random = seededRandom(seed + 7919 + 15_485_863 * number);
       const { sensor, actualTransform } = layIn(printed ?? emptyBed(sheet), random, faults);
@@ -56,7 +57,7 @@ export function simulatedCutter(seed: number, faults: SimulatedFaults = NO_FAULT
       const trusted = map && confidence >= TRUSTED;
       // Lines that a hand has placed are placed already.
       const onto = sheetToBed ? IDENTITY : map;
-      const whole = trusted && onto ? followed(hpgl, sheet, onto) : [];
+      const whole = trusted && onto ? followed(programText(program), profile, { sheet, onto }) : [];
       const { cuts, wrong } = withFaults(whole, faults, random);
       return Promise.resolve(
         ok({
@@ -131,11 +132,17 @@ function layIn(
   return { sensor: { image: sensor, dpi }, actualTransform };
 }
 
-function followed(hpgl: string, sheet: CutOrder['sheet'], onto: Affine): CutPath[] {
-  return readHpgl(hpgl).map(({ pen, line }): CutPath => {
-    const ring = line.map(({ x, y }) =>
-      apply(onto, { x: x / UNITS_PER_MM, y: sheet.height - y / UNITS_PER_MM }),
-    );
+/** The lines of a program on the paper: it is read as the profile says that it is written. */
+function followed(
+  text: string,
+  profile: CutProfile,
+  { sheet, onto }: { sheet: CutOrder['sheet']; onto: Affine },
+): CutPath[] {
+  const inGcode = profile.language === 'gcode';
+  const perMm = inGcode ? 1 : profile.unitsPerMm;
+  const toBed = nested(onto, invert(cutterAxes(profile, sheet)), scaling(1 / perMm));
+  return (inGcode ? readGcode(text) : readHpgl(text)).map(({ pen, line }): CutPath => {
+    const ring = line.map((point) => apply(toBed, point));
     const [first, last] = [line[0], line[line.length - 1]];
     const closed = first?.x === last?.x && first?.y === last?.y;
     return { pen, ring: closed ? ring.slice(0, -1) : ring, open: !closed, clean: true };
@@ -156,27 +163,4 @@ function withFaults(
     cuts,
     wrong: problem('cutter/lost', { lines: kept.length, of: whole.length }),
   };
-}
-
-interface PenLine {
-  readonly pen: number;
-  readonly line: readonly Point[];
-}
-
-/** Follows pen-down moves. Understands IN, SP, PA, PU and PD; what else there is, is passed over. */
-export function readHpgl(hpgl: string): PenLine[] {
-  const lines: PenLine[] = [];
-  let pen = 0;
-  let at: Point = { x: 0, y: 0 };
-  for (const [, name, inner] of hpgl.matchAll(/([A-Z]{2})([^;A-Z]*)/g)) {
-    const numbers = (inner ?? '').split(',').map(Number);
-    if (name === 'SP') pen = numbers[0] ?? 0;
-    if (name !== 'PU' && name !== 'PD' && name !== 'PA') continue;
-    const points: Point[] = [];
-    for (let index = 0; index + 1 < numbers.length; index += 2)
-      points.push({ x: numbers[index] ?? 0, y: numbers[index + 1] ?? 0 });
-    if (name === 'PD' && points.length) lines.push({ pen, line: [at, ...points] });
-    at = points[points.length - 1] ?? at;
-  }
-  return lines;
 }

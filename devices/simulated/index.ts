@@ -52,4 +52,5 @@ export async function printedPage(printer: Printer, order: PrintOrder): Promise<
   if (!page) throw new Error('This printer shows nothing.');
   return page;
 }
-export { drawnHpgl } from './drawn-hpgl.ts';
+export { drawnCuts } from './drawn-cuts.ts';
+export { isGcode } from './read-cuts.ts';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Point } from '../../core/geometry/index.ts';
 import { exportedExample, keep, tool } from '../../core/testing/exported.ts';
-import { readHpgl } from './cutter.ts';
+import { readHpgl } from './read-cuts.ts';
 
 const MM = 25.4 / 72;
 

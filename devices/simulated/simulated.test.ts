@@ -14,7 +14,9 @@ import {
   type SeenCut,
 } from '../../core/run/index.ts';
 import { expectOk, unwatched } from '../../core/base/index.ts';
-import { readHpgl, simulatedCutter } from './cutter.ts';
+import { simulatedCutter } from './cutter.ts';
+import { readHpgl } from './read-cuts.ts';
+import type { CutProgram } from '../../core/output/index.ts';
 import { printedPage, simulatedDevices } from './index.ts';
 
 const printed = (
@@ -128,13 +130,16 @@ function markedSheet(dpi: number, marks = MARKS): SheetPicture {
 // A square of 20 mm about (50, 40) in plotter units, y up from the bottom of the sheet.
 const SQUARE = 'IN;SP1;PU1600,1200;PD2400,1200,2400,2000,1600,2000,1600,1200;PU;';
 
+/** A program of one cut. */
+const programOf = (hpgl: string): CutProgram => ({ start: '', cuts: [hpgl], end: '', stop: '' });
+
 /** What a simulated cutter makes of the square on a sheet. */
 async function cutOf(
   seed: number,
   order: Partial<CutOrder>,
   faults: SimulatedFaults = {},
 ): Promise<SeenCut & { stopped: string | undefined }> {
-  const whole = { number: 0, hpgl: SQUARE, marks: MARKS, sheet: SHEET, ...order };
+  const whole = { number: 0, program: programOf(SQUARE), marks: MARKS, sheet: SHEET, ...order };
   const { seen, problem } = expectOk(await simulatedCutter(seed, faults).cut(whole, unwatched));
   if (!seen) throw new Error('nothing seen');
   return { ...seen, stopped: problem?.code };
@@ -208,14 +213,14 @@ test('one mark missed is told and got over; three missed, or a sheet turned roun
 });
 
 test('a lost connection leaves the rest uncut, a dull blade or too little force leaves lines torn', async () => {
-  const hpgl = `IN;SP1;${'PU0,0;PD400,0,400,400,0,0;'.repeat(40)}`;
-  const lost = await cutOf(6, { hpgl, printed: markedSheet(150) }, { lost: true });
+  const program = programOf(`IN;SP1;${'PU0,0;PD400,0,400,400,0,0;'.repeat(40)}`);
+  const lost = await cutOf(6, { program, printed: markedSheet(150) }, { lost: true });
   expect([lost.cuts.length, lost.stopped]).toEqual([20, 'cutter/lost']);
-  const dull = await cutOf(6, { hpgl, printed: markedSheet(150) }, { dull: true });
+  const dull = await cutOf(6, { program, printed: markedSheet(150) }, { dull: true });
   const torn = dull.cuts.filter(({ clean }) => !clean).length;
   expect(torn).toBeGreaterThan(2);
   expect(torn).toBeLessThan(20);
-  const weak = await cutOf(6, { hpgl, printed: markedSheet(150) }, { weak: true });
+  const weak = await cutOf(6, { program, printed: markedSheet(150) }, { weak: true });
   expect(weak.cuts.every(({ clean }) => !clean)).toBe(true);
 });
 

@@ -1,7 +1,7 @@
 import { ok } from '../../core/base/index.ts';
 import type { Cutter, Printer } from '../../core/run/index.ts';
 import type { Access } from './ipp/ipp-line.ts';
-import { cutOverTcp } from './cutters/hpgl-socket.ts';
+import { cutOn } from './cutters/index.ts';
 import { printOverIpp } from './ipp/ipp-client.ts';
 
 /** A printer in the house that is reached over the Internet Printing Protocol. */
@@ -20,11 +20,11 @@ export function ippPrinter(address: string, access?: Access): Printer {
   };
 }
 
-/** A cutter in the house that takes HPGL on a TCP port. It looks for the marks itself, or not at all. */
-export function tcpCutter(address: string): Cutter {
+/** A cutter in the house or on a cable. It looks for the marks itself, or not at all. */
+export function realCutter(address: string): Cutter {
   return {
-    async cut({ hpgl }, task) {
-      const done = await cutOverTcp(address, hpgl, task);
+    async cut({ program, profile }, task) {
+      const done = await cutOn(address, { program, line: profile }, task);
       return done.ok ? ok({}) : done;
     },
   };

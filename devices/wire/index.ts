@@ -1,5 +1,5 @@
 export { parseAddress } from './address.ts';
-export { cutOverTcp } from './cutters/hpgl-socket.ts';
+export { cutOn, helloCutter, listPorts, type CutSent } from './cutters/index.ts';
 export { SimulatedNetworkCutter, type NetworkCut } from './stand-ins/simulated-network-cutter.ts';
 export {
   askPrinter,
@@ -17,6 +17,6 @@ export {
 } from './stand-ins/simulated-network-printer.ts';
 export { SimulatedNetworkDevices } from './stand-ins/simulated-network-devices.ts';
 export { nodePlatform } from './node-platform.ts';
-export { ippPrinter, tcpCutter } from './devices.ts';
+export { ippPrinter, realCutter } from './devices.ts';
 export { AccessFile } from './ipp/access-file.ts';
 export { type Access, type Login } from './ipp/ipp-line.ts';

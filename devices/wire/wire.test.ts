@@ -9,10 +9,8 @@ import { exportedExample, keep } from '../../core/testing/exported.ts';
 import { doingText, problemText } from '../../messages/index.ts';
 import {
   askPrinter,
-  cutOverTcp,
   parseAddress,
   printOverIpp,
-  SimulatedNetworkCutter,
   SimulatedNetworkPrinter,
   type WirePrint,
 } from './index.ts';
@@ -63,6 +61,10 @@ test.each([
   ['printer', ' ipp://bench.local:8631/x ', 'ipp://bench.local:8631/x'],
   ['cutter', 'tcp://192.168.1.30:9100', 'tcp://192.168.1.30:9100'],
   ['cutter', 'tcp://[::1]:9100/', 'tcp://[::1]:9100'],
+  ['cutter', ' serial:/dev/ttyUSB0 ', 'serial:/dev/ttyUSB0'],
+  ['cutter', 'serial:COM3', 'serial:COM3'],
+  ['cutter', 'usb:/dev/usb/lp0', 'usb:/dev/usb/lp0'],
+  ['printer', 'ipps://bench.local/', 'ipps://bench.local:631/'],
 ] as const)('the address of a %s, %s, is %s', (kind, typed, address) => {
   expect(parseAddress(kind, typed)).toEqual({ ok: true, value: address });
 });
@@ -75,6 +77,11 @@ test.each([
   ['cutter', 'tcp://192.168.1.30'],
   ['cutter', 'ipp://192.168.1.30:9100'],
   ['cutter', 'tcp://a b:1'],
+  ['cutter', 'serial:/dev/sda'],
+  ['cutter', 'serial:/dev/ttyUSB0/../sda'],
+  ['cutter', 'usb:/dev/ttyUSB0'],
+  ['cutter', 'usb:/etc/passwd'],
+  ['printer', 'serial:/dev/ttyUSB0'],
 ] as const)('for a %s “%s” is refused with an example', (kind, typed) => {
   const read = parseAddress(kind, typed);
   expect(read).toMatchObject({ ok: false, problem: { code: 'device/address' } });
@@ -257,25 +264,6 @@ test('what is no printer, or nobody, is said', async () => {
     body: 'hello',
   });
   expect(answer.status).toBe(400);
-});
-
-test('HPGL reaches the cutter byte for byte; a connection lost half-way is told', async () => {
-  const cutter = new SimulatedNetworkCutter();
-  await cutter.listen(0);
-  ended.push(() => cutter.close());
-  const hpgl = `IN;PA;SP1;${'PU0,0;PD400,0,400,400;'.repeat(3000)}SP0;\n`;
-  expect(await cutOverTcp(cutter.address, hpgl, unwatched)).toEqual({ ok: true, value: undefined });
-  expect(cutter.done).toEqual([{ hpgl, torn: false }]);
-  cutter.losesAfter = 20_000;
-  expect(await cutOverTcp(cutter.address, hpgl, watchedTask(() => undefined).task)).toMatchObject({
-    problem: { code: 'cutter/lost' },
-  });
-  expect(cutter.done[0]?.torn).toBe(true);
-  const { address } = cutter;
-  await ended.pop()?.();
-  expect(await cutOverTcp(address, hpgl, unwatched)).toMatchObject({
-    problem: { code: 'cutter/unreachable' },
-  });
 });
 
 test('whoever floods the simulated devices is cut off, and they stay up', async () => {

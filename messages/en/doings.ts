@@ -6,6 +6,7 @@ import { REASONS } from './printer-reasons.ts';
 export const DOINGS: Words<Doings> = {
   'asking-printer': () => 'Asking the printer',
   connecting: () => 'Connecting to the cutter',
+  'cutter-rests': () => 'Paused, the tool is lifted',
   cutting: () => 'Cutting',
   'cutting-sheet': ({ sheet, of }) => `Cutting sheet ${sheet} of ${of}`,
   done: () => 'Done',
@@ -18,7 +19,7 @@ export const DOINGS: Words<Doings> = {
   'reading-file': ({ file, of }) => `File ${file} of ${of}`,
   rehearsing: ({ time, of }) => `Rehearsal ${time} of ${of}`,
   rendering: () => 'Rendering the sheet',
-  'sending-cuts': () => 'Sending the cut lines',
+  'sending-cut': ({ cut, of }) => `Cut ${cut} of ${of}`,
   'sending-sheets': () => 'Sending the sheets',
   'waiting-for-printer': ({ reason }) => `The printer waits: ${wordsFor(REASONS, reason)}`,
   'writing-print': () => 'Writing the print file',

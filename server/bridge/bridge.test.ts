@@ -96,7 +96,11 @@ const confirm = (kind: string, address: string) =>
 const printUrl = (address: string, more = ''): string =>
   `print?address=${encodeURIComponent(address)}&name=Seals&width=210&height=297${more}`;
 const asPdf = { 'content-type': 'application/pdf' };
-const asHpgl = { 'content-type': 'application/vnd.hp-hpgl' };
+/** A program of one cut. */
+const cutOrder = (address: string, cut: string) => ({
+  address,
+  program: { start: 'IN;', cuts: [cut], end: 'SP0;', stop: ';PU;' },
+});
 
 test.each([
   ['a foreign page', { origin: 'http://evil.example' }],
@@ -109,7 +113,17 @@ test.each([
   const told = await asked({ url: 'token', method: 'GET', headers: { ...OWN, ...headers } });
   expect(told.statusCode).toBe(403);
   expect(told.body).not.toContain(token);
-  for (const url of ['devices', 'ask', 'trust', 'login', 'print', 'cut', 'simulated'])
+  for (const url of [
+    'devices',
+    'ask',
+    'trust',
+    'login',
+    'print',
+    'cut',
+    'rest',
+    'hello',
+    'simulated',
+  ])
     expect((await send({ url, headers, payload: {} })).statusCode).toBe(403);
 });
 
@@ -161,13 +175,35 @@ test('a confirmed printer and cutter are sent what the page gives, and how far i
   expect(lines[0]).toMatchObject({ doing: { code: 'asking-printer' } });
   expect(lines[lines.length - 1]).toMatchObject({ ok: true, value: { job: 1 } });
   await confirm('cutter', cutter.address);
-  const cut = await send({
-    url: `cut?address=${encodeURIComponent(cutter.address)}`,
-    headers: asHpgl,
-    payload: Buffer.from('IN;SP1;PU0,0;PD40,0;'),
-  });
+  const cut = await send({ url: 'cut', payload: cutOrder(cutter.address, 'PU0,0;PD40,0;') });
   expect(cut.body).toContain('{"ok":true}');
-  expect(cutter.done[0]?.hpgl).toBe('IN;SP1;PU0,0;PD40,0;');
+  expect(cutter.done[0]?.hpgl).toBe('IN;PU0,0;PD40,0;SP0;');
+});
+
+test('what is no program for a cutter, or for one that was not confirmed, is not sent', async () => {
+  await confirm('cutter', cutter.address);
+  const whole = cutOrder(cutter.address, 'PU0,0;PD9,9;');
+  const before = cutter.done.length;
+  for (const wrong of [
+    { ...whole, program: { ...whole.program, cuts: ['PU0,0;\u001b.K'] } },
+    { ...whole, program: { ...whole.program, stop: 7 } },
+    { ...whole, line: { line: { speed: 1 }, buffer: 0 } },
+    { ...whole, done: -1 },
+    { ...whole, more: true },
+  ])
+    expect((await send({ url: 'cut', payload: wrong })).statusCode).toBe(400);
+  for (const address of ['serial:/dev/ttyS0', 'usb:/dev/usb/lp0', printer.address])
+    for (const url of ['cut', 'hello'])
+      expect(
+        (await send({ url, payload: url === 'cut' ? cutOrder(address, '') : { address } }))
+          .statusCode,
+      ).toBe(403);
+  expect(cutter.done).toHaveLength(before);
+  expect((await send({ url: 'hello', payload: { address: cutter.address } })).json()).toEqual({
+    ok: true,
+    value: {},
+  });
+  expect((await send({ url: 'ports', method: 'GET' })).json()).toMatchObject({ ports: [] });
 });
 
 test('a certificate is trusted and a password kept for a confirmed printer; neither is told again', async () => {
@@ -217,9 +253,7 @@ test('the simulated devices start when asked, print what is sent, and show it as
   expect(picture.bytes.subarray(1, 4).toString()).toBe('PNG');
   expect((await send({ url: 'simulated/prints/9/0', method: 'GET' })).statusCode).toBe(404);
   await confirm('cutter', blade.address);
-  const payload = Buffer.from('IN;SP1;PU0,0;PD400,0,400,400,0,0;PU;');
-  const url = `cut?address=${encodeURIComponent(blade.address)}`;
-  await send({ url, headers: asHpgl, payload });
+  await send({ url: 'cut', payload: cutOrder(blade.address, 'PU0,0;PD400,0,400,400,0,0;PU;') });
   const cut = await send({ url: 'simulated/cuts/0', method: 'GET' });
   expect(cut.bytes.subarray(1, 4).toString()).toBe('PNG');
   expect((await send({ url: 'simulated', payload: { jam: true } })).statusCode).toBe(400);
@@ -238,6 +272,8 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
     'ask',
     'print',
     'cut',
+    'rest',
+    'hello',
     'simulated/prints/x/y',
     'simulated/cuts/-1',
     'nowhere',
@@ -268,7 +304,7 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
           'application/json',
           'application/pdf',
           'text/plain',
-          'application/vnd.hp-hpgl',
+          'application/octet-stream',
           'application/ipp',
         ]),
       } as Record<string, string>,

@@ -11,18 +11,22 @@ import { faultsSchema } from '../../core/run/index.ts';
 import {
   AccessFile,
   askPrinter,
-  cutOverTcp,
+  cutOn,
+  helloCutter,
+  listPorts,
   parseAddress,
   printOverIpp,
   SimulatedNetworkDevices,
 } from '../../devices/wire/index.ts';
 import {
   addressSchema,
+  cutOrderSchema,
   deviceSchema,
-  HPGL_TYPE,
+  helloSchema,
   loginSchema,
   PDF_TYPE,
   printOrderSchema,
+  restSchema,
   trustSchema,
 } from '../../devices/protocol/index.ts';
 import { Guard } from './guard.ts';
@@ -54,11 +58,13 @@ export async function bridge(
   const guard = new Guard();
   const simulated = new SimulatedNetworkDevices();
   const confirmed = new Set<string>();
+  /** Work that rests now, by the names that pages gave it. */
+  const resting = new Set<string>();
   let atOnce = 0;
   const { ports = PORTS, access = new AccessFile() } = options;
   server.addHook('onClose', () => simulated.stop());
   server.addContentTypeParser(
-    [PDF_TYPE, HPGL_TYPE],
+    PDF_TYPE,
     { parseAs: 'buffer', bodyLimit: MOST_PRINT },
     (_, body, done) => done(null, body),
   );
@@ -159,13 +165,33 @@ export async function bridge(
   });
 
   server.post('/cut', { bodyLimit: MOST_CUT }, async (request, reply) => {
-    const read = addressSchema.safeParse(request.query);
-    const hpgl = request.body;
-    if (!read.success || !Buffer.isBuffer(hpgl) || hpgl.subarray(0, 3).toString() !== 'IN;')
-      return unread(reply);
-    const { address } = read.data;
+    const read = cutOrderSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    const { address, work, ...order } = read.data;
     if (!isKnown('cutter', address)) return unknown(reply);
-    return watched(request, reply, (task) => cutOverTcp(address, hpgl.toString('latin1'), task));
+    const isPaused = (): boolean => work !== undefined && resting.has(work);
+    return watched(request, reply, (task) =>
+      cutOn(address, { ...order, isPaused }, task).finally(() => resting.delete(work ?? '')),
+    );
+  });
+
+  server.post('/rest', { bodyLimit: 2000 }, (request, reply) => {
+    const read = restSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    const { work, rests } = read.data;
+    if (rests && resting.size < MOST_AT_ONCE) resting.add(work);
+    else resting.delete(work);
+    return { ok: true };
+  });
+
+  server.get('/ports', async () => ({ ports: await listPorts() }));
+
+  server.post('/hello', { bodyLimit: 2000 }, async (request, reply) => {
+    const read = helloSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    const { address, line } = read.data;
+    if (!isKnown('cutter', address)) return unknown(reply);
+    return helloCutter(address, line);
   });
 
   server.get('/simulated', () => simulated.tell());

@@ -2,7 +2,8 @@
 import { mdiChevronDown, mdiChevronLeft, mdiChevronRight, mdiChevronUp } from '@mdi/js';
 import { computed, reactive, ref } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
-import { HPGL_UNITS } from '../../../core/output/index.ts';
+import { moveProgram } from '../../../core/output/index.ts';
+import type { Cutter } from '../../../core/stock/index.ts';
 import { cutOn } from '../../session/bridge.ts';
 import { texts } from '../../texts/index.ts';
 import { findArrow } from '../../ui/arrow-keys.ts';
@@ -11,8 +12,9 @@ import LinkButton from '../../ui/LinkButton.vue';
 
 /** At the cutter: its pointer is moved onto each mark by small moves that are sent to it. */
 const props = defineProps<{
-  address: string;
+  cutter: Cutter;
   /** Of the sheet, mm. */
+  width: number;
   height: number;
   marks: readonly Point[];
 }>();
@@ -36,11 +38,10 @@ let moving: Promise<unknown> = Promise.resolve();
 
 /** Sends the pointer, lifted, to where the mark is thought to be. */
 function send(): void {
-  const { x, y } = place.value;
-  const units = [x, props.height - y].map((mm) => Math.round(mm * HPGL_UNITS.unitsPerMm));
-  const hpgl = new TextEncoder().encode(`IN;PA;PU${units.join(',')};\n`);
+  const { width, height, cutter } = props;
+  const program = moveProgram(place.value, { width, height }, { profile: cutter.profile });
   moving = moving.then(async () => {
-    const done = await cutOn(props.address, hpgl, () => undefined).done;
+    const done = await cutOn(cutter, { program }, () => undefined).done;
     if (!done.ok) messages.sayProblem(done.problem);
   }, messages.sayError);
 }

@@ -19,7 +19,7 @@ import LinkButton from '../../ui/LinkButton.vue';
 const { run } = defineProps<{ run: RealRun; blocked: boolean }>();
 const words = texts.run;
 const store = useJobStore();
-const { broken, busy, cutter, doing, done, from, fromCut, now } = run;
+const { broken, busy, cutter, cutting, doing, done, from, fromCut, now, rests } = run;
 const { places, printed, record, share, spoiled, steps } = run;
 const at = computed(() => steps.value.findIndex(({ key }) => key === now.value?.key));
 const sheets = computed(() => printed.value?.sheets ?? []);
@@ -34,6 +34,8 @@ const cutSheet = computed(() =>
 /** How a hand shows where the marks are, while it does. */
 const showing = ref<'pointer' | 'picture'>();
 watch(now, () => (showing.value = undefined));
+/** Whether the cutter can go along the lines without working. */
+const dry = computed(() => cutSheet.value && cutter.value?.profile?.language === 'gcode');
 const marked = computed(() => (cutSheet.value?.marks.length ?? 0) > 2);
 
 /** Cuts by the marks as a hand or a picture has shown them. */
@@ -112,11 +114,15 @@ const count = computed(() => record.value?.copies ?? 0);
           :max="cutSheet.cuts.length"
         />
         <DoingBar v-if="busy" :doing="doing" :share="share" :label="words.progress">
+          <LinkButton v-if="cutting" @click="run.rest">
+            {{ rests ? words.restOver : words.rest }}
+          </LinkButton>
           <LinkButton @click="run.cancel">{{ words.cancel }}</LinkButton>
         </DoingBar>
         <template v-else-if="showing === 'pointer' && cutSheet && cutter?.address">
           <AlignAtCutter
-            :address="cutter.address"
+            :cutter="cutter"
+            :width="cutSheet.drawing.width"
             :height="cutSheet.drawing.height"
             :marks="cutSheet.marks"
             @done="cutBy"
@@ -133,6 +139,9 @@ const count = computed(() => record.value?.copies ?? 0);
           @click="run.perform(now)"
           >{{ now.button }}</v-btn
         >
+        <LinkButton v-if="dry && !showing && !busy" @click="run.dryRun(now)">
+          {{ words.dryRun }}
+        </LinkButton>
         <template v-if="marked && !showing && !busy">
           <p v-if="cutter?.smallestMark === null" class="quiet">{{ words.noSensor }}</p>
           <LinkButton v-if="cutter?.address" @click="showing = 'pointer'">

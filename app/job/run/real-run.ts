@@ -1,16 +1,21 @@
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { Cancelled, type Doing, type Result } from '../../../core/base/index.ts';
 import { asPrinted, compileJob, groupsOf, printKeys, type Job } from '../../../core/job/index.ts';
-import { fileStem, type ExportChoices, type MadeFile } from '../../../core/output/index.ts';
+import {
+  fileStem,
+  programText,
+  type ExportChoices,
+  type MadeFile,
+} from '../../../core/output/index.ts';
 import type { Point } from '../../../core/geometry/index.ts';
 import { alignToMarks, bookedRuns, type RunRecord } from '../../../core/run/index.ts';
 import type { Material } from '../../../core/stock/index.ts';
 import { doingText } from '../../../messages/index.ts';
 import { calls } from '../../calls/index.ts';
-import { cutOn, printOn, type AtWork } from '../../session/bridge.ts';
+import { cutOn, printOn, type AtWork, type CutterAtWork } from '../../session/bridge.ts';
 import { useShelf } from '../../session/shelf-store.ts';
 import { useStockRoom } from '../../session/stock-room-store.ts';
-import { blobOf, forgetRun, keepRun } from '../../storage/index.ts';
+import { blobOf, download, forgetRun, keepRun } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { canvasWith } from '../../ui/canvas.ts';
 import { useMessages } from '../../ui/messages-store.ts';
@@ -48,6 +53,9 @@ export function useRealRun(active: () => boolean) {
   /** Where the marks of the sheet in the cutter are, when a hand has shown them. */
   const places = shallowRef<readonly Point[]>();
   let atWork: AtWork | undefined;
+  /** What the cutter is at, which can rest between cuts. */
+  const cutting = shallowRef<CutterAtWork>();
+  const rests = ref(false);
 
   const printer = useChosenPrinter();
   const cutter = useChosenCutter();
@@ -142,15 +150,12 @@ export function useRealRun(active: () => boolean) {
     await keep({ open: { done: [] } });
   }
 
-  async function files(
-    format: 'pdf' | 'hpgl',
-    choices: Partial<ExportChoices>,
-  ): Promise<readonly MadeFile[]> {
+  async function printFile(choices: Partial<ExportChoices>): Promise<readonly MadeFile[]> {
     const job = store.committed;
     if (!job) return [];
     const correction = await room.correctionFor(settings.printer);
     const all = correction ? { ...choices, printer: correction } : choices;
-    return calls.call('exportFiles', { job, formats: [format], choices: all }, (part) => {
+    return calls.call('exportFiles', { job, formats: ['pdf'], choices: all }, (part) => {
       share.value = part / 2;
     }).answer;
   }
@@ -160,7 +165,7 @@ export function useRealRun(active: () => boolean) {
     const sheets = Array.from({ length: count }, (_, at) => at).slice(from.value - 1);
     const twice = steps.value.some(({ kind }) => kind === 'print-back');
     const side = step.kind === 'print-back' ? 'back' : 'front';
-    const made = await files('pdf', { sheets, ...(twice ? { side } : {}) });
+    const made = await printFile({ sheets, ...(twice ? { side } : {}) });
     const [file] = made;
     const job = store.committed;
     if (!file || !job || !choices.value) return false;
@@ -190,7 +195,7 @@ export function useRealRun(active: () => boolean) {
     );
   }
 
-  async function cut({ sheet = 0 }: RunStep): Promise<boolean> {
+  async function cut({ sheet = 0 }: RunStep, dry = false): Promise<boolean> {
     const { value } = cutter;
     const knife = value && store.committed ? knifeOf(value, store.committed.material) : undefined;
     const marks = printed.value?.sheets[sheet]?.marks ?? [];
@@ -200,16 +205,29 @@ export function useRealRun(active: () => boolean) {
       messages.sayProblem(aligned.problem);
       return false;
     }
-    const made = await files('hpgl', {
-      sheets: [sheet],
-      ...(knife ? { knife } : {}),
-      ...(aligned ? { sheetToBed: aligned.value } : {}),
-      ...(fromCut.value > 1 ? { cutBefore: fromCut.value - 1 } : {}),
-    });
-    const [file] = made;
-    if (!file) return false;
-    if (value?.address) return sent(cutOn(value.address, file.bytes, tell));
-    saveFiles([{ ...file, name: `${fileStem(store.job?.name ?? '')}-${sheet + 1}.hpgl` }], '');
+    const program = await calls.call('cutProgram', {
+      job: store.committed as Job,
+      sheet,
+      choices: {
+        ...(knife ? { knife } : {}),
+        ...(aligned ? { lies: aligned.value } : {}),
+        ...(value?.profile ? { profile: value.profile } : {}),
+        done: fromCut.value - 1,
+        dry,
+      },
+    }).answer;
+    if (!program) return false;
+    if (value?.address) {
+      const work = cutOn(value, { program, done: fromCut.value - 1 }, tell);
+      cutting.value = work;
+      return sent(work).finally(() => (cutting.value = undefined));
+    }
+    const name = `${fileStem(store.job?.name ?? '')}-${sheet + 1}${dry ? '-dry' : ''}`;
+    download(
+      `${name}.${value?.profile?.language ?? 'hpgl'}`,
+      new TextEncoder().encode(programText(program)),
+      'application/octet-stream',
+    );
     return true;
   }
 
@@ -225,6 +243,8 @@ export function useRealRun(active: () => boolean) {
     if (came.ok) return true;
     messages.sayProblem(came.problem);
     broken.value = true;
+    const { values } = came.problem;
+    if ('from' in values && typeof values.from === 'number') fromCut.value = values.from;
     return false;
   }
 
@@ -258,6 +278,29 @@ export function useRealRun(active: () => boolean) {
       atWork = undefined;
     }
   }
+
+  /** Goes along the lines of a sheet with the beam off, or the tool lifted. */
+  async function dryRun(step: RunStep): Promise<void> {
+    if (busy.value || !store.committed) return;
+    await store.flush();
+    busy.value = true;
+    share.value = 0;
+    try {
+      await cut(step, true);
+    } catch (error) {
+      if (!(error instanceof Cancelled)) messages.sayError(error);
+    } finally {
+      busy.value = false;
+      atWork = undefined;
+    }
+  }
+
+  /** Lets the cutter rest after the cut that it is at, or go on. */
+  async function rest(): Promise<void> {
+    rests.value = !rests.value;
+    await cutting.value?.rest(rests.value);
+  }
+  watch(cutting, () => (rests.value = false));
 
   /** Takes a step back, to do it once more. */
   async function redo(step: RunStep): Promise<void> {
@@ -323,7 +366,11 @@ export function useRealRun(active: () => boolean) {
     places,
     cutter,
     resume,
+    cutting,
+    rests,
     perform,
+    dryRun,
+    rest,
     redo,
     mark,
     giveUp,

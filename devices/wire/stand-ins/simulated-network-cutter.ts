@@ -1,6 +1,8 @@
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
+import { isGcode } from '../../simulated/index.ts';
 import { listenHere } from '../listen.ts';
 
+const NEW_LINE = 10;
 const MOST_BYTES = 32e6;
 const MOST_JOBS = 20;
 const SILENT = 60_000; // ms
@@ -12,7 +14,7 @@ export interface NetworkCut {
   readonly torn: boolean;
 }
 
-/** A cutter that exists only in the computer and takes HPGL on a TCP port of this computer. */
+/** A cutter that exists only in the computer and takes HPGL or G-code on a TCP port of this computer. */
 export class SimulatedNetworkCutter {
   /** Of what it is sent, the bytes after which it loses the connection. */
   losesAfter: number | undefined;
@@ -62,6 +64,9 @@ export class SimulatedNetworkCutter {
     socket.on('data', (part: Buffer) => {
       parts.push(part);
       size += part.length;
+      // Machines that take G-code say of each line that they have it.
+      if (isGcode((parts[0] ?? part).toString('latin1')))
+        socket.write('ok\r\n'.repeat(part.filter((byte) => byte === NEW_LINE).length));
       if (size > MOST_BYTES || (this.losesAfter !== undefined && size > this.losesAfter)) {
         keep(true);
         socket.resetAndDestroy();

@@ -3,7 +3,7 @@ import { countPdfPages } from '../../../core/pdf/index.ts';
 import { decodePixels, encodePngImage, type RgbaImage } from '../../../core/raster/index.ts';
 import type { SimulatedFaults, PrintStop } from '../../../core/run/index.ts';
 import type { SimulatedDevicesState } from '../../protocol/index.ts';
-import { drawnHpgl, simulatedDevices } from '../../simulated/index.ts';
+import { drawnCuts, simulatedDevices } from '../../simulated/index.ts';
 import { nodePlatform } from '../node-platform.ts';
 import type { PrintFormat } from './print-formats.ts';
 import { rasterPages } from './pwg-raster.ts';
@@ -113,7 +113,7 @@ export class SimulatedNetworkDevices {
   /** What the cutter cut, the latest first, as PNG. */
   async cut(index: number): Promise<Uint8Array | undefined> {
     const found = this.cutter?.done[index];
-    return found && encodePngImage(await drawnHpgl(nodePlatform, found.hpgl));
+    return found && encodePngImage(await drawnCuts(nodePlatform, found.hpgl));
   }
 
   private async *pages(document: Uint8Array, format: PrintFormat): AsyncGenerator<Uint8Array> {

@@ -16,12 +16,37 @@ const ADDRESSES: Readonly<
   'no-address': ({ typed }) => `${quoted(typed)} is no address.`,
   'other-device': ({ typed, kind }) => `${quoted(typed)} is not a ${kind}’s address.`,
   'no-host': ({ typed }) => `${quoted(typed)} names no device.`,
+  'other-port': ({ typed }) => `${quoted(typed)} names no port of this computer.`,
   'too-much': () => 'The address has more in it than a device and its path.',
   'no-port': () => 'The address names no port.',
 };
 
+const PORTS: Readonly<
+  Record<
+    ProblemValues['cutter/port']['because'],
+    (port: string, group?: string) => { what: string; remedy: string }
+  >
+> = {
+  'no-port': (port) => ({
+    what: `There is no port ${port}.`,
+    remedy: 'Plug the cutter in and switch it on, then look for its port again.',
+  }),
+  busy: (port) => ({
+    what: `The port ${port} cannot be opened.`,
+    remedy: 'Close the other program that uses it, or set its speed as the cutter has it.',
+  }),
+  'not-allowed': (port, group) => ({
+    what: `You may not use the port ${port}.`,
+    remedy: group
+      ? `Join the group that may: “sudo usermod -aG ${group} $USER”, then log in again.`
+      : 'Ask who looks after this computer to let you use it.',
+  }),
+};
+
 /** Problems with printers, cutters and runs. */
-export const DEVICES: ProblemWords<'bridge' | 'cutter' | 'device' | 'ipp' | 'printer' | 'run'> = {
+export const DEVICES: ProblemWords<
+  'bridge' | 'cutter' | 'device' | 'ipp' | 'printer' | 'profile' | 'run'
+> = {
   'bridge/busy': () => ({
     what: 'Too much is sent at once.',
     remedy: 'Wait for the first devices to end.',
@@ -54,15 +79,20 @@ export const DEVICES: ProblemWords<'bridge' | 'cutter' | 'device' | 'ipp' | 'pri
     remedy: 'Reload the workshop, and try again.',
   }),
   'cutter/lost': (values) =>
-    'share' in values
+    'from' in values
       ? {
-          what: `The connection to the cutter was lost after ${Math.round(100 * values.share)} % of the cut lines.`,
-          remedy: 'See what was cut. Leave the sheet as it lies, and cut the rest again.',
+          what: `The connection to the cutter was lost; of ${values.of} cuts number ${values.from} may be the first that is not made.`,
+          remedy: `Leave the sheet as it lies, look, and go on from cut ${values.from}.`,
         }
       : {
           what: `The connection to the cutter was lost after ${values.lines} of ${values.of} lines.`,
           remedy: 'Leave the sheet as it lies, and cut the rest.',
         },
+  'cutter/port': ({ port, because, group }) => PORTS[because](port, group),
+  'cutter/says': ({ says, from, of }) => ({
+    what: `The cutter says “${says}” and took no more; its tool is lifted at cut ${from} of ${of}.`,
+    remedy: 'See to the cutter and to its profile, then go on from there.',
+  }),
   'cutter/unreachable': ({ address }) => ({
     what: `The cutter at ${address} does not answer.`,
     remedy: 'See that it is on and in the same network, and that address and port are right.',
@@ -143,6 +173,12 @@ export const DEVICES: ProblemWords<'bridge' | 'cutter' | 'device' | 'ipp' | 'pri
   'printer/waits': ({ reason }) => ({
     what: wordsFor(REASONS, reason),
     remedy: 'See to the printer, then print again.',
+  }),
+  'profile/unread': ({ name, at }) => ({
+    what: at
+      ? `In ${quoted(name)} the value of ${quoted(at)} is none that a cut profile has.`
+      : `${quoted(name)} is no cut profile.`,
+    remedy: 'Choose a file that was saved with “Save the profile” on the card of a cutter.',
   }),
   'run/align': (values) => {
     const { marks } = values;

@@ -4,19 +4,21 @@ import { boxOf, linesPath } from '../../core/geometry/index.ts';
 import { HPGL_UNITS, writePdf } from '../../core/output/index.ts';
 import { renderPdf } from '../../core/pdf/index.ts';
 import type { RgbaImage } from '../../core/raster/index.ts';
-import { readHpgl } from './cutter.ts';
+import { isGcode, readGcode, readHpgl } from './read-cuts.ts';
 
 const COLORS: Readonly<Record<number, string>> = { 1: '#0f7c86', 2: '#3b3a9c', 3: '#8a640c' };
 const AROUND = 5; // mm
 const LARGEST = 1200; // mm
 
-/** The lines of HPGL as a cutter that shows what it does draws them: 72 dpi. */
-export async function drawnHpgl(platform: Platform, hpgl: string): Promise<RgbaImage> {
-  const lines = readHpgl(hpgl).map(({ pen, line }) => ({
+/** What a cutter was sent, as one that shows what it does draws it: 72 dpi. */
+export async function drawnCuts(platform: Platform, text: string): Promise<RgbaImage> {
+  const inGcode = isGcode(text);
+  const perMm = inGcode ? 1 : HPGL_UNITS.unitsPerMm;
+  const lines = (inGcode ? readGcode(text) : readHpgl(text)).map(({ pen, line }) => ({
     pen,
     line: line
       .filter(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))
-      .map(({ x, y }) => ({ x: x / HPGL_UNITS.unitsPerMm, y: -y / HPGL_UNITS.unitsPerMm })),
+      .map(({ x, y }) => ({ x: x / perMm, y: -y / perMm })),
   }));
   const box = boxOf(lines.flatMap(({ line }) => line)) ?? { left: 0, top: 0, right: 1, bottom: 1 };
   const side = (from: number, to: number): number => Math.min(LARGEST, to - from + 2 * AROUND);
