@@ -211,7 +211,7 @@ test('the right force is found by a test grid and stays with the material', asyn
   expect((await sheet).suggestedFilename()).toBe('matt-paper-test.pdf');
   const lines = page.waitForEvent('download');
   await page.getByRole('button', { name: '2. Cut it' }).click();
-  expect(readFileSync(await (await lines).path(), 'latin1')).toMatch(/^IN;\nPA;\nSP1;\nVS10;FS48;/);
+  expect(readFileSync(await (await lines).path(), 'latin1')).toMatch(/^IN;\nPA;\nSP1;VS10;FS48;\n/);
   await page.getByLabel('Note').fill('new blade');
   await page.getByRole('button', { name: '96 g at 200 mm a second' }).click();
   await expect(page.getByText(/Tested on .*: Kiss cut, new blade/)).toBeVisible();

@@ -64,8 +64,10 @@ function serialWire(port: SerialPort, rate: number): CutterWire {
   });
   lost.catch(() => undefined); // heard by whoever waits
   port.resume();
+  let isEmpty = false;
   const close = (): void => {
     if (!port.isOpen) return;
+    if (isEmpty) return port.close(() => undefined);
     // What the cutter does not take would hold the port for long.
     port.flush(() => port.close(() => undefined));
   };
@@ -84,7 +86,7 @@ function serialWire(port: SerialPort, rate: number): CutterWire {
       const timeout = new Promise<void>((done) => (late = setTimeout(done, DRAIN)));
       const drained = new Promise<void>((done, failed) => {
         port.drain((error) => (error ? failed(error) : done()));
-      });
+      }).then(() => void (isEmpty = true));
       drained.catch(() => undefined); // heard below
       await Promise.race([drained, lost, timeout]).finally(() => clearTimeout(late));
     },
