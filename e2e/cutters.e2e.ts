@@ -76,7 +76,7 @@ test('a cutter on a cable is greeted, cuts as its profile says, rests, and is ca
     await page.getByLabel(label).fill(commands);
     await page.getByLabel(label).blur();
   }
-  await page.getByLabel('Bits a second').selectOption('19200');
+  await page.getByLabel('Bits a second').selectOption('9600');
   // The profile is a file to hand on, and comes back as it was.
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the profile' }).click();
@@ -103,6 +103,9 @@ test('a cutter on a cable is greeted, cuts as its profile says, rests, and is ca
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(cut).toBeVisible();
   await expect.poll(() => device.came()).toMatch(/;PU;PU0,0;SP0;\n$/);
+  // It would go on from the cut that was broken off; all of it is cut anew.
+  await expect(page.getByLabel('Go on from cut')).toHaveValue(/^([2-9]|1\d)$/);
+  await enterIn(page.getByLabel('Go on from cut'), '1');
   const before = device.came().length;
   await cut.click();
   await expect(page.getByRole('heading', { name: 'Take off and apply' })).toBeVisible();

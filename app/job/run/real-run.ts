@@ -56,6 +56,8 @@ export function useRealRun(active: () => boolean) {
   /** What the cutter is at, which can rest between cuts. */
   const cutting = shallowRef<CutterAtWork>();
   const rests = ref(false);
+  /** The cut that it is at, from 1; 0 while it is at none. */
+  const cutAt = ref(0);
 
   const printer = useChosenPrinter();
   const cutter = useChosenCutter();
@@ -234,6 +236,7 @@ export function useRealRun(active: () => boolean) {
   function tell(part: number, at: Doing): void {
     share.value = 0.5 + part / 2;
     doing.value = doingText(at);
+    if (at.code === 'sending-cut') cutAt.value = at.values.cut;
   }
 
   /** Waits for a device; tells what kept it from its work. */
@@ -248,8 +251,8 @@ export function useRealRun(active: () => boolean) {
     return false;
   }
 
-  /** Does what the button of a step says. */
-  async function perform(step: RunStep): Promise<void> {
+  /** Does something with a device; one thing at a time, and what goes wrong is told. */
+  async function busyWith(work: () => Promise<void>): Promise<void> {
     if (busy.value || !store.committed) return;
     await store.flush();
     if (!record.value) await begin();
@@ -257,6 +260,24 @@ export function useRealRun(active: () => boolean) {
     share.value = 0;
     doing.value = texts.proof.writing;
     try {
+      await work();
+    } catch (error) {
+      if (!(error instanceof Cancelled)) messages.sayError(error);
+      else if (cutAt.value > 1) {
+        // What was cut stays cut.
+        fromCut.value = cutAt.value;
+        broken.value = true;
+      }
+    } finally {
+      busy.value = false;
+      cutAt.value = 0;
+      atWork = undefined;
+    }
+  }
+
+  /** Does what the button of a step says. */
+  const perform = (step: RunStep): Promise<void> =>
+    busyWith(async () => {
       const did =
         step.kind === 'print' || step.kind === 'print-back'
           ? await print(step)
@@ -271,29 +292,13 @@ export function useRealRun(active: () => boolean) {
       const open = record.value?.open;
       if (step.kind === 'count') await finish();
       else if (open) await keep({ open: { ...open, done: [...open.done, step.key] } });
-    } catch (error) {
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-    } finally {
-      busy.value = false;
-      atWork = undefined;
-    }
-  }
+    });
 
   /** Goes along the lines of a sheet with the beam off, or the tool lifted. */
-  async function dryRun(step: RunStep): Promise<void> {
-    if (busy.value || !store.committed) return;
-    await store.flush();
-    busy.value = true;
-    share.value = 0;
-    try {
+  const dryRun = (step: RunStep): Promise<void> =>
+    busyWith(async () => {
       await cut(step, true);
-    } catch (error) {
-      if (!(error instanceof Cancelled)) messages.sayError(error);
-    } finally {
-      busy.value = false;
-      atWork = undefined;
-    }
-  }
+    });
 
   /** Lets the cutter rest after the cut that it is at, or go on. */
   async function rest(): Promise<void> {

@@ -26,6 +26,11 @@ const messages = useMessages();
 
 const hpgl = computed(() => (props.profile?.language === 'hpgl' ? props.profile : undefined));
 const gcode = computed(() => (props.profile?.language === 'gcode' ? props.profile : undefined));
+/** What is sent besides the cuts, by the field that says it. */
+const commands = computed(() => {
+  const { before = '', after = '' } = props.profile ?? {};
+  return { ...(hpgl.value ? { initialise: hpgl.value.initialise } : {}), before, after };
+});
 const line = computed(() => (props.profile ?? USUAL_PROFILE).line);
 
 const ofHpgl = fieldsOf(hpglProfileSchema);
@@ -133,37 +138,15 @@ const typed = (event: Event): string =>
       <h3>{{ words.axes }}</h3>
       <FieldRows :fields="AXES" :of="profile" @change="keep" />
       <h3>{{ words.commands }}</h3>
-      <label v-if="hpgl" class="commands">
-        <span>{{ words.initialise }}</span>
+      <label v-for="(value, key) in commands" :key="key" class="commands">
+        <span>{{ words[key] }}</span>
         <textarea
           class="well"
           rows="2"
           spellcheck="false"
           maxlength="400"
-          :value="hpgl.initialise"
-          @change="keep({ initialise: typed($event) })"
-        ></textarea>
-      </label>
-      <label class="commands">
-        <span>{{ words.before }}</span>
-        <textarea
-          class="well"
-          rows="2"
-          spellcheck="false"
-          maxlength="400"
-          :value="profile.before"
-          @change="keep({ before: typed($event) })"
-        ></textarea>
-      </label>
-      <label class="commands">
-        <span>{{ words.after }}</span>
-        <textarea
-          class="well"
-          rows="2"
-          spellcheck="false"
-          maxlength="400"
-          :value="profile.after"
-          @change="keep({ after: typed($event) })"
+          :value="value"
+          @change="keep({ [key]: typed($event) })"
         ></textarea>
       </label>
       <FieldRows v-if="hpgl" :fields="HPGL_ENDS" :of="hpgl" @change="keep" />

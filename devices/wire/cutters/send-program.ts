@@ -15,22 +15,24 @@ export interface Sending {
 }
 
 const CHUNK = 64; // bytes
+const LARGE_CHUNK = 4096; // where the wire has a pace of its own
 const AHEAD = 128; // bytes that may be ahead of what the wire has carried
 const UNANSWERED = 100; // bytes of lines that may wait for their answer
 const SILENT = 120_000; // ms in which a cutter takes nothing more
 const LAST_WORD = 5000; // ms for lifting the tool
+const GREETING = 2000; // ms in which a machine that is woken by the port says so
 const LOOK = 20; // ms between looks at whether it goes on
 
 /**
  * Parts of commands that may be the last that is sent: none ends within a number, or between the two
  * of a point.
  */
-export function sendable(commands: string): string[] {
+export function sendable(commands: string, most = CHUNK): string[] {
   const parts = commands.match(/,?[^,;\r\n]*(?:,[^,;\r\n]*)?[;\r\n]*/g) ?? [];
   const chunks: string[] = [];
   for (const part of parts.filter(Boolean)) {
     const last = chunks[chunks.length - 1];
-    if (last !== undefined && last.length + part.length <= CHUNK) chunks[chunks.length - 1] += part;
+    if (last !== undefined && last.length + part.length <= most) chunks[chunks.length - 1] += part;
     else chunks.push(part);
   }
   return chunks;
@@ -71,6 +73,7 @@ class Sender {
   private carried = 0;
   private readonly unanswered: number[] = [];
   private heard = '';
+  private greeting = false;
   private says: string | undefined;
   private readonly wire: CutterWire;
   private readonly program: CutProgram;
@@ -88,13 +91,15 @@ class Sender {
 
   async run(): Promise<void> {
     const { cuts } = this.program;
+    const most = this.wire.rate || this.sending.answers ? CHUNK : LARGE_CHUNK;
     try {
+      await this.greeted();
       for (const [at, part] of this.parts.entries()) {
         const cut = Math.min(at, cuts.length) || 1;
         const share = at / this.parts.length;
         if (at > 0) this.task.progress(share, doing('sending-cut', this.place(cut)));
         await this.rest(share);
-        for (const chunk of sendable(part)) {
+        for (const chunk of sendable(part, most)) {
           await this.task.yieldNow();
           await this.send(chunk);
         }
@@ -106,6 +111,15 @@ class Sender {
     } catch (error) {
       if (error instanceof Cancelled || error instanceof Refused) await this.lift();
       throw error;
+    }
+  }
+
+  /** Some machines begin anew when their port is opened, and hear nothing until they have said so. */
+  private async greeted(): Promise<void> {
+    if (!this.sending.answers || !this.wire.rate) return;
+    for (const since = Date.now(); !this.greeting && Date.now() - since < GREETING;) {
+      await pause(LOOK);
+      await this.task.yieldNow();
     }
   }
 
@@ -147,17 +161,14 @@ class Sender {
   }
 
   /** Gives bytes to the wire; until they are taken nothing else goes. */
-  private async taken(bytes: Buffer, within = SILENT): Promise<void> {
-    let late: ReturnType<typeof setTimeout> | undefined;
-    const silent = new Promise<never>((_, failed) => {
-      late = setTimeout(() => failed(new Error('silent')), within);
-    });
-    const write = this.wire.write(bytes);
+  private async taken(bytes: Buffer, within = SILENT, mayCancel = true): Promise<void> {
+    let isTaken = false;
+    const write = this.wire.write(bytes).then(() => void (isTaken = true));
     write.catch(() => undefined); // heard below
-    try {
-      await Promise.race([write, silent]);
-    } finally {
-      clearTimeout(late);
+    for (const since = Date.now(); !isTaken;) {
+      await Promise.race([write, pause(LOOK)]);
+      if (Date.now() - since > within) throw new Error('silent');
+      if (mayCancel && !isTaken) await this.task.yieldNow();
     }
     this.sent += bytes.length;
     const { rate } = this.wire;
@@ -193,6 +204,7 @@ class Sender {
 
   private hear(said: string): void {
     if (!this.sending.answers) return;
+    this.greeting = true;
     const lines = `${this.heard}${said}`.slice(-4000).split(/[\r\n]+/);
     this.heard = lines.pop() ?? '';
     for (const line of lines) {
@@ -205,7 +217,7 @@ class Sender {
   private async lift(): Promise<void> {
     if (this.sent === 0) return;
     try {
-      await this.taken(Buffer.from(this.program.stop, 'latin1'), LAST_WORD);
+      await this.taken(Buffer.from(this.program.stop, 'latin1'), LAST_WORD, false);
       await this.wire.end();
     } catch {
       // Whoever is gone cannot be told.
