@@ -113,12 +113,14 @@ const count = computed(() => record.value?.copies ?? 0);
           :min="1"
           :max="cutSheet.cuts.length"
         />
-        <DoingBar v-if="busy" :doing="doing" :share="share" :label="words.progress">
+        <template v-if="busy">
+          <DoingBar :doing="doing" :share="share" :label="words.progress">
+            <LinkButton @click="run.cancel">{{ words.cancel }}</LinkButton>
+          </DoingBar>
           <LinkButton v-if="cutting" @click="run.rest">
             {{ rests ? words.restOver : words.rest }}
           </LinkButton>
-          <LinkButton @click="run.cancel">{{ words.cancel }}</LinkButton>
-        </DoingBar>
+        </template>
         <template v-else-if="showing === 'pointer' && cutSheet && cutter?.address">
           <AlignAtCutter
             :cutter="cutter"

@@ -220,7 +220,9 @@ export function useRealRun(active: () => boolean) {
     }).answer;
     if (!program) return false;
     if (value?.address) {
-      const work = cutOn(value, { program, done: fromCut.value - 1 }, tell);
+      const work = cutOn(value, { program, done: fromCut.value - 1 }, (part, at) =>
+        tell(part, at, 0),
+      );
       cutting.value = work;
       return sent(work).finally(() => (cutting.value = undefined));
     }
@@ -233,8 +235,9 @@ export function useRealRun(active: () => boolean) {
     return true;
   }
 
-  function tell(part: number, at: Doing): void {
-    share.value = 0.5 + part / 2;
+  /** @param before the share of the work that was done before the device's */
+  function tell(part: number, at: Doing, before = 0.5): void {
+    share.value = before + (1 - before) * part;
     doing.value = doingText(at);
     if (at.code === 'sending-cut') cutAt.value = at.values.cut;
   }
