@@ -18,11 +18,13 @@ export const serialLineSchema = z.strictObject({
 });
 export type SerialLine = z.infer<typeof serialLineSchema>;
 
-/** Commands as they are sent: printable letters of ASCII and ends of lines. */
-const commands = z
-  .string()
-  .max(400)
-  .regex(/^[\x20-\x7e\r\n]*$/);
+/** Commands as they are sent: so many printable letters of ASCII and ends of lines. */
+export const cutCommandsSchema = (most: number): z.ZodString =>
+  z
+    .string()
+    .max(most)
+    .regex(/^[\x20-\x7e\r\n]*$/);
+const commands = cutCommandsSchema(400);
 
 /** A value for each kind of cut. */
 const byKind = (schema: z.ZodDefault<z.ZodNumber>) =>

@@ -95,6 +95,7 @@ export {
 } from './print-choices.ts';
 export {
   CUT_ORIGINS,
+  cutCommandsSchema,
   gcodeProfileSchema,
   hpglProfileSchema,
   LINE_ENDS,

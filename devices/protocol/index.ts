@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { serialLineSchema } from '../../core/stock/index.ts';
+import { cutCommandsSchema, serialLineSchema } from '../../core/stock/index.ts';
 import { faultsSchema } from '../../core/run/index.ts';
 
 /** What a page and the bridge to its devices say to each other, read by both with the same schemas. */
@@ -37,21 +37,14 @@ export const loginSchema = z.strictObject({
   password: z.string().max(200),
 });
 
-/** Commands for a cutter: printable letters of ASCII, and ends of lines. */
-const commands = (most: number): z.ZodString =>
-  z
-    .string()
-    .max(most)
-    .regex(/^[\x20-\x7e\r\n]*$/);
-
 /** What a cutter is sent, and how: as the card of the cutter says. */
 export const cutOrderSchema = z.strictObject({
   address,
   program: z.strictObject({
-    start: commands(2000),
-    cuts: z.array(commands(4_000_000)).max(100_000),
-    end: commands(2000),
-    stop: commands(2000),
+    start: cutCommandsSchema(2000),
+    cuts: z.array(cutCommandsSchema(4_000_000)).max(100_000),
+    end: cutCommandsSchema(2000),
+    stop: cutCommandsSchema(2000),
   }),
   line: z
     .strictObject({

@@ -30,7 +30,7 @@ import {
   type SimulatedFaults,
 } from '../../core/run/index.ts';
 import { USUAL_PROFILE, type CutProfile } from '../../core/stock/index.ts';
-import { readGcode, readHpgl } from './read-cuts.ts';
+import { readCuts } from './read-cuts.ts';
 
 const BED = [232, 229, 224, 255] as const;
 const GRAINS = 65_521; // a prime, so that rows of no picture repeat
@@ -138,10 +138,8 @@ function followed(
   profile: CutProfile,
   { sheet, onto }: { sheet: CutOrder['sheet']; onto: Affine },
 ): CutPath[] {
-  const inGcode = profile.language === 'gcode';
-  const perMm = inGcode ? 1 : profile.unitsPerMm;
-  const toBed = nested(onto, invert(cutterAxes(profile, sheet)), scaling(1 / perMm));
-  return (inGcode ? readGcode(text) : readHpgl(text)).map(({ pen, line }): CutPath => {
+  const toBed = compose(onto, invert(cutterAxes(profile, sheet)));
+  return readCuts(text, profile).map(({ pen, line }): CutPath => {
     const ring = line.map((point) => apply(toBed, point));
     const [first, last] = [line[0], line[line.length - 1]];
     const closed = first?.x === last?.x && first?.y === last?.y;

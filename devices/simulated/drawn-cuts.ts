@@ -1,10 +1,10 @@
 import type { Platform } from '../../core/base/index.ts';
 import { solid, type DrawingNode } from '../../core/drawing/index.ts';
 import { boxOf, linesPath } from '../../core/geometry/index.ts';
-import { HPGL_UNITS, writePdf } from '../../core/output/index.ts';
+import { writePdf } from '../../core/output/index.ts';
 import { renderPdf } from '../../core/pdf/index.ts';
 import type { RgbaImage } from '../../core/raster/index.ts';
-import { isGcode, readGcode, readHpgl } from './read-cuts.ts';
+import { readCuts } from './read-cuts.ts';
 
 const COLORS: Readonly<Record<number, string>> = { 1: '#0f7c86', 2: '#3b3a9c', 3: '#8a640c' };
 const AROUND = 5; // mm
@@ -12,13 +12,11 @@ const LARGEST = 1200; // mm
 
 /** What a cutter was sent, as one that shows what it does draws it: 72 dpi. */
 export async function drawnCuts(platform: Platform, text: string): Promise<RgbaImage> {
-  const inGcode = isGcode(text);
-  const perMm = inGcode ? 1 : HPGL_UNITS.unitsPerMm;
-  const lines = (inGcode ? readGcode(text) : readHpgl(text)).map(({ pen, line }) => ({
+  const lines = readCuts(text).map(({ pen, line }) => ({
     pen,
     line: line
       .filter(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))
-      .map(({ x, y }) => ({ x: x / perMm, y: -y / perMm })),
+      .map(({ x, y }) => ({ x, y: -y })),
   }));
   const box = boxOf(lines.flatMap(({ line }) => line)) ?? { left: 0, top: 0, right: 1, bottom: 1 };
   const side = (from: number, to: number): number => Math.min(LARGEST, to - from + 2 * AROUND);

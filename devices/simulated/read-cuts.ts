@@ -1,7 +1,26 @@
 import type { Point } from '../../core/geometry/index.ts';
-import { HPGL_PENS } from '../../core/output/index.ts';
+import { HPGL_PENS, HPGL_UNITS } from '../../core/output/index.ts';
+import type { CutProfile } from '../../core/stock/index.ts';
 
-/** A line that the tool works along, as the cutter counts. */
+/**
+ * The lines of a program, mm as the cutter counts them.
+ * @param language as the program is written; as its beginning looks unless given
+ */
+export function readCuts(
+  text: string,
+  {
+    language = isGcode(text) ? 'gcode' : 'hpgl',
+    unitsPerMm = HPGL_UNITS.unitsPerMm,
+  }: { language?: CutProfile['language']; unitsPerMm?: number } = {},
+): PenLine[] {
+  if (language === 'gcode') return readGcode(text);
+  return readHpgl(text).map(({ pen, line }) => ({
+    pen,
+    line: line.map(({ x, y }) => ({ x: x / unitsPerMm, y: y / unitsPerMm })),
+  }));
+}
+
+/** A line that the tool works along. */
 export interface PenLine {
   readonly pen: number;
   readonly line: readonly Point[];

@@ -69,9 +69,16 @@ const AXES = [
   ofEither.check('mirrorY', words.mirrorY),
 ];
 const SPEEDS = [1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200, 250000];
-const speeds = computed(() =>
-  Object.fromEntries([...SPEEDS, line.value.speed].map((speed) => [String(speed), String(speed)])),
-);
+const named = (numbers: readonly number[]): Record<string, string> =>
+  Object.fromEntries(numbers.map((number) => [String(number), String(number)]));
+/** How its port is set, a row each. */
+const cable = computed(() => [
+  { key: 'speed' as const, choices: named([...SPEEDS, line.value.speed]), isNumber: true },
+  { key: 'flow' as const, choices: words.flows, isNumber: false },
+  { key: 'bits' as const, choices: named([7, 8]), isNumber: true },
+  { key: 'parity' as const, choices: words.parities, isNumber: false },
+  { key: 'stopBits' as const, choices: named([1, 2]), isNumber: true },
+]);
 
 /** Takes a change over where the profile can have it. */
 function keep(changes: object): void {
@@ -160,34 +167,12 @@ const typed = (event: Event): string =>
   <CardPanel v-if="serial" :title="words.cable">
     <p class="quiet">{{ words.cableHint }}</p>
     <SelectRow
-      :label="words.speed"
-      :model-value="String(line.speed)"
-      :choices="speeds"
-      @update:model-value="keep({ line: { ...line, speed: Number($event) } })"
-    />
-    <SelectRow
-      :label="words.flow"
-      :model-value="line.flow"
-      :choices="words.flows"
-      @update:model-value="keep({ line: { ...line, flow: $event } })"
-    />
-    <SelectRow
-      :label="words.bits"
-      :model-value="String(line.bits)"
-      :choices="{ 7: '7', 8: '8' }"
-      @update:model-value="keep({ line: { ...line, bits: Number($event) } })"
-    />
-    <SelectRow
-      :label="words.parity"
-      :model-value="line.parity"
-      :choices="words.parities"
-      @update:model-value="keep({ line: { ...line, parity: $event } })"
-    />
-    <SelectRow
-      :label="words.stopBits"
-      :model-value="String(line.stopBits)"
-      :choices="{ 1: '1', 2: '2' }"
-      @update:model-value="keep({ line: { ...line, stopBits: Number($event) } })"
+      v-for="{ key, choices, isNumber } in cable"
+      :key="key"
+      :label="words[key]"
+      :model-value="String(line[key])"
+      :choices="choices"
+      @update:model-value="keep({ line: { ...line, [key]: isNumber ? Number($event) : $event } })"
     />
   </CardPanel>
 </template>

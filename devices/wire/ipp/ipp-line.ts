@@ -49,6 +49,11 @@ export class IppLine {
     return this.target.protocol === 'https:';
   }
 
+  /** Without the brackets of an address of version 6. */
+  private get host(): string {
+    return this.target.hostname.replace(/^\[|\]$/g, '');
+  }
+
   close(): void {
     this.agent.destroy();
   }
@@ -58,13 +63,13 @@ export class IppLine {
    * @throws ProblemError where a printer is not reached for a reason that somebody can mend
    */
   post(parts: readonly Uint8Array[]): Promise<Uint8Array> {
-    const { hostname, port, pathname, search } = this.target;
+    const { port, pathname, search } = this.target;
     const { login } = this.access;
     if (login && !this.isSecure) return Promise.reject(this.refusal('printer/bare-password'));
     return new Promise((done, failed) => {
       const sent = httpRequest({
         agent: this.agent,
-        hostname: hostname.replace(/^\[|\]$/g, ''),
+        hostname: this.host,
         port,
         path: `${pathname}${search}`,
         method: 'POST',
@@ -136,7 +141,7 @@ export class IppLine {
    * somebody trusts. It is looked at before anything is sent.
    */
   private secured(): Promise<TLSSocket> {
-    const host = this.target.hostname.replace(/^\[|\]$/g, '');
+    const { host } = this;
     return new Promise((done, failed) => {
       const socket = connect({
         host,

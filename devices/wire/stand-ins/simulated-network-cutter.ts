@@ -3,6 +3,7 @@ import { isGcode } from '../../simulated/index.ts';
 import { listenHere } from '../listen.ts';
 
 const NEW_LINE = 10;
+const BEGINNING = 80; // bytes in which a language shows
 const MOST_BYTES = 32e6;
 const MOST_JOBS = 20;
 const SILENT = 60_000; // ms
@@ -65,7 +66,7 @@ export class SimulatedNetworkCutter {
       parts.push(part);
       size += part.length;
       // Machines that take G-code say of each line that they have it.
-      if (isGcode((parts[0] ?? part).toString('latin1')))
+      if (isGcode((parts[0] ?? part).toString('latin1', 0, BEGINNING)))
         socket.write('ok\r\n'.repeat(part.filter((byte) => byte === NEW_LINE).length));
       if (size > MOST_BYTES || (this.losesAfter !== undefined && size > this.losesAfter)) {
         keep(true);
