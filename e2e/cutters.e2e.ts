@@ -96,10 +96,12 @@ test('a cutter on a cable is greeted, cuts as its profile says, rests, and is ca
   await expect(page.getByRole('heading', { name: 'Let it dry' })).toBeVisible();
   await page.locator('[data-do]').click();
   const cut = page.getByRole('button', { name: 'Cut', exact: true });
+  const rest = page.getByRole('button', { name: 'Pause after this cut' });
   await cut.click();
-  await page.getByRole('button', { name: 'Pause after this cut' }).click();
+  // Something has been cut before it is broken off.
+  await expect(page.getByText(/Cut ([2-9]|1\d) of/)).toBeVisible();
+  await rest.click();
   await expect(page.getByText('Paused, the tool is lifted')).toBeVisible();
-  await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await page.getByRole('button', { name: 'Cancel', exact: true }).click();
   await expect(cut).toBeVisible();
   await expect.poll(() => device.came()).toMatch(/;PU;PU0,0;SP0;\n$/);
@@ -108,6 +110,9 @@ test('a cutter on a cable is greeted, cuts as its profile says, rests, and is ca
   await enterIn(page.getByLabel('Go on from cut'), '1');
   const before = device.came().length;
   await cut.click();
+  await rest.click();
+  await expect(page.getByText('Paused, the tool is lifted')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Take off and apply' })).toBeVisible();
   await expect.poll(() => device.came()).toMatch(/PU0,0;SP0;\n!DONE;\n$/);
   const all = device.came().slice(before);
