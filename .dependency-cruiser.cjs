@@ -148,6 +148,7 @@ module.exports = {
     oneDoor('bidi', 'bidi-js', 'core/type/runs'),
     oneDoor('brotli', 'brotli', 'core/type/woff'),
     oneDoor('serial', 'serialport', 'devices/wire/cutters/cable'),
+    oneDoor('multicast', 'multicast-dns', 'devices/wire/finding/'),
     oneDoor('csv', 'papaparse', 'core/piece/read-list'),
     oneDoor('workbooks', 'read-excel-file', 'core/piece/read-list'),
     oneDoor('encodings', 'chardet', 'core/piece/read-list'),

@@ -24,8 +24,12 @@ export default defineConfig({
   },
   webServer: {
     command: 'node dist/node/server.mjs',
-    // What it knows of printers is kept apart from the user's own.
-    env: { PORT: '4399', XDG_CONFIG_HOME: mkdtempSync(join(tmpdir(), 'peel-config-')) },
+    // What it knows of printers is kept apart from the user's own; it looks for devices here alone.
+    env: {
+      PORT: '4399',
+      XDG_CONFIG_HOME: mkdtempSync(join(tmpdir(), 'peel-config-')),
+      LOOK_IN: '127.0.0.1',
+    },
     url: 'http://localhost:4399/api/health',
   },
 });

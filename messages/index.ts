@@ -1,5 +1,13 @@
 import type { ArtNote, ArtOmission } from '../core/art/index.ts';
-import type { Coded, Doing, FileWords, JobPlace, Problem, Say } from '../core/base/index.ts';
+import type {
+  Coded,
+  Doing,
+  FileWords,
+  JobPlace,
+  PrinterReason,
+  Problem,
+  Say,
+} from '../core/base/index.ts';
 import type { FixName } from '../core/proof/index.ts';
 import type { PrintNote } from '../core/run/index.ts';
 import type { SizeWarning, ZoneName } from '../core/things/index.ts';
@@ -10,6 +18,7 @@ import { FILE_WORDS } from './en/file-words.ts';
 import { FIXES } from './en/fixes.ts';
 import { placeText } from './en/job-places.ts';
 import { PRINT_NOTES } from './en/print-notes.ts';
+import { REASONS } from './en/printer-reasons.ts';
 import { isProblemCode, problemText } from './en/problems/index.ts';
 import { SIZE_WARNINGS } from './en/size-warnings.ts';
 import { ZONES } from './en/zones.ts';
@@ -30,6 +39,13 @@ export const hasWords = (told: { readonly code: string }): told is Problem =>
 /** Whether something from elsewhere is what a heavy call can be at. */
 export const isDoing = (told: { readonly code: string }): told is Doing =>
   Object.hasOwn(DOINGS, told.code);
+
+/** Whether something from elsewhere is a state of a printer that there are words for. */
+export const isReason = (told: { readonly code: string }): told is PrinterReason =>
+  Object.hasOwn(REASONS, told.code);
+
+/** What keeps a printer, or is worth knowing of it. */
+export const reasonText = (reason: PrinterReason): string => wordsFor(REASONS, reason);
 
 /** Both sentences of a problem, one after the other. */
 export function problemLine(problem: Problem): string {

@@ -1,7 +1,7 @@
 import { BRIDGE_PATH } from '../devices/protocol/index.ts';
 import helmet from '@fastify/helmet';
 import serveStatic from '@fastify/static';
-import { bridge } from './bridge/index.ts';
+import { bridge, type BridgeOptions } from './bridge/index.ts';
 import fastify, { type FastifyInstance } from 'fastify';
 
 /** What a page may load: its own origin, and nothing else. */
@@ -21,11 +21,10 @@ const POLICY = {
 
 /**
  * The server of the built application in a folder. It answers this computer only.
- * @param simulated ports of the simulated devices; the usual ones unless given
  */
 export async function createServer(
   files: string,
-  simulated?: { printer: number; cutter: number },
+  options: BridgeOptions = {},
 ): Promise<FastifyInstance> {
   const server = fastify();
   await server.register(helmet, {
@@ -43,10 +42,7 @@ export async function createServer(
       );
     },
   });
-  await server.register(bridge, {
-    prefix: BRIDGE_PATH,
-    ...(simulated ? { ports: simulated } : {}),
-  });
+  await server.register(bridge, { prefix: BRIDGE_PATH, ...options });
   server.get('/api/health', () => ({ ready: true }));
   server.setNotFoundHandler((request, reply) => {
     const isPage =

@@ -6,7 +6,8 @@ import { createServer } from './create.ts';
 // One folder below the checkout's dist/, where the bundle stands.
 const files = join(dirname(fileURLToPath(import.meta.url)), '../app');
 const port = Number(process.env.PORT ?? 4300);
-const server = await createServer(files);
+const { LOOK_IN: network } = process.env;
+const server = await createServer(files, network ? { network } : {});
 
 try {
   await server.listen({ port, host: '127.0.0.1' });

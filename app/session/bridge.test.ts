@@ -14,6 +14,8 @@ const TOLD = {
   media: ['iso_a4_210x297mm'],
   trays: ['main'],
   types: [],
+  supplies: [{ name: 'black ink', level: 8, color: '#222222', state: 'low' }],
+  copies: 99,
   takesPdf: true,
   duplex: false,
   color: true,

@@ -12,6 +12,7 @@ import {
   BRIDGE_PATH,
   cablePortSchema,
   cutterHelloSchema,
+  foundDeviceSchema,
   PDF_TYPE,
   printerToldSchema,
   problemSchema,
@@ -24,6 +25,7 @@ import {
   type CutterHello,
   type CutterOrder,
   type DeviceKind,
+  type FoundDevice,
   type PrinterTold,
   type PrintOrder,
   type SimulatedDevicesState,
@@ -139,10 +141,20 @@ export type PrintAsked = Pick<PrintOrder, 'address' | 'name' | 'width' | 'height
   readonly choices: PrintChoices;
 };
 
-/** A device at work, and a way to stop it. */
-export interface AtWork {
-  readonly done: Promise<Result<unknown>>;
+/** Work of the bridge, and a way to stop it. */
+export interface AtWork<T = unknown> {
+  readonly done: Promise<Result<T>>;
   cancel(): void;
+}
+
+/** Looks for devices that announce themselves; nothing is sent to them. */
+export const findDevices = (progress: Progress): AtWork<readonly FoundDevice[]> =>
+  watched('find', { method: 'POST' }, z.array(foundDeviceSchema), progress);
+
+/** A picture that a confirmed printer has of itself; undefined where it has none. */
+export async function printerPicture(address: string): Promise<Blob | undefined> {
+  const answer = await asked('picture', json({ address }));
+  return answer.ok ? answer.blob() : undefined;
 }
 
 /** Prints a PDF on a confirmed printer. */
@@ -215,20 +227,32 @@ export async function cablePorts(): Promise<readonly CablePort[]> {
   return told.ok ? told.value.ports : [];
 }
 
+/** Work at a device that has to be let through first. */
 function working(
   address: string,
   kind: DeviceKind,
   path: string,
   { body, type, progress }: { body: Blob | string; type: string; progress: Progress },
 ): AtWork {
+  const init = { method: 'POST', headers: { 'Content-Type': type }, body };
+  return watched(path, init, ANYTHING, progress, () => openDevice(kind, address));
+}
+
+/** Work that tells how far it is. @param before what has to succeed before it is asked for */
+function watched<T>(
+  path: string,
+  init: RequestInit,
+  value: z.ZodType<T>,
+  progress: Progress,
+  before?: () => Promise<Result<unknown>>,
+): AtWork<T> {
   const stop = new AbortController();
-  const run = async (): Promise<Result<unknown>> => {
-    const confirmed = await openDevice(kind, address);
-    if (!confirmed.ok) return confirmed;
-    const headers = { 'Content-Type': type };
-    const answer = await asked(path, { method: 'POST', headers, body, signal: stop.signal });
-    if (!answer.ok || !answer.body) return answered(answer, z.unknown());
-    return lastLine(answer.body, progress);
+  const run = async (): Promise<Result<T>> => {
+    const first = await before?.();
+    if (first?.ok === false) return first;
+    const answer = await asked(path, { ...init, signal: stop.signal });
+    if (!answer.ok || !answer.body) return answeredResult(answer, value);
+    return lastLine(answer.body, value, progress);
   };
   return {
     done: run().catch((error: unknown) => {
@@ -240,13 +264,14 @@ function working(
 }
 
 /** Reads lines of JSON as they come: progress, and at the end what came of it. */
-async function lastLine(
+async function lastLine<T>(
   stream: ReadableStream<Uint8Array>,
+  value: z.ZodType<T>,
   progress: Progress,
-): Promise<Result<unknown>> {
+): Promise<Result<T>> {
   const decoder = new TextDecoder();
   let rest = '';
-  let last: Result<unknown> | undefined;
+  let last: Result<T> | undefined;
   const reader = stream.getReader();
   for (let part = await reader.read(); !part.done; part = await reader.read()) {
     rest += decoder.decode(part.value, { stream: true });
@@ -255,7 +280,7 @@ async function lastLine(
     for (const line of lines.filter(Boolean)) {
       const answered: unknown = JSON.parse(line);
       const at = progressSchema.safeParse(answered);
-      if (!at.success) last = resultIn(answered, ANYTHING);
+      if (!at.success) last = resultIn(answered, value);
       else if (isDoing(at.data.doing)) progress(at.data.share, at.data.doing);
     }
   }

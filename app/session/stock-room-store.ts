@@ -150,8 +150,10 @@ export const useStockRoom = defineStore('stock-room', () => {
     canUndo(texts.stock.forgotten(supply.stock.name), { supplies: before });
   }
 
-  /** A new printer with one tray, under a name that is free. */
-  async function addPrinter(): Promise<PrinterProfile> {
+  /** A new printer with one tray, under a name that is free unless it has one. */
+  async function addPrinter(
+    found: Partial<Pick<PrinterProfile, 'name' | 'address'>> = {},
+  ): Promise<PrinterProfile> {
     await start();
     const { printers } = room.value;
     const id = freeId(
@@ -160,7 +162,7 @@ export const useStockRoom = defineStore('stock-room', () => {
     );
     const { newName, newTray } = texts.printers;
     const name = printers.length ? `${newName} ${printers.length + 1}` : newName;
-    const made: PrinterProfile = { id, name, trays: [{ id: 'tray', name: newTray }] };
+    const made: PrinterProfile = { id, name, trays: [{ id: 'tray', name: newTray }], ...found };
     await change({ printers: [...printers, made] });
     return made;
   }
@@ -175,8 +177,8 @@ export const useStockRoom = defineStore('stock-room', () => {
     canUndo(texts.printers.removed(printer.name), { printers: before });
   }
 
-  /** A new cutter under a name that is free. */
-  async function addCutter(): Promise<Cutter> {
+  /** A new cutter, under a name that is free unless it has one. */
+  async function addCutter(found: Partial<Pick<Cutter, 'name' | 'address'>> = {}): Promise<Cutter> {
     await start();
     const { cutters } = room.value;
     const id = freeId(
@@ -185,7 +187,7 @@ export const useStockRoom = defineStore('stock-room', () => {
     );
     const { newName } = texts.devices;
     const name = cutters.length ? `${newName} ${cutters.length + 1}` : newName;
-    const made: Cutter = { ...USUAL_CUTTER, id, name };
+    const made: Cutter = { ...USUAL_CUTTER, id, name, ...found };
     await change({ cutters: [...cutters, made] });
     return made;
   }

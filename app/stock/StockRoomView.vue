@@ -7,10 +7,9 @@ import { useSettings } from '../ui/settings-store.ts';
 import { texts } from '../texts/index.ts';
 import BenchLayout from '../ui/BenchLayout.vue';
 import ChoiceRow from '../ui/ChoiceRow.vue';
-import CutterBench from './cutters/CutterBench.vue';
+import DeviceBench from './finding/DeviceBench.vue';
 import EmptyState from '../ui/EmptyState.vue';
 import MaterialSwatch from './MaterialSwatch.vue';
-import PrinterBench from './printers/PrinterBench.vue';
 import { usePrinterEditor } from './printers/printer-editor.ts';
 import RoomCards from './RoomCards.vue';
 import { roomGroups } from './room-groups.ts';
@@ -112,12 +111,12 @@ async function putOnHand(stock: Stock): Promise<void> {
   });
 }
 
-async function addPrinter(): Promise<void> {
-  open.value = (await room.addPrinter()).id;
+function openDevice(at: 'printers' | 'cutters', id: string): void {
+  void router.replace({ name: 'stock-room', params: { part: at }, query: { open: id } });
 }
 
-async function addCutter(): Promise<void> {
-  open.value = (await room.addCutter()).id;
+async function addDevice(at: 'printers' | 'cutters'): Promise<void> {
+  open.value = (await (at === 'printers' ? room.addPrinter() : room.addCutter())).id;
 }
 
 async function keepSheet(stock: Stock): Promise<void> {
@@ -174,20 +173,14 @@ function measureAgain(stock: Stock): void {
             <span class="quiet">{{ materialNote(one) }}</span>
           </button>
         </div>
-        <PrinterBench
-          v-if="part === 'printers'"
-          :printers="room.room.printers"
-          :open="printer"
+        <DeviceBench
+          v-if="part === 'printers' || part === 'cutters'"
+          :part="part"
+          :printer="printer"
+          :cutter="cutter"
           :editor="measuring"
-          @open="open = $event"
-          @add="addPrinter"
-        />
-        <CutterBench
-          v-if="part === 'cutters'"
-          :cutters="room.room.cutters"
-          :open="cutter"
-          @open="open = $event"
-          @add="addCutter"
+          @open="openDevice"
+          @add="addDevice"
         />
         <template v-if="part === 'on-hand'">
           <StockOffers

@@ -7,6 +7,14 @@ export const devices = {
   addressHint:
     'With an address the Run desk prints on it by itself, without scaling. Without one you print the PDF.',
   askAgain: 'Ask it what it can',
+  supplies: {
+    title: 'What is left in it',
+    unknown: 'not told',
+    out: 'used up',
+    inkLow: 'Ink or toner runs low.',
+    isLow: (names: readonly string[]): string => `Runs low: ${names.join(', ')}.`,
+    isOut: (names: readonly string[]): string => `Used up: ${names.join(', ')}.`,
+  },
   unknownCertificate: 'Is this your printer?',
   changedCertificate: 'Another certificate than before',
   compare:

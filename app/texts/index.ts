@@ -7,6 +7,7 @@ import { counted } from './counted.ts';
 import { devices } from './devices.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
+import { found } from './found.ts';
 import { fields } from './fields.ts';
 import { fill } from './fill.ts';
 import { guests } from './guests.ts';
@@ -122,6 +123,7 @@ export const texts = {
   artwork,
   combined,
   devices,
+  found,
   edge,
   exact,
   fields,

@@ -8,6 +8,7 @@ defineEmits<{ act: [] }>();
   <div class="empty">
     <p>{{ says }}</p>
     <v-btn color="primary" @click="$emit('act')">{{ action }}</v-btn>
+    <slot />
   </div>
 </template>
 
@@ -20,5 +21,9 @@ defineEmits<{ act: [] }>();
   background: var(--card);
   text-align: center;
   box-shadow: var(--shadow);
+}
+.empty > :deep(.link) {
+  display: block;
+  margin: 10px auto 0;
 }
 </style>

@@ -8,6 +8,7 @@ export interface Doings {
   cutting: NoValues;
   'cutting-sheet': { sheet: number; of: number };
   done: NoValues;
+  'finding-devices': NoValues;
   'finding-marks': { sheet: number; of: number };
   nesting: NoValues;
   printing: NoValues;

@@ -76,6 +76,8 @@ export interface ProblemValues {
     example: string;
     because: 'no-address' | 'other-device' | 'no-host' | 'other-port' | 'too-much' | 'no-port';
   };
+  'device/not-heard': NoValues;
+  'device/picture': NoValues;
   'edge/no-outline': { name: string };
   'edge/nothing-left': NoValues;
   'edge/tangled': { name: string };

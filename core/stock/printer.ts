@@ -58,6 +58,12 @@ export const printerSchema = z.object({
   /** Whether it prints both sides by itself, as it says. */
   duplex: z.boolean().optional(),
   offers: offersSchema.optional(),
+  /** A small picture of it, as it shows itself. */
+  picture: z
+    .string()
+    .regex(/^data:image\/png;base64,[\w+/=]+$/)
+    .max(80_000)
+    .optional(),
 });
 export type PrinterProfile = z.infer<typeof printerSchema>;
 

@@ -80,6 +80,24 @@ export type CutterHello = z.infer<typeof cutterHelloSchema>;
 export const cablePortSchema = z.object({ address: z.string(), name: z.string() });
 export type CablePort = z.infer<typeof cablePortSchema>;
 
+const said = z.string().max(120);
+/** A device as it announces itself, before anything was sent to it. */
+export const foundDeviceSchema = z.object({
+  kind: z.enum(['printer', 'cutter']),
+  name: said,
+  model: said.optional(),
+  /** Where it stands, in the words of whoever set it up. */
+  place: said.optional(),
+  address,
+  /** The same printer over TLS, where it is reached both ways. */
+  secure: address.optional(),
+  /** What it says that it can; absent where it does not say. */
+  color: z.boolean().optional(),
+  duplex: z.boolean().optional(),
+  takesPdf: z.boolean().optional(),
+});
+export type FoundDevice = z.infer<typeof foundDeviceSchema>;
+
 /** How a PDF is printed: mm, and trays and kinds of paper as the printer calls them. */
 export const printOrderSchema = z.strictObject({
   address,
@@ -101,6 +119,17 @@ export const problemSchema = codedSchema.extend({ where: z.string().optional() }
 
 export const tokenSchema = z.object({ token: z.string() });
 
+/** Something in a printer that is used up, or fills. */
+export const printerSupplySchema = z.object({
+  name: z.string(),
+  /** How much is left, percent; absent where the printer does not tell. */
+  level: z.number().optional(),
+  /** `#rrggbb` of an ink. */
+  color: z.string().optional(),
+  state: z.enum(['well', 'low', 'out']),
+});
+export type PrinterSupply = z.infer<typeof printerSupplySchema>;
+
 /** What a printer says of itself. */
 export const printerToldSchema = z.object({
   name: z.string(),
@@ -110,6 +139,9 @@ export const printerToldSchema = z.object({
   media: z.array(z.string()),
   trays: z.array(z.string()),
   types: z.array(z.string()),
+  supplies: z.array(printerSupplySchema),
+  /** How many copies of a job it makes by itself. */
+  copies: z.number(),
   takesPdf: z.boolean(),
   duplex: z.boolean(),
   color: z.boolean(),

@@ -18,5 +18,7 @@ export {
 export { SimulatedNetworkDevices } from './stand-ins/simulated-network-devices.ts';
 export { nodePlatform } from './node-platform.ts';
 export { ippPrinter, realCutter } from './devices.ts';
+export { findDevices } from './finding/find-devices.ts';
+export { pictureOf } from './ipp/printer-picture.ts';
 export { AccessFile } from './ipp/access-file.ts';
 export { type Access, type Login } from './ipp/ipp-line.ts';

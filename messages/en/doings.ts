@@ -10,6 +10,7 @@ export const DOINGS: Words<Doings> = {
   cutting: () => 'Cutting',
   'cutting-sheet': ({ sheet, of }) => `Cutting sheet ${sheet} of ${of}`,
   done: () => 'Done',
+  'finding-devices': () => 'Looking for devices',
   'finding-marks': ({ sheet, of }) => `Looking for the marks of sheet ${sheet} of ${of}`,
   nesting: () => 'Nesting',
   printing: () => 'Printing',

@@ -12,9 +12,11 @@ import {
   AccessFile,
   askPrinter,
   cutOn,
+  findDevices,
   helloCutter,
   listPorts,
   parseAddress,
+  pictureOf,
   printOverIpp,
   SimulatedNetworkDevices,
 } from '../../devices/wire/index.ts';
@@ -47,14 +49,20 @@ interface RouteConfig {
   readonly open?: boolean;
 }
 
+export interface BridgeOptions {
+  /** Of the simulated devices. */
+  readonly ports?: typeof PORTS;
+  /** What is known of printers that do not let everybody in. */
+  readonly access?: AccessFile;
+  /** The address of the interface whose network is looked through for devices; all of them unless given. */
+  readonly network?: string;
+}
+
 /**
  * The bridge from the page to the devices in the house, since a browser cannot open sockets. It sends
  * only to addresses that were confirmed since it started, and listens only to pages of its own.
  */
-export async function bridge(
-  server: FastifyInstance,
-  options: { ports?: typeof PORTS; access?: AccessFile },
-): Promise<void> {
+export async function bridge(server: FastifyInstance, options: BridgeOptions): Promise<void> {
   const guard = new Guard();
   const simulated = new SimulatedNetworkDevices();
   const confirmed = new Set<string>();
@@ -131,6 +139,19 @@ export async function bridge(
     if (!read.success) return unread(reply);
     if (!isKnown('printer', read.data.address)) return unknown(reply);
     return askPrinter(read.data.address, access.of(read.data.address));
+  });
+
+  server.post('/find', (request, reply) =>
+    watched(request, reply, (task) => findDevices(task, options.network)),
+  );
+
+  server.post('/picture', { bodyLimit: 2000 }, async (request, reply) => {
+    const read = addressSchema.safeParse(request.body);
+    if (!read.success) return unread(reply);
+    if (!isKnown('printer', read.data.address)) return unknown(reply);
+    const picture = await pictureOf(read.data.address, access.of(read.data.address));
+    if (!picture.ok) return reply.code(404).send(picture.problem);
+    return reply.type('image/png').send(Buffer.from(picture.value));
   });
 
   server.post('/trust', { bodyLimit: 2000 }, (request, reply) => {

@@ -6,7 +6,7 @@ import LinkButton from '../../ui/LinkButton.vue';
 
 /** The cutters of the workshop. */
 defineProps<{ cutters: readonly Cutter[]; open: Cutter | undefined }>();
-defineEmits<{ open: [id: string]; add: [] }>();
+defineEmits<{ open: [id: string]; add: []; look: [] }>();
 const words = texts.devices;
 const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
 </script>
@@ -15,9 +15,11 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
   <EmptyState
     v-if="cutters.length === 0"
     :says="words.empty"
-    :action="words.add"
-    @act="$emit('add')"
-  />
+    :action="texts.found.look"
+    @act="$emit('look')"
+  >
+    <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
+  </EmptyState>
   <div v-else class="list" role="radiogroup" :aria-label="texts.stock.parts.cutters">
     <button
       v-for="one in cutters"
@@ -39,7 +41,10 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
       <span class="quiet">{{ size(one) }}</span>
       <span class="quiet">{{ one.address || words.byFile }}</span>
     </button>
-    <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
+    <div class="more">
+      <v-btn color="primary" variant="tonal" @click="$emit('look')">{{ texts.found.look }}</v-btn>
+      <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
+    </div>
   </div>
 </template>
 
@@ -95,7 +100,11 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
 .eye {
   fill: var(--apricot);
 }
-.link {
+.more {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  align-items: start;
   align-self: center;
 }
 </style>

@@ -15,7 +15,7 @@ const { editor } = defineProps<{
   open: PrinterProfile | undefined;
   editor: PrinterEditor;
 }>();
-defineEmits<{ open: [id: string]; add: [] }>();
+defineEmits<{ open: [id: string]; add: []; look: [] }>();
 const words = texts.printers;
 const { busy, found, kept, read, seen, settingCorners, sheet } = editor;
 const map = computed(() => found.value?.map ?? kept.value?.map);
@@ -26,9 +26,11 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
   <EmptyState
     v-if="printers.length === 0"
     :says="words.empty"
-    :action="words.add"
-    @act="$emit('add')"
-  />
+    :action="texts.found.look"
+    @act="$emit('look')"
+  >
+    <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
+  </EmptyState>
   <div
     v-else
     class="printers"
@@ -47,12 +49,14 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
         :aria-checked="one.id === open?.id"
         @click="$emit('open', one.id)"
       >
+        <img v-if="one.picture" :src="one.picture" alt="" />
         <strong>{{ one.name }}</strong>
         <span v-if="one.address" class="quiet">{{ one.address }}</span>
         <span v-for="tray in one.trays" :key="tray.id" class="quiet"
           >{{ tray.name }}: {{ editor.state(tray.front) }}</span
         >
       </button>
+      <v-btn color="primary" variant="tonal" @click="$emit('look')">{{ texts.found.look }}</v-btn>
       <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
     </div>
     <PhotoCorners
@@ -110,6 +114,12 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
   overflow-wrap: anywhere;
   cursor: pointer;
   box-shadow: var(--shadow);
+}
+.printer img {
+  align-self: start;
+  max-width: 56px;
+  max-height: 48px;
+  margin-bottom: 4px;
 }
 .printer:hover {
   border-color: var(--apricot-soft);

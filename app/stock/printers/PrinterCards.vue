@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue';
-import { freeId, type Problem } from '../../../core/base/index.ts';
+import { computed } from 'vue';
+import { freeId } from '../../../core/base/index.ts';
 import type { PrinterProfile } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import CardPanel from '../../ui/CardPanel.vue';
@@ -8,27 +8,17 @@ import ChoicesRow from '../../ui/ChoicesRow.vue';
 import FactRow from '../../ui/FactRow.vue';
 import LengthField from '../../ui/LengthField.vue';
 import SelectRow from '../../ui/SelectRow.vue';
-import { askPrinter } from '../../session/bridge.ts';
-import { useMessages } from '../../ui/messages-store.ts';
 import LinkButton from '../../ui/LinkButton.vue';
-import AddressField from '../AddressField.vue';
-import PrinterAccess from './PrinterAccess.vue';
+import PrinterReach from './PrinterReach.vue';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
-import {
-  calibrationFacts,
-  CROSS_NAMES,
-  hundredths,
-  offeredFacts,
-  offersOf,
-} from '../../session/printer-facts.ts';
+import { calibrationFacts, CROSS_NAMES, hundredths } from '../../session/printer-facts.ts';
 import type { PrinterEditor } from './printer-editor.ts';
 
 /** A printer: its trays, the sheet to print, how it came out, and what is corrected. */
 const props = defineProps<{ printer: PrinterProfile; editor: PrinterEditor }>();
 const words = texts.printers;
 const room = useStockRoom();
-const messages = useMessages();
 const { busy, byRuler, check, chosen, found, kept, paper, read, readings, seen, settingCorners } =
   props.editor;
 const { sheet, side, tray } = props.editor;
@@ -41,33 +31,6 @@ const facts = computed(() => (found.value ? calibrationFacts(found.value, sheet.
 
 function keep(changes: Partial<PrinterProfile>): void {
   void room.keepPrinter({ ...props.printer, ...changes });
-}
-
-/** What keeps the printer from answering that is asked for on the card. */
-const refused = shallowRef<Problem>();
-watch(
-  () => props.printer.id,
-  () => (refused.value = undefined),
-);
-const isAsked = ({ code }: Problem): boolean =>
-  code === 'printer/certificate-unknown' ||
-  code === 'printer/certificate-changed' ||
-  code === 'printer/wants-login';
-
-/** Takes an address over, and asks the printer there what it can. */
-async function reach(address: string): Promise<void> {
-  const { address: before, offers, ...others } = props.printer;
-  const known = offers && address === before ? { offers } : {};
-  await room.keepPrinter(address ? { ...others, ...known, address } : others);
-  if (!address) return;
-  const answer = await askPrinter(address);
-  refused.value = !answer.ok && isAsked(answer.problem) ? answer.problem : undefined;
-  if (refused.value) return;
-  if (!answer.ok) return messages.sayProblem(answer.problem);
-  const { name, duplex, takesPdf, unscaled, ...told } = answer.value;
-  await room.keepPrinter({ ...others, address, duplex, offers: offersOf(told) });
-  const say = texts.devices;
-  messages.say([say.tells(name), takesPdf ? (unscaled ? '' : say.scales) : say.noPdf].join(' '));
 }
 
 function rename(event: Event): void {
@@ -111,29 +74,8 @@ function removeTray(): void {
     <FactRow as="label" :label="printer.trays.length > 1 ? words.trayName : words.tray">
       <input class="well" :value="tray?.name" :aria-label="words.trayName" @change="renameTray" />
     </FactRow>
-    <AddressField
-      kind="printer"
-      :label="texts.devices.address"
-      :address="printer.address ?? ''"
-      :example="texts.devices.printerExample"
-      :hint="texts.devices.addressHint"
-      @confirmed="reach"
-    />
-    <PrinterAccess
-      v-if="refused && printer.address"
-      :address="printer.address"
-      :refused="refused"
-      @open="reach(printer.address)"
-    />
-    <template v-if="printer.offers">
-      <p v-for="[name, value] in offeredFacts(printer.offers)" :key="name" class="quiet offered">
-        {{ name }}: {{ value }}
-      </p>
-    </template>
+    <PrinterReach :printer="printer" />
     <div class="ways">
-      <LinkButton v-if="printer.address" @click="reach(printer.address)">
-        {{ texts.devices.askAgain }}
-      </LinkButton>
       <LinkButton @click="addTray">{{ words.addTray }}</LinkButton>
       <LinkButton v-if="printer.trays.length > 1" @click="removeTray">
         {{ words.removeTray }}
@@ -261,9 +203,5 @@ function removeTray(): void {
 }
 p {
   margin: 0 0 6px;
-}
-.offered {
-  margin: 0 0 4px;
-  font-size: 12.5px;
 }
 </style>

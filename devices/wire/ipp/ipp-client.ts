@@ -16,6 +16,7 @@ import { OPERATION, STATUS } from './ipp-codes.ts';
 import { IppLine, type Access } from './ipp-line.ts';
 import { mediaName } from './media.ts';
 import { readReasons } from './printer-reasons.ts';
+import { readSupplies } from './printer-supplies.ts';
 
 /** How a file is to be printed. */
 export type PrintSettings = Omit<PrintOrder, 'address' | 'name'>;
@@ -39,6 +40,8 @@ export interface PrintDone {
 const PATIENCE = 15_000; // ms that a printer may wait for something unless more is given
 const POLL = 300; // ms between looks at a job
 const MISSED = 2; // looks in a row that a printer may leave unanswered: it has the job all the same
+const MOST_ICONS = 4;
+const MOST_COPIES = 99;
 const USER = 'little-peel';
 const UNREACHABLE = 'printer/unreachable';
 
@@ -84,9 +87,28 @@ async function askedOn(line: IppLine): Promise<Result<PrinterTold>> {
     takesPdf: told('document-format-supported').includes('application/pdf'),
     duplex: told('sides-supported').some((one) => one.startsWith('two-sided')),
     color: first('color-supported') === true,
+    supplies: readSupplies(answer.value),
+    copies: mostCopies(answer.value),
     unscaled: told('print-scaling-supported').includes('none'),
     ...(margins ? { margins } : {}),
   });
+}
+
+/** Where a printer shows pictures of itself, the smallest first. */
+export const printerIcons = (address: string, access?: Access): Promise<Result<string[]>> =>
+  speaking(address, access, async (line) => {
+    const answer = await exchange(line, OPERATION.getPrinterAttributes, {
+      'requested-attributes': ipp.keyword('printer-icons'),
+    });
+    if (!answer.ok) return answer;
+    return ok(textsOf(answer.value, GROUP.printer, 'printer-icons').slice(0, MOST_ICONS));
+  });
+
+/** How many copies a printer makes by itself of a job. */
+function mostCopies(answer: IppMessage): number {
+  const range = firstValue(answer, GROUP.printer, 'copies-supported');
+  const most = Array.isArray(range) ? Number(range[1]) : Number(range ?? 1);
+  return Number.isFinite(most) && most > 1 ? Math.min(most, MOST_COPIES) : 1;
 }
 
 /** The least margins of those that a printer supports (PWG 5100.7: hundredths of a millimetre). */

@@ -17,8 +17,12 @@ export interface Access {
 }
 
 const TIMEOUT = 20_000; // ms without a sign of life
-const LONGEST_ANSWER = 60_000; // ms
-const MOST_ANSWER = 2e6; // bytes
+/** How long an answer may take from its first byte to its last, ms, and how many bytes it may have. */
+export interface AnswerLimits {
+  readonly within: number;
+  readonly most: number;
+}
+const LIMITS: AnswerLimits = { within: 60_000, most: 2e6 };
 
 /** The connections to one printer, kept while it is spoken to: bare, or over TLS. */
 export class IppLine {
@@ -27,13 +31,12 @@ export class IppLine {
   private readonly target: URL;
   private readonly access: Access;
   private readonly agent: Agent;
-  private readonly answerWithin: number;
+  private readonly limits: AnswerLimits;
 
-  /** @param answerWithin how long an answer may take from its first byte to its last, ms */
-  constructor(address: string, access: Access = {}, answerWithin = LONGEST_ANSWER) {
+  constructor(address: string, access: Access = {}, limits = LIMITS) {
     this.address = address;
     this.access = access;
-    this.answerWithin = answerWithin;
+    this.limits = limits;
     this.target = new URL(address.replace(/^ipp/, 'http'));
     if (!new URL(address).port) this.target.port = '631';
     this.agent = new Agent({ keepAlive: true });
@@ -63,25 +66,34 @@ export class IppLine {
    * @throws ProblemError where a printer is not reached for a reason that somebody can mend
    */
   post(parts: readonly Uint8Array[]): Promise<Uint8Array> {
+    const length = parts.reduce((sum, part) => sum + part.length, 0);
+    const headers = { 'Content-Type': 'application/ipp', 'Content-Length': length };
+    return this.send('POST', headers, parts);
+  }
+
+  /** What stands at the address, as it is given away to everybody. @throws as `post` */
+  get(): Promise<Uint8Array> {
+    return this.send('GET', {}, []);
+  }
+
+  private send(
+    method: 'GET' | 'POST',
+    headers: Readonly<Record<string, string | number>>,
+    parts: readonly Uint8Array[],
+  ): Promise<Uint8Array> {
     const { port, pathname, search } = this.target;
     const { login } = this.access;
     if (login && !this.isSecure) return Promise.reject(this.refusal('printer/bare-password'));
+    const proof =
+      login && Buffer.from(`${login.user}:${login.password}`, 'utf8').toString('base64');
     return new Promise((done, failed) => {
       const sent = httpRequest({
         agent: this.agent,
         hostname: this.host,
         port,
         path: `${pathname}${search}`,
-        method: 'POST',
-        headers: {
-          'Content-Type': 'application/ipp',
-          'Content-Length': parts.reduce((sum, part) => sum + part.length, 0),
-          ...(login
-            ? {
-                Authorization: `Basic ${Buffer.from(`${login.user}:${login.password}`).toString('base64')}`,
-              }
-            : {}),
-        },
+        method,
+        headers: { ...headers, ...(proof ? { Authorization: `Basic ${proof}` } : {}) },
         timeout: TIMEOUT,
       });
       sent.on('response', (answer) => {
@@ -119,14 +131,14 @@ export class IppLine {
   }
 
   private async bodyOf(answer: IncomingMessage): Promise<Uint8Array> {
-    const late = setTimeout(() => answer.destroy(new Error('too slow')), this.answerWithin);
+    const { within, most } = this.limits;
+    const late = setTimeout(() => answer.destroy(new Error('too slow')), within);
     const parts: Buffer[] = [];
     let size = 0;
     try {
       for await (const part of answer as AsyncIterable<Buffer>) {
         size += part.length;
-        if (size > MOST_ANSWER)
-          throw new ProblemError(problem('ipp/malformed', { fault: 'too-long' }));
+        if (size > most) throw new ProblemError(problem('ipp/malformed', { fault: 'too-long' }));
         parts.push(part);
       }
     } finally {

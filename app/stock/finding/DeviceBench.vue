@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { Cutter, PrinterProfile } from '../../../core/stock/index.ts';
+import { useStockRoom } from '../../session/stock-room-store.ts';
+import CutterBench from '../cutters/CutterBench.vue';
+import PrinterBench from '../printers/PrinterBench.vue';
+import type { PrinterEditor } from '../printers/printer-editor.ts';
+import { useDeviceSearch } from './device-search.ts';
+import FoundDevices from './FoundDevices.vue';
+
+/** The printers or the cutters of the workshop, and those that are found. */
+type Part = 'printers' | 'cutters';
+defineProps<{
+  part: Part;
+  printer: PrinterProfile | undefined;
+  cutter: Cutter | undefined;
+  editor: PrinterEditor;
+}>();
+defineEmits<{ open: [part: Part, id: string]; add: [part: Part] }>();
+const room = useStockRoom();
+const search = useDeviceSearch();
+const { busy, devices } = search;
+</script>
+
+<template>
+  <FoundDevices v-if="busy || devices" :search="search" @open="(at, id) => $emit('open', at, id)" />
+  <PrinterBench
+    v-if="part === 'printers'"
+    :printers="room.room.printers"
+    :open="printer"
+    :editor="editor"
+    @open="$emit('open', part, $event)"
+    @add="$emit('add', part)"
+    @look="search.look"
+  />
+  <CutterBench
+    v-else
+    :cutters="room.room.cutters"
+    :open="cutter"
+    @open="$emit('open', part, $event)"
+    @add="$emit('add', part)"
+    @look="search.look"
+  />
+</template>

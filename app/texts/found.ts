@@ -1,0 +1,22 @@
+/** Words of devices that are found by what they announce. */
+export const found = {
+  look: 'Look for devices',
+  again: 'Look again',
+  title: 'Found in this network and on cables',
+  progress: 'How far the search is',
+  close: 'Close',
+  none: 'No device announces itself here.',
+  noneHint:
+    'See that it is on, and in the same network as this computer; then look again, or add it by its address.',
+  asked: 'Nothing has been sent to them yet. Adding a device asks it what it can.',
+  add: 'Add',
+  addSecure: 'Add over TLS',
+  added: 'In the workshop',
+  onCable: 'On a cable of this computer',
+  color: 'Colour',
+  grey: 'Black only',
+  duplex: 'Both sides',
+  pdf: 'Takes PDF',
+  noPdf: 'Takes no PDF',
+  takesLines: 'Takes cut lines on the network',
+} as const;
