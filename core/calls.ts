@@ -70,12 +70,14 @@ import {
   materialTestPdf,
   readCalibration,
   templatePdf,
+  testPagePdf,
   type CalibrationPicture,
   type CalibrationSheet,
   type FitTest,
   type MaterialTest,
   type SeenPicture,
   type TemplateDrawing,
+  type TestPage,
 } from './testprint/index.ts';
 import { encodeJpegImage, type RgbaImage } from './raster/index.ts';
 import { tryMarks, type MarkStyle, type MarkTrials, type SheetPicture } from './register/index.ts';
@@ -201,6 +203,7 @@ export interface Calls {
   readCalibration(args: CalibrationPicture, task: Task): Promise<Result<SeenPicture>>;
   /** A calibration sheet as a simulated printer prints it and a simulated phone sees it: a JPEG. */
   tryCalibration(args: { sheet: CalibrationSheet; seed: number }, task: Task): Promise<Uint8Array>;
+  testPage(args: TestPage, task: Task): Promise<Uint8Array>;
   fitTest(args: FitTest, task: Task): Promise<Uint8Array>;
   materialTest(args: MaterialTest, task: Task): Promise<Uint8Array>;
   templatePdf(args: TemplateDrawing, task: Task): Promise<Uint8Array>;
@@ -330,6 +333,7 @@ export function createCalls(ground: CallGround): Calls {
     async tryCalibration({ sheet, seed }, task) {
       return photo(await calibrationPdf(platform, sheet, say), seed, task);
     },
+    testPage: (page) => testPagePdf(platform, page, say),
     fitTest: (test) => fitTestPdf(platform, test, say),
     materialTest: (test) => materialTestPdf(platform, test, say),
     templatePdf: (drawing) => templatePdf(platform, drawing, say),

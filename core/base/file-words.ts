@@ -33,6 +33,9 @@ export interface FileWords {
   'page-foot': { says: string; page: number; of: number };
   'ruler-check': NoValues;
   'template-test': NoValues;
+  'test-page-inks': NoValues;
+  'test-page-title': { printer: string };
+  'test-page-top': NoValues;
 }
 
 /** Gives the words for a code, in the language of who asks. */

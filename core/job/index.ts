@@ -1,3 +1,4 @@
+export { alikeSheets, type AlikeSheets } from './alike-sheets.ts';
 export { acceptedValues } from './accept-commands.ts';
 export { backOf, frontsOf } from './backs.ts';
 export { changedSince, printKeys } from './print-keys.ts';

@@ -1,3 +1,4 @@
+export { loadingOf, type Feed, type Loading } from './loading.ts';
 export {
   DIE_CUTS,
   DISC_CARRIERS,

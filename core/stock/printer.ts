@@ -30,6 +30,15 @@ const traySchema = z.object({
   name: z.string().min(1).max(80),
   front: calibrationSchema.optional(),
   back: calibrationSchema.optional(),
+  /** How paper lies in it, as a test page has shown. */
+  feed: z
+    .object({
+      /** Where the side looks that is printed. */
+      printed: z.enum(['up', 'down']),
+      /** Which end of the page is at the end of the paper that goes in first. */
+      first: z.enum(['top', 'bottom']),
+    })
+    .optional(),
 });
 export type Tray = z.infer<typeof traySchema>;
 
@@ -43,6 +52,8 @@ const offersSchema = z.object({
   /** Kinds of paper. */
   types: words,
   color: z.boolean(),
+  /** How many copies of a job it makes by itself; 1 where it never told. */
+  copies: z.number().int().min(1).max(999).optional(),
   /** What it leaves free at the top, right, bottom and left, mm; absent where it does not tell. */
   margins: z.tuple([number, number, number, number]).optional(),
 });

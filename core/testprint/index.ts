@@ -6,6 +6,7 @@ export {
   type SeenPicture,
 } from './read-calibration.ts';
 export { fitTestPdf, stepSize, type FitTest } from './fit-test.ts';
+export { testPagePdf, type TestPage } from './test-page.ts';
 export { templatePdf, type TemplateDrawing } from './template-print.ts';
 export {
   materialTestProgram,

@@ -104,7 +104,9 @@ export const printOrderSchema = z.strictObject({
   name: z.string().max(200),
   width: side,
   height: side,
-  copies: number(z.number().int().min(1).max(99)).optional(),
+  copies: number(z.number().int().min(1).max(999)).optional(),
+  /** How many sheets of paper come out, all copies together. */
+  sheets: number(z.number().int().min(1).max(100_000)).optional(),
   sides: z.enum(['one-sided', 'two-sided-long-edge', 'two-sided-short-edge']).optional(),
   quality: z.enum(['draft', 'normal', 'high']).optional(),
   color: z.enum(['auto', 'color', 'monochrome']).optional(),

@@ -1,10 +1,10 @@
 import { execFile, spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { promisify } from 'node:util';
-import { unwatched, watchedTask } from '../../core/base/index.ts';
+import { Cancelled, unwatched, watchedTask } from '../../core/base/index.ts';
 import { exportedExample, keep } from '../../core/testing/exported.ts';
 import { doingText, problemText } from '../../messages/index.ts';
 import {
@@ -43,11 +43,11 @@ const order = (settings: Partial<WirePrint['settings']> = {}, patience?: number)
   ...(patience === undefined ? {} : { patience }),
 });
 
-/** A simulated printer of which each page is one byte. */
-async function simulatedPrinter(pages = 1): Promise<SimulatedNetworkPrinter> {
+/** A simulated printer of which each page is one byte. @param each how long a page takes, ms */
+async function simulatedPrinter(pages = 1, each = 5): Promise<SimulatedNetworkPrinter> {
   const printer = new SimulatedNetworkPrinter(async function* () {
     for (let page = 0; page < pages; page++) {
-      await pause(5);
+      await pause(each);
       yield Uint8Array.of(page);
     }
   });
@@ -104,13 +104,43 @@ test('another client of the protocol finds the simulated printer in order, and p
     [9, 2],
     [9, 2],
   ]);
-  // The suite of RFC 8011; its last file is not part of Debian's package.
-  const suite = await run('ipptool', ['-If', path, '-t', printer.address, 'ipp-1.1.test']).catch(
-    (error: { stdout: string }) => error,
-  );
-  expect(suite.stdout.match(/\[PASS\]/g)?.length).toBeGreaterThan(28);
-  expect(suite.stdout).not.toContain('[FAIL]');
 });
+
+test('the suites of IPP 1.1, 2.0 and Everywhere pass whole, with documents of our own', async () => {
+  const printer = await simulatedPrinter();
+  // Debian's package has the suites without the documents that they print.
+  const suites = mkdtempSync(join(tmpdir(), 'peel-suites-'));
+  for (const name of ['ipp-1.1.test', 'ipp-2.0.test', 'ipp-everywhere.test']) {
+    const suite = readFileSync(join('/usr/share/cups/ipptool', name), 'utf8');
+    writeFileSync(join(suites, name), suite);
+    for (const [, file = ''] of suite.matchAll(/^\s*FILE ([\w./-]+)$/gm)) {
+      mkdirSync(join(suites, dirname(file)), { recursive: true });
+      writeFileSync(join(suites, file), documentFor(file));
+    }
+  }
+  const path = keep('seals.pdf', pdf);
+  const everywhere = join(suites, 'ipp-everywhere.test');
+  const { stdout } = await run(
+    'ipptool',
+    ['-V', '2.0', '-If', path, '-t', printer.address, everywhere],
+    { maxBuffer: 64e6 },
+  ).catch((error: { stdout: string }) => error);
+  expect(stdout).not.toContain('[FAIL]');
+  expect(stdout.match(/\[PASS\]/g)?.length).toBeGreaterThan(50);
+  // It went on to the last test of the last suite.
+  const last = [...readFileSync(everywhere, 'utf8').matchAll(/NAME "(.+)"/g)].pop()?.[1] ?? '?';
+  expect(stdout).toContain(last.slice(0, 60));
+  // Of what it says that it can, each kind of document was printed.
+  const kinds = new Set(printer.done.map(({ state }) => state));
+  expect(kinds).toEqual(new Set([7, 9]));
+}, 120_000);
+
+/** A document of the kind that a name asks for. */
+function documentFor(name: string): Uint8Array {
+  if (name.endsWith('.jpg')) return Uint8Array.of(0xff, 0xd8, 0xff, 0xe0, 0, 16);
+  if (name.endsWith('.pwg')) return new TextEncoder().encode('RaS2');
+  return name.endsWith('.ps') ? new TextEncoder().encode('%!PS-Adobe-3.0') : pdf;
+}
 
 test('ours prints to a printer of another make, byte for byte', async () => {
   const port = await freePort();
@@ -146,6 +176,13 @@ test('ours prints to a printer of another make, byte for byte', async () => {
     told = await askPrinter(address);
   }
   expect(told).toMatchObject({ ok: true, value: { name: 'Bench', takesPdf: true } });
+  // Its inks are told by its own words and numbers.
+  if (!told.ok) throw new Error('no answer');
+  expect(told.value.supplies.length).toBeGreaterThan(0);
+  for (const { name, level = 0 } of told.value.supplies) {
+    expect(name).toMatch(/ink|toner|waste/i);
+    expect(level).toBeGreaterThan(0);
+  }
   expect(await printOverIpp(address, order(), unwatched)).toMatchObject({ ok: true });
   const kept = (): string[] => readdirSync(spool).filter((file) => file.endsWith('.pdf'));
   const [name = ''] = kept();
@@ -188,6 +225,31 @@ test('a job asks for its paper and never for scaling; a stop is told in plain wo
     problem: { code: 'printer/waits', values: { reason: { code: 'media-empty' } } },
   });
   expect(printer.done[0]?.state).toBe(7);
+}, 30_000);
+
+test('copies come out sheet by sheet and are counted; a cancel tells how many there were', async () => {
+  const printer = await simulatedPrinter(2);
+  const sheets: number[] = [];
+  const { task, cancel } = watchedTask((_, doing) => {
+    if (doing.code === 'printing-sheet') sheets.push(doing.values.sheet);
+  });
+  const thrice = order({ copies: 3, sheets: 6 });
+  expect(await printOverIpp(printer.address, thrice, task)).toMatchObject({ ok: true });
+  expect(printer.done[0]?.pages.map(([page]) => page)).toEqual([0, 0, 0, 1, 1, 1]);
+  expect(sheets[sheets.length - 1]).toBe(6);
+  // Both sides of a sheet stay together.
+  const both = order({ copies: 2, sheets: 2, sides: 'two-sided-long-edge' });
+  expect(await printOverIpp(printer.address, both, unwatched)).toMatchObject({ ok: true });
+  expect(printer.done[0]?.pages.map(([page]) => page)).toEqual([0, 1, 0, 1]);
+
+  sheets.length = 0;
+  const slow = await simulatedPrinter(40, 60);
+  setTimeout(cancel, 1300);
+  await expect(printOverIpp(slow.address, order({ sheets: 40 }), task)).rejects.toThrow(Cancelled);
+  const out = slow.done[0]?.pages.length ?? 0;
+  expect(out).toBeGreaterThan(0);
+  expect(out).toBeLessThan(40);
+  expect(sheets[sheets.length - 1]).toBe(out + 1);
 }, 30_000);
 
 test('a printer that says that toner runs low, and prints on, is not waited for', async () => {

@@ -36,4 +36,7 @@ export const FILE_WORDS: Words<FileWords> = {
     'Hold a ruler here: it has to be 100 mm long. If it is not, print again at 100 %.',
   'template-test': () =>
     'Lay this on the sheet and hold both against the light: the outlines have to meet.',
+  'test-page-inks': () => 'Cyan, magenta, yellow and black: even, without stripes.',
+  'test-page-title': ({ printer }) => `Test page: ${printer}`,
+  'test-page-top': () => 'The arrow points to the top of the page.',
 };

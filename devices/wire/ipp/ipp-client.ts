@@ -1,6 +1,14 @@
 import type { PrinterTold, PrintOrder } from '../../protocol/index.ts';
 import type { PrintNote } from '../../../core/run/index.ts';
-import { doing, err, ok, ProblemError, type Result, type Task } from '../../../core/base/index.ts';
+import {
+  doing,
+  err,
+  ok,
+  ProblemError,
+  type Doing,
+  type Result,
+  type Task,
+} from '../../../core/base/index.ts';
 import {
   encodeIpp,
   firstValue,
@@ -41,7 +49,7 @@ const PATIENCE = 15_000; // ms that a printer may wait for something unless more
 const POLL = 300; // ms between looks at a job
 const MISSED = 2; // looks in a row that a printer may leave unanswered: it has the job all the same
 const MOST_ICONS = 4;
-const MOST_COPIES = 99;
+const MOST_COPIES = 999;
 const USER = 'little-peel';
 const UNREACHABLE = 'printer/unreachable';
 
@@ -142,6 +150,10 @@ function jobAttributes(settings: PrintSettings): Record<string, IppAttribute> {
       : { media: ipp.keyword(mediaName(width, height)) };
   return {
     copies: ipp.integer(copies),
+    // The same sheet again and again, before the next one.
+    ...(copies > 1
+      ? { 'multiple-document-handling': ipp.keyword('separate-documents-uncollated-copies') }
+      : {}),
     sides: ipp.keyword(sides),
     'print-scaling': ipp.keyword('none'),
     ...(quality ? { 'print-quality': ipp.enum(QUALITY[quality]) } : {}),
@@ -185,18 +197,56 @@ async function printedOn(
   const id = firstValue(sent.value, GROUP.job, 'job-id');
   if (sent.value.code >= STATUS.badRequest || typeof id !== 'number') return refusal(sent.value);
   const notes = unmet.includes('print-scaling') ? (['may-scale'] as const) : [];
+  const count = sheetCounter(settings);
   try {
-    return await followed(line, { id, notes, patience }, task);
+    return await followed(line, { id, notes, patience, count }, task);
   } catch (error) {
     await exchange(line, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
+    // What came out before it heard of that counts, too.
+    const last = await exchange(line, OPERATION.getJobAttributes, { 'job-id': ipp.integer(id) });
+    if (last.ok) task.progress(1, count(last.value));
     throw error;
   }
 }
 
+/** Tells which sheet a printer is at, by the sheets or the sides that it counts; without a count, none. */
+function sheetCounter({ sheets, sides = 'one-sided' }: PrintSettings) {
+  return (job: IppMessage): Doing => {
+    const whole = firstValue(job, GROUP.job, 'job-media-sheets-completed');
+    const printed = firstValue(job, GROUP.job, 'job-impressions-completed');
+    const turned = sides === 'one-sided' ? 1 : 2;
+    const done =
+      typeof whole === 'number'
+        ? whole
+        : typeof printed === 'number'
+          ? Math.floor(printed / turned)
+          : undefined;
+    if (sheets === undefined || done === undefined) return doing('printing', {});
+    return doing('printing-sheet', {
+      sheet: Math.max(0, Math.min(done, sheets - 1)) + 1,
+      of: sheets,
+    });
+  };
+}
+
+/** How much of the work is done when a printer is at a sheet. */
+const shareOf = (at: Doing): number =>
+  at.code === 'printing-sheet' ? 0.2 + (0.8 * (at.values.sheet - 1)) / at.values.of : 0.5;
+
 /** Follows a job to its end. */
 async function followed(
   line: IppLine,
-  { id, notes, patience }: { id: number; notes: readonly PrintNote[]; patience: number },
+  {
+    id,
+    notes,
+    patience,
+    count,
+  }: {
+    id: number;
+    notes: readonly PrintNote[];
+    patience: number;
+    count(job: IppMessage): Doing;
+  },
   task: Task,
 ): Promise<Result<PrintDone>> {
   const pause = async (): Promise<void> => {
@@ -216,6 +266,9 @@ async function followed(
     }
     missed = 0;
     const state = Number(firstValue(asked.value, GROUP.job, 'job-state') ?? 0);
+    const at = count(asked.value);
+    const tell = (): void => task.progress(shareOf(at), at);
+    if (state >= JOB_STATE.canceled) tell();
     const reasons = readReasons(textsOf(asked.value, GROUP.job, 'job-state-reasons'));
     if (state === JOB_STATE.completed) return ok({ job: id, notes });
     if (state === JOB_STATE.canceled || state === JOB_STATE.aborted)
@@ -234,12 +287,11 @@ async function followed(
     waiting = waitsFor ? waiting + POLL : 0;
     if (waitsFor && waiting > patience) {
       await exchange(line, OPERATION.cancelJob, { 'job-id': ipp.integer(id) });
+      tell();
       return err('printer/waits', { reason: waitsFor });
     }
-    task.progress(
-      0.5,
-      waitsFor ? doing('waiting-for-printer', { reason: waitsFor }) : doing('printing', {}),
-    );
+    if (waitsFor) task.progress(shareOf(at), doing('waiting-for-printer', { reason: waitsFor }));
+    else tell();
     await pause();
   }
 }

@@ -21,6 +21,7 @@ import {
   DONE_STATE,
   jobGroup,
   mediaOf,
+  pagesOut,
   type SimulatedPrintJob,
 } from './simulated-print-job.ts';
 import { printerAttributes, supports } from './simulated-printer-attributes.ts';
@@ -296,7 +297,7 @@ export class SimulatedNetworkPrinter {
 
   private async printJob(job: SimulatedPrintJob, format: PrintFormat): Promise<void> {
     try {
-      for await (const page of this.print(job.document, format)) {
+      for await (const page of pagesOut(job, this.print(job.document, format))) {
         while (this.stop && job.state < DONE_STATE) {
           job.state = 6;
           job.reasons = ['printer-stopped'];

@@ -14,6 +14,9 @@ import type { PrintFormat } from './print-formats.ts';
 /** From here on a job has ended, as the protocol counts its states. */
 export const DONE_STATE = 7;
 
+/** How a printer is told to make one whole set after the other. */
+export const COLLATED = 'separate-documents-collated-copies';
+
 /** A job of a simulated printer, and what it says of it. */
 export interface SimulatedPrintJob {
   id: number;
@@ -56,12 +59,45 @@ export function jobGroup(job: SimulatedPrintJob, uri: string, began = 0): IppGro
       ['job-printer-uri', ipp.uri(uri.replace(/\/\d+$/, ''))],
       ['job-printer-up-time', ipp.integer(seconds)],
       ['job-impressions-completed', ipp.integer(job.pages.length)],
+      ['job-media-sheets-completed', ipp.integer(Math.ceil(job.pages.length / sidesOf(job)))],
       ['time-at-creation', ipp.integer(1)],
       ['time-at-processing', job.state > 3 ? ipp.integer(1) : ipp.noValue()],
       ['time-at-completed', ended ? ipp.integer(1) : ipp.noValue()],
       ...job.asked,
     ]),
   };
+}
+
+const sidesOf = ({ asked }: SimulatedPrintJob): number =>
+  String(asked.get('sides')?.values[0]).startsWith('two-sided') ? 2 : 1;
+
+/**
+ * The pages that come out for those of a document: the ones that are asked for (`page-ranges`), as often
+ * as `copies` says, sheet by sheet or set by set (`multiple-document-handling`).
+ */
+export async function* pagesOut(
+  job: SimulatedPrintJob,
+  document: AsyncIterable<Uint8Array>,
+): AsyncGenerator<Uint8Array> {
+  const first = (name: string): unknown => job.asked.get(name)?.values[0];
+  const copies = Math.max(1, Number(first('copies') ?? 1));
+  const isCollated = first('multiple-document-handling') === COLLATED;
+  const ranges = (job.asked.get('page-ranges')?.values ?? []) as readonly (readonly number[])[];
+  const isAsked = (page: number): boolean =>
+    ranges.length === 0 || ranges.some(([from = 1, to = from]) => page >= from && page <= to);
+  let set: Uint8Array[] = [];
+  let page = 0;
+  for await (const one of document) {
+    if (!isAsked(++page)) continue;
+    set.push(one);
+    if (isCollated) yield one;
+    else if (set.length === sidesOf(job)) {
+      for (let copy = 0; copy < copies; copy++) yield* set;
+      set = [];
+    }
+  }
+  // A last side that stands alone, or the other sets.
+  for (let copy = isCollated ? 1 : 0; copy < copies; copy++) yield* set;
 }
 
 /** The attributes of a group that a request asks for; all of them where it names none. */

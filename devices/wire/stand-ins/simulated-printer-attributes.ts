@@ -2,6 +2,7 @@ import { ipp, type IppAttribute, type IppValue } from '../ipp/ipp-message.ts';
 import { OPERATION } from '../ipp/ipp-codes.ts';
 import { findMediaSize } from '../ipp/media.ts';
 import { ANY_FORMAT, PRINT_FORMATS } from './print-formats.ts';
+import { COLLATED } from './simulated-print-job.ts';
 import { RASTER_TYPES } from './pwg-raster.ts';
 
 const MEDIA = [
@@ -31,7 +32,7 @@ const TAKEN: Readonly<Record<string, readonly (string | number)[]>> = {
   'output-bin': ['face-down'],
   'number-up': [1],
   'job-priority': [50],
-  'multiple-document-handling': ['separate-documents-uncollated-copies'],
+  'multiple-document-handling': ['separate-documents-uncollated-copies', COLLATED],
 };
 
 const SUPPLIES = ['cyan', 'magenta', 'yellow', 'black'];
@@ -65,6 +66,8 @@ export function supports(name: string, { values }: IppAttribute): boolean {
   if (name === 'media') return typeof value === 'string' && takesMedia(value);
   if (name === 'media-col') return value instanceof Map && takesSize(value.get('media-size'));
   if (name === 'printer-resolution') return true;
+  if (name === 'page-ranges')
+    return values.every((one) => Array.isArray(one) && Number(one[0]) > 0);
   const taken = TAKEN[name];
   return taken !== undefined && values.every((one) => taken.includes(one as string));
 }
