@@ -137,7 +137,10 @@ export const logInToPrinter = async (
   answeredResult(await asked('login', json({ address, user, password })), ANYTHING);
 
 /** How a PDF is printed on a confirmed printer. */
-export type PrintAsked = Pick<PrintOrder, 'address' | 'name' | 'width' | 'height' | 'sides'> & {
+export type PrintAsked = Pick<
+  PrintOrder,
+  'address' | 'name' | 'width' | 'height' | 'sides' | 'copies' | 'sheets'
+> & {
   readonly choices: PrintChoices;
 };
 

@@ -65,13 +65,15 @@ export function offersOf({
   trays,
   types,
   color,
+  copies,
   margins,
-}: Pick<PrinterTold, 'media' | 'trays' | 'types' | 'color' | 'margins'>): PrinterOffers {
+}: Pick<PrinterTold, 'media' | 'trays' | 'types' | 'color' | 'copies' | 'margins'>): PrinterOffers {
   return {
     papers: media.filter((name) => !name.startsWith('custom_')),
     trays: trays.filter((name) => name !== 'auto'),
     types: types.filter((name) => name !== 'auto'),
     color,
+    copies,
     ...(margins ? { margins: [...margins] } : {}),
   };
 }

@@ -1,31 +1,20 @@
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { Cancelled, type Doing, type Result } from '../../../core/base/index.ts';
+import { computed, onBeforeUnmount, shallowRef } from 'vue';
+import { Cancelled } from '../../../core/base/index.ts';
 import { asPrinted, compileJob, groupsOf, printKeys, type Job } from '../../../core/job/index.ts';
-import {
-  fileStem,
-  programText,
-  type ExportChoices,
-  type MadeFile,
-} from '../../../core/output/index.ts';
-import type { Point } from '../../../core/geometry/index.ts';
-import { alignToMarks, bookedRuns, type RunRecord } from '../../../core/run/index.ts';
+import { bookedRuns, type RunRecord } from '../../../core/run/index.ts';
 import type { Material } from '../../../core/stock/index.ts';
-import { doingText } from '../../../messages/index.ts';
 import { calls } from '../../calls/index.ts';
-import { cutOn, printOn, type AtWork, type CutterAtWork } from '../../session/bridge.ts';
 import { useShelf } from '../../session/shelf-store.ts';
 import { useStockRoom } from '../../session/stock-room-store.ts';
-import { blobOf, download, forgetRun, keepRun } from '../../storage/index.ts';
+import { forgetRun, keepRun } from '../../storage/index.ts';
 import { texts } from '../../texts/index.ts';
 import { canvasWith } from '../../ui/canvas.ts';
 import { useMessages } from '../../ui/messages-store.ts';
-import { useSettings } from '../../ui/settings-store.ts';
-import { saveFiles } from '../proof/saved-files.ts';
 import { useJobStore } from '../../session/job-store.ts';
 import { pageCompiler } from '../../session/page-resources.ts';
-import { useChosenCutter, useChosenPrinter } from '../../session/chosen-devices.ts';
-import { knifeOf } from '../../stock/cutters/knife-of.ts';
-import { usePrintChoices } from './print-choices.ts';
+import { useDeviceWork } from './device-work.ts';
+import { useRunCutting } from './run-cutting.ts';
+import { useRunPrinting } from './run-printing.ts';
 import { runSteps, type RunStep, type Ways } from './run-steps.ts';
 import { supplyAfter } from './supply-after.ts';
 
@@ -38,40 +27,23 @@ export function useRealRun(active: () => boolean) {
   const store = useJobStore();
   const shelf = useShelf();
   const room = useStockRoom();
-  const settings = useSettings();
   const messages = useMessages();
 
   const record = shallowRef<RunRecord>();
-  const busy = ref(false);
-  const share = ref(0);
-  const doing = ref('');
-  /** The first sheet that is still to be printed, from 1, after a print that was broken off. */
-  const from = ref(1);
-  const broken = ref(false);
-  /** The first cut that is still to be made of a sheet, from 1, after a cut that was broken off. */
-  const fromCut = ref(1);
-  /** Where the marks of the sheet in the cutter are, when a hand has shown them. */
-  const places = shallowRef<readonly Point[]>();
-  let atWork: AtWork | undefined;
-  /** What the cutter is at, which can rest between cuts. */
-  const cutting = shallowRef<CutterAtWork>();
-  const rests = ref(false);
-  /** The cut that it is at, from 1; 0 while it is at none. */
-  const cutAt = ref(0);
-
-  const printer = useChosenPrinter();
-  const cutter = useChosenCutter();
-  const { choices, asks } = usePrintChoices(() => printer.value);
-  const ways = computed((): Ways => ({
-    printer: printer.value ? 'network' : settings.devices.printer === 'dialog' ? 'dialog' : 'file',
-    cutter: cutter.value?.address ? 'network' : 'file',
-    duplex: printer.value?.duplex === true,
-    asks: asks.value,
-  }));
+  const work = useDeviceWork();
+  const { busy, share, doing, broken } = work;
   const printed = computed(() => {
     const job = active() ? store.committed : undefined;
     return job && asPrinted(compileJob(job, pageCompiler));
   });
+  const printing = useRunPrinting(() => printed.value, work);
+  const cutting = useRunCutting(() => printed.value, work);
+  const ways = computed((): Ways => ({
+    printer: printing.way.value,
+    cutter: cutting.cutter.value?.address ? 'network' : 'file',
+    duplex: printing.printer.value?.duplex === true,
+    asks: printing.asks.value,
+  }));
   const steps = computed(() => (printed.value ? runSteps(printed.value, ways.value) : []));
   const done = computed(() => new Set(record.value?.open?.done));
   const now = computed(() => steps.value.find(({ key }) => !done.value.has(key)));
@@ -152,110 +124,8 @@ export function useRealRun(active: () => boolean) {
     await keep({ open: { done: [] } });
   }
 
-  async function printFile(choices: Partial<ExportChoices>): Promise<readonly MadeFile[]> {
-    const job = store.committed;
-    if (!job) return [];
-    const correction = await room.correctionFor(settings.printer);
-    const all = correction ? { ...choices, printer: correction } : choices;
-    return calls.call('exportFiles', { job, formats: ['pdf'], choices: all }, (part) => {
-      share.value = part / 2;
-    }).answer;
-  }
-
-  async function print(step: RunStep): Promise<boolean> {
-    const count = printed.value?.sheets.length ?? 0;
-    const sheets = Array.from({ length: count }, (_, at) => at).slice(from.value - 1);
-    const twice = steps.value.some(({ kind }) => kind === 'print-back');
-    const side = step.kind === 'print-back' ? 'back' : 'front';
-    const made = await printFile({ sheets, ...(twice ? { side } : {}) });
-    const [file] = made;
-    const job = store.committed;
-    if (!file || !job || !choices.value) return false;
-    if (!record.value?.picture) await keep({ picture: await smallPicture(file.bytes, job) });
-    if (ways.value.printer === 'file') {
-      saveFiles(made, job.name);
-      return true;
-    }
-    if (ways.value.printer === 'dialog') {
-      open(URL.createObjectURL(blobOf(file.bytes, 'application/pdf')));
-      return true;
-    }
-    const both = !twice && (file.pages ?? 0) > sheets.length;
-    return sent(
-      printOn(
-        {
-          address: printer.value?.address ?? '',
-          name: job.name,
-          width: job.stock.width,
-          height: job.stock.height,
-          choices: choices.value,
-          sides: both ? `two-sided-${job.plan.turnOver ?? 'long'}-edge` : 'one-sided',
-        },
-        file.bytes,
-        tell,
-      ),
-    );
-  }
-
-  async function cut({ sheet = 0 }: RunStep, dry = false): Promise<boolean> {
-    const { value } = cutter;
-    const knife = value && store.committed ? knifeOf(value, store.committed.material) : undefined;
-    const marks = printed.value?.sheets[sheet]?.marks ?? [];
-    const aligned = places.value && alignToMarks(marks, places.value);
-    if (aligned && !aligned.ok) {
-      places.value = undefined;
-      messages.sayProblem(aligned.problem);
-      return false;
-    }
-    const program = await calls.call('cutProgram', {
-      job: store.committed as Job,
-      sheet,
-      choices: {
-        ...(knife ? { knife } : {}),
-        ...(aligned ? { lies: aligned.value } : {}),
-        ...(value?.profile ? { profile: value.profile } : {}),
-        done: fromCut.value - 1,
-        dry,
-      },
-    }).answer;
-    if (!program) return false;
-    if (value?.address) {
-      const work = cutOn(value, { program, done: fromCut.value - 1 }, (part, at) =>
-        tell(part, at, 0),
-      );
-      cutting.value = work;
-      return sent(work).finally(() => (cutting.value = undefined));
-    }
-    const name = `${fileStem(store.job?.name ?? '')}-${sheet + 1}${dry ? '-dry' : ''}`;
-    download(
-      `${name}.${value?.profile?.language ?? 'hpgl'}`,
-      new TextEncoder().encode(programText(program)),
-      'application/octet-stream',
-    );
-    return true;
-  }
-
-  /** @param before the share of the work that was done before the device's */
-  function tell(part: number, at: Doing, before = 0.5): void {
-    share.value = before + (1 - before) * part;
-    doing.value = doingText(at);
-    if (at.code === 'sending-cut') cutAt.value = at.values.cut;
-  }
-
-  /** Waits for a device; tells what kept it from its work. */
-  async function sent(work: AtWork): Promise<boolean> {
-    atWork = work;
-    const came: Result<unknown> = await work.done;
-    if (came.ok) return true;
-    messages.sayProblem(came.problem);
-    broken.value = true;
-    const { values } = came.problem;
-    if ('from' in values && typeof values.from === 'number') fromCut.value = values.from;
-    return false;
-  }
-
   /** Does something with a device; one thing at a time, and what goes wrong is told. */
-  async function busyWith(work: () => Promise<void>): Promise<void> {
+  async function busyWith(act: () => Promise<void>): Promise<void> {
     if (busy.value || !store.committed) return;
     await store.flush();
     if (!record.value) await begin();
@@ -263,19 +133,21 @@ export function useRealRun(active: () => boolean) {
     share.value = 0;
     doing.value = texts.proof.writing;
     try {
-      await work();
+      await act();
     } catch (error) {
       if (!(error instanceof Cancelled)) messages.sayError(error);
-      else if (cutAt.value > 1) {
-        // What was cut stays cut.
-        fromCut.value = cutAt.value;
-        broken.value = true;
-      }
     } finally {
       busy.value = false;
-      cutAt.value = 0;
-      atWork = undefined;
     }
+  }
+
+  /** Prints what a step says; the first sheet is kept as the picture of the run. */
+  function print(step: RunStep): Promise<boolean> {
+    const twice = steps.value.some(({ kind }) => kind === 'print-back');
+    return printing.print(step, twice, async (pdf) => {
+      const job = store.committed;
+      if (job && !record.value?.picture) await keep({ picture: await smallPicture(pdf, job) });
+    });
   }
 
   /** Does what the button of a step says. */
@@ -285,13 +157,12 @@ export function useRealRun(active: () => boolean) {
         step.kind === 'print' || step.kind === 'print-back'
           ? await print(step)
           : step.kind === 'cut'
-            ? await cut(step)
+            ? await cutting.cut(step)
             : true;
       if (!did) return;
       broken.value = false;
-      from.value = 1;
-      fromCut.value = 1;
-      places.value = undefined;
+      printing.ended();
+      cutting.ended();
       const open = record.value?.open;
       if (step.kind === 'count') await finish();
       else if (open) await keep({ open: { ...open, done: [...open.done, step.key] } });
@@ -300,15 +171,8 @@ export function useRealRun(active: () => boolean) {
   /** Goes along the lines of a sheet with the beam off, or the tool lifted. */
   const dryRun = (step: RunStep): Promise<void> =>
     busyWith(async () => {
-      await cut(step, true);
+      await cutting.cut(step, true);
     });
-
-  /** Lets the cutter rest after the cut that it is at, or go on. */
-  async function rest(): Promise<void> {
-    rests.value = !rests.value;
-    await cutting.value?.rest(rests.value);
-  }
-  watch(cutting, () => (rests.value = false));
 
   /** Takes a step back, to do it once more. */
   async function redo(step: RunStep): Promise<void> {
@@ -355,34 +219,15 @@ export function useRealRun(active: () => boolean) {
     messages.say(texts.run.gaveUp, { label: texts.undo, run: back });
   }
 
-  const cancel = (): void => atWork?.cancel();
-  onBeforeUnmount(cancel);
+  onBeforeUnmount(work.cancel);
 
   return {
-    record,
-    printed,
-    steps,
-    now,
-    done,
-    spoiled,
-    busy,
-    share,
-    doing,
-    from,
-    broken,
-    fromCut,
-    places,
-    cutter,
-    resume,
-    cutting,
-    rests,
-    perform,
-    dryRun,
-    rest,
-    redo,
-    mark,
-    giveUp,
-    cancel,
+    ...{ record, printed, steps, now, done, spoiled },
+    ...{ busy, share, doing, broken, cancel: work.cancel },
+    ...{ printer: printing.printer, from: printing.from },
+    ...{ cutter: cutting.cutter, cutting: cutting.cutting, rests: cutting.rests },
+    ...{ fromCut: cutting.fromCut, places: cutting.places, rest: cutting.rest },
+    ...{ resume, perform, dryRun, redo, mark, giveUp },
   };
 }
 
