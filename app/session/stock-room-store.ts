@@ -227,11 +227,11 @@ export const useStockRoom = defineStore('stock-room', () => {
     });
   }
 
-  /** The printers' trays that are measured, under the names by which one is remembered. */
+  /** The printers' trays of which something is known, under the names by which one is remembered. */
   const trays = computed(() =>
     room.value.printers.flatMap((printer) =>
       printer.trays
-        .filter(({ front, back }) => front ?? back)
+        .filter(({ front, back, feed }) => front ?? back ?? feed)
         .map((tray) => ({ id: `${printer.id}/${tray.id}`, printer, tray })),
     ),
   );

@@ -2,6 +2,7 @@
 export const found = {
   look: 'Look for devices',
   again: 'Look again',
+  byHand: 'Add by its address',
   title: 'Found in this network and on cables',
   progress: 'How far the search is',
   close: 'Close',

@@ -7,6 +7,7 @@ import { counted } from './counted.ts';
 import { devices } from './devices.ts';
 import { edge } from './edge.ts';
 import { exact } from './exact.ts';
+import { feeding } from './feeding.ts';
 import { found } from './found.ts';
 import { fields } from './fields.ts';
 import { fill } from './fill.ts';
@@ -123,6 +124,7 @@ export const texts = {
   artwork,
   combined,
   devices,
+  feeding,
   found,
   edge,
   exact,

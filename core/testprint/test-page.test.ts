@@ -8,7 +8,7 @@ const DPI = 101.6; // 4 px to the mm
 
 test.each([
   ['A4', 210, 297, true],
-  ['a postcard', 100, 148, false],
+  ['a slip', 100, 210, false],
 ] as const)(
   'on %s the corner is filled at the top left alone, the arrow points up, inks lie side by side',
   async (_, width, height, ruled) => {
@@ -39,7 +39,8 @@ test.each([
     expect(corners.map(isInk)).toEqual([true, false, false, false]);
     // The arrow is narrow at its head and wide below it.
     const row = (y: number): number =>
-      Array.from({ length: image.width }, (__, x) => at(x / 4, y)).filter(isInk).length / 4;
+      Array.from({ length: 36 * 4 }, (__, x) => at(width / 2 - 18 + x / 4, y)).filter(isInk)
+        .length / 4;
     const head = height * 0.12;
     expect(row(head + 40)).toBeCloseTo(12, 0);
     expect(row(head + 20) - row(head + 4)).toBeGreaterThan(15);

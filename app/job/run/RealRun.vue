@@ -2,14 +2,18 @@
 import { mdiCheck } from '@mdi/js';
 import { computed, ref, watch } from 'vue';
 import type { Point } from '../../../core/geometry/index.ts';
+import { loadingOf } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 import DoingBar from '../../ui/DoingBar.vue';
 import NumberRow from '../../ui/NumberRow.vue';
 import { useJobStore } from '../../session/job-store.ts';
+import { useChosenTray } from '../../session/chosen-devices.ts';
+import LoadPicture from '../../stock/printers/LoadPicture.vue';
 import AlignAtCutter from './AlignAtCutter.vue';
 import CountSheet from './CountSheet.vue';
 import CutPlay from './CutPlay.vue';
 import LoadedByPicture from './LoadedByPicture.vue';
+import PrinterBefore from './PrinterBefore.vue';
 import type { RealRun } from './real-run.ts';
 import StepPicture from './StepPicture.vue';
 import WaitRing from './WaitRing.vue';
@@ -20,7 +24,7 @@ const { run } = defineProps<{ run: RealRun; blocked: boolean }>();
 const words = texts.run;
 const store = useJobStore();
 const { broken, busy, cutter, cutting, doing, done, from, fromCut, now, rests } = run;
-const { places, printed, record, share, spoiled, steps } = run;
+const { places, printed, printer, record, share, spoiled, steps } = run;
 const at = computed(() => steps.value.findIndex(({ key }) => key === now.value?.key));
 const sheets = computed(() => printed.value?.sheets ?? []);
 const marks = computed(() => (sheets.value[0]?.marks.length ?? 0) > 0);
@@ -31,6 +35,17 @@ const counting = computed(() => now.value?.kind === 'count');
 const cutSheet = computed(() =>
   now.value?.kind === 'cut' ? sheets.value[now.value.sheet ?? 0] : undefined,
 );
+const tray = useChosenTray();
+const prints = computed(() => now.value?.kind === 'print' || now.value?.kind === 'print-back');
+const side = computed(() => (now.value?.kind === 'print-back' ? 'back' : 'front'));
+/** How the sheets lie in the tray for the step that is next, where that was found out. */
+const loading = computed(() => {
+  const feed = prints.value ? tray.value?.feed : undefined;
+  const job = store.committed;
+  return feed && job && loadingOf(feed, job.stock, side.value, job.plan.turnOver);
+});
+/** Whether somebody has to see to the printer before it prints. */
+const printerStops = ref(false);
 /** How a hand shows where the marks are, while it does. */
 const showing = ref<'pointer' | 'picture'>();
 watch(now, () => (showing.value = undefined));
@@ -72,7 +87,7 @@ const count = computed(() => record.value?.copies ?? 0);
     <section
       v-if="now"
       class="step"
-      :class="{ pictured: now.kind === 'cut' || counting }"
+      :class="{ pictured: now.kind === 'cut' || counting || loading }"
       data-step
     >
       <div class="says">
@@ -99,8 +114,14 @@ const count = computed(() => record.value?.copies ?? 0);
           </div>
           <strong data-good>{{ words.goodOnes(count - spoiled.size, count) }}</strong>
         </template>
+        <PrinterBefore
+          v-if="prints && printer && !busy"
+          :key="now.key"
+          v-model:stopped="printerStops"
+          :printer="printer"
+        />
         <NumberRow
-          v-if="broken && now.kind === 'print' && sheets.length > 1"
+          v-if="broken && prints && sheets.length > 1"
           v-model="from"
           :label="words.fromSheet"
           :min="1"
@@ -137,9 +158,15 @@ const count = computed(() => record.value?.copies ?? 0);
           height="48"
           size="large"
           data-do
-          :disabled="blocked"
+          :disabled="blocked || (prints && printerStops)"
           @click="run.perform(now)"
           >{{ now.button }}</v-btn
+        >
+        <router-link
+          v-if="prints && printer && !loading && !busy"
+          class="link"
+          :to="{ name: 'stock-room', params: { part: 'printers' }, query: { open: printer.id } }"
+          >{{ texts.feeding.unknown }}</router-link
         >
         <LinkButton v-if="dry && !showing && !busy" @click="run.dryRun(now)">
           {{ words.dryRun }}
@@ -154,6 +181,7 @@ const count = computed(() => record.value?.copies ?? 0);
           </LinkButton>
         </template>
       </div>
+      <LoadPicture v-if="loading" :loading="loading" :side="side" />
       <LoadedByPicture
         v-if="cutSheet && showing === 'picture'"
         :sheet="now.sheet ?? 0"

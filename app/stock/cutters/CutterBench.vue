@@ -42,7 +42,7 @@ const size = ({ width, length }: Cutter): string => `${width} × ${length} mm`;
       <span class="quiet">{{ one.address || words.byFile }}</span>
     </button>
     <div class="more">
-      <v-btn color="primary" variant="tonal" @click="$emit('look')">{{ texts.found.look }}</v-btn>
+      <LinkButton @click="$emit('look')">{{ texts.found.look }}</LinkButton>
       <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { Cutter, PrinterProfile } from '../../../core/stock/index.ts';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 import CutterBench from '../cutters/CutterBench.vue';
@@ -19,12 +20,18 @@ defineEmits<{ open: [part: Part, id: string]; add: [part: Part] }>();
 const room = useStockRoom();
 const search = useDeviceSearch();
 const { busy, devices } = search;
+const searches = computed(() => busy.value || devices.value !== undefined);
 </script>
 
 <template>
-  <FoundDevices v-if="busy || devices" :search="search" @open="(at, id) => $emit('open', at, id)" />
+  <FoundDevices
+    v-if="searches"
+    :search="search"
+    @open="(at, id) => $emit('open', at, id)"
+    @by-hand="$emit('add', part)"
+  />
   <PrinterBench
-    v-if="part === 'printers'"
+    v-if="part === 'printers' && (room.room.printers.length || !searches)"
     :printers="room.room.printers"
     :open="printer"
     :editor="editor"
@@ -33,7 +40,7 @@ const { busy, devices } = search;
     @look="search.look"
   />
   <CutterBench
-    v-else
+    v-if="part === 'cutters' && (room.room.cutters.length || !searches)"
     :cutters="room.room.cutters"
     :open="cutter"
     @open="$emit('open', part, $event)"

@@ -7,7 +7,7 @@ import type { Addable, DeviceSearch } from './device-search.ts';
 
 /** Devices that announce themselves: what they say, and a button that adds them. */
 const { search } = defineProps<{ search: DeviceSearch }>();
-const emit = defineEmits<{ open: [at: 'printers' | 'cutters', id: string] }>();
+const emit = defineEmits<{ open: [at: 'printers' | 'cutters', id: string]; 'by-hand': [] }>();
 const words = texts.found;
 const { busy, devices, doing, share } = search;
 
@@ -37,6 +37,7 @@ async function add(device: Addable): Promise<void> {
     <template v-else-if="devices">
       <header>
         <h2>{{ devices.length ? words.title : words.none }}</h2>
+        <LinkButton @click="$emit('by-hand')">{{ words.byHand }}</LinkButton>
         <LinkButton @click="search.look">{{ words.again }}</LinkButton>
         <LinkButton @click="search.close">{{ words.close }}</LinkButton>
       </header>

@@ -56,7 +56,7 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
           >{{ tray.name }}: {{ editor.state(tray.front) }}</span
         >
       </button>
-      <v-btn color="primary" variant="tonal" @click="$emit('look')">{{ texts.found.look }}</v-btn>
+      <LinkButton @click="$emit('look')">{{ texts.found.look }}</LinkButton>
       <LinkButton @click="$emit('add')">{{ words.add }}</LinkButton>
     </div>
     <PhotoCorners

@@ -10,6 +10,7 @@ import LengthField from '../../ui/LengthField.vue';
 import SelectRow from '../../ui/SelectRow.vue';
 import LinkButton from '../../ui/LinkButton.vue';
 import PrinterReach from './PrinterReach.vue';
+import TestPageCard from './TestPageCard.vue';
 import { useStockRoom } from '../../session/stock-room-store.ts';
 import { PAPERS } from '../template/template-editor.ts';
 import { calibrationFacts, CROSS_NAMES, hundredths } from '../../session/printer-facts.ts';
@@ -86,6 +87,7 @@ function removeTray(): void {
     </div>
     <ChoicesRow v-model="side" :label="words.side" :choices="words.sides" />
   </CardPanel>
+  <TestPageCard v-if="!shown" :printer="printer" :tray="tray" :sheet="sheet" />
   <CardPanel v-if="!shown" :title="words.print">
     <p class="hint">{{ side === 'back' ? words.backHint : words.printHint }}</p>
     <SelectRow v-model="paper" :label="words.paper" :choices="PAPERS" />
