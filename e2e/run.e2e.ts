@@ -56,7 +56,12 @@ test('printed and cut over the network on devices that jam and lose the line, th
   await expect(page.locator('[data-step]')).toContainText(
     'It is asked for labels, high quality, fed by hand, and never to scale.',
   );
-  await page.getByRole('button', { name: 'Print', exact: true }).click();
+  // It said that it is jammed; whoever knows better prints all the same.
+  const print = page.getByRole('button', { name: 'Print', exact: true });
+  await expect(page.getByText('See to the printer first: Paper is jammed.')).toBeVisible();
+  await expect(print).toBeDisabled();
+  await page.getByRole('button', { name: 'Print all the same' }).click();
+  await print.click();
   await expect(page.getByText('The printer waits: Paper is jammed.')).toBeVisible({
     timeout: 60_000,
   });

@@ -152,12 +152,12 @@ export interface AtWork<T = unknown> {
 
 /** Looks for devices that announce themselves; nothing is sent to them. */
 export const findDevices = (progress: Progress): AtWork<readonly FoundDevice[]> =>
-  watched('find', { method: 'POST' }, z.array(foundDeviceSchema), progress);
+  watched('find', json({}), z.array(foundDeviceSchema), progress);
 
 /** A picture that a confirmed printer has of itself; undefined where it has none. */
 export async function printerPicture(address: string): Promise<Blob | undefined> {
   const answer = await asked('picture', json({ address }));
-  return answer.ok ? answer.blob() : undefined;
+  return answer.status === 200 ? answer.blob() : undefined;
 }
 
 /** Prints a PDF on a confirmed printer. */

@@ -77,7 +77,6 @@ export interface ProblemValues {
     because: 'no-address' | 'other-device' | 'no-host' | 'other-port' | 'too-much' | 'no-port';
   };
   'device/not-heard': NoValues;
-  'device/picture': NoValues;
   'edge/no-outline': { name: string };
   'edge/nothing-left': NoValues;
   'edge/tangled': { name: string };

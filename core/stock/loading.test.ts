@@ -13,7 +13,7 @@ test.each([
 ] as const)(
   'a sheet for a tray of %j, its %s, turned about its %s side',
   (feed, side, turned, lies) => {
-    expect(loadingOf(feed as Feed, A4, side, turned)).toEqual(lies);
+    expect(loadingOf(feed as Feed, A4, side, turned)).toEqual({ ...lies, page: feed.first });
   },
 );
 

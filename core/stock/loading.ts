@@ -9,6 +9,8 @@ export interface Loading {
   readonly printed: Feed['printed'];
   /** Which end of the first side goes in first; absent where a sheet lies across, which no test page tells. */
   readonly first?: Feed['first'];
+  /** Which end of the page that is printed now goes in first. */
+  readonly page?: Feed['first'];
 }
 
 /**
@@ -25,5 +27,5 @@ export function loadingOf(
   if (width > height) return { printed };
   // Turned about its long side the top stays where it was; about its short side it changes ends.
   const stays = side === 'front' || turned === 'long';
-  return { printed, first: stays ? first : first === 'top' ? 'bottom' : 'top' };
+  return { printed, first: stays ? first : first === 'top' ? 'bottom' : 'top', page: first };
 }

@@ -19,6 +19,9 @@ const side = number(z.number().min(10).max(2000));
 export const deviceSchema = z.strictObject({ kind: z.enum(['printer', 'cutter']), address });
 export type DeviceKind = z.infer<typeof deviceSchema>['kind'];
 
+/** Of a request that names nothing. */
+export const nothingSchema = z.strictObject({});
+
 export const addressSchema = z.strictObject({ address });
 
 /** Trusts a certificate at an address: SHA-256, as `AB:CD:…`. */

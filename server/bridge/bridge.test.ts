@@ -33,6 +33,7 @@ beforeAll(async () => {
     prefix: '/api/bridge',
     ports: { printer: 0, cutter: 0 },
     access: new AccessFile(join(mkdtempSync(join(tmpdir(), 'peel-bridge-')), 'printers.json')),
+    network: '127.0.0.1',
   });
   await printer.listen(0);
   await cutter.listen(0);
@@ -116,6 +117,8 @@ test.each([
   for (const url of [
     'devices',
     'ask',
+    'find',
+    'picture',
     'trust',
     'login',
     'print',
@@ -240,6 +243,22 @@ test('a certificate is trusted and a password kept for a confirmed printer; neit
   await secure.close();
 });
 
+test('the picture of a confirmed printer is shown, of no other address', async () => {
+  const picture = (address: string) => send({ url: 'picture', payload: { address } });
+  expect((await picture('ipp://127.0.0.1:9/other')).statusCode).toBe(403);
+  await confirm('printer', printer.address);
+  const shown = await picture(printer.address);
+  expect(shown.statusCode).toBe(200);
+  expect(shown.bytes.subarray(1, 4).toString()).toBe('PNG');
+});
+
+test('the network is looked through when a page asks, and what was found is told at the end', async () => {
+  const found = await send({ url: 'find', payload: {} });
+  const lines = found.body.trim().split('\n');
+  expect(JSON.parse(lines[0] ?? '')).toMatchObject({ doing: { code: 'finding-devices' } });
+  expect(JSON.parse(lines[lines.length - 1] ?? '')).toMatchObject({ ok: true });
+}, 15_000);
+
 test('the simulated devices start when asked, print what is sent, and show it as pictures', async () => {
   const started = await send({ url: 'simulated', payload: { inkSpread: 0.1 } });
   const { printer: shown, cutter: blade } = started.json<{
@@ -270,6 +289,10 @@ test('10,000 malformed or foreign requests leave it up, nothing printed or cut, 
     'token',
     'devices',
     'ask',
+    'find',
+    'picture',
+    'trust',
+    'login',
     'print',
     'cut',
     'rest',

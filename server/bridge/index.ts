@@ -26,6 +26,7 @@ import {
   deviceSchema,
   helloSchema,
   loginSchema,
+  nothingSchema,
   PDF_TYPE,
   printOrderSchema,
   restSchema,
@@ -141,17 +142,18 @@ export async function bridge(server: FastifyInstance, options: BridgeOptions): P
     return askPrinter(read.data.address, access.of(read.data.address));
   });
 
-  server.post('/find', (request, reply) =>
-    watched(request, reply, (task) => findDevices(task, options.network)),
-  );
+  server.post('/find', { bodyLimit: 2000 }, (request, reply) => {
+    if (!nothingSchema.safeParse(request.body).success) return unread(reply);
+    return watched(request, reply, (task) => findDevices(task, options.network));
+  });
 
   server.post('/picture', { bodyLimit: 2000 }, async (request, reply) => {
     const read = addressSchema.safeParse(request.body);
     if (!read.success) return unread(reply);
     if (!isKnown('printer', read.data.address)) return unknown(reply);
     const picture = await pictureOf(read.data.address, access.of(read.data.address));
-    if (!picture.ok) return reply.code(404).send(picture.problem);
-    return reply.type('image/png').send(Buffer.from(picture.value));
+    if (!picture) return reply.code(204).send();
+    return reply.type('image/png').send(Buffer.from(picture));
   });
 
   server.post('/trust', { bodyLimit: 2000 }, (request, reply) => {

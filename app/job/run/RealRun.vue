@@ -12,6 +12,7 @@ import LoadPicture from '../../stock/printers/LoadPicture.vue';
 import AlignAtCutter from './AlignAtCutter.vue';
 import CountSheet from './CountSheet.vue';
 import CutPlay from './CutPlay.vue';
+import LabelPictures from './LabelPictures.vue';
 import LoadedByPicture from './LoadedByPicture.vue';
 import PrinterBefore from './PrinterBefore.vue';
 import type { RealRun } from './real-run.ts';
@@ -43,6 +44,11 @@ const loading = computed(() => {
   const feed = prints.value ? tray.value?.feed : undefined;
   const job = store.committed;
   return feed && job && loadingOf(feed, job.stock, side.value, job.plan.turnOver);
+});
+/** The sheet as it looks up from the tray: the side that is printed next, or before. */
+const seenSheet = computed(() => {
+  const isBack = side.value === 'back' && loading.value?.printed === 'up';
+  return isBack ? printed.value?.backs[0] : sheets.value[0];
 });
 /** Whether somebody has to see to the printer before it prints. */
 const printerStops = ref(false);
@@ -181,7 +187,15 @@ const count = computed(() => record.value?.copies ?? 0);
           </LinkButton>
         </template>
       </div>
-      <LoadPicture v-if="loading" :loading="loading" :side="side" />
+      <LoadPicture
+        v-if="loading && seenSheet"
+        class="load-picture"
+        :loading="loading"
+        :side="side"
+        :size="seenSheet.drawing"
+      >
+        <LabelPictures :sheet="seenSheet" />
+      </LoadPicture>
       <LoadedByPicture
         v-if="cutSheet && showing === 'picture'"
         :sheet="now.sheet ?? 0"
@@ -268,6 +282,9 @@ const count = computed(() => record.value?.copies ?? 0);
   grid-template-rows: 100%;
   grid-template-columns: minmax(200px, 2fr) 3fr;
   gap: 24px;
+}
+.load-picture {
+  place-self: center;
 }
 .says {
   display: flex;

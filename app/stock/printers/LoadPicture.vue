@@ -4,7 +4,12 @@ import type { Loading, PaperSide } from '../../../core/stock/index.ts';
 import { texts } from '../../texts/index.ts';
 
 /** How a sheet lies in a tray, from above: what is seen of it, and which end goes in first. */
-const props = defineProps<{ loading: Loading; side: PaperSide }>();
+const props = defineProps<{
+  loading: Loading;
+  side: PaperSide;
+  /** The size of what is drawn in the slot, mm: the sheet that is seen. */
+  size?: { readonly width: number; readonly height: number };
+}>();
 const words = texts.feeding;
 const seen = computed((): keyof typeof words.seen => {
   if (props.loading.printed === 'up') return 'to-print';
@@ -14,6 +19,16 @@ const ends = computed(() => {
   const { first } = props.loading;
   return first && { in: words[first], out: first === 'top' ? words.bottom : words.top };
 });
+/** Where the sheet is, within 128 by 160 beneath the printer. */
+const box = computed(() => {
+  const { width, height } = props.size ?? { width: 210, height: 297 };
+  const scale = Math.min(112 / width, 150 / height);
+  return { x: 110 - (width * scale) / 2, y: 62, width: width * scale, height: height * scale };
+});
+/** Whether what is seen stands on its head. */
+const turned = computed(
+  () => (seen.value === 'printed' ? props.loading.first : props.loading.page) === 'bottom',
+);
 const says = computed(() =>
   [
     words.lies[props.side][props.loading.printed],
@@ -29,25 +44,31 @@ const says = computed(() =>
     <svg viewBox="0 0 220 236" role="img" :aria-label="words.picture">
       <path class="tray" d="M40 92h140v126a8 8 0 0 1-8 8H48a8 8 0 0 1-8-8z" />
       <g :class="seen">
-        <path class="sheet" d="M56 62h108v148H56z" />
-        <path v-if="seen === 'behind'" class="fold" d="M164 190v20h-20z" />
-        <template v-if="seen !== 'behind'">
-          <circle
-            v-for="at in 6"
-            :key="at"
-            class="label"
-            :cx="at % 2 ? 86 : 134"
-            :cy="88 + 42 * Math.ceil(at / 2 - 1)"
-            r="15"
-          />
-        </template>
+        <rect class="sheet" v-bind="box" />
+        <path
+          v-if="seen === 'behind'"
+          class="fold"
+          :d="`M${box.x + box.width} ${box.y + box.height - 20}v20h-20z`"
+        />
+        <svg
+          v-else-if="size"
+          v-bind="box"
+          class="labels"
+          :viewBox="`0 0 ${size.width} ${size.height}`"
+        >
+          <g :transform="turned ? `rotate(180 ${size.width / 2} ${size.height / 2})` : undefined">
+            <slot />
+          </g>
+        </svg>
       </g>
       <path class="printer" d="M22 20h176a8 8 0 0 1 8 8v50H14V28a8 8 0 0 1 8-8z" />
       <path class="slot" d="M40 70h140" />
       <path class="way" d="M28 176v-62m-9 10 9-10 9 10" />
       <template v-if="ends">
         <text class="end" x="110" y="98" text-anchor="middle">{{ ends.in }}</text>
-        <text class="end" x="110" y="206" text-anchor="middle">{{ ends.out }}</text>
+        <text class="end" x="110" :y="box.y + box.height - 6" text-anchor="middle">
+          {{ ends.out }}
+        </text>
       </template>
       <text class="seen-side" x="110" y="153" text-anchor="middle">{{ words.seen[seen] }}</text>
     </svg>
@@ -57,7 +78,8 @@ const says = computed(() =>
 
 <style scoped>
 .load {
-  max-width: 260px;
+  width: 100%;
+  max-width: 300px;
   margin: 0;
 }
 svg {
@@ -87,15 +109,8 @@ svg {
   fill: #fffdf9;
   stroke: #44203d;
 }
-.label {
-  fill: none;
-  stroke: #b8a9ae;
-  stroke-dasharray: 4 3;
-}
-.printed .label {
-  fill: #f2a65a;
-  stroke: #44203d;
-  stroke-dasharray: none;
+.to-print .labels {
+  opacity: 0.4;
 }
 .way {
   fill: none;

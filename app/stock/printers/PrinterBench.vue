@@ -121,6 +121,9 @@ const { over, drop } = useFileDrops((files) => void editor.take(files));
   max-height: 48px;
   margin-bottom: 4px;
 }
+.printer .quiet {
+  font-size: 12.5px;
+}
 .printer:hover {
   border-color: var(--apricot-soft);
 }

@@ -157,7 +157,7 @@ h3 {
   stroke-width: 2.6;
 }
 .through {
-  opacity: 0.55;
-  stroke-dasharray: 2.4 2;
+  stroke-width: 2;
+  stroke-dasharray: 2.6 1.8;
 }
 </style>

@@ -1,4 +1,3 @@
-import { err, ok, type Result } from '../../../core/base/index.ts';
 import { pictureSize } from '../../../core/raster/index.ts';
 import { IppLine, type Access } from './ipp-line.ts';
 import { printerIcons } from './ipp-client.ts';
@@ -9,18 +8,18 @@ const PNG = [0x89, 0x50, 0x4e, 0x47];
 
 /**
  * The picture that a printer has of itself, as PNG (PWG 5100.13, printer-icons): the largest that is no
- * larger than it may be. It is fetched from the printer alone.
+ * larger than it may be; undefined where it has none. It is fetched from the printer alone.
  */
-export async function pictureOf(address: string, access?: Access): Promise<Result<Uint8Array>> {
+export async function pictureOf(address: string, access?: Access): Promise<Uint8Array | undefined> {
   const asked = await printerIcons(address, access);
-  if (!asked.ok) return asked;
+  if (!asked.ok) return undefined;
   const host = hostOf(address);
   const own = asked.value.filter((icon) => URL.canParse(icon) && hostOf(icon) === host);
   for (const icon of own.reverse()) {
     const picture = await fetched(icon, access);
-    if (picture) return ok(picture);
+    if (picture) return picture;
   }
-  return err('device/picture', {});
+  return undefined;
 }
 
 const hostOf = (address: string): string => new URL(address).hostname.toLowerCase();

@@ -63,6 +63,8 @@ export class SimulatedNetworkPrinter {
   stop: PrinterStop | undefined;
   /** What it says of itself though it prints on, as `toner-low-report`. */
   remark: string | undefined;
+  /** What is left of cyan, magenta, yellow and black, percent. */
+  inks: readonly number[] = [80, 80, 80, 80];
   private readonly print: PrintPages;
   private readonly door: PrinterDoor;
   private readonly jobs: SimulatedPrintJob[] = [];
@@ -246,6 +248,7 @@ export class SimulatedNetworkPrinter {
       upTime: this.seconds(),
       began: new Date(this.began),
       queued: busy,
+      inks: this.inks,
     });
     return { code: STATUS.ok, groups: [asked(message, { tag: GROUP.printer, attributes })] };
   }

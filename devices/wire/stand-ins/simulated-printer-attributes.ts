@@ -35,7 +35,8 @@ const TAKEN: Readonly<Record<string, readonly (string | number)[]>> = {
   'multiple-document-handling': ['separate-documents-uncollated-copies', COLLATED],
 };
 
-const SUPPLIES = ['cyan', 'magenta', 'yellow', 'black'];
+/** Its inks, in the order of their levels. */
+const INKS = ['cyan', 'magenta', 'yellow', 'black'];
 /** Its own for as long as it exists: there is one in a computer. */
 const UUID = 'urn:uuid:6c697474-6c65-4065-a56c-000000000001';
 
@@ -95,11 +96,13 @@ export function printerAttributes(now: {
   reason: string;
   upTime: number;
   queued: number;
+  /** What is left of cyan, magenta, yellow and black, percent. */
+  inks: readonly number[];
   /** When it was switched on. */
   began: Date;
 }): ReadonlyMap<string, IppAttribute> {
   const name = 'Little-Peel-simulated-printer';
-  const host = now.address.replace(/^ipp:/, 'http:').replace(/\/ipp\/print$/, '');
+  const host = now.address.replace(/^ipp/, 'http').replace(/\/ipp\/print$/, '');
   const kinds = (key: string): IppAttribute => ipp.keyword(...(TAKEN[key] ?? []));
   const numbers = (key: string): IppAttribute => ipp.enum(...(TAKEN[key] ?? []));
   return new Map<string, IppAttribute>([
@@ -186,7 +189,7 @@ export function printerAttributes(now: {
     ['printer-is-accepting-jobs', ipp.boolean(true)],
     ['printer-location', ipp.text('In this computer')],
     ['printer-make-and-model', ipp.text('Simulated printer')],
-    ['printer-more-info', ipp.uri(now.address.replace(/^ipp:/, 'http:'))],
+    ['printer-more-info', ipp.uri(now.address.replace(/^ipp/, 'http'))],
     ['printer-name', ipp.name(name)],
     ['printer-organization', ipp.text('')],
     ['printer-organizational-unit', ipp.text('')],
@@ -199,10 +202,12 @@ export function printerAttributes(now: {
     [
       'printer-supply',
       ipp.octets(
-        ...SUPPLIES.map((ink) => `type=ink;maxcapacity=100;level=80;colorantname=${ink};`),
+        ...INKS.map(
+          (ink, at) => `type=ink;maxcapacity=100;level=${now.inks[at] ?? 0};colorantname=${ink};`,
+        ),
       ),
     ],
-    ['printer-supply-description', ipp.text(...SUPPLIES.map((ink) => `${ink} ink`))],
+    ['printer-supply-description', ipp.text(...INKS.map((ink) => `${ink} ink`))],
     ['printer-supply-info-uri', ipp.uri(host)],
     ['printer-up-time', ipp.integer(now.upTime)],
     ['printer-uri-supported', ipp.uri(now.address)],

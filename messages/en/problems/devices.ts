@@ -105,10 +105,6 @@ export const DEVICES: ProblemWords<
     what: 'This computer does not let us hear which devices announce themselves.',
     remedy: 'Let “node” through its firewall (UDP, port 5353), or enter the address by hand.',
   }),
-  'device/picture': () => ({
-    what: 'The printer gives no picture of itself.',
-    remedy: 'It prints without one.',
-  }),
   'ipp/malformed': () => ({
     what: 'What answers does not speak the Internet Printing Protocol.',
     remedy: 'Check the address: it has to be that of a printer.',
