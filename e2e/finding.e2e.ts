@@ -1,26 +1,7 @@
-import { readFileSync } from 'node:fs';
-import { decode } from 'dns-packet';
-import openMulticast, { type MulticastDNS } from 'multicast-dns';
+import { announce } from '../tools/announce.ts';
 import { core } from './bundled-core.ts';
 import { serialCutter } from './serial-cutter.ts';
 import { discPng, enterIn, expect, fromShelf, openShelf, test, toCounting } from './workshop.ts';
-
-/** Announces devices in the network of this computer alone, as others recorded it, on ports of our own. */
-function announce(ports: Readonly<Record<string, number>>): MulticastDNS {
-  const recorded = readFileSync('devices/wire/finding/recorded/announcements.hex', 'utf8');
-  const records = recorded
-    .trim()
-    .split('\n')
-    .map((line) => decode(Buffer.from(line, 'hex')))
-    .flatMap(({ answers = [], additionals = [] }) => [...answers, ...additionals])
-    .map((record) => {
-      const [, port] = Object.entries(ports).find(([kind]) => record.name.includes(kind)) ?? [];
-      return record.type === 'SRV' && port ? { ...record, data: { ...record.data, port } } : record;
-    });
-  const line = openMulticast({ interface: '127.0.0.1', bind: '0.0.0.0' });
-  line.on('query', () => line.respond({ answers: records as never }));
-  return line;
-}
 
 test('from a printer that is found to labels that are cut on a cable', async ({ page }) => {
   const printer = new core.SimulatedNetworkPrinter(async function* () {

@@ -5,6 +5,7 @@ import { encodePngImage } from '../core/raster/index.ts';
 import { starFlowers } from '../demo/art/borage.ts';
 import { PHOTOGRAPHS } from '../demo/art/photographs.ts';
 import { broadLeaf, frond } from '../demo/art/woodland.ts';
+import { announce } from './announce.ts';
 import { BROWSER, visit } from './browser.ts';
 
 const PORT = 4377;
@@ -26,7 +27,7 @@ const DRAWINGS = {
 };
 
 const server = spawn(process.execPath, ['dist/node/server.mjs'], {
-  env: { ...process.env, PORT: String(PORT) },
+  env: { ...process.env, PORT: String(PORT), LOOK_IN: '127.0.0.1' },
   stdio: 'ignore',
 });
 const browser = await chromium.launch(BROWSER);
@@ -107,10 +108,6 @@ try {
   await page.getByRole('button', { name: 'Settings' }).click();
   await page.getByRole('radio', { name: 'Light' }).click();
   await page.keyboard.press('Escape');
-  await page.goto(`${URL}/job/demo-hedgerow-sheet/artwork`);
-  await page.locator('[data-element="piece-4"]').click();
-  await proofIsDone();
-  await shoot('sticker-sheet');
   await page.goto(`${URL}/job/demo-seed-packets/artwork`);
   await proofIsDone();
   await page.getByRole('button', { name: 'List', exact: true }).click();
@@ -132,13 +129,25 @@ try {
   await page.locator('.apexcharts-svg').nth(1).waitFor();
   await shoot('ledger');
   await page.goto(`${URL}/stock/printers`);
-  await page.getByRole('button', { name: 'Add a printer' }).click();
-  await page.getByLabel('Name of the printer').fill('Potting-shed inkjet');
-  await page.getByLabel('Name of the tray').fill('Rear tray');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Try it with a simulated picture' }).click();
-  await page.getByText('3. What was found').waitFor({ timeout: 60_000 });
-  await shoot('printers');
+  await page.getByRole('button', { name: 'Start them' }).click();
+  const address = await page.locator('.address', { hasText: 'ipp://' }).innerText();
+  const cutter = await page.locator('.address', { hasText: 'tcp://' }).innerText();
+  const line = announce({
+    _ipp: Number(new globalThis.URL(address).port),
+    '_pdl-datastream': Number(new globalThis.URL(cutter).port),
+  });
+  await page.getByRole('button', { name: 'Look for devices' }).click();
+  await page.getByRole('button', { name: 'Add: Bench printer' }).click();
+  line.destroy();
+  await page.getByRole('button', { name: /On the other side, the arrow to/ }).click();
+  await page.locator('.printer img').waitFor();
+  await page.getByText('It calls itself').waitFor({ state: 'hidden' });
+  await shoot('found-devices');
+  await page.goto(`${JOB}/run`);
+  await page.getByRole('radio', { name: 'For real' }).click();
+  await page.getByText('The printer is ready.').waitFor();
+  await proofIsDone();
+  await shoot('run-print');
   await page.goto(`${URL}/job/demo-woodland-stickers/edge`);
   await page.locator('.kiss').first().waitFor();
   await shoot('edge');

@@ -39,6 +39,8 @@ globalThis.setTimeout = ((act: () => void, ms?: number) => {
 const { useRealRun } = await import('./real-run.ts');
 const { useJobStore } = await import('../../session/job-store.ts');
 const { useShelf } = await import('../../session/shelf-store.ts');
+const { confirmDevice } = await import('../../session/bridge.ts');
+const { useSettings } = await import('../../ui/settings-store.ts');
 const { useStockRoom } = await import('../../session/stock-room-store.ts');
 const { keepJob } = await import('../../storage/index.ts');
 const { useMessages } = await import('../../ui/messages-store.ts');
@@ -140,6 +142,55 @@ test('a print goes on from a sheet, and a step that was done can be done once mo
   expect(run.now.value?.key).toBe(print.key);
   await run.perform(print);
   expect(await pages(saved[1]?.blob)).toBe(3);
+});
+
+test('alike sheets are copied by the printer; a print that stopped among them goes on from there', async () => {
+  const run = await opened('copies');
+  const address = 'ipp://bench.local:631/ipp/print';
+  const sent: URLSearchParams[] = [];
+  const progress = (sheet: number, of: number) => ({
+    share: 0.5,
+    doing: { code: 'printing-sheet', values: { sheet, of } },
+  });
+  const { fetch } = globalThis;
+  const jam = { ok: false, problem: { code: 'printer/stopped', values: {} } };
+  const answers = [
+    [progress(2, 2), jam],
+    [progress(1, 2), { ok: true }],
+  ];
+  globalThis.fetch = (asked) => {
+    const { pathname, searchParams } = new URL(asked as string, 'http://here');
+    const path = pathname.split('/').pop();
+    if (path === 'token') return Promise.resolve(Response.json({ token: 'secret' }));
+    if (path === 'devices') return Promise.resolve(Response.json({ ok: true, value: address }));
+    sent.push(searchParams);
+    const lines = (answers.shift() ?? []).map((line) => `${JSON.stringify(line)}\n`);
+    return Promise.resolve(new Response(lines.join('')));
+  };
+  await confirmDevice('printer', address);
+  const room = useStockRoom();
+  const { id, ...made } = await room.addPrinter({ address });
+  const offers = { trays: [], types: [], color: true, copies: 50 };
+  await room.keepPrinter({ id, ...made, offers });
+  useSettings().devices = { printer: id, cutter: 'file' };
+
+  await run.perform(run.now.value as never);
+  const asked = (one: URLSearchParams | undefined) =>
+    ['copies', 'sheets'].map((name) => one?.get(name));
+  // Two full sheets are alike; the second of them was being printed.
+  expect(sent.map(asked)).toEqual([['2', '2']]);
+  expect([run.broken.value, run.from.value]).toEqual([true, 2]);
+  expect(run.now.value?.kind).toBe('print');
+  await run.perform(run.now.value as never);
+  expect(sent.map(asked)).toEqual([
+    ['2', '2'],
+    ['1', '2'],
+  ]);
+  expect([run.broken.value, run.from.value]).toEqual([false, 1]);
+  expect(run.now.value?.kind).not.toBe('print');
+  useSettings().devices = { printer: 'file', cutter: 'file' };
+  await new Promise((kept) => setTimeout(kept));
+  globalThis.fetch = fetch;
 });
 
 test('a cut goes on from a line, with fewer of them, and from the first again after that', async () => {
