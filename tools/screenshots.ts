@@ -139,8 +139,9 @@ try {
   await page.getByRole('button', { name: 'Look for devices' }).click();
   await page.getByRole('button', { name: 'Add: Bench printer' }).click();
   line.destroy();
-  await page.getByRole('button', { name: /On the other side, the arrow to/ }).click();
+  await page.getByRole('button', { name: /On the side with the cross, the arrow to/ }).click();
   await page.locator('.printer img').waitFor();
+  await page.getByLabel('Name of the printer').scrollIntoViewIfNeeded();
   await page.getByText('It calls itself').waitFor({ state: 'hidden' });
   await shoot('found-devices');
   await page.goto(`${JOB}/run`);

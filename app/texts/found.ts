@@ -9,7 +9,7 @@ export const found = {
   none: 'No device announces itself here.',
   noneHint:
     'See that it is on, and in the same network as this computer; then look again, or add it by its address.',
-  asked: 'Nothing has been sent to them yet. Adding a device asks it what it can.',
+  asked: 'Nothing is sent to a device before you add it; then it is asked what it can.',
   add: 'Add',
   addSecure: 'Add over TLS',
   added: 'In the workshop',

@@ -144,7 +144,7 @@ export async function bridge(server: FastifyInstance, options: BridgeOptions): P
 
   server.post('/find', { bodyLimit: 2000 }, (request, reply) => {
     if (!nothingSchema.safeParse(request.body).success) return unread(reply);
-    return watched(request, reply, (task) => findDevices(task, options.network));
+    return watched(request, reply, (task) => findDevices(task, { network: options.network }));
   });
 
   server.post('/picture', { bodyLimit: 2000 }, async (request, reply) => {

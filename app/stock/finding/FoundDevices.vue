@@ -151,15 +151,15 @@ li svg {
   font-size: 12.5px;
 }
 .paper {
-  fill: var(--well);
-  stroke: var(--ink-2);
+  fill: #fffdf9;
+  stroke: #44203d;
 }
 .body {
-  fill: var(--plum);
+  fill: #5d2a53;
 }
 .head {
-  fill: var(--apricot);
-  stroke: var(--plum);
+  fill: #f2a65a;
+  stroke: #44203d;
 }
 .line {
   fill: none;

@@ -87,7 +87,8 @@ svg {
   width: 100%;
 }
 .printer {
-  fill: var(--plum);
+  fill: #5d2a53;
+  stroke: var(--line);
 }
 .slot {
   fill: none;

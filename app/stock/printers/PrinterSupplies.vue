@@ -46,7 +46,7 @@ li {
   border: 1px solid var(--line);
   border-radius: 4px;
   height: 8px;
-  background: var(--well);
+  background: #ece3e8;
   overflow: hidden;
 }
 .bar span {

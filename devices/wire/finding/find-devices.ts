@@ -11,14 +11,27 @@ const ASKS_AGAIN = [0, 700, 1600]; // ms
 const LOOK = 50; // ms between looks at whether to go on
 const NAME_WITHIN = 1000; // ms that a name has to lead to its address
 
+/** Where is looked. */
+export interface Search {
+  /** The address of the interface whose network is looked through; all of them unless given. */
+  readonly network?: string | undefined;
+  /** Of multicast DNS; 5353 unless given. */
+  readonly port?: number;
+}
+
 /**
  * Looks for the printers and socket cutters that announce themselves in the networks of this computer
  * (DNS-SD over multicast DNS). Only the network is asked; nothing is sent to a device.
- * @param within the address of the interface whose network is looked through; all of them unless given
  */
-export async function findDevices(task: Task, within?: string): Promise<Result<FoundDevice[]>> {
+export async function findDevices(
+  task: Task,
+  { network, port }: Search = {},
+): Promise<Result<FoundDevice[]>> {
   const announced = new Announced();
-  const line = openMulticast(within ? { interface: within, bind: '0.0.0.0' } : {});
+  const line = openMulticast({
+    ...(network ? { interface: network, bind: '0.0.0.0' } : {}),
+    ...(port ? { port } : {}),
+  });
   let failed = false;
   line.on('error', () => (failed = true));
   line.on('warning', () => undefined); // what is no message is passed over
@@ -39,7 +52,7 @@ export async function findDevices(task: Task, within?: string): Promise<Result<F
     line.destroy();
   }
   if (failed) return err('device/not-heard', {});
-  const near = nets(within);
+  const near = nets(network);
   const reached = new Map<string, string>();
   await Promise.all(
     [...announced.hostsMet].map(async ([name, all]) => {

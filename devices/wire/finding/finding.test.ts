@@ -16,6 +16,8 @@ const recordsIn = (packet: Buffer): DnsRecord[] => {
   const { answers = [], additionals = [] } = decode(packet);
   return [...answers, ...additionals] as DnsRecord[];
 };
+/** A network that nobody else in this computer hears. */
+const HERE_ALONE = { network: '127.0.0.1', port: 45353 };
 const HERE = new Map([['potting-shed.local', '127.0.0.1']]);
 const CUTTER = {
   kind: 'cutter',
@@ -41,7 +43,7 @@ afterEach(() => open.splice(0).forEach((line) => line.destroy()));
 
 /** Answers questions in the network of this computer alone. */
 function responder(answer: (line: MulticastDNS, names: readonly string[]) => void): MulticastDNS {
-  const line = openMulticast({ interface: '127.0.0.1', bind: '0.0.0.0' });
+  const line = openMulticast({ interface: '127.0.0.1', bind: '0.0.0.0', port: HERE_ALONE.port });
   line.on('query', ({ questions }) =>
     answer(
       line,
@@ -159,7 +161,7 @@ test('the network is asked for the services, and nobody else; foreign addresses 
   });
   const said = new Set<string>();
   const { task } = watchedTask((_, doing) => said.add(doingText(doing)));
-  const found = await findDevices(task, '127.0.0.1');
+  const found = await findDevices(task, HERE_ALONE);
   expect(found.ok && found.value).toEqual(expect.arrayContaining([CUTTER, PRINTER]));
   expect(JSON.stringify(found)).not.toContain('Far away');
   expect([...said]).toEqual(['Looking for devices']);
@@ -171,10 +173,10 @@ test('the network is asked for the services, and nobody else; foreign addresses 
 });
 
 test('a network in which nobody answers is no error; a cancel ends the search at once', async () => {
-  expect(await findDevices(unwatched, '127.0.0.1')).toMatchObject({ ok: true });
+  expect(await findDevices(unwatched, HERE_ALONE)).toMatchObject({ ok: true });
   const { task, cancel } = watchedTask(() => undefined);
   const began = Date.now();
   setTimeout(cancel, 100);
-  await expect(findDevices(task, '127.0.0.1')).rejects.toThrow(Cancelled);
+  await expect(findDevices(task, HERE_ALONE)).rejects.toThrow(Cancelled);
   expect(Date.now() - began).toBeLessThan(1500);
 });
