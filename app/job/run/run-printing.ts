@@ -31,14 +31,15 @@ export function useRunPrinting(printed: () => CompiledJob | undefined, work: Dev
     printer.value ? 'network' : settings.devices.printer === 'dialog' ? 'dialog' : 'file',
   );
 
-  async function printFile(choices: Partial<ExportChoices>): Promise<readonly MadeFile[]> {
+  async function printFile(
+    choices: Partial<ExportChoices>,
+    tell: (share: number) => void,
+  ): Promise<readonly MadeFile[]> {
     const job = store.committed;
     if (!job) return [];
     const correction = await room.correctionFor(settings.printer);
     const all = correction ? { ...choices, printer: correction } : choices;
-    return calls.call('exportFiles', { job, formats: ['pdf'], choices: all }, (part) => {
-      work.share.value = part * WRITING;
-    }).answer;
+    return calls.call('exportFiles', { job, formats: ['pdf'], choices: all }, tell).answer;
   }
 
   /**
@@ -60,13 +61,19 @@ export function useRunPrinting(printed: () => CompiledJob | undefined, work: Dev
     let done = begin;
     for (const [at, part] of printParts(alike, { from: begin, most }).entries()) {
       const side = step.kind === 'print-back' ? ('back' as const) : ('front' as const);
-      const files = await printFile({ sheets: part.sheets, ...(twice ? { side } : {}) });
+      const size = part.sheets.length * part.copies;
+      /** How much of the whole is done when so much of this part is. */
+      const whole = (share: number): number => (done - begin + size * share) / (length - begin);
+      const files = await printFile(
+        { sheets: part.sheets, ...(twice ? { side } : {}) },
+        (share) => (work.share.value = whole(share * WRITING)),
+      );
       const [file] = files;
       if (!file) return false;
       if (at === 0) await made(file.bytes);
       const both = !twice && (file.pages ?? 0) > part.sheets.length;
-      if (!(await handOver(files, part, { both, done, of: length }))) return false;
-      done += part.sheets.length * part.copies;
+      if (!(await handOver(files, part, { both, done, of: length, whole }))) return false;
+      done += size;
       from.value = done + 1;
     }
     return true;
@@ -75,7 +82,12 @@ export function useRunPrinting(printed: () => CompiledJob | undefined, work: Dev
   async function handOver(
     files: readonly MadeFile[],
     { sheets, copies }: PrintPart,
-    { both, done, of }: { readonly both: boolean; readonly done: number; readonly of: number },
+    {
+      both,
+      done,
+      of,
+      whole,
+    }: { both: boolean; done: number; of: number; whole: (share: number) => number },
   ): Promise<boolean> {
     const [file] = files;
     const job = store.committed;
@@ -101,13 +113,12 @@ export function useRunPrinting(printed: () => CompiledJob | undefined, work: Dev
       },
       file.bytes,
       (share, doing) => {
-        if (doing.code === 'printing-sheet') {
-          // Of all sheets of the run, of which the printer knows this part alone.
-          const sheet = done + doing.values.sheet;
-          from.value = sheet;
-          return work.tell((sheet - 1) / of, { ...doing, values: { sheet, of } });
-        }
-        work.tell(WRITING + (1 - WRITING) * share, doing);
+        const now = whole(WRITING + (1 - WRITING) * share);
+        if (doing.code !== 'printing-sheet') return work.tell(now, doing);
+        // Of all sheets of the run, of which the printer knows this part alone.
+        const sheet = done + doing.values.sheet;
+        from.value = sheet;
+        work.tell(now, { ...doing, values: { sheet, of } });
       },
     );
     try {

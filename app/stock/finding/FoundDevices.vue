@@ -43,7 +43,11 @@ async function add(device: Addable): Promise<void> {
       </header>
       <p class="quiet">{{ devices.length ? words.asked : words.noneHint }}</p>
       <ul v-if="devices.length">
-        <li v-for="device in devices" :key="device.address" :data-kind="device.kind">
+        <li
+          v-for="device in devices"
+          :key="`${device.name} ${device.address}`"
+          :data-kind="device.kind"
+        >
           <svg viewBox="0 0 64 52" aria-hidden="true">
             <template v-if="device.kind === 'printer'">
               <path class="paper" d="M19 4h26v18H19z" />

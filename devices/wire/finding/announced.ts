@@ -1,4 +1,5 @@
 import type { FoundDevice } from '../../protocol/index.ts';
+import { parseAddress } from '../address.ts';
 
 /** A record of a DNS message (RFC 1035), as far as devices announce themselves by it. */
 export interface DnsRecord {
@@ -27,6 +28,7 @@ export const WHO: readonly DnsQuestion[] = Object.values(SERVICES).map((name) =>
 }));
 
 const MOST = 200; // devices, and hosts
+const LONGEST_ADDRESS = 300;
 const LONGEST = 120; // letters of what a device says of itself
 /** What a cutter says that it takes. */
 const CUTS = /hp-?gl|g-?code/i;
@@ -121,7 +123,7 @@ export class Announced {
         },
       ];
     });
-    return found.sort((one, other) => one.name.localeCompare(other.name));
+    return found.flatMap(sendable).sort((one, other) => one.name.localeCompare(other.name));
   }
 
   private meet(service: string, instance: string): void {
@@ -139,6 +141,17 @@ export class Announced {
     if (known.includes(address) || known.length > 8) return;
     if (known.length > 0 || this.hosts.size < MOST) this.hosts.set(key, [...known, address]);
   }
+}
+
+/** A device with its addresses as they are written in full; none where that cannot be sent to. */
+function sendable({ secure, ...device }: FoundDevice): FoundDevice[] {
+  const whole = (address = ''): string | undefined => {
+    const read = parseAddress(device.kind, address);
+    return read.ok && read.value.length <= LONGEST_ADDRESS ? read.value : undefined;
+  };
+  const [address, overTls] = [whole(device.address), whole(secure)];
+  if (address === undefined) return [];
+  return [{ ...device, address, ...(overTls === undefined ? {} : { secure: overTls }) }];
 }
 
 /** What a device says of itself, without what would move or hide on a screen. */

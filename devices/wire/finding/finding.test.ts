@@ -131,6 +131,13 @@ test('hostile announcements are cut to size, and what is none is passed over', (
   expect(
     told([{ name: 'x._ipp._tcp.local', type: 'SRV', data: { target: 'a b/../c', port: 1 } }]),
   ).toEqual([]);
+  // What leads nowhere takes nobody else with it.
+  const well = service('ipp', 'Well', 631, 'rp=ipp/print');
+  for (const rp of ['x'.repeat(300), '#', 'a\u0000b'])
+    expect(told(service('ipp', 'Ill', 631, `rp=${rp}`), well).map(({ name }) => name)).toContain(
+      'Well',
+    );
+  expect(told(service('ipp', 'Ill', 631, `rp=${'x'.repeat(300)}`), well)).toHaveLength(1);
   // Messages that were damaged on the way never throw.
   for (let round = 0; round < 2000; round++) {
     const packet = Buffer.from(recorded[round % 2] as Buffer);
