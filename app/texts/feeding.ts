@@ -6,7 +6,6 @@ export const feeding = {
   hint: 'A ruler of 100 mm, a patch of each ink, and an arrow that shows which way round the paper goes.',
   print: 'Print a test page',
   printing: 'The test page is printed.',
-  progress: 'How far the test page is',
   save: 'Save a test page',
   wayRound: 'Which way round?',
   cross:
@@ -20,7 +19,6 @@ export const feeding = {
   },
   kept: 'Each run shows from now on how the sheets lie in this tray.',
   again: 'Find out once more',
-  forgotten: 'It is not known any more how sheets lie in this tray.',
   picture: 'How the sheet lies in the tray',
   top: 'top',
   bottom: 'bottom',

@@ -19,7 +19,7 @@ const ends = computed(() => {
   const { first } = props.loading;
   return first && { in: words[first], out: first === 'top' ? words.bottom : words.top };
 });
-/** Where the sheet is, within 128 by 160 beneath the printer. */
+/** Where the sheet is in the drawing: beneath the printer, as large as the tray allows. */
 const box = computed(() => {
   const { width, height } = props.size ?? { width: 210, height: 297 };
   const scale = Math.min(112 / width, 150 / height);

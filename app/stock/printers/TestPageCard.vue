@@ -51,18 +51,15 @@ async function make(): Promise<void> {
   }
 }
 
-async function keep(next: Feed | undefined): Promise<void> {
+async function keep(next: Feed): Promise<void> {
   const { printer, tray } = props;
   if (!tray) return;
-  const { feed: before, ...others } = tray;
-  void before; // replaced, or left out
-  const changed: Tray = next ? { ...others, feed: next } : others;
   asking.value = false;
   await room.keepPrinter({
     ...printer,
-    trays: printer.trays.map((one) => (one.id === tray.id ? changed : one)),
+    trays: printer.trays.map((one) => (one.id === tray.id ? { ...one, feed: next } : one)),
   });
-  if (next) messages.say(words.kept);
+  messages.say(words.kept);
 }
 </script>
 
